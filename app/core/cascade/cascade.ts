@@ -1,0 +1,81 @@
+import { DEVICES, type Audience, type Device, type Node, type StyleSheet, type StyleValue } from "../document";
+import { MEDIA, PROPERTIES } from "./properties";
+
+/** Where a value can come from, weakest first. */
+export const LAYERS = ["kind", "theme", "brand", "arrangement", "section"] as const;
+export type LayerName = (typeof LAYERS)[number];
+
+/** A style sheet and where it stands in the order of strength. */
+export type Layer = { readonly name: LayerName; readonly sheet: StyleSheet };
+
+export type Source = { readonly layer: LayerName; readonly audience: Audience; readonly value: StyleValue };
+
+/** What a property comes out as, whose word won, and whose words it won against (strongest first). */
+export type Resolved = { readonly value: StyleValue; readonly winner: Source; readonly overridden: readonly Source[] };
+
+/**
+ * Resolves one property for one device. A later layer beats an earlier one; within a layer, what is said for the device
+ * beats what is said for all. Undefined where nobody says anything.
+ */
+export function resolve(layers: readonly Layer[], property: string, device: Device): Resolved | undefined {
+  const sources: Source[] = [];
+  for (const { name, sheet } of layers) {
+    for (const audience of ["all", device] as const) {
+      const value = sheet[audience]?.[property];
+      if (value !== undefined) sources.unshift({ layer: name, audience, value });
+    }
+  }
+  const [winner, ...overridden] = sources;
+  return winner && { value: winner.value, winner, overridden };
+}
+
+/** The layers of a node: the given ones below, its own on top. */
+export const layersOf = (node: Node, below: readonly Layer[]): readonly Layer[] => [
+  ...below,
+  { name: "section", sheet: node.style },
+];
+
+const write = (declarations: Readonly<Record<string, string>>) =>
+  Object.entries(declarations)
+    .map(([name, value]) => `${name}:${value}`)
+    .join(";");
+
+/** Declarations that every device shares, and those that only some have. */
+function declarationsByDevice(layers: readonly Layer[]) {
+  const perDevice: Record<Device, Record<string, string>> = { phone: {}, tablet: {}, wide: {} };
+  for (const property of Object.values(PROPERTIES)) {
+    if (property.emission.to !== "declarations") continue;
+    for (const device of DEVICES) {
+      const resolved = resolve(layers, property.name, device);
+      if (resolved) Object.assign(perDevice[device], property.emission.of(resolved.value));
+    }
+  }
+  const shared: Record<string, string> = {};
+  for (const [name, value] of Object.entries(perDevice.phone)) {
+    if (perDevice.tablet[name] === value && perDevice.wide[name] === value) shared[name] = value;
+  }
+  for (const device of DEVICES) for (const name of Object.keys(shared)) delete perDevice[device][name];
+  return { shared, perDevice };
+}
+
+/** The style rules of one node as CSS text, for `selector`. */
+export function nodeCss(selector: string, layers: readonly Layer[]): string {
+  const { shared, perDevice } = declarationsByDevice(layers);
+  let css = Object.keys(shared).length ? `${selector}{${write(shared)}}` : "";
+  for (const device of DEVICES) {
+    const only = write(perDevice[device]);
+    if (only) css += `@media ${MEDIA[device]}{${selector}{${only}}}`;
+  }
+  return css;
+}
+
+/** The attributes that resolving a node's style puts on its element. */
+export function nodeAttributes(layers: readonly Layer[]): Readonly<Record<string, string>> {
+  const attributes: Record<string, string> = {};
+  for (const property of Object.values(PROPERTIES)) {
+    if (property.emission.to !== "attribute") continue;
+    const resolved = resolve(layers, property.name, "wide");
+    if (resolved) attributes[property.emission.name] = String(resolved.value);
+  }
+  return attributes;
+}

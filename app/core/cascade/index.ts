@@ -1,0 +1,2 @@
+export * from "./cascade";
+export { MEDIA, PROPERTIES, isKnownValue, type Choice, type Emission, type Property } from "./properties";

@@ -1,0 +1,108 @@
+import type { Device, StyleValue } from "../document";
+import { COLOUR_SETS } from "../theme";
+
+/** A value that can be chosen, and the seller's word for it. */
+export type Choice = { readonly value: StyleValue; readonly label: string };
+
+/** What resolving a property gives to the page: declarations for its rule, or an attribute of its element. */
+export type Emission =
+  | { readonly to: "declarations"; readonly of: (value: StyleValue) => Readonly<Record<string, string>> }
+  | { readonly to: "attribute"; readonly name: string };
+
+export type Property = {
+  readonly name: string;
+  readonly label: string;
+  readonly group: "sits" | "looks";
+  readonly choices: readonly Choice[];
+  /** Whether it may differ between devices. */
+  readonly perDevice: boolean;
+  readonly emission: Emission;
+};
+
+const steps = (labels: readonly string[]): readonly Choice[] => labels.map((label, value) => ({ value, label }));
+const declare = (name: string, write: (value: StyleValue) => string): Emission => ({
+  to: "declarations",
+  of: (value) => ({ [name]: write(value) }),
+});
+const SPACE_STEPS = steps(["none", "hair", "tight", "small", "medium", "roomy", "large", "huge", "vast"]);
+
+const MIN_HEIGHTS: Readonly<Record<string, string>> = { content: "0", half: "50svh", tall: "72svh", screen: "92svh" };
+
+const LIST: readonly Property[] = [
+  {
+    name: "width", label: "Width", group: "sits", perDevice: true,
+    choices: [
+      { value: "narrow", label: "Narrow" },
+      { value: "content", label: "Content" },
+      { value: "full", label: "Edge to edge" },
+    ],
+    emission: declare("--max", (v) => ({ narrow: "46rem", content: "var(--content)", full: "none" })[String(v)] ?? "none"),
+  },
+  {
+    name: "height", label: "Height", group: "sits", perDevice: true,
+    choices: [
+      { value: "content", label: "By content" },
+      { value: "half", label: "Half the screen" },
+      { value: "tall", label: "Tall" },
+      { value: "screen", label: "Whole screen" },
+    ],
+    emission: declare("--min-height", (v) => MIN_HEIGHTS[String(v)] ?? "0"),
+  },
+  {
+    name: "align", label: "Words", group: "sits", perDevice: true,
+    choices: [
+      { value: "start", label: "Left" },
+      { value: "center", label: "Centred" },
+    ],
+    emission: {
+      to: "declarations",
+      of: (v) => ({ "--align": String(v), "--align-box": v === "center" ? "center" : "flex-start" }),
+    },
+  },
+  {
+    name: "columns", label: "Side by side", group: "sits", perDevice: true,
+    choices: [1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) })),
+    emission: declare("--columns", String),
+  },
+  { name: "spaceTop", label: "Space above", group: "sits", perDevice: true, choices: SPACE_STEPS, emission: declare("--space-top", (v) => `var(--s${v})`) },
+  { name: "spaceBottom", label: "Space below", group: "sits", perDevice: true, choices: SPACE_STEPS, emission: declare("--space-bottom", (v) => `var(--s${v})`) },
+  {
+    name: "hidden", label: "On this device", group: "sits", perDevice: true,
+    choices: [
+      { value: false, label: "Shown" },
+      { value: true, label: "Hidden" },
+    ],
+    emission: { to: "declarations", of: (v): Readonly<Record<string, string>> => (v ? { display: "none" } : {}) },
+  },
+  {
+    name: "set", label: "Colours", group: "looks", perDevice: false,
+    choices: COLOUR_SETS.map((value) => ({ value, label: { page: "Page", tint: "Tint", brand: "Brand", dark: "Dark" }[value] })),
+    emission: { to: "attribute", name: "data-set" },
+  },
+  {
+    name: "headSize", label: "Head size", group: "looks", perDevice: true,
+    choices: [1, 2, 3, 4, 5, 6].map((value) => ({ value, label: ["XS", "S", "M", "L", "XL", "XXL"][value - 1]! })),
+    emission: declare("--head", (v) => `var(--t${v})`),
+  },
+  {
+    name: "shape", label: "Picture shape", group: "looks", perDevice: true,
+    choices: ["1/1", "5/6", "4/5", "3/4", "4/3", "3/2", "16/9"].map((value) => ({ value, label: value.replace("/", " : ") })),
+    emission: declare("--shape", String),
+  },
+  {
+    name: "scrim", label: "Tint over picture", group: "looks", perDevice: true,
+    choices: [0, 15, 30, 45, 60, 75].map((value) => ({ value, label: value === 0 ? "None" : `${value} %` })),
+    emission: declare("--scrim", (v) => `${v}%`),
+  },
+];
+
+export const PROPERTIES: Readonly<Record<string, Property>> = Object.fromEntries(LIST.map((p) => [p.name, p]));
+export const isKnownValue = (property: string, value: StyleValue): boolean =>
+  PROPERTIES[property]?.choices.some((c) => c.value === value) ?? false;
+
+/** Media queries of the three devices; together they cover every width once. */
+export const MEDIA: Readonly<Record<Device, string>> = {
+  phone: "(max-width:599.98px)",
+  tablet: "(min-width:600px) and (max-width:1023.98px)",
+  wide: "(min-width:1024px)",
+};

@@ -1,0 +1,3 @@
+export * from "./transaction";
+export * from "./sections";
+export * from "./look";

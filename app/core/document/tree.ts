@@ -1,0 +1,86 @@
+import type { Document, Node, Place } from "./types";
+
+/** Deep-freezes plain JSON. Already frozen branches are not walked again. */
+export function freeze<T>(value: T): T {
+  if (value !== null && typeof value === "object" && !Object.isFrozen(value)) {
+    for (const inner of Object.values(value)) freeze(inner);
+    Object.freeze(value);
+  }
+  return value;
+}
+
+/** Deep equality of JSON values; the order of object keys does not matter. */
+export function sameJson(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== "object" || typeof b !== "object" || a === null || b === null) return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const keysOfA = Object.keys(a);
+  const keysOfB = Object.keys(b);
+  if (keysOfA.length !== keysOfB.length) return false;
+  return keysOfA.every(
+    (key) =>
+      Object.hasOwn(b, key) && sameJson((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
+  );
+}
+
+/** A fresh node id: 12 characters of base 36, about 62 bits. */
+export function newId(random: () => number = Math.random): string {
+  let id = "";
+  while (id.length < 12) id += Math.floor(random() * 36).toString(36);
+  return id;
+}
+
+/** Every node below and including `node`, parents before children, in reading order. */
+export function* walk(node: Node): Generator<Node> {
+  yield node;
+  for (const children of Object.values(node.slots)) for (const child of children) yield* walk(child);
+}
+
+/** The node with this id at or below `node`. */
+export function findNode(node: Node, id: string): Node | undefined {
+  for (const each of walk(node)) if (each.id === id) return each;
+  return undefined;
+}
+
+/** Where the node with this id stands below `root`; undefined for the root itself and for strangers. */
+export function placeOf(root: Node, id: string): Place | undefined {
+  for (const parent of walk(root)) {
+    for (const [slot, children] of Object.entries(parent.slots)) {
+      const index = children.findIndex((child) => child.id === id);
+      if (index >= 0) return { parent: parent.id, slot, index };
+    }
+  }
+  return undefined;
+}
+
+/** `root` with the node `id` replaced by `change(node)`; every untouched branch is the same object as before. */
+export function changeNode(root: Node, id: string, change: (node: Node) => Node): Node {
+  if (root.id === id) return change(root);
+  let slots: Record<string, readonly Node[]> | undefined;
+  for (const [slot, children] of Object.entries(root.slots)) {
+    for (let index = 0; index < children.length; index++) {
+      const child = children[index]!;
+      const changed = changeNode(child, id, change);
+      if (changed === child) continue;
+      slots = { ...root.slots, [slot]: children.with(index, changed) };
+      return { ...root, slots };
+    }
+  }
+  return root;
+}
+
+/** A copy of `node` in which it and everything below has a new id. */
+export function copyWithNewIds(node: Node, random?: () => number): Node {
+  return {
+    ...node,
+    id: newId(random),
+    slots: Object.fromEntries(
+      Object.entries(node.slots).map(([slot, children]) => [slot, children.map((c) => copyWithNewIds(c, random))]),
+    ),
+  };
+}
+
+/** The sections of a document in reading order. */
+export function sectionsOf(document: Document): readonly Node[] {
+  return Object.values(document.root.slots).flat();
+}

@@ -1,0 +1,76 @@
+/** Anything that survives JSON unchanged. */
+export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
+
+/** The device widths a page is laid out for, narrowest first. */
+export const DEVICES = ["phone", "tablet", "wide"] as const;
+export type Device = (typeof DEVICES)[number];
+
+/** Whom a style value is for: every device, or one of them (a *device difference*). */
+export const AUDIENCES = ["all", ...DEVICES] as const;
+export type Audience = (typeof AUDIENCES)[number];
+
+export type StyleValue = string | number | boolean;
+export type StyleSheet = { readonly [A in Audience]?: Readonly<Record<string, StyleValue>> };
+
+/**
+ * A part of a page: a section, or the root that holds sections. Plain frozen JSON; children live in named slots, so a
+ * node never needs to know its parent.
+ */
+export type Node = {
+  readonly id: string;
+  readonly kind: string;
+  readonly props: Readonly<Record<string, Json>>;
+  readonly style: StyleSheet;
+  readonly conditions: readonly Json[];
+  /** `false`: "not yet shown". Drawn in the studio, absent from the shop. */
+  readonly shown: boolean;
+  readonly slots: Readonly<Record<string, readonly Node[]>>;
+};
+
+/** `page`: one page's own sections. `frame`: what stands above and below the sections of every page. */
+export type DocumentKind = "page" | "frame";
+
+export type Document = {
+  readonly schemaVersion: number;
+  readonly id: string;
+  readonly kind: DocumentKind;
+  readonly title: string;
+  readonly root: Node;
+};
+
+/** The whole state that a seller changes: the shop-wide look and every document, by id. */
+export type Draft = {
+  readonly look: Look;
+  readonly documents: Readonly<Record<string, Document>>;
+};
+
+/** A logo: the shop's name as a wordmark, a sign from the icon set beside the wordmark, or an uploaded picture. */
+export type Logo =
+  | { readonly form: "words" }
+  | { readonly form: "sign"; readonly sign: string }
+  | { readonly form: "picture"; readonly picture: string };
+
+export type Corners = "square" | "soft" | "round";
+export type Density = "compact" | "even" | "airy";
+
+/** What a brand says for itself; a key that is absent is the theme's to decide. */
+export type Brand = {
+  readonly colour?: string;
+  readonly typePair?: string;
+  readonly corners?: Corners;
+  readonly density?: Density;
+  /** Picture shape of goods wherever they show, as `width/height`. */
+  readonly goodsShape?: string;
+};
+
+export type Look = {
+  readonly theme: string;
+  readonly identity: { readonly name: string; readonly tagline: string; readonly logo: Logo };
+  readonly brand: Brand;
+};
+
+/** The slots of a document's root, in the order in which a page shows them. */
+export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = { page: ["main"], frame: ["top", "bottom"] };
+
+/** Where a node stands. */
+export type Place = { readonly parent: string; readonly slot: string; readonly index: number };

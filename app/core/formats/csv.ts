@@ -1,0 +1,41 @@
+import Papa from "papaparse";
+
+export type CsvTable = {
+  readonly columns: readonly string[];
+  readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
+  readonly problems: readonly { readonly line: number; readonly why: string }[];
+};
+
+/**
+ * Reads comma-separated values (RFC 4180; also `;` and tab between values, and any line ending). The first record names
+ * the columns. `line` counts lines of the text from 1, so that it is the line an editor shows, even where a quoted value
+ * runs over several.
+ */
+export function readCsv(text: string): CsvTable {
+  const rows: { line: number; cells: string[] }[] = [];
+  const problems: { line: number; why: string }[] = [];
+  const bare = text.replace(/^\ufeff/, "");
+  let line = 1;
+  let cursor = 0;
+  Papa.parse<string[]>(bare, {
+    delimitersToGuess: [",", ";", "\t"],
+    step: ({ data, errors, meta }) => {
+      for (const error of errors) {
+        if (error.type === "Quotes") {
+          problems.push({ line, why: "A quotation mark is opened and not closed, or stands in the middle of a value." });
+        }
+      }
+      if (data.some((cell) => cell.trim() !== "")) rows.push({ line, cells: data });
+      const passed = bare.slice(cursor, meta.cursor);
+      line += passed.match(/\r\n|\r|\n/g)?.length ?? 0;
+      cursor = meta.cursor;
+    },
+  });
+  const [head, ...body] = rows;
+  return { columns: head?.cells.map((c) => c.trim()) ?? [], rows: body, problems };
+}
+
+/** Writes a table as RFC 4180: CRLF between records, quotes only where they are needed. */
+export function writeCsv(columns: readonly string[], rows: readonly (readonly string[])[]): string {
+  return Papa.unparse({ fields: [...columns], data: rows.map((r) => [...r]) }, { newline: "\r\n" });
+}

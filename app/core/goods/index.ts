@@ -1,0 +1,2 @@
+export * from "./types";
+export * from "./import";

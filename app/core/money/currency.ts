@@ -1,0 +1,59 @@
+import currencyCodes from "currency-codes";
+
+/** An amount in minor units (cents, pence …) of one currency; always a whole number. */
+export type Minor = number;
+
+/**
+ * Digits after the decimal point of an ISO 4217 currency; undefined for a code that is none. ISO's digits, not those of
+ * `Intl`, which rounds some currencies for display.
+ */
+export function currencyDigits(code: string): number | undefined {
+  const digits = currencyCodes.code(code)?.digits;
+  return typeof digits === "number" && Number.isFinite(digits) ? digits : undefined;
+}
+
+export const CURRENCIES = ["EUR", "GBP", "USD", "AUD", "CAD", "CHF", "DKK", "JPY", "NOK", "NZD", "PLN", "SEK"] as const;
+
+/** Writes an amount for shoppers, in the manner of `locale`. */
+export function formatMoney(amount: Minor, currency: string, locale = "en-GB"): string {
+  const digits = currencyDigits(currency) ?? 2;
+  return new Intl.NumberFormat(locale, {
+    style: "currency",
+    currency,
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  }).format(amount / 10 ** digits);
+}
+
+/** Writes an amount as a plain decimal number, as files and structured data want it. */
+export function decimalMoney(amount: Minor, currency: string): string {
+  return (amount / 10 ** (currencyDigits(currency) ?? 2)).toFixed(currencyDigits(currency) ?? 2);
+}
+
+export type ParsedMoney = { readonly ok: true; readonly amount: Minor } | { readonly ok: false; readonly why: string };
+
+/**
+ * Reads an amount as people type it into a spreadsheet: `12`, `12.50`, `12,50`, `1,234.50`, `1.234,50`, with or without
+ * a currency sign. Refuses what it would have to guess at, and more digits than the currency has.
+ */
+export function parseMoney(text: string, currency: string): ParsedMoney {
+  const digits = currencyDigits(currency);
+  if (digits === undefined) return { ok: false, why: `${currency} is not a currency.` };
+  const bare = text.replace(/[\s\u00a0\u202f]|[€$£¥]|[A-Z]{3}/g, "");
+  if (bare === "") return { ok: false, why: "There is no amount." };
+  const match = /^(-?)(\d{1,3}(?:([.,'])\d{3})(?:\3\d{3})*|\d+)(?:([.,])(\d+))?$/.exec(bare);
+  if (!match) return { ok: false, why: `“${text}” is not an amount.` };
+  const [, sign, whole, group, point, fraction = ""] = match;
+  if (sign) return { ok: false, why: "An amount can't be negative." };
+  if (group && point === group) return { ok: false, why: `“${text}” is not an amount.` };
+  if (group && !point && group !== "'" && digits !== 3 && whole!.split(group).length === 2) {
+    // 1.234 or 1,234 may mean one thousand, or one and a bit with too many digits.
+    return { ok: false, why: `“${text}” could be read in two ways. Write it without a thousands sign.` };
+  }
+  if (fraction.length > digits) {
+    return { ok: false, why: `“${text}” has more decimals than ${currency} has (${digits}).` };
+  }
+  const amount = Number(whole!.replace(/[.,']/g, "")) * 10 ** digits + Number(fraction.padEnd(digits, "0") || 0);
+  if (!Number.isSafeInteger(amount) || amount > 1e12) return { ok: false, why: `“${text}” is too large.` };
+  return { ok: true, amount };
+}

@@ -1,0 +1,2 @@
+export * from "./types";
+export { apply, applyAll, invert, invertAll, readAt, rebase, type Applied } from "./operations";

@@ -1,0 +1,47 @@
+/** Widths in px at which a picture is served; each is made once. */
+export const RENDITION_WIDTHS = [160, 320, 480, 640, 960, 1280, 1920] as const;
+export type RenditionWidth = (typeof RENDITION_WIDTHS)[number];
+
+/** A picture of the shop's library, as pages need it. */
+export type Picture = {
+  readonly id: string;
+  /** SHA-256 of the stored bytes, hex: its address and its cache key. */
+  readonly hash: string;
+  readonly name: string;
+  readonly alt: string;
+  readonly width: number;
+  readonly height: number;
+  /** What must stay in view when it is cropped, 0–100 from the left and from the top. */
+  readonly focus: readonly [x: number, y: number];
+  /** Drawn as lines (SVG): served as it is, at any size. */
+  readonly vector: boolean;
+};
+
+/** The widths a picture is served at: never wider than it is, and always at least one. */
+export function widthsFor(picture: Pick<Picture, "width">): readonly number[] {
+  const fitting = RENDITION_WIDTHS.filter((w) => w <= picture.width);
+  return fitting.length ? fitting : [RENDITION_WIDTHS[0]];
+}
+
+/** Address of a rendition on either origin. */
+export const renditionAddress = (picture: Picture, width: number): string =>
+  picture.vector ? `/media/${picture.hash}.svg` : `/media/${picture.hash}-${width}.webp`;
+
+/** `srcset` of a picture; undefined for vector pictures, which need none. */
+export const srcSetOf = (picture: Picture): string | undefined =>
+  picture.vector ? undefined : widthsFor(picture).map((w) => `${renditionAddress(picture, w)} ${w}w`).join(", ");
+
+/** The plain `src`: the width nearest to `wanted` from above, for browsers and readers without `srcset`. */
+export function sourceOf(picture: Picture, wanted = 640): string {
+  const widths = widthsFor(picture);
+  return renditionAddress(picture, widths.find((w) => w >= wanted) ?? widths.at(-1)!);
+}
+
+/** The class under which a picture's focal point is written into the page's CSS. */
+export const focusClass = (picture: Picture): string => `f-${picture.hash.slice(0, 8)}`;
+
+/** The rule for a picture's focal point; empty for the middle, which is the default. */
+export const focusCss = (picture: Picture): string =>
+  picture.focus[0] === 50 && picture.focus[1] === 50
+    ? ""
+    : `.${focusClass(picture)}{object-position:${picture.focus[0]}% ${picture.focus[1]}%}`;

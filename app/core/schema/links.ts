@@ -1,0 +1,32 @@
+import { z } from "zod";
+
+/** Links point at things, not at typed addresses, so that a thing can be renamed without breaking what leads to it. */
+export type Link =
+  | { readonly to: "nowhere" }
+  | { readonly to: "home" }
+  | { readonly to: "product" | "collection"; readonly id: string }
+  | { readonly to: "web"; readonly address: string }
+  | { readonly to: "mail"; readonly address: string }
+  | { readonly to: "phone"; readonly number: string };
+
+export const NO_LINK: Link = { to: "nowhere" };
+
+const isWebAddress = (text: string) => /^https?:\/\/[^\s/.]+\.[^\s]+$/i.test(text) || /^https?:\/\/localhost(:\d+)?(\/\S*)?$/i.test(text);
+
+export const linkSchema: z.ZodType<Link> = z.discriminatedUnion("to", [
+  z.strictObject({ to: z.literal("nowhere") }),
+  z.strictObject({ to: z.literal("home") }),
+  z.strictObject({ to: z.enum(["product", "collection"]), id: z.string().min(1).max(40) }),
+  z.strictObject({
+    to: z.literal("web"),
+    address: z.string().max(2000).refine(isWebAddress, "Write the whole address, like https://example.com."),
+  }),
+  z.strictObject({
+    to: z.literal("mail"),
+    address: z.email("This is not a mail address."),
+  }),
+  z.strictObject({
+    to: z.literal("phone"),
+    number: z.string().regex(/^\+?[\d\s()-]{5,24}$/, "Write the number with digits, like +44 20 7946 0000."),
+  }),
+]);

@@ -1,0 +1,84 @@
+import { z } from "zod";
+import { AUDIENCES, type Document, type Draft, type Json, type Look, type Node, type StyleSheet } from "../document";
+import type { Operation } from "../operations";
+import type { Transaction } from "../commands";
+
+/** Longest text that any single value may hold. */
+export const MOST_CHARACTERS = 20_000;
+
+const id = z.string().min(1).max(40).regex(/^[\w-]+$/);
+const json: z.ZodType<Json> = z.lazy(() =>
+  z.union([z.null(), z.boolean(), z.number(), z.string().max(MOST_CHARACTERS), z.array(json).max(500), z.record(z.string().max(80), json)]),
+);
+const styleValue = z.union([z.string().max(400), z.number(), z.boolean()]);
+const styleSheet: z.ZodType<StyleSheet> = z.partialRecord(z.enum(AUDIENCES), z.record(z.string().max(60), styleValue));
+
+export const nodeSchema: z.ZodType<Node> = z.lazy(() =>
+  z.strictObject({
+    id,
+    kind: z.string().max(40),
+    props: z.record(z.string().max(60), json),
+    style: styleSheet,
+    conditions: z.array(json).max(50),
+    shown: z.boolean(),
+    slots: z.record(z.string().max(40), z.array(nodeSchema).max(200)),
+  }),
+);
+
+export const documentSchema: z.ZodType<Document> = z.strictObject({
+  schemaVersion: z.number().int().min(1),
+  id,
+  kind: z.enum(["page", "frame"]),
+  title: z.string().max(200),
+  root: nodeSchema,
+});
+
+export const lookSchema: z.ZodType<Look> = z.strictObject({
+  theme: z.string().max(40),
+  identity: z.strictObject({
+    name: z.string().trim().min(1).max(60),
+    tagline: z.string().max(120),
+    logo: z.discriminatedUnion("form", [
+      z.strictObject({ form: z.literal("words") }),
+      z.strictObject({ form: z.literal("sign"), sign: z.string().max(40) }),
+      z.strictObject({ form: z.literal("picture"), picture: id }),
+    ]),
+  }),
+  brand: z.strictObject({
+    colour: z.string().regex(/^#[0-9a-f]{6}$/).optional(),
+    typePair: z.string().max(40).optional(),
+    corners: z.enum(["square", "soft", "round"]).optional(),
+    density: z.enum(["compact", "even", "airy"]).optional(),
+    goodsShape: z.enum(["1/1", "5/6", "4/5", "3/4", "4/3", "3/2", "16/9"]).optional(),
+  }),
+});
+
+export const draftSchema: z.ZodType<Draft> = z.strictObject({ look: lookSchema, documents: z.record(id, documentSchema) });
+
+const heldOf = <T>(value: z.ZodType<T>) => z.union([z.strictObject({ is: value }), z.strictObject({ absent: z.literal(true) })]);
+const path = z.array(z.union([z.string().max(60), z.number().int().min(0).max(1000)])).min(1).max(8);
+const place = z.strictObject({ parent: id, slot: z.string().max(40), index: z.number().int().min(0).max(1000) });
+
+const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
+  z.strictObject({ type: z.literal("insertNode"), document: id, to: place, node: nodeSchema }),
+  z.strictObject({ type: z.literal("removeNode"), document: id, from: place, node: nodeSchema }),
+  z.strictObject({ type: z.literal("moveNode"), document: id, node: id, from: place, to: place }),
+  z.strictObject({ type: z.literal("setProp"), document: id, node: id, path, before: heldOf(json), after: heldOf(json) }),
+  z.strictObject({
+    type: z.literal("setStyle"), document: id, node: id, audience: z.enum(AUDIENCES), property: z.string().max(60),
+    before: heldOf(styleValue), after: heldOf(styleValue),
+  }),
+  z.strictObject({ type: z.literal("setShown"), document: id, node: id, before: z.boolean(), after: z.boolean() }),
+  z.strictObject({ type: z.literal("setLook"), path, before: heldOf(json), after: heldOf(json) }),
+]) as z.ZodType<Operation>;
+
+export const transactionSchema: z.ZodType<Transaction> = z.strictObject({
+  id,
+  group: id,
+  intent: z.string().max(40),
+  label: z.string().max(200),
+  operations: z.array(operationSchema).min(1).max(500),
+  undoes: id.optional(),
+  redoes: id.optional(),
+  selects: id.optional(),
+}) as z.ZodType<Transaction>;

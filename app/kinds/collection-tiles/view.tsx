@@ -1,0 +1,38 @@
+import type { ViewProps } from "../definition";
+import { collectionAddress, Pic, useEnv, Words } from "../parts";
+import type { CollectionTilesProps } from "./definition";
+
+const countWords = (count: number) => (count === 1 ? "1 product" : `${count} products`);
+
+export function View({ props, first }: ViewProps<CollectionTilesProps>) {
+  const { goods, studio } = useEnv();
+  const tiles = props.tiles.map((tile, index) => {
+    const collection = goods.collections.find((c) => c.id === tile.collection);
+    const inside = collection ? goods.products.filter((p) => p.collections.includes(collection.id)) : [];
+    return { collection, index, words: tile.words, count: inside.length, picture: collection?.picture ?? inside[0]?.pictures[0] ?? null };
+  });
+  const shown = studio ? tiles : tiles.filter((t) => t.collection);
+  if (shown.length === 0 && !studio) return null;
+  return (
+    <div className="in">
+      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
+      {shown.length ? (
+        <ul className="grid">
+          {shown.map(({ collection, index, words, count, picture }) => (
+            <li key={index}>
+              <a className="tile" href={collection ? collectionAddress(collection) : "#"} {...(studio && !collection ? { "data-dead": "" } : {})}>
+                <Pic picture={picture} sizes="(min-width:600px) 33vw, 50vw" alt="" />
+                <span className="tile-name">
+                  <Words at={`tiles.${index}.words`} text={words || (collection?.title ?? "")} hint="Choose a collection" />
+                  {collection ? <span className="tile-count">{countWords(count)}</span> : null}
+                </span>
+              </a>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="goods-none">Choose the collections to show here, in Details on the left.</p>
+      )}
+    </div>
+  );
+}

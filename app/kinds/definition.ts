@@ -1,0 +1,58 @@
+import type { ComponentType } from "react";
+import type { z } from "zod";
+import type { Json, StyleSheet } from "~/core/document";
+
+/** A value of a section that a seller can set; Details draws its controls from these. */
+export type Field =
+  | { readonly type: "line" | "text"; readonly key: string; readonly label: string; readonly most: number; readonly hint?: string }
+  | { readonly type: "picture" | "link" | "switch"; readonly key: string; readonly label: string }
+  | { readonly type: "collection"; readonly key: string; readonly label: string; readonly none: string }
+  | { readonly type: "number"; readonly key: string; readonly label: string; readonly least: number; readonly most: number }
+  | {
+      readonly type: "list";
+      readonly key: string;
+      readonly label: string;
+      /** What one of them is called. */
+      readonly one: string;
+      readonly most: number;
+      readonly fields: readonly Field[];
+      readonly fresh: Readonly<Record<string, Json>>;
+    };
+
+export type Arrangement = { readonly id: string; readonly name: string; readonly style?: StyleSheet };
+
+/** What a seller wants to do with a section; Add is grouped by it. */
+export const PURPOSES = ["Welcome", "Show goods", "Tell the story", "Keep in touch", "On every page"] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+export type Definition<Props extends Record<string, unknown> = Record<string, unknown>> = {
+  readonly kind: string;
+  readonly name: string;
+  /** What it is good for, in a sentence. */
+  readonly about: string;
+  readonly purpose: Purpose;
+  /** The root slots in which it may stand. */
+  readonly slots: readonly string[];
+  readonly tag: "section" | "header" | "footer" | "aside";
+  readonly arrangements: readonly [Arrangement, ...Arrangement[]];
+  readonly fields: readonly Field[];
+  readonly props: z.ZodType<Props>;
+  readonly defaults: Props;
+  readonly style: StyleSheet;
+  /** Names of the style properties that make sense for it. */
+  readonly styles: readonly string[];
+  readonly css: string;
+};
+
+export type ViewProps<Props> = { readonly props: Props; readonly arrangement: string; readonly first: boolean };
+
+export type Kind<Props extends Record<string, unknown> = Record<string, unknown>> = {
+  readonly definition: Definition<Props>;
+  readonly View: ComponentType<ViewProps<Props>>;
+};
+
+/** Ties a definition to its view, so that a missing or mismatched one is a compile error. */
+export const defineKind = <Props extends Record<string, unknown>>(
+  definition: Definition<Props>,
+  View: ComponentType<ViewProps<Props>>,
+): Kind => ({ definition, View }) as unknown as Kind;

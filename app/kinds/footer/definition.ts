@@ -1,0 +1,63 @@
+import { z } from "zod";
+import { linkSchema, NO_LINK } from "~/core/schema";
+import type { Definition } from "../definition";
+
+const props = z.object({
+  arrangement: z.string().max(40).optional(),
+  about: z.string().max(400),
+  contact: z.string().max(300),
+  links: z.array(z.object({ label: z.string().max(40), link: linkSchema })).max(16),
+  small: z.string().max(200),
+});
+export type FooterProps = z.infer<typeof props>;
+
+export const definition: Definition<FooterProps> = {
+  kind: "footer",
+  name: "Footer",
+  about: "Who you are, how to reach you, and the links people look for down here.",
+  purpose: "On every page",
+  slots: ["bottom"],
+  tag: "footer",
+  arrangements: [
+    { id: "wide-name", name: "Large name, then columns" },
+    { id: "columns", name: "Columns" },
+    { id: "middle", name: "In the middle" },
+  ],
+  fields: [
+    { type: "text", key: "about", label: "About you", most: 400 },
+    { type: "text", key: "contact", label: "Contact", most: 300 },
+    {
+      type: "list", key: "links", label: "Links", one: "link", most: 16,
+      fields: [
+        { type: "line", key: "label", label: "Words", most: 40 },
+        { type: "link", key: "link", label: "Leads to" },
+      ],
+      fresh: { label: "New link", link: NO_LINK },
+    },
+    { type: "line", key: "small", label: "Small print", most: 200 },
+  ],
+  props,
+  defaults: { about: "", contact: "", links: [], small: "" },
+  style: { all: { set: "dark", width: "content", spaceTop: 5, spaceBottom: 4 } },
+  styles: ["width", "spaceTop", "spaceBottom", "set"],
+  css: `
+.s-footer .in{display:grid;gap:var(--s4)}
+.s-footer .wordmark{justify-self:start}
+.foot-text{white-space:pre-line;text-wrap:pretty;max-width:40ch}
+.foot-links ul{display:grid;grid-template-columns:1fr 1fr;gap:0 var(--s3)}
+.foot-links a{display:inline-flex;align-items:center;min-height:2.25rem}
+.foot-small{font-size:var(--t-1);color:var(--soft);border-top:1px solid var(--line);padding-top:var(--s2)}
+.a-wide-name .wordmark{font-size:clamp(2.4rem,9.2vw,8.5rem);line-height:.95;letter-spacing:-.045em;margin-bottom:var(--s2)}
+.a-wide-name .wordmark .sign{width:.8em;height:.8em}
+.s-footer.a-middle .in{justify-items:center;text-align:center}
+.s-footer.a-middle .wordmark{justify-self:center}
+.s-footer.a-middle .foot-links ul{display:flex;flex-wrap:wrap;justify-content:center;gap:0 1.5rem}
+.s-footer.a-middle .foot-small{width:100%}
+@media (min-width:800px){
+.a-wide-name .in,.a-columns .in{grid-template-columns:1.4fr 1fr 1fr}
+.a-wide-name .wordmark,.foot-small{grid-column:1/-1}
+.a-columns .wordmark{grid-column:1/-1}
+.s-footer.a-middle .foot-small{grid-column:auto}
+}
+`,
+};

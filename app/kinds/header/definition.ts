@@ -1,0 +1,64 @@
+import { z } from "zod";
+import { linkSchema, NO_LINK } from "~/core/schema";
+import type { Definition } from "../definition";
+
+const props = z.object({
+  arrangement: z.string().max(40).optional(),
+  menu: z.array(z.object({ label: z.string().max(40), link: linkSchema })).max(10),
+});
+export type HeaderProps = z.infer<typeof props>;
+
+export const definition: Definition<HeaderProps> = {
+  kind: "header",
+  name: "Header",
+  about: "Your logo and the way around the shop.",
+  purpose: "On every page",
+  slots: ["top"],
+  tag: "header",
+  arrangements: [
+    { id: "left", name: "Logo left, menu right" },
+    { id: "middle", name: "Logo in the middle, menu below" },
+    { id: "split", name: "Menu left, logo in the middle" },
+  ],
+  fields: [
+    {
+      type: "list", key: "menu", label: "Menu", one: "entry", most: 10,
+      fields: [
+        { type: "line", key: "label", label: "Words", most: 40 },
+        { type: "link", key: "link", label: "Leads to" },
+      ],
+      fresh: { label: "New entry", link: NO_LINK },
+    },
+  ],
+  props,
+  defaults: { menu: [] },
+  style: { all: { set: "page", width: "content", spaceTop: 2, spaceBottom: 2 } },
+  styles: ["width", "spaceTop", "spaceBottom", "set"],
+  css: `
+.s-header .in{display:flex;align-items:center;justify-content:space-between;gap:var(--s3)}
+.s-header .nav ul{display:flex;flex-wrap:wrap;gap:.25rem clamp(.9rem,1.8vw,1.9rem)}
+.s-header .nav a{display:inline-flex;align-items:center;min-height:2.5rem;text-decoration:none}
+.s-header .nav a:hover{text-decoration:underline;text-decoration-thickness:.1em}
+.s-header .drop{display:none}
+.a-middle .in,.a-split .in{flex-wrap:wrap}
+@media (min-width:800px){
+.s-header.a-middle .in{flex-direction:column;gap:var(--s1)}
+.s-header.a-split .in{display:grid;grid-template-columns:1fr auto 1fr}
+.s-header.a-split .wordmark{grid-column:2;grid-row:1}
+.s-header.a-split .nav{grid-column:1;grid-row:1}
+}
+@media (max-width:799.98px){
+.s-header .nav{display:none}
+.s-header .drop{display:block}
+.drop summary{display:flex;align-items:center;gap:.5rem;min-height:2.75rem;padding-inline:.25rem;cursor:pointer;list-style:none;font-weight:var(--strong)}
+.drop summary::-webkit-details-marker{display:none}
+.bars{width:1.25rem;height:.8rem;border-block:2px solid currentColor;position:relative}
+.bars::after{content:"";position:absolute;inset:auto 0;top:calc(50% - 1px);height:2px;background:currentColor}
+.drop[open] .bars{border-color:transparent}
+.drop ul{position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--ground);border-bottom:1px solid var(--line)}
+.drop li+li{border-top:1px solid var(--line)}
+.drop a{display:flex;align-items:center;min-height:3.1rem;font-size:var(--t1);text-decoration:none}
+.s-header{z-index:4}
+}
+`,
+};

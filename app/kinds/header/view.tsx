@@ -1,0 +1,38 @@
+import type { ReactNode } from "react";
+import type { ViewProps } from "../definition";
+import { Action, useEnv, Wordmark } from "../parts";
+import type { HeaderProps } from "./definition";
+
+export function View({ props }: ViewProps<HeaderProps>): ReactNode {
+  const { studio, href } = useEnv();
+  const entries = props.menu
+    .map((entry, index) => ({ ...entry, index }))
+    .filter((entry) => studio || (entry.label && href(entry.link)));
+  const list = (
+    <ul>
+      {entries.map((entry) => (
+        <li key={entry.index}>
+          <Action at={`menu.${entry.index}.label`} label={entry.label} link={entry.link} hint="Menu words" />
+        </li>
+      ))}
+    </ul>
+  );
+  return (
+    <div className="in">
+      <Wordmark />
+      {entries.length ? (
+        <>
+          <nav className="nav" aria-label="Main menu">
+            {list}
+          </nav>
+          <details className="drop">
+            <summary>
+              <span className="bars" aria-hidden="true" /> Menu
+            </summary>
+            <nav aria-label="Main menu, small screen">{list}</nav>
+          </details>
+        </>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,70 @@
+import { z } from "zod";
+import { linkSchema, NO_LINK } from "~/core/schema";
+import type { Definition } from "../definition";
+
+const props = z.object({
+  arrangement: z.string().max(40).optional(),
+  over: z.string().max(80),
+  heading: z.string().max(140),
+  text: z.string().max(400),
+  button: z.string().max(40),
+  link: linkSchema,
+  more: z.string().max(40),
+  moreLink: linkSchema,
+  picture: z.string().max(40).nullable(),
+});
+export type HeroProps = z.infer<typeof props>;
+
+export const definition: Definition<HeroProps> = {
+  kind: "hero",
+  name: "Hero",
+  about: "One large picture and the one thing you most want to say.",
+  purpose: "Welcome",
+  slots: ["main"],
+  tag: "section",
+  arrangements: [
+    { id: "on-picture", name: "Words on the picture", style: { all: { height: "tall", spaceTop: 0, spaceBottom: 0, width: "content" } } },
+    { id: "beside", name: "Words beside the picture", style: { all: { height: "content", scrim: 0 } } },
+    { id: "above", name: "Words above the picture", style: { all: { height: "content", scrim: 0 } } },
+  ],
+  fields: [
+    { type: "line", key: "over", label: "Line above", most: 80, hint: "Optional, a few words" },
+    { type: "text", key: "heading", label: "Heading", most: 140 },
+    { type: "text", key: "text", label: "Text", most: 400 },
+    { type: "line", key: "button", label: "Button", most: 40 },
+    { type: "link", key: "link", label: "Button leads to" },
+    { type: "line", key: "more", label: "Second link", most: 40, hint: "Optional" },
+    { type: "link", key: "moreLink", label: "Second link leads to" },
+    { type: "picture", key: "picture", label: "Picture" },
+  ],
+  props,
+  defaults: {
+    over: "",
+    heading: "Say the one thing that makes your shop yours",
+    text: "One or two sentences: what you make, for whom, and why it is good.",
+    button: "See what’s new",
+    link: NO_LINK,
+    more: "",
+    moreLink: NO_LINK,
+    picture: null,
+  },
+  style: { all: { set: "page", width: "content", height: "content", align: "start", headSize: 6, scrim: 45, spaceTop: 6, spaceBottom: 6, shape: "4/3" } },
+  styles: ["height", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "scrim", "shape"],
+  css: `
+.hero-words{display:flex;flex-direction:column;gap:var(--s3);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
+.hero-words .lead{font-size:var(--t1);line-height:1.45;max-width:44ch}
+.hero-actions{display:flex;flex-wrap:wrap;align-items:center;gap:.75rem 1.5rem;justify-content:var(--align-box,flex-start)}
+.a-on-picture.s-hero{display:flex;flex-direction:column;justify-content:flex-end;min-height:var(--min-height);isolation:isolate}
+.a-on-picture>.pic{position:absolute;inset:0;z-index:-2}
+.a-on-picture.s-hero::before{content:"";position:absolute;inset:0;z-index:-1;background:linear-gradient(to top,rgb(8 14 20/calc(var(--scrim)*1.5)) 0,rgb(8 14 20/var(--scrim)) 45%,rgb(8 14 20/calc(var(--scrim)*.2)) 100%)}
+.a-on-picture .hero-words{padding-block:var(--s7) var(--s5);max-width:46rem;margin-inline:0}
+.a-on-picture .in{display:flex;justify-content:var(--align-box,flex-start)}
+.a-on-picture{--ink:#fff;--soft:#fff;--link:#fff;--focus:#fff}
+.a-on-picture .over{color:#fff}
+.a-beside .in{display:grid;gap:var(--s4);align-items:center}
+.a-beside .pic,.a-above .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
+.a-above .in{display:flex;flex-direction:column;gap:var(--s5)}
+@media (min-width:800px){.a-beside .in{grid-template-columns:1fr 1.15fr;gap:var(--s5);min-height:var(--min-height)}
+.a-above .hero-words{display:grid;grid-template-columns:1.6fr 1fr;column-gap:var(--s5);align-items:end}.a-above .hero-words>.head{grid-row:1/span 3}.a-above .over{grid-column:1/-1;grid-row:auto}}
+`,
+};

@@ -1,0 +1,58 @@
+import { createContext, useContext } from "react";
+import type { Logo } from "~/core/document";
+import type { Collection, Goods, Product } from "~/core/goods";
+import type { Picture } from "~/core/pictures";
+import type { Link } from "~/core/schema";
+
+/** What views need to know about the shop they draw; the same for panes and shop, but for `studio`. */
+export type KindEnv = {
+  readonly identity: { readonly name: string; readonly tagline: string; readonly logo: Logo };
+  readonly goods: Goods;
+  readonly picture: (id: string | null) => Picture | undefined;
+  /** The address that a link leads to; undefined where it leads nowhere (any more). */
+  readonly href: (link: Link) => string | undefined;
+  readonly money: (amount: number) => string;
+  /** Only in the studio: words can be edited, and what is missing says so. */
+  readonly studio?: { readonly editing: { readonly node: string; readonly at: string } | null };
+};
+
+const Env = createContext<KindEnv | null>(null);
+const NodeId = createContext("");
+export const EnvProvider = Env.Provider;
+export const NodeIdProvider = NodeId.Provider;
+export const useNodeId = () => useContext(NodeId);
+
+export function useEnv(): KindEnv {
+  const env = useContext(Env);
+  if (!env) throw new Error("a kind's view was drawn outside EnvProvider");
+  return env;
+}
+
+export const productAddress = (product: Product): string => `/products/${product.slug}`;
+export const collectionAddress = (collection: Collection): string => `/collections/${collection.slug}`;
+
+/** Makes `href` for a set of goods. */
+export const hrefFor =
+  (goods: Goods) =>
+  (link: Link): string | undefined => {
+    switch (link.to) {
+      case "nowhere":
+        return undefined;
+      case "home":
+        return "/";
+      case "product": {
+        const product = goods.products.find((p) => p.id === link.id);
+        return product && productAddress(product);
+      }
+      case "collection": {
+        const collection = goods.collections.find((c) => c.id === link.id);
+        return collection && collectionAddress(collection);
+      }
+      case "web":
+        return link.address;
+      case "mail":
+        return `mailto:${link.address}`;
+      case "phone":
+        return `tel:${link.number.replace(/[^\d+]/g, "")}`;
+    }
+  };

@@ -1,0 +1,52 @@
+import type { ReactNode } from "react";
+import { badgeOf, type Product } from "~/core/goods";
+import { productAddress, useEnv } from "./env";
+import { Pic } from "./pic";
+
+/** A product's price, with what it was before where it is reduced. */
+export function Price({ product }: { product: Product }): ReactNode {
+  const { money } = useEnv();
+  if (product.compareAt === null || product.compareAt <= product.price) return <span className="price">{money(product.price)}</span>;
+  return (
+    <span className="price">
+      <span className="unseen">Now </span>
+      <ins>{money(product.price)}</ins> <span className="unseen">was </span>
+      <del>{money(product.compareAt)}</del>
+    </span>
+  );
+}
+
+type CardProps = { product: Product; sizes: string; eager?: boolean; level?: 2 | 3; facts?: number };
+
+/** A product in a grid, a shelf or a list: one link, whole card. */
+export function ProductCard({ product, sizes, eager = false, level = 3, facts = 2 }: CardProps): ReactNode {
+  const badge = badgeOf(product);
+  const Head = level === 2 ? "h2" : "h3";
+  const said = Object.entries(product.attributes).slice(0, facts);
+  const isOver = product.availability === "sold-out" || product.availability === "discontinued";
+  return (
+    <article className={isOver ? "card is-over" : "card"}>
+      <div className="card-picture">
+        <Pic picture={product.pictures[0] ?? null} sizes={sizes} eager={eager} alt="" />
+        {product.pictures[1] ? <Pic picture={product.pictures[1]} sizes={sizes} className="pic-second" alt="" /> : null}
+        {badge ? <span className={`badge badge-${badge.startsWith("Save") ? "sale" : product.availability}`}>{badge}</span> : null}
+      </div>
+      <div className="card-words">
+        <Head className="card-title">
+          <a href={productAddress(product)}>{product.title}</a>
+        </Head>
+        {said.length ? (
+          <dl className="card-facts">
+            {said.map(([name, value]) => (
+              <div key={name}>
+                <dt>{name}</dt>
+                <dd>{value}</dd>
+              </div>
+            ))}
+          </dl>
+        ) : null}
+        <Price product={product} />
+      </div>
+    </article>
+  );
+}

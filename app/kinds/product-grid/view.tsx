@@ -1,0 +1,42 @@
+import { chosenProducts } from "~/core/goods";
+import type { ViewProps } from "../definition";
+import { collectionAddress, ProductCard, useEnv, Words } from "../parts";
+import type { ProductGridProps } from "./definition";
+
+export function View({ props, arrangement, first }: ViewProps<ProductGridProps>) {
+  const { goods, studio } = useEnv();
+  const products = chosenProducts(goods, props.collection, props.most);
+  const collection = goods.collections.find((c) => c.id === props.collection);
+  const address = props.collection === null ? "/collections/all" : collection && collectionAddress(collection);
+  // An empty grid says what belongs here to the seller, and nothing to shoppers.
+  if (products.length === 0 && !studio) return null;
+  const sizes = arrangement === "rows" ? "6rem" : "(min-width:1024px) 25vw, (min-width:600px) 33vw, 50vw";
+  return (
+    <div className="in">
+      <div className="goods-top">
+        <div>
+          <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
+          <Words at="text" as="p" className="lead" text={props.text} hint="Text" />
+        </div>
+        {props.more && address ? (
+          <a className="more" href={address}>
+            <Words at="more" text={props.more} hint="Link to all" />
+          </a>
+        ) : null}
+      </div>
+      {products.length ? (
+        <ul className={arrangement === "shelf" ? "shelf" : "grid"} {...(arrangement === "shelf" ? { tabIndex: 0, "aria-label": props.heading || "Goods", role: "list" } : {})}>
+          {products.map((product) => (
+            <li key={product.id}>
+              <ProductCard product={product} sizes={sizes} facts={arrangement === "rows" ? 4 : 2} />
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="goods-none">
+          {goods.products.length ? "There is nothing in this collection yet." : "Your goods will stand here. Bring them in under Goods."}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,37 @@
+import { z } from "zod";
+import type { Definition } from "../definition";
+
+const props = z.object({
+  arrangement: z.string().max(40).optional(),
+  heading: z.string().max(160),
+  text: z.string().max(6000),
+});
+export type TextProps = z.infer<typeof props>;
+
+export const definition: Definition<TextProps> = {
+  kind: "text",
+  name: "Text",
+  about: "A heading and as much text as you need.",
+  purpose: "Tell the story",
+  slots: ["main"],
+  tag: "section",
+  arrangements: [
+    { id: "plain", name: "One column" },
+    { id: "beside", name: "Heading beside text" },
+    { id: "statement", name: "A large statement", style: { all: { align: "center", headSize: 5 } } },
+  ],
+  fields: [
+    { type: "text", key: "heading", label: "Heading", most: 160 },
+    { type: "text", key: "text", label: "Text", most: 6000 },
+  ],
+  props,
+  defaults: { heading: "A few words about us", text: "Write what a shopper should know before buying from you." },
+  style: { all: { set: "page", width: "content", headSize: 3, spaceTop: 6, spaceBottom: 6, align: "start" } },
+  styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],
+  css: `
+.s-text .in{display:flex;flex-direction:column;gap:var(--s3);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
+.s-text .lead{max-width:66ch}
+.a-statement .head{max-width:22ch}
+@media (min-width:800px){.s-text.a-beside .in{display:grid;grid-template-columns:1fr 1.6fr;gap:var(--s5);align-items:start}}
+`,
+};

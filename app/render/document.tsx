@@ -1,0 +1,138 @@
+import type { ReactNode } from "react";
+import { renderToStaticMarkup } from "react-dom/server";
+import type { Document, Node } from "~/core/document";
+import type { Collection, Product } from "~/core/goods";
+import { renditionAddress, sourceOf, widthsFor, type Picture } from "~/core/pictures";
+import { familyById, fontAddress, solveLook } from "~/core/theme";
+import { EnvProvider } from "~/kinds/parts";
+import { themeById } from "~/themes";
+import { pageCss } from "./css";
+import { envOf, type ShopContent } from "./shop";
+import { Page, PageSections } from "./page";
+import { CollectionPage, MessagePage, ProductPage } from "./pages/views";
+
+/** Which page of the shop is asked for. */
+export type Target =
+  | { readonly page: "home" }
+  | { readonly page: "collection"; readonly collection: Collection | undefined }
+  | { readonly page: "product"; readonly product: Product }
+  | { readonly page: "message"; readonly title: string; readonly text: string; readonly address?: string };
+
+export type RenderedPage = {
+  /** The whole document. */
+  readonly html: string;
+  /** The text of its one style element, for the hash in the content security policy. */
+  readonly css: string;
+};
+
+const escape = (text: string) =>
+  text.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
+
+const plainText = (text: string, most: number) => {
+  const line = text.replace(/\s+/g, " ").trim();
+  return line.length <= most ? line : `${line.slice(0, most - 1).replace(/\s+\S*$/, "")}…`;
+};
+
+type Head = { title: string; description: string; address: string | undefined; picture: Picture | undefined; type: "website" | "product" };
+
+function headOf(target: Target, content: ShopContent, page: Document | undefined): Head {
+  const { identity } = content.draft.look;
+  const find = (id: string | null | undefined) => content.pictures.find((p) => p.id === id);
+  const withName = (title: string) => `${title} · ${identity.name}`;
+  switch (target.page) {
+    case "home": {
+      const hero = page?.root.slots.main?.find((n) => n.shown && typeof n.props.picture === "string");
+      const said = page?.root.slots.main?.map((n) => n.props.text).find((t) => typeof t === "string" && t !== "");
+      return {
+        title: identity.tagline ? `${identity.name} · ${identity.tagline}` : identity.name,
+        description: plainText(String(said ?? identity.tagline ?? identity.name), 155),
+        address: "/", picture: find(hero?.props.picture as string | undefined), type: "website",
+      };
+    }
+    case "collection": {
+      const title = target.collection?.title ?? "Everything";
+      return {
+        title: withName(title), description: plainText(target.collection?.description || `${title} at ${identity.name}`, 155),
+        address: `/collections/${target.collection?.slug ?? "all"}`, picture: find(target.collection?.picture), type: "website",
+      };
+    }
+    case "product":
+      return {
+        title: withName(target.product.title), description: plainText(target.product.description || target.product.title, 155),
+        address: `/products/${target.product.slug}`, picture: find(target.product.pictures[0]), type: "product",
+      };
+    case "message":
+      return { title: withName(target.title), description: target.text, address: target.address, picture: undefined, type: "website" };
+  }
+}
+
+function headHtml(head: Head, content: ShopContent, origin: string, families: readonly string[], script: string): string {
+  const { identity } = content.draft.look;
+  const meta = (name: string, value: string, key = "property") => `<meta ${key}="${name}" content="${escape(value)}">`;
+  const parts = [
+    '<meta charset="utf-8">',
+    '<meta name="viewport" content="width=device-width, initial-scale=1">',
+    `<title>${escape(head.title)}</title>`,
+    meta("description", head.description, "name"),
+    // Only the Latin subset is fetched ahead; the other one is fetched when a letter of it occurs.
+    ...families.map((f) => `<link rel="preload" href="${fontAddress(familyById(f), "latin")}" as="font" type="font/woff2" crossorigin>`),
+    '<link rel="icon" href="/favicon.ico" sizes="32x32">',
+    '<link rel="apple-touch-icon" href="/apple-touch-icon.png">',
+    meta("og:site_name", identity.name),
+    meta("og:title", head.title),
+    meta("og:description", head.description),
+    meta("og:type", head.type),
+  ];
+  if (head.address !== undefined) {
+    parts.push(`<link rel="canonical" href="${escape(origin + head.address)}">`, meta("og:url", origin + head.address));
+  } else parts.push('<meta name="robots" content="noindex">');
+  if (head.picture) {
+    const width = widthsFor(head.picture).findLast((w) => w <= 1280) ?? 0;
+    const address = head.picture.vector ? sourceOf(head.picture) : renditionAddress(head.picture, width);
+    parts.push(meta("og:image", origin + address), meta("og:image:alt", head.picture.alt));
+  }
+  parts.push(`<script src="${script}" type="module"></script>`);
+  return parts.join("");
+}
+
+const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
+
+/**
+ * Draws one page of the published shop as a whole HTML document. `origin` is the shop's own, without a slash at the end;
+ * `script` the address of the shop's browser script.
+ */
+export function renderPage(target: Target, content: ShopContent, origin: string, script: string): RenderedPage {
+  const { look, documents } = content.draft;
+  const theme = themeById(look.theme);
+  const frame = documents.frame!;
+  const page = target.page === "home" ? documents.home : undefined;
+  const env = envOf(content, look);
+  const used = new Set<Picture>();
+  const watching = {
+    ...env,
+    picture: (id: string | null) => {
+      const found = env.picture(id);
+      if (found) used.add(found);
+      return found;
+    },
+  };
+  let inner: ReactNode;
+  if (target.page === "home") inner = page ? <PageSections page={page} theme={theme} look={look} /> : null;
+  else if (target.page === "collection") inner = <CollectionPage goods={content.goods} collection={target.collection} />;
+  else if (target.page === "product") inner = <ProductPage goods={content.goods} product={target.product} />;
+  else inner = <MessagePage title={target.title} text={target.text} goods={content.goods} />;
+  const body = renderToStaticMarkup(
+    <EnvProvider value={watching}>
+      <Page frame={frame} theme={theme} look={look}>
+        {inner}
+      </Page>
+    </EnvProvider>,
+  );
+  const sections: readonly Node[] = [frame, page].flatMap((d) => (d ? Object.values(d.root.slots).flat() : []));
+  const css = pageCss(sections, [...used], theme, look, target.page !== "home");
+  const solved = solveLook(theme, look);
+  const families = [...new Set([solved.typePair.heads.family, solved.typePair.text.family])];
+  const head = headHtml(headOf(target, content, page), content, origin, families, script);
+  const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}<style>${css}</style></head><body>${body}</body></html>`;
+  return { html, css };
+}

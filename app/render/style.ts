@@ -1,0 +1,36 @@
+import { layersOf, nodeCss, type Layer } from "~/core/cascade";
+import type { Look, Node, StyleSheet } from "~/core/document";
+import type { Theme } from "~/core/theme";
+import { kindOf, type Arrangement, type Kind } from "~/kinds";
+
+/** The arrangement that a section is drawn in: its own choice, else the theme's, else the kind's first. */
+export function arrangementOf(kind: Kind, node: Node, theme: Theme): Arrangement {
+  const { arrangements } = kind.definition;
+  const known = (id: unknown) => arrangements.find((a) => a.id === id);
+  return known(node.props.arrangement) ?? known(theme.kinds[kind.definition.kind]?.arrangement) ?? arrangements[0];
+}
+
+function brandSheet(kind: string, look: Look): StyleSheet {
+  const { goodsShape } = look.brand;
+  return kind === "product-grid" && goodsShape ? { all: { shape: goodsShape } } : {};
+}
+
+/** Every layer of a section's style, weakest first: what Details explains and what the page's CSS is written from. */
+export function sectionLayers(node: Node, theme: Theme, look: Look): readonly Layer[] {
+  const kind = kindOf(node);
+  if (!kind) return [];
+  const below: Layer[] = [
+    { name: "kind", sheet: kind.definition.style },
+    { name: "theme", sheet: theme.kinds[kind.definition.kind]?.style ?? {} },
+    { name: "brand", sheet: brandSheet(kind.definition.kind, look) },
+    { name: "arrangement", sheet: arrangementOf(kind, node, theme).style ?? {} },
+  ];
+  return layersOf(node, below);
+}
+
+/** The class by which a section's own rules find it. */
+export const nodeClass = (node: Node): string => `n-${node.id}`;
+
+/** A section's own rules. */
+export const sectionCss = (node: Node, theme: Theme, look: Look): string =>
+  nodeCss(`.${nodeClass(node)}`, sectionLayers(node, theme, look));

@@ -1,0 +1,46 @@
+import type { Theme } from "~/core/theme";
+
+export const pomelo: Theme = {
+  id: "pomelo",
+  name: "Pomelo",
+  trades: "Outdoor, toys, makers",
+  mood: "Big tight heads under a wide sky. Pictures do the talking.",
+  palette: {
+    brand: "#d8431f",
+    page: "#fdfbf5",
+    raised: "#f2efe4",
+    tint: { lightness: 0.925, chroma: 0.034, hue: 222 },
+    ink: "#14242c",
+    dark: "#0f333e",
+    onDark: "#f8f5ea",
+    sale: "#b3261a",
+  },
+  typePair: "open-air",
+  scale: { base: [17, 18], ratio: [1.215, 1.345] },
+  corners: "round",
+  density: "even",
+  contentWidth: 1280,
+  kinds: {
+    header: { arrangement: "left" },
+    hero: { arrangement: "on-picture", style: { all: { headSize: 6 } } },
+    "product-grid": { arrangement: "cards", style: { all: { headSize: 5, columns: 4, shape: "4/5" } } },
+    "collection-tiles": { arrangement: "on-pictures", style: { all: { headSize: 4, columns: 3 } } },
+    "picture-words": { arrangement: "picture-left", style: { all: { headSize: 5, shape: "4/3", set: "tint" } } },
+    text: { arrangement: "statement" },
+    "sign-up": { arrangement: "band", style: { all: { set: "brand", headSize: 4 } } },
+    footer: { arrangement: "wide-name" },
+  },
+  css: `
+.head{max-width:18ch}
+.s-hero .head{max-width:11ch;line-height:.94}
+.s-text.a-statement .head{max-width:20ch}
+.s-header .wordmark{font-size:calc(var(--t1)*1.12)}
+.nav a{font-weight:540}
+.over{color:var(--link)}
+.a-on-picture .over{color:#fff}
+.card-picture .pic{background:var(--raised)}
+.card-title{font-size:var(--t0)}
+.button{padding-inline:1.7rem}
+@media (min-width:800px){.s-picture-words .pic{min-height:26rem}}
+`,
+};

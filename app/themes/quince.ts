@@ -1,0 +1,60 @@
+import type { Theme } from "~/core/theme";
+
+// A pen line that wavers a little, repeated along the top of a section.
+const RULE = `url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='420' height='8' viewBox='0 0 420 8'%3E%3Cpath d='M0 4.300C18 2.900 31 5.400 52 4.500s34-2.200 57-.9 37 2.300 60 .8 33-2.100 55-.6 39 2 61 .4 35-1.600 56-.2 41 1.800 79 .3' fill='none' stroke='black' stroke-width='1.500' stroke-linecap='round'/%3E%3C/svg%3E")`;
+
+export const quince: Theme = {
+  id: "quince",
+  name: "Quince",
+  trades: "Food, preserves, farm shops",
+  mood: "Warm paper, a soft serif and a drawn line between things.",
+  palette: {
+    brand: "#8c4a1c",
+    page: "#faf3e6",
+    raised: "#fffaf0",
+    tint: { lightness: 0.915, chroma: 0.044, hue: 92 },
+    ink: "#34241a",
+    dark: "#3d2a1e",
+    onDark: "#fbf3e3",
+    sale: "#9c2f1f",
+  },
+  typePair: "larder",
+  scale: { base: [17, 18], ratio: [1.17, 1.235] },
+  corners: "square",
+  density: "even",
+  contentWidth: 1120,
+  kinds: {
+    header: { arrangement: "middle", style: { all: { spaceTop: 3, spaceBottom: 3 } } },
+    notice: { style: { all: { set: "tint" } } },
+    hero: { arrangement: "above", style: { all: { align: "center", headSize: 6, spaceTop: 5, shape: "16/9" }, phone: { shape: "4/5" } } },
+    "product-grid": {
+      arrangement: "cards",
+      style: { all: { headSize: 4, columns: 3, shape: "1/1", align: "center" }, phone: { columns: 2 } },
+    },
+    "collection-tiles": { arrangement: "captions", style: { all: { headSize: 4, columns: 4, shape: "3/4", align: "center" }, phone: { columns: 2 } } },
+    "picture-words": { arrangement: "overlap", style: { all: { headSize: 4 } } },
+    text: { arrangement: "plain", style: { all: { align: "center", width: "narrow" } } },
+    "sign-up": { arrangement: "stack", style: { all: { set: "tint" } } },
+    footer: { arrangement: "middle", style: { all: { set: "tint" } } },
+  },
+  css: `
+main>.s+.s:not([data-set=brand]):not([data-set=dark])::before,.s-footer::before{content:"";position:absolute;top:-4px;left:var(--gutter);right:var(--gutter);height:8px;max-width:var(--content);margin-inline:auto;background:var(--soft);-webkit-mask:${RULE} 0 0 repeat-x;mask:${RULE} 0 0 repeat-x}
+.s-header .wordmark{font-size:var(--t3);font-weight:560}
+.s-header .nav a{font-size:var(--t0);font-style:normal}
+.head{max-width:24ch}
+.s-hero.a-above .hero-words{display:flex;max-width:46rem;margin-inline:auto}
+.pic img{padding:0}
+.card-picture,.tile .pic,.s-hero .pic,.s-picture-words .pic{border:1px solid var(--line)}
+.card-words{align-items:center;text-align:center}
+.card-title{font-family:var(--heads);font-weight:520;font-size:var(--t1);line-height:1.2}
+.card-facts{justify-content:center}
+.card .price{margin-top:.35rem;padding:.15rem .8rem;border:1px solid var(--field-line);background:var(--raised);font-size:var(--t-1)}
+.badge{border-radius:0;left:auto;right:0;top:0;padding:.25rem .6rem}
+.goods-top{justify-content:center}
+.goods-top>div{flex:1 1 100%}
+.tile-name{justify-content:center;font-family:var(--heads);font-weight:520}
+.tile-count{display:none}
+.button{border-radius:var(--control);padding-inline:1.9rem}
+.a-overlap .pw-words{border:1px solid var(--line)}
+`,
+};

@@ -1,0 +1,22 @@
+/** Draws every picture of the demo shop into demo/pictures/made. The same code always gives the same pictures. */
+import { mkdirSync } from "node:fs";
+import { fileURLToPath } from "node:url";
+import sharp from "sharp";
+import { PRODUCT_PICTURES, SCENES, WORKSHOP } from "./list";
+import { drawProduct } from "./products";
+import { drawScene, drawWorkshop } from "./scenes";
+
+const folder = fileURLToPath(new URL("./made/", import.meta.url));
+mkdirSync(folder, { recursive: true });
+
+const jobs: readonly (readonly [name: string, draw: () => string])[] = [
+  ...PRODUCT_PICTURES.map((p) => [p.name, () => drawProduct(p)] as const),
+  ...SCENES.map((s) => [s.name, () => drawScene(s)] as const),
+  ...WORKSHOP.map((s) => [s.name, () => drawWorkshop(s)] as const),
+];
+let done = 0;
+for (const [name, draw] of jobs) {
+  await sharp(Buffer.from(draw())).webp({ quality: 80, effort: 5 }).toFile(`${folder}${name}.webp`);
+  process.stdout.write(`\r${++done} of ${jobs.length} pictures drawn`);
+}
+process.stdout.write("\n");

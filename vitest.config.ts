@@ -1,0 +1,31 @@
+import { defineConfig } from "vitest/config";
+
+const shared = { resolve: { tsconfigPaths: true } };
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        ...shared,
+        test: {
+          name: "unit",
+          include: ["app/**/*.test.{ts,tsx}", "demo/**/*.test.ts"],
+          exclude: ["app/server/**"],
+          environment: "node",
+        },
+      },
+      {
+        ...shared,
+        test: {
+          name: "server",
+          include: ["app/server/**/*.test.ts"],
+          environment: "node",
+          globalSetup: ["./app/server/testing/database.setup.ts"],
+          fileParallelism: false,
+          testTimeout: 30_000,
+          hookTimeout: 120_000,
+        },
+      },
+    ],
+  },
+});
