@@ -10,5 +10,5 @@ export default defineConfig(({ isSsrBuild, command }) => ({
   resolve: { tsconfigPaths: true },
   optimizeDeps: { entries: ["app/root.tsx", "app/entry.client.tsx", "app/routes/**/*.tsx", "app/studio/**/*.tsx"] },
   ssr: command === "build" ? { noExternal: true, external: outside } : { noExternal: [/^@mui\//] },
-  build: isSsrBuild ? { rollupOptions: { input: "./app/server/entry.server.ts" } } : { assetsInlineLimit: 0 },
+  build: isSsrBuild ? { rollupOptions: { input: "./app/server/http/entry.server.ts" } } : { assetsInlineLimit: 0 },
 }));

@@ -1,0 +1,60 @@
+import { Writable } from "node:stream";
+import createCacheModule from "@emotion/cache";
+import { CacheProvider } from "@emotion/react";
+import createEmotionServerModule from "@emotion/server/create-instance";
+import { renderToPipeableStream } from "react-dom/server";
+import { ServerRouter, type AppLoadContext, type EntryContext } from "react-router";
+
+// Both packages may come as CommonJS, whose default export is inside the default.
+const unwrap = <T,>(module: T): T => (module as { default?: T }).default ?? module;
+const createCache = unwrap(createCacheModule);
+const createEmotionServer = unwrap(createEmotionServerModule);
+
+const RENDER_TIMEOUT = 10_000;
+
+/** Draws the whole document, then puts the style that it uses into its head. */
+export default function handleRequest(
+  request: Request,
+  status: number,
+  headers: Headers,
+  context: EntryContext,
+  load: AppLoadContext,
+): Promise<Response> {
+  const { nonce } = load;
+  const cache = createCache({ key: "zw", nonce });
+  const { extractCriticalToChunks, constructStyleTagsFromChunks } = createEmotionServer(cache);
+  return new Promise((done, fail) => {
+    const { pipe, abort } = renderToPipeableStream(
+      <CacheProvider value={cache}>
+        <ServerRouter context={context} url={request.url} nonce={nonce} />
+      </CacheProvider>,
+      {
+        nonce,
+        onAllReady() {
+          const chunks: Buffer[] = [];
+          const sink = new Writable({
+            write(chunk: Buffer, _encoding, next) {
+              chunks.push(Buffer.from(chunk));
+              next();
+            },
+            final(next) {
+              const html = Buffer.concat(chunks).toString("utf8");
+              const styles = constructStyleTagsFromChunks(extractCriticalToChunks(html)).replaceAll("<style ", `<style nonce="${nonce}" `);
+              headers.set("Content-Type", "text/html; charset=utf-8");
+              headers.set("Cache-Control", "no-store");
+              done(new Response(html.replace("</head>", `${styles}</head>`), { status, headers }));
+              next();
+            },
+          });
+          pipe(sink);
+        },
+        onShellError: fail,
+        onError(error) {
+          status = 500;
+          console.error(error);
+        },
+      },
+    );
+    setTimeout(abort, RENDER_TIMEOUT).unref();
+  });
+}

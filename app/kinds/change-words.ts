@@ -1,0 +1,62 @@
+import type { Difference } from "~/core/document";
+import { PROPERTIES } from "~/core/cascade";
+import { kindOf, nameOf, type Field } from ".";
+
+export type Change = { readonly where: string; readonly what: string };
+
+const LOOK: Readonly<Record<Extract<Difference, { what: "look" }>["part"], readonly [where: string, what: string]>> = {
+  theme: ["Brand", "another theme"],
+  name: ["Brand", "shop name changed"],
+  tagline: ["Brand", "tagline changed"],
+  logo: ["Brand", "logo changed"],
+  colour: ["Brand", "brand colour changed"],
+  typePair: ["Brand", "type pair changed"],
+  corners: ["Brand", "corners changed"],
+  density: ["Brand", "density changed"],
+  goodsShape: ["Brand", "shape of goods pictures changed"],
+};
+
+/** Props that hold words are named together; others by their label. */
+function propsWords(fields: readonly Field[], keys: readonly string[]): string {
+  const said = new Set<string>();
+  for (const key of keys) {
+    if (key === "arrangement") said.add("arrangement");
+    else {
+      const field = fields.find((f) => f.key === key);
+      if (!field) said.add(key);
+      else if (field.type === "line" || field.type === "text") said.add("words");
+      else if (field.type === "link") said.add("link");
+      else said.add(field.label.toLowerCase());
+    }
+  }
+  return `${[...said].join(", ")} changed`;
+}
+
+/** A difference as a seller says it: where, and what. */
+export function changeWords(difference: Difference): Change {
+  if (difference.what === "look") {
+    const [where, what] = LOOK[difference.part];
+    return { where, what };
+  }
+  if (!("node" in difference)) {
+    return { where: difference.document.title, what: difference.what === "page-added" ? "new page" : "page removed" };
+  }
+  const where = `${difference.document.title} › ${nameOf(difference.node)}`;
+  const fields = kindOf(difference.node)?.definition.fields ?? [];
+  switch (difference.what) {
+    case "added":
+      return { where, what: difference.node.shown ? "added" : "added, not shown yet" };
+    case "removed":
+      return { where, what: "removed" };
+    case "moved":
+      return { where, what: "moved" };
+    case "shown":
+      return { where, what: "shown" };
+    case "not-shown":
+      return { where, what: "no longer shown" };
+    case "props":
+      return { where, what: propsWords(fields, difference.keys) };
+    case "style":
+      return { where, what: `${difference.keys.map((k) => (k === "hidden" ? "where it shows" : (PROPERTIES[k]?.label ?? k).toLowerCase())).join(", ")} changed` };
+  }
+}

@@ -1,0 +1,21 @@
+import { index, route, type RouteConfig } from "@react-router/dev/routes";
+
+export default [
+  index("routes/start.tsx"),
+  route("sign-in", "routes/sign-in.tsx"),
+  route("account", "routes/account.tsx"),
+  route("sign-out", "routes/sign-out.tsx"),
+  route("shops/new", "routes/new-shop.tsx"),
+  route("s/:shop/keep", "routes/keep.ts"),
+  route("s/:shop/upload", "routes/upload.ts"),
+  route("s/:shop/publish", "routes/publish.ts"),
+  route("s/:shop/goods.csv", "routes/goods-file.ts"),
+  route("s/:shop", "routes/shop.tsx", [
+    route("pages", "routes/pages.tsx"),
+    route("brand", "routes/brand.tsx"),
+    route("theme", "routes/theme.tsx"),
+    route("goods", "routes/goods.tsx"),
+    route("goods/import", "routes/import.tsx"),
+    route("pictures", "routes/pictures.tsx"),
+  ]),
+] satisfies RouteConfig;

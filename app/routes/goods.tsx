@@ -1,0 +1,1 @@
+export { GoodsList as default } from "~/studio/goods";

@@ -1,0 +1,55 @@
+import { useEffect, useState } from "react";
+import { Outlet } from "react-router";
+import { loadDraft } from "~/server/drafts/index.server";
+import { goodsOf } from "~/server/goods/index.server";
+import { requireShop, shopAddress } from "~/server/http/guard.server";
+import { picturesOf } from "~/server/pictures/index.server";
+import { publishedDraft } from "~/server/publishing/index.server";
+import { shopsOf } from "~/server/shops/index.server";
+import { createStudioStore, StudioProvider } from "~/studio/keeping";
+import { Shell } from "~/studio/shell";
+import type { Route } from "./+types/shop";
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { owner, shop } = await requireShop(request, params.shop);
+  const [loaded, goods, pictures, published, shops] = await Promise.all([
+    loadDraft(shop.id),
+    goodsOf(shop),
+    picturesOf(shop.id),
+    shop.publicationId ? publishedDraft(shop.publicationId) : undefined,
+    shopsOf(owner.id),
+  ]);
+  return {
+    ...loaded,
+    goods,
+    pictures,
+    published,
+    shop: { id: shop.id, host: shop.host, address: shopAddress(shop), currency: shop.currency, locale: shop.locale },
+    shops: shops.map(({ id, host }) => ({ id, host })),
+    owner: owner.name,
+  };
+}
+
+// Typing is kept by a route of its own; the draft in this tab is always newer than what a reload of data would bring.
+export const shouldRevalidate = ({ formAction, defaultShouldRevalidate }: { formAction?: string; defaultShouldRevalidate: boolean }) =>
+  formAction?.endsWith("/keep") ? false : defaultShouldRevalidate;
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.draft.look.identity.name ?? "Shop"} · Zest Window` }];
+
+function Studio({ loaderData }: Pick<Route.ComponentProps, "loaderData">) {
+  const [store] = useState(() => createStudioStore(loaderData));
+  const { goods, pictures, published } = loaderData;
+  useEffect(() => store.getState().refresh({ goods, pictures, published }), [store, goods, pictures, published]);
+  return (
+    <StudioProvider value={store}>
+      <Shell shops={loaderData.shops} owner={loaderData.owner}>
+        <Outlet />
+      </Shell>
+    </StudioProvider>
+  );
+}
+
+export default function Shop({ loaderData }: Route.ComponentProps) {
+  // Another shop is another state altogether.
+  return <Studio key={loaderData.shop.id} loaderData={loaderData} />;
+}

@@ -1,0 +1,1 @@
+export { ThemePicker as default } from "~/studio/brand";

@@ -1,0 +1,45 @@
+/** The shop's whole browser script: what can't be done with HTML alone. Every page works without it. */
+
+/** Signs up without leaving the page. */
+class SignUp extends HTMLElement {
+  connectedCallback(): void {
+    const form = this.querySelector("form");
+    const message = this.querySelector<HTMLElement>(".message");
+    if (!form || !message) return;
+    form.addEventListener("submit", async (event) => {
+      event.preventDefault();
+      const button = form.querySelector("button");
+      if (button) button.disabled = true;
+      try {
+        const answer = await fetch(form.action, {
+          method: "POST",
+          headers: { Accept: "application/json", "Content-Type": "application/x-www-form-urlencoded" },
+          body: new URLSearchParams([...new FormData(form)].map(([name, value]) => [name, String(value)])),
+        });
+        const said = (await answer.json()) as { ok: boolean; text: string };
+        message.dataset.state = said.ok ? "done" : "failed";
+        message.textContent = said.text;
+        if (said.ok) form.reset();
+      } catch {
+        message.dataset.state = "failed";
+        message.textContent = "That did not go through. Please try again in a moment.";
+      } finally {
+        if (button) button.disabled = false;
+      }
+    });
+  }
+}
+
+customElements.define("zest-sign-up", SignUp);
+
+/** The phone menu closes as people expect: on Escape, and when something else is touched. */
+const menu = document.querySelector<HTMLDetailsElement>("details.drop");
+document.addEventListener("keydown", (event) => {
+  if (event.key === "Escape" && menu?.open) {
+    menu.open = false;
+    menu.querySelector("summary")?.focus();
+  }
+});
+document.addEventListener("click", (event) => {
+  if (menu?.open && event.target instanceof Node && !menu.contains(event.target)) menu.open = false;
+});

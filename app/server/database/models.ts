@@ -1,0 +1,171 @@
+import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type Sequelize } from "sequelize";
+import type { Availability } from "~/core/goods";
+
+// JSON is kept as text: MariaDB has no type of its own for it, and what is stored is validated by our own schemas.
+// MariaDB's 64-bit integers come back as text; the getters below make them numbers again (all are under 2^53).
+
+class Row<T extends Model> extends Model<InferAttributes<T>, InferCreationAttributes<T>> {}
+
+export class Owner extends Row<Owner> {
+  declare id: string;
+  declare address: string;
+  declare name: string;
+  declare password: string;
+  declare createdAt: Date;
+}
+export class Session extends Row<Session> {
+  declare id: string;
+  declare ownerId: string;
+  declare expiresAt: Date;
+}
+export class SignInFailure extends Row<SignInFailure> {
+  declare id: string;
+  declare failures: number;
+  declare blockedUntil: Date;
+}
+export class ShopRow extends Row<ShopRow> {
+  declare id: string;
+  declare ownerId: string;
+  declare host: string;
+  declare currency: string;
+  declare locale: string;
+  declare seq: number;
+  declare goodsVersion: number;
+  declare picturesVersion: number;
+  declare publicationId: string | null;
+  declare createdAt: Date;
+}
+export class DraftPart extends Row<DraftPart> {
+  declare shopId: string;
+  declare part: string;
+  declare body: string;
+}
+export class DraftLog extends Row<DraftLog> {
+  declare shopId: string;
+  declare seq: number;
+  declare transactionId: string;
+  declare body: string;
+  declare createdAt: Date;
+}
+export class Publication extends Row<Publication> {
+  declare id: string;
+  declare shopId: string;
+  declare number: number;
+  declare body: string;
+  declare changes: string;
+  declare createdAt: Date;
+}
+export class PictureRow extends Row<PictureRow> {
+  declare id: string;
+  declare shopId: string;
+  declare hash: string;
+  declare name: string;
+  declare alt: string;
+  declare width: number;
+  declare height: number;
+  declare bytes: number;
+  declare focusX: number;
+  declare focusY: number;
+  declare vector: boolean;
+  declare createdAt: Date;
+}
+export class CollectionRow extends Row<CollectionRow> {
+  declare id: string;
+  declare shopId: string;
+  declare slug: string;
+  declare title: string;
+  declare description: string;
+  declare pictureId: string | null;
+  declare position: number;
+}
+export class ProductRow extends Row<ProductRow> {
+  declare id: string;
+  declare shopId: string;
+  declare slug: string;
+  declare sku: string;
+  declare title: string;
+  declare description: string;
+  declare price: number;
+  declare compareAt: number | null;
+  declare stock: number | null;
+  declare availability: Availability;
+  declare availableFrom: string | null;
+  declare tags: string;
+  declare attributes: string;
+  declare pictures: string;
+  declare position: number;
+}
+export class ProductCollection extends Row<ProductCollection> {
+  declare productId: string;
+  declare collectionId: string;
+}
+export class SignUp extends Row<SignUp> {
+  declare shopId: string;
+  declare address: string;
+  declare createdAt: Date;
+}
+
+/** Ties the models to a connection. */
+export function defineModels(sequelize: Sequelize): void {
+  const id = { type: DataTypes.STRING(40), allowNull: false } as const;
+  const key = { ...id, primaryKey: true } as const;
+  const long = { type: DataTypes.TEXT("long"), allowNull: false } as const;
+  const text = { type: DataTypes.STRING, allowNull: false } as const;
+  const textKey = { ...text, primaryKey: true } as const;
+  const count = { type: DataTypes.INTEGER.UNSIGNED, allowNull: false, defaultValue: 0 } as const;
+  const moment = { type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW } as const;
+  const money = (name: "price" | "compareAt", allowNull: boolean) => ({
+    type: DataTypes.BIGINT.UNSIGNED,
+    allowNull,
+    get(this: Model): number | null {
+      const stored: unknown = this.getDataValue(name);
+      return stored === null || stored === undefined ? null : Number(stored);
+    },
+  });
+  // Sequelize writes the attribute's name into its definition, so that one definition can't serve two attributes.
+  const apart = <T extends Record<string, object>>(attributes: T): T =>
+    Object.fromEntries(Object.entries(attributes).map(([name, definition]) => [name, { ...definition }])) as T;
+  const named = (tableName: string) => ({ sequelize, tableName, timestamps: false }) as const;
+
+  Owner.init(apart({ id: key, address: text, name: text, password: text, createdAt: moment }), named("owners"));
+  Session.init(apart({ id: textKey, ownerId: id, expiresAt: moment }), named("sessions"));
+  SignInFailure.init(apart({ id: textKey, failures: count, blockedUntil: moment }), named("signInFailures"));
+  ShopRow.init(
+    apart({
+      id: key, ownerId: id, host: text, currency: text, locale: text, seq: count, goodsVersion: count, picturesVersion: count,
+      publicationId: { type: DataTypes.STRING(40), allowNull: true }, createdAt: moment,
+    }),
+    named("shops"),
+  );
+  DraftPart.init(apart({ shopId: key, part: key, body: long }), named("draftParts"));
+  DraftLog.init(
+    apart({ shopId: key, seq: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true }, transactionId: id, body: long, createdAt: moment }),
+    named("draftLog"),
+  );
+  Publication.init(apart({ id: key, shopId: id, number: count, body: long, changes: long, createdAt: moment }), named("publications"));
+  PictureRow.init(
+    apart({
+      id: key, shopId: id, hash: text, name: text, alt: text, width: count, height: count, bytes: count, focusX: count, focusY: count,
+      vector: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false }, createdAt: moment,
+    }),
+    named("pictures"),
+  );
+  CollectionRow.init(
+    apart({
+      id: key, shopId: id, slug: text, title: text, description: { type: DataTypes.TEXT, allowNull: false },
+      pictureId: { type: DataTypes.STRING(40), allowNull: true }, position: count,
+    }),
+    named("collections"),
+  );
+  ProductRow.init(
+    apart({
+      id: key, shopId: id, slug: text, sku: text, title: text, description: { type: DataTypes.TEXT, allowNull: false },
+      price: money("price", false), compareAt: money("compareAt", true), stock: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
+      availability: text, availableFrom: { type: DataTypes.STRING(10), allowNull: true }, tags: long, attributes: long, pictures: long,
+      position: count,
+    }),
+    named("products"),
+  );
+  ProductCollection.init(apart({ productId: key, collectionId: key }), named("productCollections"));
+  SignUp.init(apart({ shopId: key, address: textKey, createdAt: moment }), named("signUps"));
+}

@@ -1,0 +1,52 @@
+import type { Server } from "node:http";
+import { resolve } from "node:path";
+import type { Express } from "express";
+import type { ServerBuild } from "react-router";
+import { config } from "../config/index.server";
+import { database, disconnect, migrate } from "../database/index.server";
+import { loadDemo } from "../demo/index.server";
+import { storefront } from "../storefront/index.server";
+import { studio } from "./studio";
+
+const listen = (app: Express, port: number): Promise<Server> =>
+  new Promise((done, fail) => {
+    const server = app.listen(port, "127.0.0.1", (error?: Error) => (error ? fail(error) : done(server)));
+  });
+
+const portOf = (server: Server) => {
+  const address = server.address();
+  return typeof address === "object" && address ? address.port : 0;
+};
+
+export type Running = { readonly port: number; readonly shopPort: number; readonly stop: () => Promise<void> };
+
+/**
+ * Brings the schema up to date, loads the demo shop where it is asked for, and serves studio and shops. `say` gets a
+ * line at each long step.
+ */
+export async function start(
+  build: ServerBuild | (() => Promise<ServerBuild>),
+  { say, assets = resolve("build/client"), mode = "production" }: { say: (line: string) => void; assets?: string; mode?: string },
+): Promise<Running> {
+  const settings = config();
+  database();
+  const applied = await migrate();
+  if (applied.length) say(`Database schema brought up to date (${applied.length} step${applied.length === 1 ? "" : "s"}).`);
+  if (settings.demo) await loadDemo(settings.demoReset, say);
+  const shops = await listen(storefront(), settings.shopPort);
+  process.env.ZEST_SHOP_PORT_IN_USE = String(portOf(shops));
+  const own = await listen(studio(build, mode === "production" ? assets : undefined, mode), settings.port);
+  let stopping: Promise<void> | undefined;
+  const close = (server: Server) =>
+    new Promise<void>((done) => {
+      server.close(() => done());
+      server.closeIdleConnections();
+      // Requests under way get a moment to finish.
+      setTimeout(() => server.closeAllConnections(), 3_000).unref();
+    });
+  return {
+    port: portOf(own),
+    shopPort: portOf(shops),
+    stop: () => (stopping ??= Promise.all([close(own), close(shops)]).then(() => disconnect())),
+  };
+}

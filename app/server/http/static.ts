@@ -1,0 +1,50 @@
+import { createHash } from "node:crypto";
+import { existsSync, readFileSync } from "node:fs";
+import { join, resolve } from "node:path";
+import { Router, type RequestHandler, type Response } from "express";
+import { FAMILIES, fontFileName, SUBSETS, type Subset } from "~/core/theme";
+import { fontFolder } from "../storefront/favicon";
+import { fileFor } from "../pictures/index.server";
+
+const YEAR = "public, max-age=31536000, immutable";
+
+const fontFiles = new Map(
+  FAMILIES.flatMap((family) =>
+    (Object.keys(SUBSETS) as Subset[]).map((subset) => [fontFileName(family, subset), join(fontFolder(family.id), fontFileName(family, subset))] as const),
+  ),
+);
+
+/** The fonts that are shipped; only names from our own table are ever looked up. */
+export const fonts: RequestHandler = (request, response, next) => {
+  const file = fontFiles.get(String(request.params.file));
+  if (!file) return next();
+  response.setHeader("Cache-Control", YEAR);
+  // Fonts are fetched without credentials and checked by origin, also by the shop's own pages.
+  response.setHeader("Access-Control-Allow-Origin", "*");
+  response.type("font/woff2").sendFile(file, { cacheControl: false });
+};
+
+/** Sends a picture of the library. Drawings get a policy of their own, so that one opened by itself can do nothing. */
+export async function sendPicture(name: string, response: Response, isAllowed: (hash: string) => Promise<boolean>): Promise<void> {
+  const hash = name.slice(0, 64);
+  const file = /^[0-9a-f]{64}$/.test(hash) && (await isAllowed(hash)) ? await fileFor(name) : undefined;
+  if (!file) {
+    response.status(404).type("text/plain").send("There is no such picture.");
+    return;
+  }
+  response.setHeader("Cache-Control", YEAR);
+  if (name.endsWith(".svg")) response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox");
+  response.type(name.endsWith(".svg") ? "image/svg+xml" : "image/webp").sendFile(file, { cacheControl: false });
+}
+
+const runtimeFile = resolve("build/runtime/shop.js");
+const runtime = existsSync(runtimeFile) ? readFileSync(runtimeFile) : Buffer.from("");
+
+/** Address of the shop's script; it changes when the script does. */
+export const RUNTIME_ADDRESS = `/assets/shop-${createHash("sha256").update(runtime).digest("hex").slice(0, 12)}.js`;
+
+export const runtimeRouter = (): Router =>
+  Router().get(RUNTIME_ADDRESS, (_request, response) => {
+    response.setHeader("Cache-Control", YEAR);
+    response.type("text/javascript").send(runtime);
+  });

@@ -1,0 +1,111 @@
+import { randomBytes } from "node:crypto";
+import { createRequestHandler } from "@react-router/express";
+import compression from "compression";
+import express, { type Express, type Request, type Response } from "express";
+import helmet from "helmet";
+import type { ServerBuild } from "react-router";
+import { ownerOfSession, sessionSecret } from "../accounts/index.server";
+import { database, PictureRow, ShopRow } from "../database/index.server";
+import { MOST_BYTES } from "../pictures/index.server";
+import { fonts, sendPicture } from "./static";
+
+declare module "react-router" {
+  interface AppLoadContext {
+    /** For the content security policy: only what carries it runs. */
+    readonly nonce: string;
+    readonly from: string;
+  }
+}
+
+const MOST_BODY = MOST_BYTES + 1024 * 1024;
+
+/** Refuses what another site's page makes a browser send: every mutation must name this origin as its own. */
+function sameOrigin(request: Request, response: Response, next: () => void): void {
+  if (request.method === "GET" || request.method === "HEAD") return next();
+  const own = `${request.protocol}://${request.headers.host ?? ""}`;
+  if (request.headers.origin === own) return next();
+  response.status(403).type("text/plain").send("This request came from another site and was refused.");
+}
+
+/** Refuses bodies that are too large before they are read, however they are sent. */
+function limitBody(request: Request, response: Response, next: () => void): void {
+  const tooLarge = () => response.status(413).type("text/plain").send("That is larger than 15 MB. Make it smaller first.");
+  if (Number(request.headers["content-length"] ?? 0) > MOST_BODY) {
+    tooLarge();
+    return;
+  }
+  if (request.headers["transfer-encoding"] !== undefined) {
+    let read = 0;
+    request.on("data", (chunk: Buffer) => {
+      read += chunk.length;
+      if (read > MOST_BODY) request.destroy();
+    });
+  }
+  next();
+}
+
+/** Whether the asker owns a shop that has this picture. */
+async function mayView(request: Request, hash: string): Promise<boolean> {
+  const secret = sessionSecret(request.headers.cookie);
+  const owner = secret ? await ownerOfSession(secret) : undefined;
+  if (!owner) return false;
+  database();
+  const shops = await ShopRow.findAll({ where: { ownerId: owner.id }, attributes: ["id"] });
+  return (await PictureRow.count({ where: { hash, shopId: shops.map((s) => s.id) } })) > 0;
+}
+
+/** The studio's web server around a build of its routes. `assets` is the folder of built browser files. */
+export function studio(build: ServerBuild | (() => Promise<ServerBuild>), assets: string | undefined, mode: string): Express {
+  const app = express();
+  app.disable("x-powered-by");
+  app.use(compression());
+  if (assets) {
+    app.use("/assets", express.static(`${assets}/assets`, { immutable: true, maxAge: "1y", fallthrough: false }));
+    app.use(express.static(assets, { maxAge: "1h", index: false }));
+  }
+  app.get("/health", async (_request, response) => {
+    await database().query("SELECT 1");
+    response.type("text/plain").send("ok");
+  });
+  app.get("/fonts/:file", fonts);
+  app.get("/media/:name", (request, response) => sendPicture(String(request.params.name), response, (hash) => mayView(request, hash)));
+  app.use((_request, response, next) => {
+    response.locals.nonce = randomBytes(16).toString("base64");
+    next();
+  });
+  const nonce = (_request: unknown, response: unknown) => `'nonce-${String((response as Response).locals.nonce)}'`;
+  app.use(
+    helmet({
+      strictTransportSecurity: false,
+      referrerPolicy: { policy: "same-origin" },
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'none'"],
+          scriptSrc: [nonce, "'strict-dynamic'"],
+          styleSrc: ["'self'", nonce],
+          // Measured places and sizes are set on single elements; style sheets need the nonce.
+          styleSrcAttr: ["'unsafe-inline'"],
+          imgSrc: ["'self'", "data:", "blob:"],
+          fontSrc: ["'self'"],
+          connectSrc: mode === "development" ? ["'self'", "ws:"] : ["'self'"],
+          manifestSrc: ["'self'"],
+          frameSrc: ["'self'"],
+          formAction: ["'self'"],
+          baseUri: ["'none'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+    }),
+  );
+  app.use(sameOrigin, limitBody);
+  app.all(
+    "/{*path}",
+    createRequestHandler({
+      build,
+      mode,
+      getLoadContext: (request, response) => ({ nonce: String(response.locals.nonce), from: request.ip ?? "" }),
+    }),
+  );
+  return app;
+}

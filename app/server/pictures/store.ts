@@ -1,0 +1,54 @@
+import { randomBytes } from "node:crypto";
+import { mkdir, readFile, rename, stat, writeFile } from "node:fs/promises";
+import { dirname, join } from "node:path";
+import sharp from "sharp";
+import { RENDITION_WIDTHS } from "~/core/pictures";
+import { config } from "../config/index.server";
+
+// Files are named by the hash of their content, so they are never changed and can be cached for ever. This file is the
+// one place that knows they lie in a folder; an object store would replace it.
+
+const pathOf = (name: string) => join(config().picturesFolder, name.slice(0, 2), name);
+
+const exists = (path: string) => stat(path).then(() => true, () => false);
+
+/** Writes beside and renames, so that a killed server never leaves half a file under a name that is believed. */
+async function put(path: string, bytes: Buffer | string): Promise<void> {
+  await mkdir(dirname(path), { recursive: true });
+  const beside = `${path}.${randomBytes(6).toString("hex")}.part`;
+  await writeFile(beside, bytes);
+  await rename(beside, path);
+}
+
+export const originalName = (hash: string, vector: boolean): string => `${hash}.${vector ? "svg" : "webp"}`;
+
+export async function keepOriginal(hash: string, vector: boolean, bytes: Buffer): Promise<void> {
+  const path = pathOf(originalName(hash, vector));
+  if (!(await exists(path))) await put(path, bytes);
+}
+
+export const readOriginal = (hash: string, vector: boolean): Promise<Buffer> => readFile(pathOf(originalName(hash, vector)));
+
+const underWay = new Map<string, Promise<string | undefined>>();
+
+/** The path of a file that serves `name` (`hash.svg`, `hash-640.webp`); made on first use. Undefined where there is none. */
+export function fileFor(name: string): Promise<string | undefined> {
+  const running = underWay.get(name);
+  if (running) return running;
+  const made = find(name).finally(() => underWay.delete(name));
+  underWay.set(name, made);
+  return made;
+}
+
+async function find(name: string): Promise<string | undefined> {
+  const match = /^([0-9a-f]{64})(?:\.svg|-(\d{2,4})\.webp)$/.exec(name);
+  if (!match) return undefined;
+  const path = pathOf(name);
+  if (await exists(path)) return path;
+  const width = Number(match[2]);
+  if (!match[2] || !(RENDITION_WIDTHS as readonly number[]).includes(width)) return undefined;
+  const original = pathOf(originalName(match[1]!, false));
+  if (!(await exists(original))) return undefined;
+  await put(path, await sharp(original).resize({ width, withoutEnlargement: true }).webp({ quality: 76, effort: 4 }).toBuffer());
+  return path;
+}

@@ -1,0 +1,61 @@
+import { createRequire } from "node:module";
+import { dirname, join } from "node:path";
+import * as fontkit from "fontkit";
+import sharp from "sharp";
+import type { Look } from "~/core/document";
+import type { Picture } from "~/core/pictures";
+import { familyById, fontFileName, solveLook } from "~/core/theme";
+import { SIGNS } from "~/kinds/parts";
+import { themeById } from "~/themes";
+import { readOriginal } from "../pictures/index.server";
+
+const require = createRequire(import.meta.url);
+
+/** The folder of a shipped family's files. */
+export const fontFolder = (familyId: string): string =>
+  join(dirname(require.resolve(`@fontsource-variable/${familyId}/package.json`)), "files");
+
+/** The first letter of the shop's name as a drawn outline in its own head type. */
+function initial(look: Look): string {
+  const solved = solveLook(themeById(look.theme), look);
+  const family = familyById(solved.typePair.heads.family);
+  const letter = [...look.identity.name.trim()][0]?.toUpperCase() ?? "?";
+  const file = fontkit.openSync(join(fontFolder(family.id), fontFileName(family, "latin")));
+  const font = (file as fontkit.Font).getVariation({ wght: Math.min(700, family.weights[1]) });
+  const glyph = font.glyphForCodePoint(letter.codePointAt(0)!);
+  const { minX, minY, maxX, maxY } = glyph.bbox;
+  const scale = 36 / Math.max(maxX - minX, maxY - minY, 1);
+  const x = 32 - ((minX + maxX) / 2) * scale;
+  const y = 32 + ((minY + maxY) / 2) * scale;
+  return `<g transform="translate(${x} ${y}) scale(${scale} ${-scale})"><path d="${glyph.path.toSVG()}" fill="INK"/></g>`;
+}
+
+/** The shop's icon as PNG, `size` px square: the uploaded logo, the chosen sign, or the first letter on brand colour. */
+export async function iconPng(look: Look, logo: Picture | undefined, size: number): Promise<Buffer> {
+  if (look.identity.logo.form === "picture" && logo) {
+    const original = await readOriginal(logo.hash, logo.vector);
+    const clear = { r: 0, g: 0, b: 0, alpha: 0 };
+    return sharp(original, { density: 300 }).resize({ width: size, height: size, fit: "contain", background: clear }).png().toBuffer();
+  }
+  const { brand } = solveLook(themeById(look.theme), look).roles.sets;
+  const sign = look.identity.logo.form === "sign" ? SIGNS[look.identity.logo.sign] : undefined;
+  const mark = sign
+    ? `<g transform="translate(11 11) scale(1.75)"><path fill-rule="evenodd" d="${sign.path}" fill="INK"/></g>`
+    : initial(look);
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="64" height="64" viewBox="0 0 64 64"><rect width="64" height="64" rx="14" fill="${brand.ground}"/>${mark.replaceAll("INK", brand.ink)}</svg>`;
+  return sharp(Buffer.from(svg), { density: (72 * size) / 64 }).resize(size, size).png().toBuffer();
+}
+
+/** An ICO file that holds one PNG (allowed since Windows Vista; 6-byte head, 16-byte entry, data). */
+export function icoOf(png: Buffer, size: number): Buffer {
+  const head = Buffer.alloc(22);
+  head.writeUInt16LE(1, 2);
+  head.writeUInt16LE(1, 4);
+  head.writeUInt8(size % 256, 6);
+  head.writeUInt8(size % 256, 7);
+  head.writeUInt16LE(1, 10);
+  head.writeUInt16LE(32, 12);
+  head.writeUInt32LE(png.length, 14);
+  head.writeUInt32LE(22, 18);
+  return Buffer.concat([head, png]);
+}

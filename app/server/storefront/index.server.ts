@@ -1,0 +1,151 @@
+import express, { type Express, type Request, type Response } from "express";
+import compression from "compression";
+import helmet from "helmet";
+import { z } from "zod";
+import type { Picture } from "~/core/pictures";
+import { database, SignUp } from "../database/index.server";
+import { fonts, RUNTIME_ADDRESS, runtimeRouter, sendPicture } from "../http/static";
+import { hasPicture } from "../pictures/index.server";
+import { shopAt, type Shop } from "../shops/index.server";
+import { icoOf, iconPng } from "./favicon";
+import { contentOf, messagePage, pageAt, sitemapOf, type ServedPage } from "./pages";
+
+export { contentOf } from "./pages";
+
+const originOf = (request: Request) => `${request.protocol}://${request.headers.host ?? ""}`;
+
+/** The first label of `larkspindle.localhost:4311`. */
+const hostLabel = (request: Request) => /^([a-z0-9-]{1,40})\.[a-z0-9.-]+(?::\d+)?$/i.exec(request.headers.host ?? "")?.[1]?.toLowerCase();
+
+function send(request: Request, response: Response, page: ServedPage, cache = "public, max-age=0, must-revalidate"): void {
+  response.setHeader(
+    "Content-Security-Policy",
+    `default-src 'none'; style-src ${page.styleHash}; script-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'`,
+  );
+  response.setHeader("Cache-Control", cache);
+  response.setHeader("ETag", page.etag);
+  response.setHeader("Vary", "Accept-Encoding");
+  if (page.status === 200 && request.headers["if-none-match"] === page.etag) {
+    response.status(304).end();
+    return;
+  }
+  const encoding = request.acceptsEncodings(["br", "gzip"]);
+  if (encoding === "br" || encoding === "gzip") response.setHeader("Content-Encoding", encoding);
+  response.status(page.status).type("html").send(encoding === "br" || encoding === "gzip" ? page.packed(encoding) : page.raw);
+}
+
+const signUpSchema = z.object({ address: z.string().trim().toLowerCase().max(254).pipe(z.email()) });
+
+const THANKS = { title: "Thank you", text: "You are on the list. We write rarely, and only when there is something to say." };
+const NOT_AN_ADDRESS = { title: "That is not a mail address", text: "Please go back and check what you wrote." };
+
+/** At most this many sign-ups from one place in a minute. */
+const MOST_PER_MINUTE = 20;
+
+function perMinute(most: number): (key: string) => boolean {
+  let minute = 0;
+  const counts = new Map<string, number>();
+  return (key) => {
+    const now = Math.floor(Date.now() / 60_000);
+    if (now !== minute) {
+      counts.clear();
+      minute = now;
+    }
+    counts.set(key, (counts.get(key) ?? 0) + 1);
+    return counts.get(key)! <= most;
+  };
+}
+
+type Locals = { shop: Shop };
+
+/** The shops that are published here, each at its own host name. */
+export function storefront(): Express {
+  const app = express();
+  app.disable("x-powered-by");
+  app.set("etag", false);
+  app.use(helmet({ contentSecurityPolicy: false, strictTransportSecurity: false, crossOriginEmbedderPolicy: false, referrerPolicy: { policy: "strict-origin-when-cross-origin" } }));
+  app.get("/fonts/:file", fonts);
+  app.use(compression(), runtimeRouter());
+
+  app.use(async (request, response, next) => {
+    const label = hostLabel(request);
+    const shop = label ? await shopAt(label) : undefined;
+    if (!shop) {
+      response.status(404).type("text/plain").send("There is no shop at this address.");
+      return;
+    }
+    (response.locals as Locals).shop = shop;
+    next();
+  });
+  const shopOf = (response: Response) => (response.locals as Locals).shop;
+
+  app.get("/media/:name", (request, response) => {
+    const shop = shopOf(response);
+    return sendPicture(String(request.params.name), response, (hash) => hasPicture(shop.id, hash));
+  });
+
+  const icon = async (response: Response, size: number): Promise<Buffer | undefined> => {
+    const content = await contentOf(shopOf(response));
+    if (!content) return undefined;
+    const { logo } = content.draft.look.identity;
+    const picture: Picture | undefined = logo.form === "picture" ? content.pictures.find((p) => p.id === logo.picture) : undefined;
+    return iconPng(content.draft.look, picture, size);
+  };
+  const ICON_CACHE = "public, max-age=3600";
+  app.get("/favicon.ico", async (_request, response) => {
+    const png = await icon(response, 32);
+    if (!png) return void response.status(404).end();
+    response.setHeader("Cache-Control", ICON_CACHE);
+    response.type("image/x-icon").send(icoOf(png, 32));
+  });
+  app.get("/apple-touch-icon.png", async (_request, response) => {
+    const png = await icon(response, 180);
+    if (!png) return void response.status(404).end();
+    response.setHeader("Cache-Control", ICON_CACHE);
+    response.type("image/png").send(png);
+  });
+
+  app.get("/robots.txt", (request, response) => {
+    response.type("text/plain").send(`User-agent: *\nAllow: /\nSitemap: ${originOf(request)}/sitemap.xml\n`);
+  });
+  app.get("/sitemap.xml", async (request, response, next) => {
+    const map = await sitemapOf(shopOf(response), originOf(request));
+    if (!map) return next();
+    response.type("application/xml").send(map);
+  });
+
+  const mayPost = perMinute(MOST_PER_MINUTE);
+  app.post("/sign-up", express.urlencoded({ extended: false, limit: "4kb" }), async (request, response) => {
+    const shop = shopOf(response);
+    const wantsJson = request.accepts(["html", "json"]) === "json";
+    const answer = async (status: number, said: { title: string; text: string }) => {
+      if (wantsJson) return void response.status(status).json({ ok: status === 200, text: status === 200 ? said.text : `${said.title}. ${said.text}` });
+      const page = await messagePage(shop, said.title, said.text, status, originOf(request), RUNTIME_ADDRESS);
+      if (page) send(request, response, page, "no-store");
+      else response.status(404).end();
+    };
+    const { origin } = request.headers;
+    if (origin !== undefined && origin !== originOf(request)) return answer(403, { title: "That came from another site", text: "Please sign up on this shop’s own page." });
+    if (!mayPost(`${shop.id} ${request.ip ?? ""}`)) return answer(429, { title: "That was a little too often", text: "Please try again in a minute." });
+    const input = signUpSchema.safeParse(request.body ?? {});
+    if (!input.success) return answer(422, NOT_AN_ADDRESS);
+    database();
+    await SignUp.upsert({ shopId: shop.id, address: input.data.address, createdAt: new Date() });
+    return answer(200, THANKS);
+  });
+
+  app.get("/{*path}", async (request, response) => {
+    const page = await pageAt(shopOf(response), request.path, originOf(request), RUNTIME_ADDRESS);
+    if (page) return send(request, response, page);
+    response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
+    response.type("html").send("<!doctype html><html lang=en><title>Not open yet</title><h1>This shop is not open yet</h1><p>It has not been published.</p></html>");
+  });
+
+  app.use((error: unknown, _request: Request, response: Response, next: (error?: unknown) => void) => {
+    if (response.headersSent) return next(error);
+    const status = typeof error === "object" && error && "status" in error && typeof error.status === "number" && error.status < 500 ? error.status : 500;
+    if (status === 500) console.error(error);
+    response.status(status).type("text/plain").send(status === 500 ? "Something went wrong here. Please try again in a moment." : "That can’t be done.");
+  });
+  return app;
+}

@@ -1,0 +1,111 @@
+import { createHash } from "node:crypto";
+import { brotliCompressSync, constants, gzipSync } from "node:zlib";
+import type { Product } from "~/core/goods";
+import { renderPage, type ShopContent, type Target } from "~/render";
+import { goodsOf } from "../goods/index.server";
+import { picturesOf } from "../pictures/index.server";
+import { publishedDraft } from "../publishing/index.server";
+import type { Shop } from "../shops/index.server";
+
+/** A page as it goes over the wire. */
+export type ServedPage = {
+  readonly status: number;
+  readonly raw: Buffer;
+  readonly etag: string;
+  /** For `style-src`: the page's one style element, by its hash. */
+  readonly styleHash: string;
+  readonly packed: (encoding: "br" | "gzip") => Buffer;
+};
+
+const sha = (text: string | Buffer) => createHash("sha256").update(text).digest("base64");
+
+function served(status: number, html: string, css: string): ServedPage {
+  const raw = Buffer.from(html);
+  const packed: { br?: Buffer; gzip?: Buffer } = {};
+  return {
+    status,
+    raw,
+    etag: `"${sha(raw).slice(0, 22)}"`,
+    styleHash: `'sha256-${sha(css)}'`,
+    packed: (encoding) =>
+      (packed[encoding] ??= encoding === "br"
+        ? brotliCompressSync(raw, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } })
+        : gzipSync(raw, { level: 9 })),
+  };
+}
+
+/** What the pages of a shop are drawn from; undefined while nothing has been published. */
+export async function contentOf(shop: Shop): Promise<ShopContent | undefined> {
+  const draft = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
+  if (!draft) return undefined;
+  const [goods, pictures] = await Promise.all([goodsOf(shop), picturesOf(shop.id)]);
+  return { draft, goods, pictures, currency: shop.currency, locale: shop.locale };
+}
+
+const NOT_FOUND: Target = {
+  page: "message",
+  title: "There is nothing here",
+  text: "The address may be mistyped, or what was here has gone. The rest of the shop is where it was.",
+};
+
+const isListed = (product: Product) => product.title !== "";
+
+function targetOf(path: string, content: ShopContent): Target {
+  if (path === "/") return { page: "home" };
+  const [, area, slug, ...more] = path.split("/");
+  if (!slug || more.length) return NOT_FOUND;
+  if (area === "collections") {
+    if (slug === "all") return { page: "collection", collection: undefined };
+    const collection = content.goods.collections.find((c) => c.slug === slug);
+    return collection ? { page: "collection", collection } : NOT_FOUND;
+  }
+  if (area === "products") {
+    const product = content.goods.products.find((p) => p.slug === slug && isListed(p));
+    return product ? { page: "product", product } : NOT_FOUND;
+  }
+  return NOT_FOUND;
+}
+
+const MOST_PAGES = 2_000;
+const cache = new Map<string, ServedPage>();
+
+/**
+ * The page at `path`. A page is drawn once for every state of publication, goods and pictures; whoever asks next gets
+ * the same bytes. Paths that lead nowhere share one page, so that made-up addresses can't fill the memory.
+ */
+export async function pageAt(shop: Shop, path: string, origin: string, script: string): Promise<ServedPage | undefined> {
+  const state = [shop.id, shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin].join(" ");
+  const plain = path.length > 1 ? path.replace(/\/+$/, "") : path;
+  const known = cache.get(`${state} ${plain}`);
+  if (known) return known;
+  const content = await contentOf(shop);
+  if (!content) return undefined;
+  const target = targetOf(plain, content);
+  const key = target.page === "message" ? `${state} ?` : `${state} ${plain}`;
+  const again = cache.get(key);
+  if (again) return again;
+  const { html, css } = renderPage(target, content, origin, script);
+  const page = served(target.page === "message" ? 404 : 200, html, css);
+  if (cache.size >= MOST_PAGES) cache.delete(cache.keys().next().value!);
+  cache.set(key, page);
+  return page;
+}
+
+/** A page that says one thing, such as thanks for signing up. */
+export async function messagePage(shop: Shop, title: string, text: string, status: number, origin: string, script: string): Promise<ServedPage | undefined> {
+  const content = await contentOf(shop);
+  if (!content) return undefined;
+  const { html, css } = renderPage({ page: "message", title, text }, content, origin, script);
+  return served(status, html, css);
+}
+
+/** The addresses of every page of a shop, for its sitemap (sitemaps.org 0.9). */
+export async function sitemapOf(shop: Shop, origin: string): Promise<string | undefined> {
+  const content = await contentOf(shop);
+  if (!content) return undefined;
+  const { products, collections } = content.goods;
+  const paths = ["/", ...(products.length ? ["/collections/all"] : []), ...collections.map((c) => `/collections/${c.slug}`), ...products.map((p) => `/products/${p.slug}`)];
+  const urls = paths.map((path) => `<url><loc>${origin}${path}</loc></url>`).join("");
+  return `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls}</urlset>`;
+}
+

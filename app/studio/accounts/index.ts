@@ -1,0 +1,1 @@
+export { EntryPage } from "./entry-page";

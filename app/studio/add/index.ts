@@ -1,0 +1,1 @@
+export { AddSheet } from "./add-sheet";

@@ -1,0 +1,174 @@
+import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
+import { Plus } from "lucide-react";
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { duplicateSection, nudgeSection, removeSection, setProp, setShown, type Outcome } from "~/core/commands";
+import { AddSheet } from "../add";
+import { useStudio, useStudioStore, type View } from "../keeping";
+import { PicturePicker } from "../pictures";
+import { INK, useKeys } from "../ui";
+import { editFirstWords } from "./interaction";
+import { DEVICE_WIDTH, Pane } from "./pane";
+import { Plan } from "./plan";
+import { ScrollSync } from "./scroll-sync";
+import { placeForNew, standings, type Standing } from "./sections";
+import { pathOf } from "./words";
+import { wireframes, type Wireframe } from "./wireframe";
+
+const SILL = 26;
+const PAD = 16;
+/** The phone pane is shown a little larger than the wide one: its words are what has to be read. */
+const PHONE_FACTOR = 1.18;
+
+/** Scales at which the panes fill the room there is. */
+export function scalesFor(view: View, width: number, height: number): { phone: number; wide: number } {
+  const room = width - PAD * (view === "both" ? 3 : 2);
+  if (view === "phone") return { phone: Math.min(1, Math.max(0.5, height / 700)), wide: 0 };
+  if (view === "wide") return { phone: 0, wide: Math.min(1, room / DEVICE_WIDTH.wide) };
+  const wide = Math.min(1, room / (DEVICE_WIDTH.phone * PHONE_FACTOR + DEVICE_WIDTH.wide));
+  return { phone: Math.min(1, wide * PHONE_FACTOR), wide };
+}
+
+function useSize() {
+  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  const ref = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!ref.current) return;
+    const observer = new ResizeObserver(([entry]) => setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }));
+    observer.observe(ref.current);
+    return () => observer.disconnect();
+  }, []);
+  return { ref, size };
+}
+
+/** The plan's drawings, measured from a pane whenever its layout has come to rest. */
+function useWires(frame: Document | null): ReadonlyMap<string, Wireframe> {
+  const [wires, setWires] = useState<ReadonlyMap<string, Wireframe>>(new Map());
+  const draft = useStudio((s) => s.draft);
+  useEffect(() => {
+    const window = frame?.defaultView as (Window & typeof globalThis) | null | undefined;
+    if (!frame || !window) return;
+    let timer = 0;
+    const measure = () => {
+      clearTimeout(timer);
+      timer = window.setTimeout(() => setWires(wireframes(frame)), 160);
+    };
+    const observer = new window.ResizeObserver(measure);
+    observer.observe(frame.body);
+    measure();
+    return () => {
+      clearTimeout(timer);
+      observer.disconnect();
+    };
+  }, [frame, draft]);
+  return wires;
+}
+
+type BenchProps = { page: string; title: string; panel: ReactNode; panelLabel: string };
+
+/** The work place: a panel on the left, the panes, and the plan below. */
+export function Bench({ page, title, panel, panelLabel }: BenchProps) {
+  const store = useStudioStore();
+  const view = useStudio((s) => s.view);
+  const selected = useStudio((s) => s.selected);
+  const [frames, setFrames] = useState<{ phone: Document | null; wide: Document | null }>({ phone: null, wide: null });
+  const [addAt, setAddAt] = useState<number | null>(null);
+  const [choosing, setChoosing] = useState<{ node: string; at: string } | null>(null);
+  const { ref, size } = useSize();
+  const sync = useMemo(() => new ScrollSync(), []);
+  const onFrame = useCallback((device: "phone" | "wide", frame: Document | null) => setFrames((f) => (f[device] === frame ? f : { ...f, [device]: frame })), []);
+  const onPicture = useCallback((node: string, at: string) => setChoosing({ node, at }), []);
+  const wires = useWires(frames.wide ?? frames.phone);
+
+  useEffect(() => {
+    if (selected) sync.reveal(selected);
+  }, [selected, sync]);
+
+  const editWords = (id: string) => {
+    store.getState().select(id);
+    const [pane, frame] = frames.wide ? (["wide", frames.wide] as const) : (["phone", frames.phone] as const);
+    // The pane has to have scrolled there before it can take the caret.
+    requestAnimationFrame(() => {
+      if (frame && !editFirstWords(store, frame, pane, id)) store.getState().say("There are no words to edit in this section.");
+    });
+  };
+  const withSelected = (make: (s: Standing) => Outcome) => () => {
+    const { draft, selected: id, run } = store.getState();
+    const standing = standings(draft, page).find((s) => s.node.id === id);
+    if (standing) run(make(standing));
+  };
+  const step = (by: number) => () => {
+    const all = standings(store.getState().draft, page);
+    const index = all.findIndex((s) => s.node.id === store.getState().selected);
+    const next = all[index < 0 ? 0 : Math.max(0, Math.min(all.length - 1, index + by))];
+    if (next) store.getState().select(next.node.id);
+  };
+  const now = () => store.getState().draft;
+  const openAdd = () => setAddAt(placeForNew(now(), page, store.getState().selected));
+  useKeys(
+    {
+      "1": () => store.getState().setView("phone"),
+      "2": () => store.getState().setView("both"),
+      "3": () => store.getState().setView("wide"),
+      "[": step(-1),
+      "]": step(1),
+      a: openAdd,
+      d: withSelected((s) => duplicateSection(now(), s.node.id, s.name)),
+      h: withSelected((s) => setShown(now(), s.node.id, !s.node.shown, s.name)),
+      Delete: withSelected((s) => removeSection(now(), s.node.id, s.name)),
+      "alt+ArrowLeft": withSelected((s) => nudgeSection(now(), s.node.id, -1, s.name)),
+      "alt+ArrowRight": withSelected((s) => nudgeSection(now(), s.node.id, 1, s.name)),
+      p: () => store.getState().setAudience(store.getState().audience === "phone" ? "all" : "phone"),
+      Enter: () => {
+        const id = store.getState().selected;
+        if (id) editWords(id);
+      },
+      Escape: () => store.getState().select(null),
+    },
+    [frames.phone, frames.wide],
+  );
+
+  const scales = size ? scalesFor(view, size.width, size.height) : null;
+  const height = size ? Math.max(200, size.height - SILL - PAD) : 0;
+  const paneProps = { page, sync, onPicture, onFrame, height };
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: "300px minmax(0,1fr)", gridTemplateRows: "minmax(0,1fr) 102px", height: "100%", minHeight: 0 }}>
+      <Box component="aside" aria-label={panelLabel} sx={{ gridRow: "1 / 3", borderRight: `1px solid ${INK.line}`, bgcolor: INK.raised, overflowY: "auto", minHeight: 0 }}>
+        {panel}
+      </Box>
+      <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
+        <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2, height: 44, flex: "none" }}>
+          <Typography component="h1" variant="h2">
+            {title}
+          </Typography>
+          <Box sx={{ flex: 1 }} />
+          <ToggleButtonGroup exclusive size="small" value={view} aria-label="Panes" onChange={(_event, next: View | null) => next && store.getState().setView(next)}>
+            <ToggleButton value="phone">Phone</ToggleButton>
+            <ToggleButton value="both">Both</ToggleButton>
+            <ToggleButton value="wide">Wide</ToggleButton>
+          </ToggleButtonGroup>
+        </Box>
+        <Box ref={ref} sx={{ flex: 1, minHeight: 0, display: "flex", gap: `${PAD}px`, px: `${PAD}px`, justifyContent: "center", overflow: "hidden" }} data-panes-ready={frames.phone || frames.wide ? "" : undefined}>
+          {scales && scales.phone ? <Pane key="phone" device="phone" scale={scales.phone} {...paneProps} /> : null}
+          {scales && scales.wide ? <Pane key="wide" device="wide" scale={scales.wide} {...paneProps} /> : null}
+        </Box>
+      </Box>
+      <Box component="nav" aria-label="Plan" sx={{ display: "flex", alignItems: "stretch", gap: 1.5, px: 1.5, borderTop: `1px solid ${INK.ink}`, bgcolor: INK.paper, minWidth: 0 }}>
+        <Plan page={page} wires={wires} onAdd={setAddAt} onEditWords={editWords} />
+        <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
+          <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>
+            Add
+          </Button>
+        </Box>
+      </Box>
+      <AddSheet page={page} at={addAt} onClose={() => setAddAt(null)} />
+      <PicturePicker
+        open={choosing !== null}
+        onClose={() => setChoosing(null)}
+        onChoose={(picture) => {
+          if (choosing) store.getState().run(setProp(now(), choosing.node, pathOf(choosing.at), picture, "Picture changed"));
+          setChoosing(null);
+        }}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,2 @@
+export { Bench } from "./bench";
+export { placeForNew, standings } from "./sections";

@@ -1,0 +1,108 @@
+import { nameOf } from "~/kinds";
+import { locate } from "~/core/commands";
+import type { StudioStore } from "../keeping";
+import { fieldAt, pathOf, writeWords } from "./words";
+import { kindOf } from "~/kinds";
+
+// Elements of a pane belong to the pane's own window, so `instanceof` of this one would not know them.
+const asElement = (target: EventTarget | null): HTMLElement | null =>
+  target && "closest" in target ? (target as HTMLElement) : null;
+
+const nodeOf = (element: HTMLElement | null) => element?.closest<HTMLElement>("[data-node]")?.dataset.node ?? null;
+
+const isVisible = (element: HTMLElement) => element.getClientRects().length > 0;
+
+/** The element that shows some words in this pane; of several (a menu for each device) the one that can be seen. */
+const wordsElement = (frame: Document, node: string, at: string): HTMLElement | undefined =>
+  [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"] [data-at="${at}"]`)].find(isVisible);
+
+/** Begins to edit words in place. `select`: all of them are selected, as when coming by key. */
+export function beginEditing(store: StudioStore, frame: Document, pane: string, node: string, at: string, select: boolean): boolean {
+  const element = wordsElement(frame, node, at);
+  const found = locate(store.getState().draft, node)?.node;
+  if (!element || !found) return false;
+  const isLine = fieldAt(kindOf(found)?.definition.fields ?? [], pathOf(at))?.type === "line";
+  store.getState().setEditing({ pane, node, at });
+  element.setAttribute("contenteditable", "plaintext-only");
+  element.setAttribute("role", "textbox");
+  element.setAttribute("aria-label", `Words in ${nameOf(found)}`);
+  element.focus();
+  if (select) frame.getSelection()?.selectAllChildren(element);
+
+  const onInput = () => writeWords(store, node, at, element.innerText);
+  const end = () => {
+    element.removeAttribute("contenteditable");
+    element.removeAttribute("role");
+    element.removeAttribute("aria-label");
+    element.removeEventListener("input", onInput);
+    element.removeEventListener("blur", end);
+    element.removeEventListener("keydown", onKey);
+    store.getState().setEditing(null);
+  };
+  const onKey = (event: KeyboardEvent) => {
+    if (event.key === "Escape" || (event.key === "Enter" && (isLine || event.ctrlKey || event.metaKey))) {
+      event.preventDefault();
+      event.stopPropagation();
+      element.blur();
+    }
+  };
+  element.addEventListener("input", onInput);
+  element.addEventListener("blur", end);
+  element.addEventListener("keydown", onKey);
+  return true;
+}
+
+/** Begins to edit the first words of a section. */
+export function editFirstWords(store: StudioStore, frame: Document, pane: string, node: string): boolean {
+  const first = [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"] [data-at]`)].find(isVisible);
+  return first ? beginEditing(store, frame, pane, node, first.dataset.at!, true) : false;
+}
+
+export type PaneEvents = {
+  readonly onHover: (node: string | null) => void;
+  readonly onPicture: (node: string, at: string) => void;
+};
+
+/** Makes the parts of a pane selectable and its words editable. Nothing in it leads away or is sent. */
+export function attachPane(frame: Document, pane: string, store: StudioStore, events: PaneEvents): () => void {
+  const onClick = (event: MouseEvent) => {
+    const target = asElement(event.target);
+    if (target?.closest("#zest-marks") || target?.isContentEditable) return;
+    const inMenu = target?.closest("summary");
+    if (!inMenu) event.preventDefault();
+    const node = nodeOf(target);
+    const state = store.getState();
+    const wasSelected = node !== null && state.selected === node;
+    state.select(node);
+    if (!node || inMenu) return;
+    const words = target!.closest<HTMLElement>("[data-at]");
+    if (words && wasSelected) {
+      beginEditing(store, frame, pane, node, words.dataset.at!, false);
+      return;
+    }
+    const picture = target!.closest<HTMLElement>("[data-picture-at]");
+    if (picture && wasSelected) events.onPicture(node, picture.dataset.pictureAt!);
+  };
+  const onDouble = (event: MouseEvent) => {
+    const target = asElement(event.target);
+    const node = nodeOf(target);
+    const words = target?.closest<HTMLElement>("[data-at]");
+    if (node && words && !words.isContentEditable) beginEditing(store, frame, pane, node, words.dataset.at!, false);
+  };
+  const onMove = (event: PointerEvent) => events.onHover(nodeOf(asElement(event.target)));
+  const onLeave = () => events.onHover(null);
+  const never = (event: Event) => event.preventDefault();
+  const within: readonly (readonly [string, EventListener])[] = [
+    ["click", onClick as EventListener],
+    ["dblclick", onDouble as EventListener],
+    ["pointermove", onMove as EventListener],
+    ["submit", never],
+    ["dragstart", never],
+  ];
+  for (const [name, listener] of within) frame.addEventListener(name, listener, true);
+  frame.documentElement.addEventListener("pointerleave", onLeave);
+  return () => {
+    for (const [name, listener] of within) frame.removeEventListener(name, listener, true);
+    frame.documentElement.removeEventListener("pointerleave", onLeave);
+  };
+}

@@ -1,0 +1,67 @@
+/** Keeps panes at the same place of the page: the same section, equally far through it. */
+export class ScrollSync {
+  private readonly panes = new Map<string, Document>();
+  private leader: string | null = null;
+  private quiet = 0;
+
+  /** Lets a pane take part; gives back how to let it leave. */
+  join(name: string, frame: Document): () => void {
+    this.panes.set(name, frame);
+    const lead = () => {
+      this.leader = name;
+    };
+    const follow = () => {
+      if (this.leader === name && this.quiet === 0) this.align(name, frame);
+    };
+    const events = ["wheel", "pointerdown", "pointermove", "keydown", "touchstart"] as const;
+    for (const event of events) frame.addEventListener(event, lead, { passive: true });
+    frame.addEventListener("scroll", follow, { passive: true });
+    return () => {
+      this.panes.delete(name);
+      for (const event of events) frame.removeEventListener(event, lead);
+      frame.removeEventListener("scroll", follow);
+    };
+  }
+
+  private align(name: string, frame: Document): void {
+    const place = placeIn(frame);
+    if (!place) return;
+    for (const [other, document] of this.panes) if (other !== name) scrollTo(document, place);
+  }
+
+  /** Brings a section into view in every pane, unless it is there already. */
+  reveal(node: string): void {
+    this.quiet++;
+    for (const frame of this.panes.values()) {
+      const element = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);
+      const window = frame.defaultView;
+      if (!element || !window) continue;
+      const { top, bottom } = element.getBoundingClientRect();
+      if (top < window.innerHeight * 0.75 && bottom > window.innerHeight * 0.2) continue;
+      window.scrollTo({ top: window.scrollY + top - window.innerHeight * 0.12 });
+    }
+    requestAnimationFrame(() => requestAnimationFrame(() => void this.quiet--));
+  }
+}
+
+type ScrollPlace = { readonly node: string; readonly share: number };
+
+const sectionsIn = (frame: Document) => [...frame.querySelectorAll<HTMLElement>("[data-node]")].filter((s) => s.getClientRects().length > 0);
+
+/** The section under a line a fifth down the pane, and how far through it that line is. */
+function placeIn(frame: Document): ScrollPlace | undefined {
+  const line = (frame.defaultView?.innerHeight ?? 0) * 0.2;
+  for (const section of sectionsIn(frame)) {
+    const { top, bottom, height } = section.getBoundingClientRect();
+    if (bottom > line && height > 0) return { node: section.dataset.node!, share: (line - top) / height };
+  }
+  return undefined;
+}
+
+function scrollTo(frame: Document, { node, share }: ScrollPlace): void {
+  const section = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);
+  const window = frame.defaultView;
+  if (!section || !window || section.getClientRects().length === 0) return;
+  const { top, height } = section.getBoundingClientRect();
+  window.scrollTo(0, window.scrollY + top + height * share - window.innerHeight * 0.2);
+}

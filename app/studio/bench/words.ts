@@ -1,0 +1,29 @@
+import { locate, setProp } from "~/core/commands";
+import { readAt, type Path } from "~/core/operations";
+import { kindOf, nameOf, type Field } from "~/kinds";
+import type { StudioStore } from "../keeping";
+
+export const pathOf = (at: string): Path => at.split(".").map((step) => (/^\d+$/.test(step) ? Number(step) : step));
+
+/** The field that a path into a section's props leads to. */
+export function fieldAt(fields: readonly Field[], path: Path): Field | undefined {
+  const [first, , ...rest] = path;
+  const field = fields.find((f) => f.key === first);
+  return field?.type === "list" && rest.length ? fieldAt(field.fields, rest) : field;
+}
+
+/** Puts words typed in place into the draft, no longer than their field allows. */
+export function writeWords(store: StudioStore, id: string, at: string, typed: string): void {
+  const state = store.getState();
+  const node = locate(state.draft, id)?.node;
+  if (!node) return;
+  const path = pathOf(at);
+  const field = fieldAt(kindOf(node)?.definition.fields ?? [], path);
+  const most = field?.type === "line" || field?.type === "text" ? field.most : 6000;
+  const clean = (field?.type === "line" ? typed.replace(/\s*\n\s*/g, " ") : typed).replace(/\u00a0/g, " ").replace(/\n$/, "");
+  if (clean.length > most) state.say(`${field?.label ?? "This"} can have ${most} characters. The rest was left out.`, "problem");
+  const text = clean.slice(0, most);
+  if (readAt(node.props, path) === text) return;
+  const problem = state.run(setProp(state.draft, id, path, text, `Words changed in ${nameOf(node)}`));
+  if (problem) state.say(problem, "problem");
+}

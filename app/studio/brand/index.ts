@@ -1,0 +1,2 @@
+export { BrandSheet } from "./brand-sheet";
+export { ThemePicker } from "./theme-picker";

@@ -1,0 +1,209 @@
+import { Box, Button, FormControlLabel, MenuItem, Switch, TextField, Typography } from "@mui/material";
+import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
+import { useEffect, useState } from "react";
+import { setProp } from "~/core/commands";
+import type { Json, Node } from "~/core/document";
+import { readAt, type Path } from "~/core/operations";
+import { sourceOf } from "~/core/pictures";
+import type { Link } from "~/core/schema";
+import { nameOf, type Field } from "~/kinds";
+import { useStudio, useStudioStore } from "../keeping";
+import { PicturePicker } from "../pictures";
+import { IconAction, INK } from "../ui";
+import { LinkField } from "./link-field";
+
+type FieldProps = { node: Node; field: Field; path: Path };
+
+/** Sets a value of a section; gives the reason when it may not be like that. */
+function useSet(node: Node, path: Path, label: string) {
+  const store = useStudioStore();
+  return (value: Json) => store.getState().run(setProp(store.getState().draft, node.id, path, value, label));
+}
+
+/** Text that is kept as it is typed. What may not be kept stays in the field, with the reason beside it. */
+function WordsField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "line" | "text" }> }) {
+  const value = String(readAt(node.props, path) ?? "");
+  const set = useSet(node, path, `Words changed in ${nameOf(node)}`);
+  const [refused, setRefused] = useState<{ typed: string; why: string } | null>(null);
+  useEffect(() => setRefused(null), [value, node.id]);
+  const near = value.length > field.most * 0.8;
+  return (
+    <TextField
+      label={field.label}
+      value={refused?.typed ?? value}
+      multiline={field.type === "text"}
+      minRows={field.type === "text" ? 2 : undefined}
+      maxRows={9}
+      error={refused !== null}
+      helperText={refused?.why ?? (near ? `${value.length} of ${field.most} characters` : field.hint)}
+      slotProps={{ htmlInput: { maxLength: field.most } }}
+      onChange={(event) => {
+        const typed = event.target.value;
+        const why = set(typed);
+        if (why) setRefused({ typed, why });
+      }}
+    />
+  );
+}
+
+function PictureField({ node, field, path }: FieldProps) {
+  const [open, setOpen] = useState(false);
+  const id = readAt(node.props, path);
+  const picture = useStudio((s) => s.pictures.find((p) => p.id === id));
+  const set = useSet(node, path, `Picture changed in ${nameOf(node)}`);
+  return (
+    <Box>
+      <Typography variant="caption" color="text.secondary">
+        {field.label}
+      </Typography>
+      <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", mt: 0.5 }}>
+        {picture ? (
+          <Box component="img" src={sourceOf(picture, 160)} alt={picture.alt} sx={{ width: 96, height: 72, objectFit: "cover", borderRadius: 1, border: `1px solid ${INK.line}` }} />
+        ) : (
+          <Box sx={{ width: 96, height: 72, borderRadius: 1, border: `1px dashed ${INK.soft}`, display: "grid", placeItems: "center" }}>
+            <Typography variant="caption">none</Typography>
+          </Box>
+        )}
+        <Box sx={{ display: "grid", gap: 0.5, justifyItems: "start" }}>
+          <Button size="small" variant="outlined" onClick={() => setOpen(true)}>
+            {picture ? "Choose another" : "Choose a picture"}
+          </Button>
+          {picture ? (
+            <Button size="small" onClick={() => set(null)}>
+              Take out
+            </Button>
+          ) : null}
+        </Box>
+      </Box>
+      <PicturePicker
+        open={open}
+        onClose={() => setOpen(false)}
+        onChoose={(chosen) => {
+          set(chosen);
+          setOpen(false);
+        }}
+      />
+    </Box>
+  );
+}
+
+function CollectionField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "collection" }> }) {
+  const collections = useStudio((s) => s.goods.collections);
+  const value = readAt(node.props, path) as string | null;
+  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const isGone = value !== null && !collections.some((c) => c.id === value);
+  return (
+    <TextField select label={field.label} value={isGone ? "" : (value ?? "-")} error={isGone} helperText={isGone ? "This collection is gone. Choose another." : undefined} onChange={(e) => set(e.target.value === "-" ? null : e.target.value)}>
+      <MenuItem value="-">{field.none}</MenuItem>
+      {collections.map((c) => (
+        <MenuItem key={c.id} value={c.id}>
+          {c.title}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+function NumberField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "number" }> }) {
+  const value = Number(readAt(node.props, path));
+  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const [typed, setTyped] = useState<string | null>(null);
+  const isBad = typed !== null && !(/^\d+$/.test(typed) && Number(typed) >= field.least && Number(typed) <= field.most);
+  return (
+    <TextField
+      label={field.label}
+      value={typed ?? value}
+      error={isBad}
+      helperText={isBad ? `Write a number from ${field.least} to ${field.most}.` : undefined}
+      slotProps={{ htmlInput: { inputMode: "numeric" } }}
+      onBlur={() => setTyped(null)}
+      onChange={(event) => {
+        const next = event.target.value;
+        setTyped(next);
+        if (/^\d+$/.test(next) && Number(next) >= field.least && Number(next) <= field.most) set(Number(next));
+      }}
+    />
+  );
+}
+
+function SwitchField({ node, field, path }: FieldProps) {
+  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  return <FormControlLabel control={<Switch checked={readAt(node.props, path) === true} onChange={(_e, on) => set(on)} />} label={field.label} />;
+}
+
+function ListField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "list" }> }) {
+  const items = (readAt(node.props, path) as readonly Json[] | undefined) ?? [];
+  const setAll = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const [open, setOpen] = useState<number | null>(null);
+  const goods = useStudio((s) => s.goods);
+  const titleOf = (item: Json, index: number): string => {
+    const said = item as { label?: string; words?: string; collection?: string | null };
+    return said.label || said.words || goods.collections.find((c) => c.id === said.collection)?.title || `${field.one} ${index + 1}`;
+  };
+  const move = (from: number, to: number) => {
+    setAll(items.toSpliced(from, 1).toSpliced(to, 0, items[from]!));
+    setOpen(to);
+  };
+  return (
+    <Box role="group" aria-label={field.label}>
+      <Typography variant="caption" color="text.secondary">
+        {field.label}
+      </Typography>
+      {items.map((item, index) => (
+        <Box key={index} sx={{ border: `1px solid ${open === index ? INK.ink : INK.line}`, borderRadius: 1, mt: 0.75 }}>
+          <Box sx={{ display: "flex", alignItems: "center" }}>
+            <Button size="small" onClick={() => setOpen(open === index ? null : index)} aria-expanded={open === index} sx={{ flex: 1, minWidth: 0, justifyContent: "flex-start", fontWeight: 500 }}>
+              <Typography variant="body2" noWrap>
+                {titleOf(item, index)}
+              </Typography>
+            </Button>
+            <IconAction label={`Move ${titleOf(item, index)} up`} icon={ChevronUp} size={16} disabled={index === 0} onClick={() => move(index, index - 1)} />
+            <IconAction label={`Move ${titleOf(item, index)} down`} icon={ChevronDown} size={16} disabled={index === items.length - 1} onClick={() => move(index, index + 1)} />
+            <IconAction label={`Remove ${titleOf(item, index)}`} icon={Trash2} size={16} onClick={() => setAll(items.toSpliced(index, 1))} />
+          </Box>
+          {open === index ? (
+            <Box sx={{ display: "grid", gap: 1.5, p: 1.25, pt: 1 }}>
+              {field.fields.map((inner) => (
+                <FieldControl key={inner.key} node={node} field={inner} path={[...path, index, inner.key]} />
+              ))}
+            </Box>
+          ) : null}
+        </Box>
+      ))}
+      <Button
+        size="small"
+        startIcon={<Plus size={16} aria-hidden />}
+        sx={{ mt: 0.75 }}
+        disabled={items.length >= field.most}
+        onClick={() => {
+          setAll([...items, field.fresh]);
+          setOpen(items.length);
+        }}
+      >
+        Add {/^[aeiou]/.test(field.one) ? "an" : "a"} {field.one}
+      </Button>
+    </Box>
+  );
+}
+
+/** The control for one value of a section, chosen by the type of its field. */
+export function FieldControl({ node, field, path }: FieldProps) {
+  const set = useSet(node, path, `Link changed in ${nameOf(node)}`);
+  switch (field.type) {
+    case "line":
+    case "text":
+      return <WordsField node={node} field={field} path={path} />;
+    case "picture":
+      return <PictureField node={node} field={field} path={path} />;
+    case "link":
+      return <LinkField label={field.label} value={readAt(node.props, path) as Link} onChange={(link) => set(link as unknown as Json)} />;
+    case "collection":
+      return <CollectionField node={node} field={field} path={path} />;
+    case "number":
+      return <NumberField node={node} field={field} path={path} />;
+    case "switch":
+      return <SwitchField node={node} field={field} path={path} />;
+    case "list":
+      return <ListField node={node} field={field} path={path} />;
+  }
+}

@@ -1,0 +1,2 @@
+export { Details } from "./details";
+export { readLink } from "./link-field";

@@ -1,0 +1,85 @@
+import { Autocomplete, Box, TextField, Typography } from "@mui/material";
+import { useMemo, useState } from "react";
+import { NO_LINK, type Link } from "~/core/schema";
+import { linkSchema } from "~/core/schema";
+import { useStudio } from "../keeping";
+
+type Target = { readonly label: string; readonly group: string; readonly link: Link };
+
+/** What a typed text may mean as a link. */
+export function readLink(text: string): Link | string {
+  const typed = text.trim();
+  if (typed === "") return NO_LINK;
+  const link: Link = /^[^\s@]+@[^\s@]+$/.test(typed)
+    ? { to: "mail", address: typed }
+    : /^\+?[\d\s()-]{5,}$/.test(typed)
+      ? { to: "phone", number: typed }
+      : { to: "web", address: /^[a-z]+:\/\//i.test(typed) ? typed : `https://${typed}` };
+  const parsed = linkSchema.safeParse(link);
+  return parsed.success ? parsed.data : "Choose a product or collection, or write a web address, a mail address or a phone number.";
+}
+
+const sameLink = (a: Link, b: Link) => JSON.stringify(a) === JSON.stringify(b);
+
+function labelOf(link: Link, targets: readonly Target[]): string {
+  if (link.to === "web" || link.to === "mail") return link.address;
+  if (link.to === "phone") return link.number;
+  if (link.to === "nowhere") return "";
+  return targets.find((t) => sameLink(t.link, link))?.label ?? "";
+}
+
+/** Chooses what a link leads to: a thing of the shop by its name, or an address outside. */
+export function LinkField({ label, value, onChange }: { label: string; value: Link; onChange: (link: Link) => void }) {
+  const goods = useStudio((s) => s.goods);
+  const [problem, setProblem] = useState<string | null>(null);
+  const targets = useMemo<readonly Target[]>(
+    () => [
+      { label: "Home", group: "Pages", link: { to: "home" } },
+      ...goods.collections.map((c): Target => ({ label: c.title, group: "Collections", link: { to: "collection", id: c.id } })),
+      ...goods.products.map((p): Target => ({ label: p.title, group: "Products", link: { to: "product", id: p.id } })),
+    ],
+    [goods],
+  );
+  const current = targets.find((t) => sameLink(t.link, value));
+  const isDead = (value.to === "product" || value.to === "collection") && !current;
+  const take = (next: Link | string) => {
+    if (typeof next === "string") return setProblem(next);
+    setProblem(null);
+    if (!sameLink(next, value)) onChange(next);
+  };
+  return (
+    <Autocomplete<Target, false, false, true>
+      key={JSON.stringify(value)}
+      freeSolo
+      size="small"
+      options={targets as Target[]}
+      groupBy={(t) => t.group}
+      getOptionLabel={(t) => (typeof t === "string" ? t : t.label)}
+      getOptionKey={(t) => (typeof t === "string" ? t : JSON.stringify(t.link))}
+      defaultValue={current ?? labelOf(value, targets)}
+      onChange={(_event, next) => take(next === null ? NO_LINK : typeof next === "string" ? readLink(next) : next.link)}
+      onBlur={(event) => {
+        const typed = (event.target as HTMLInputElement).value ?? "";
+        if (typed !== (current?.label ?? labelOf(value, targets))) take(targets.find((t) => t.label.toLowerCase() === typed.toLowerCase())?.link ?? readLink(typed));
+      }}
+      renderOption={(props, option) => {
+        const { key, ...rest } = props as typeof props & { key: string };
+        return (
+          <Box component="li" key={key} {...rest}>
+            <Typography variant="body2" noWrap>
+              {option.label}
+            </Typography>
+          </Box>
+        );
+      }}
+      renderInput={(params) => (
+        <TextField
+          {...params}
+          label={label}
+          error={problem !== null || isDead}
+          helperText={problem ?? (isDead ? "What this led to is gone. Choose something else." : value.to === "nowhere" ? "Leads nowhere yet: left out of the shop." : undefined)}
+        />
+      )}
+    />
+  );
+}

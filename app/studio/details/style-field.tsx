@@ -1,0 +1,97 @@
+import { Box, Link, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
+import { resolve, type Layer, type Property, type Source } from "~/core/cascade";
+import { setStyle } from "~/core/commands";
+import { DEVICES, type Audience, type Device, type Node, type StyleValue } from "~/core/document";
+import { useStudio, useStudioStore } from "../keeping";
+import { INK } from "../ui";
+
+const DEVICE_WORDS: Readonly<Record<Device, string>> = { phone: "phone", tablet: "tablet", wide: "wide screen" };
+
+/** Where a value comes from, in words. */
+export function sourceWords(source: Source, theme: string, arrangement: string): string {
+  const device = source.audience === "all" ? "" : `, ${DEVICE_WORDS[source.audience]} only`;
+  switch (source.layer) {
+    case "kind":
+      return `as usual${device}`;
+    case "theme":
+      return `from theme ${theme}${device}`;
+    case "brand":
+      return `from Brand${device}`;
+    case "arrangement":
+      return `from “${arrangement}”${device}`;
+    case "section":
+      return source.audience === "all" ? "set here" : `${DEVICE_WORDS[source.audience]} only`;
+  }
+}
+
+type StyleFieldProps = { node: Node; property: Property; layers: readonly Layer[]; theme: string; arrangement: string };
+
+/** A style value: what it is, where it comes from, and how to put it back. */
+export function StyleField({ node, property, layers, theme, arrangement }: StyleFieldProps) {
+  const store = useStudioStore();
+  const chosen = useStudio((s) => s.audience);
+  const audience: Audience = property.perDevice ? chosen : "all";
+  const device: Device = audience === "all" ? "wide" : audience;
+  const resolved = resolve(layers, property.name, device);
+  const what = `${property.label}`;
+  const set = (value: StyleValue | undefined, whom: Audience = audience) =>
+    store.getState().run(setStyle(store.getState().draft, node.id, whom, property.name, value, what));
+  const isSetHere = node.style[audience]?.[property.name] !== undefined;
+  const differing = property.perDevice ? DEVICES.filter((d) => node.style[d]?.[property.name] !== undefined) : [];
+  const labelFor = (value: StyleValue | undefined) => property.choices.find((c) => c.value === value)?.label ?? String(value ?? "");
+  const isShort = property.choices.length <= 6 && property.choices.reduce((sum, c) => sum + c.label.length + 3, 0) <= 36;
+  const id = `style-${property.name}`;
+  return (
+    <Box sx={{ borderLeft: audience !== "all" && isSetHere ? `3px solid ${INK.plum}` : "3px solid transparent", pl: 1, ml: -1.375 }}>
+      {isShort ? (
+        <>
+          <Typography variant="caption" id={id} sx={{ display: "block", fontWeight: 600, mb: 0.5 }}>
+            {property.label}
+          </Typography>
+          <ToggleButtonGroup exclusive size="small" value={resolved?.value ?? null} aria-labelledby={id} onChange={(_e, value: StyleValue | null) => value !== null && set(value)}>
+            {property.choices.map((choice) => (
+              <ToggleButton key={String(choice.value)} value={choice.value}>
+                {choice.label}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </>
+      ) : (
+        <TextField
+          select
+          label={property.label}
+          value={resolved ? String(resolved.value) : ""}
+          onChange={(event) => set(property.choices.find((c) => String(c.value) === event.target.value)!.value)}
+        >
+          {property.choices.map((choice) => (
+            <MenuItem key={String(choice.value)} value={String(choice.value)}>
+              {choice.label}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      <Typography variant="caption" component="p" color="text.secondary" sx={{ mt: 0.25 }}>
+        {resolved ? sourceWords(resolved.winner, theme, arrangement) : "not set"}
+        {isSetHere && resolved ? (
+          <>
+            {" · "}
+            <Link component="button" type="button" variant="caption" onClick={() => set(undefined)} aria-label={`Put ${property.label.toLowerCase()} back`}>
+              put back
+            </Link>
+          </>
+        ) : null}
+      </Typography>
+      {audience === "all"
+        ? differing.map((d) => (
+            <Typography key={d} variant="caption" component="p" sx={{ color: INK.plum }}>
+              ◆ {DEVICE_WORDS[d]} only: {labelFor(node.style[d]![property.name])}
+              {" · "}
+              <Link component="button" type="button" variant="caption" onClick={() => set(undefined, d)} aria-label={`Put ${property.label.toLowerCase()} back on ${DEVICE_WORDS[d]}`}>
+                put back
+              </Link>
+            </Typography>
+          ))
+        : null}
+    </Box>
+  );
+}

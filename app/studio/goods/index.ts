@@ -1,0 +1,2 @@
+export { GoodsList } from "./goods-list";
+export { ImportGoods, type ImportAnswer } from "./import-goods";

@@ -1,0 +1,2 @@
+export * from "./store";
+export { startKeeper, type Keeper } from "./keeper";

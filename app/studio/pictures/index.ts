@@ -1,0 +1,3 @@
+export { Library } from "./library";
+export { PicturePicker } from "./picker";
+export { Uploader } from "./uploader";

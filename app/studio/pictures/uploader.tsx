@@ -1,0 +1,69 @@
+import { Alert, Box, Button, LinearProgress, Typography } from "@mui/material";
+import { Upload } from "lucide-react";
+import { useRef, useState } from "react";
+import { useRevalidator } from "react-router";
+import type { Picture } from "~/core/pictures";
+import { useStudioStore } from "../keeping";
+import { INK } from "../ui";
+import { ACCEPTED, upload } from "./upload";
+
+type UploaderProps = { onAdded?: (picture: Picture) => void; several?: boolean; label?: string };
+
+/** Takes pictures in by button or by dropping them; says how far it is, and what could not be used and why. */
+export function Uploader({ onAdded, several = false, label = "Upload a picture" }: UploaderProps) {
+  const store = useStudioStore();
+  const { revalidate } = useRevalidator();
+  const input = useRef<HTMLInputElement>(null);
+  const [share, setShare] = useState<number | null>(null);
+  const [problems, setProblems] = useState<readonly string[]>([]);
+  const [over, setOver] = useState(false);
+  const take = async (files: readonly File[]) => {
+    const wanted = several ? files : files.slice(0, 1);
+    const failed: string[] = [];
+    setProblems([]);
+    for (const [index, file] of wanted.entries()) {
+      setShare(index / wanted.length);
+      const result = await upload(store.getState().shop.id, file, (part) => setShare((index + part * 0.9) / wanted.length));
+      if (result.ok) {
+        const { pictures } = store.getState();
+        if (!pictures.some((p) => p.id === result.picture.id)) store.setState({ pictures: [result.picture, ...pictures] });
+        onAdded?.(result.picture);
+      } else failed.push(result.why);
+    }
+    setShare(null);
+    setProblems(failed);
+    if (input.current) input.current.value = "";
+    await revalidate();
+  };
+  return (
+    <Box
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        void take([...event.dataTransfer.files]);
+      }}
+      sx={{ border: `1.5px dashed ${over ? INK.ink : INK.soft}`, bgcolor: over ? INK.lemon : "transparent", borderRadius: 1, p: 1.5, display: "grid", gap: 1 }}
+    >
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
+        <Button variant="outlined" startIcon={<Upload size={16} aria-hidden />} onClick={() => input.current?.click()} disabled={share !== null}>
+          {label}
+        </Button>
+        <Typography variant="caption" color="text.secondary">
+          or drop {several ? "them" : "it"} here · PNG, JPEG, WebP or SVG, up to 15 MB
+        </Typography>
+      </Box>
+      <input ref={input} type="file" hidden accept={ACCEPTED} multiple={several} aria-label={label} onChange={(event) => void take([...(event.target.files ?? [])])} />
+      {share !== null ? <LinearProgress variant="determinate" value={share * 100} aria-label="Uploading" /> : null}
+      {problems.map((why) => (
+        <Alert key={why} severity="error">
+          {why}
+        </Alert>
+      ))}
+    </Box>
+  );
+}

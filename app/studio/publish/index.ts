@@ -1,0 +1,1 @@
+export { PublishButton, PublishDialog } from "./publish";

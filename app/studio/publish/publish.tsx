@@ -1,0 +1,134 @@
+import { Alert, Badge, Box, Button, CircularProgress, Dialog, DialogActions, DialogContent, DialogTitle, Link, Typography } from "@mui/material";
+import { useEffect, useMemo, useState } from "react";
+import { useRevalidator } from "react-router";
+import { differences } from "~/core/document";
+import { changeWords, type Change } from "~/kinds/change-words";
+import { useStudio, useStudioStore, type Keeper } from "../keeping";
+import { INK } from "../ui";
+
+type Pending = { first: boolean; seq: number; changes: readonly Change[] };
+type Stage =
+  | { name: "reading" }
+  | { name: "ready"; pending: Pending }
+  | { name: "publishing"; pending: Pending }
+  | { name: "done"; number: number; changes: number }
+  | { name: "failed"; why: string };
+
+const UNREACHABLE = "The server can’t be reached. Your changes are safe in this browser; try again in a moment.";
+
+/** Shows what publishing would change, in words, and publishes just that. */
+export function PublishDialog({ open, onClose, keeper }: { open: boolean; onClose: () => void; keeper: Keeper | null }) {
+  const store = useStudioStore();
+  const shop = useStudio((s) => s.shop);
+  const { revalidate } = useRevalidator();
+  const [stage, setStage] = useState<Stage>({ name: "reading" });
+  const address = `/s/${shop.id}/publish`;
+
+  const read = async () => {
+    setStage({ name: "reading" });
+    try {
+      // What is not kept yet is not part of what the server would publish.
+      if (keeper && !(await keeper.flush())) return setStage({ name: "failed", why: UNREACHABLE });
+      const response = await fetch(address);
+      if (!response.ok) throw new Error();
+      setStage({ name: "ready", pending: (await response.json()) as Pending });
+    } catch {
+      setStage({ name: "failed", why: UNREACHABLE });
+    }
+  };
+  useEffect(() => {
+    if (open) void read();
+    // Read once, when it is opened.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [open]);
+
+  const publish = async (pending: Pending) => {
+    setStage({ name: "publishing", pending });
+    try {
+      const response = await fetch(address, { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ seq: pending.seq }) });
+      if (!response.ok) throw new Error();
+      const result = (await response.json()) as { ok: true; number: number } | { ok: false; code: string };
+      if (result.ok) {
+        setStage({ name: "done", number: result.number, changes: pending.changes.length });
+        store.setState({ published: store.getState().confirmed });
+        await revalidate();
+      } else if (result.code === "moved-on") await read();
+      else setStage({ name: "ready", pending: { ...pending, changes: [] } });
+    } catch {
+      setStage({ name: "failed", why: "It was not published. Try again in a moment." });
+    }
+  };
+
+  const pending = stage.name === "ready" || stage.name === "publishing" ? stage.pending : null;
+  return (
+    <Dialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="publish-title">
+      <DialogTitle id="publish-title" component="h2" sx={{ typography: "h2" }}>
+        {stage.name === "done" ? "It is in the shop" : pending?.first ? "Open the shop" : "Publish"}
+      </DialogTitle>
+      <DialogContent>
+        {stage.name === "reading" ? (
+          <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", py: 2 }}>
+            <CircularProgress size={20} aria-label="Reading" /> Reading what has changed …
+          </Box>
+        ) : null}
+        {stage.name === "failed" ? <Alert severity="error">{stage.why}</Alert> : null}
+        {pending && pending.changes.length === 0 ? <Typography>Nothing has changed since it was last published. The shop shows what you see here.</Typography> : null}
+        {pending && pending.changes.length > 0 ? (
+          <>
+            <Typography color="text.secondary" gutterBottom>
+              {pending.first ? "Shoppers will see your shop for the first time." : pending.changes.length === 1 ? "Shoppers will see one change:" : `Shoppers will see ${pending.changes.length} changes:`}
+            </Typography>
+            <Box component="ul" aria-label="What will change" sx={{ m: 0, p: 0, listStyle: "none", maxHeight: "44vh", overflowY: "auto", border: `1px solid ${INK.line}`, borderRadius: 1 }}>
+              {pending.changes.map(({ where, what }, i) => (
+                <Box component="li" key={i} sx={{ px: 1.5, py: 0.875, borderTop: i ? `1px solid ${INK.line}` : 0 }}>
+                  <strong>{where}</strong>: {what}
+                </Box>
+              ))}
+            </Box>
+          </>
+        ) : null}
+        {stage.name === "done" ? (
+          <Typography>
+            {stage.changes === 1 ? "One change is" : `${stage.changes} changes are`} live at{" "}
+            <Link href={shop.address} target="_blank" rel="noreferrer">
+              {shop.address.replace(/^https?:\/\//, "")}
+            </Link>
+            . This is version {stage.number}.
+          </Typography>
+        ) : null}
+      </DialogContent>
+      <DialogActions sx={{ px: 3, pb: 2.5 }}>
+        <Button onClick={onClose}>{stage.name === "done" ? "Close" : "Not now"}</Button>
+        {stage.name === "failed" ? (
+          <Button variant="contained" onClick={() => void read()}>
+            Try again
+          </Button>
+        ) : null}
+        {pending && pending.changes.length > 0 ? (
+          <Button variant="contained" disabled={stage.name === "publishing"} onClick={() => void publish(pending)}>
+            {stage.name === "publishing" ? "Publishing …" : "Publish now"}
+          </Button>
+        ) : null}
+        {stage.name === "done" || (pending && pending.changes.length === 0) ? (
+          <Button variant="contained" component="a" href={shop.address} target="_blank" rel="noreferrer">
+            Open the shop
+          </Button>
+        ) : null}
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+/** Opens the publish dialog; wears the number of changes that shoppers don't see yet. */
+export function PublishButton({ onClick }: { onClick: () => void }) {
+  const draft = useStudio((s) => s.draft);
+  const published = useStudio((s) => s.published);
+  const changes = useMemo(() => (published ? differences(published, draft).map(changeWords).length : 1), [published, draft]);
+  return (
+    <Badge badgeContent={published ? changes : 0} max={99} sx={{ "& .MuiBadge-badge": { bgcolor: INK.lemon, color: INK.ink, fontWeight: 700, border: `1.5px solid ${INK.ink}` } }}>
+      <Button variant="contained" onClick={onClick} aria-label={published ? `Publish, ${changes} ${changes === 1 ? "change" : "changes"}` : "Publish for the first time"}>
+        Publish
+      </Button>
+    </Badge>
+  );
+}

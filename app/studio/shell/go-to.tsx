@@ -1,0 +1,54 @@
+import { Autocomplete, Dialog, DialogContent, TextField } from "@mui/material";
+import { useNavigate } from "react-router";
+import { standings } from "../bench";
+import { useStudio, useStudioStore } from "../keeping";
+
+type Goal = { readonly label: string; readonly group: string; readonly go: () => void };
+
+/** Goes to anything by typing a part of its name. */
+export function GoTo({ open, onClose, actions }: { open: boolean; onClose: () => void; actions: readonly Goal[] }) {
+  const store = useStudioStore();
+  const navigate = useNavigate();
+  const draft = useStudio((s) => s.draft);
+  const shop = useStudio((s) => s.shop);
+  const area = (label: string, path: string): Goal => ({ label, group: "Areas", go: () => void navigate(`/s/${shop.id}/${path}`) });
+  const goals: readonly Goal[] = [
+    area("Brand", "brand"),
+    area("Themes", "theme"),
+    area("Pages: Home", "pages"),
+    area("Goods", "goods"),
+    area("Bring in goods", "goods/import"),
+    area("Pictures", "pictures"),
+    ...standings(draft, "home").map(({ node, name }, i): Goal => {
+      const said = String(node.props.heading ?? node.props.text ?? "").split("\n")[0];
+      return {
+        label: said ? `${name}: ${said}` : `${name} (${i + 1})`,
+        group: "Sections of Home",
+        go: () => {
+          store.getState().select(node.id);
+          void navigate(`/s/${shop.id}/pages`);
+        },
+      };
+    }),
+    ...actions,
+  ];
+  return (
+    <Dialog open={open} onClose={onClose} fullWidth maxWidth="sm" aria-label="Go to" sx={{ "& .MuiDialog-container": { alignItems: "flex-start", pt: 8 } }}>
+      <DialogContent>
+        <Autocomplete<Goal>
+          options={goals as Goal[]}
+          groupBy={(g) => g.group}
+          getOptionLabel={(g) => g.label}
+          getOptionKey={(g) => `${g.group} ${g.label}`}
+          openOnFocus
+          autoHighlight
+          onChange={(_event, goal) => {
+            onClose();
+            goal?.go();
+          }}
+          renderInput={(params) => <TextField {...params} autoFocus label="Go to …" />}
+        />
+      </DialogContent>
+    </Dialog>
+  );
+}

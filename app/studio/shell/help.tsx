@@ -1,0 +1,48 @@
+import { Box, Dialog, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { X } from "lucide-react";
+import { IconAction, INK } from "../ui";
+
+const KEYS: readonly (readonly [keys: string, does: string])[] = [
+  ["1  2  3", "Phone, both, wide"],
+  ["[  ]", "Previous, next section"],
+  ["Alt + ← →", "Move the section along the plan"],
+  ["A", "Add a section"],
+  ["Enter", "Edit words"],
+  ["Esc", "Out one level"],
+  ["D", "Duplicate"],
+  ["Del", "Remove"],
+  ["H", "Not shown yet, or show"],
+  ["P", "Change for phone only, on and off"],
+  ["G", "Go to …"],
+  ["Ctrl + Z", "Undo"],
+  ["Ctrl + Shift + Z", "Redo"],
+  ["Ctrl + Enter", "Publish"],
+  ["?", "These keys"],
+];
+
+export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Dialog open={open} onClose={onClose} aria-labelledby="keys-title">
+      <DialogTitle id="keys-title" component="div" sx={{ display: "flex", alignItems: "center" }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          Keys
+        </Typography>
+        <IconAction label="Close" icon={X} onClick={onClose} />
+      </DialogTitle>
+      <DialogContent>
+        <Box component="dl" sx={{ display: "grid", gridTemplateColumns: "auto 1fr", gap: "6px 24px", m: 0 }}>
+          {KEYS.map(([keys, does]) => (
+            <Box key={keys} sx={{ display: "contents" }}>
+              <Box component="dt" sx={{ fontWeight: 650, borderBottom: `2px solid ${INK.lemon}`, justifySelf: "start", whiteSpace: "pre" }}>
+                {keys}
+              </Box>
+              <Box component="dd" sx={{ m: 0 }}>
+                {does}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      </DialogContent>
+    </Dialog>
+  );
+}

@@ -1,0 +1,1 @@
+export { Shell, type ShopChoice } from "./shell";

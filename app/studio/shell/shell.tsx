@@ -1,0 +1,146 @@
+import { Alert, Box, Button, Divider, Link as MuiLink, Menu, MenuItem, Snackbar, Typography } from "@mui/material";
+import { ChevronDown, ExternalLink, Keyboard, Redo2, Undo2 } from "lucide-react";
+import { useEffect, useRef, useState, type ReactNode } from "react";
+import { Form, Link, NavLink } from "react-router";
+import { startKeeper, useStudio, useStudioStore, type Keeper } from "../keeping";
+import { PublishButton, PublishDialog } from "../publish";
+import { IconAction, INK, useKeys, Zest } from "../ui";
+import { GoTo } from "./go-to";
+import { KeysHelp } from "./help";
+import { Kept } from "./kept";
+
+const AREAS = [
+  ["Brand", "brand"],
+  ["Pages", "pages"],
+  ["Goods", "goods"],
+  ["Pictures", "pictures"],
+] as const;
+
+export type ShopChoice = { readonly id: string; readonly host: string };
+
+function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: string }) {
+  const name = useStudio((s) => s.draft.look.identity.name);
+  const shop = useStudio((s) => s.shop);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const signOut = useRef<HTMLFormElement>(null);
+  return (
+    <>
+      <Button onClick={(event) => setAnchor(event.currentTarget)} endIcon={<ChevronDown size={15} aria-hidden />} aria-haspopup="menu" sx={{ maxWidth: 210, px: 1 }}>
+        <Typography component="span" noWrap sx={{ fontWeight: 600 }}>
+          {name}
+        </Typography>
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        <MenuItem component="a" href={shop.address} target="_blank" rel="noreferrer" onClick={() => setAnchor(null)}>
+          <ExternalLink size={16} aria-hidden style={{ marginRight: 8 }} /> Open the shop
+        </MenuItem>
+        <Divider />
+        {shops
+          .filter((s) => s.id !== shop.id)
+          .map((s) => (
+            <MenuItem key={s.id} component="a" href={`/s/${s.id}/pages`}>
+              {s.host}
+            </MenuItem>
+          ))}
+        <MenuItem component={Link} to="/shops/new">
+          New shop …
+        </MenuItem>
+        <Divider />
+        <MenuItem onClick={() => signOut.current?.requestSubmit()}>Sign out {owner}</MenuItem>
+      </Menu>
+      <Form ref={signOut} method="post" action="/sign-out" hidden />
+    </>
+  );
+}
+
+/** The top bar, what is said at the bottom, and the keys that work everywhere. */
+export function Shell({ shops, owner, children }: { shops: readonly ShopChoice[]; owner: string; children: ReactNode }) {
+  const store = useStudioStore();
+  const shop = useStudio((s) => s.shop);
+  const history = useStudio((s) => s.history);
+  const said = useStudio((s) => s.said);
+  const [keeper, setKeeper] = useState<Keeper | null>(null);
+  const [dialog, setDialog] = useState<"publish" | "keys" | "go" | null>(null);
+  useEffect(() => {
+    const started = startKeeper(store);
+    setKeeper(started);
+    return started.stop;
+  }, [store]);
+  const undo = () => store.getState().undo();
+  const redo = () => store.getState().redo();
+  const openPublish = () => setDialog("publish");
+  const frames = typeof document === "undefined" ? [] : [...document.querySelectorAll("iframe")].map((f) => f.contentDocument);
+  useKeys(
+    { "ctrl+z": undo, "ctrl+shift+z": redo, "ctrl+Enter": openPublish, g: () => setDialog("go"), "?": () => setDialog("keys") },
+    [frames[0], frames[1]],
+  );
+  const lastUndo = history.past.at(-1)?.label;
+  const lastRedo = history.future.at(-1)?.label;
+  const close = () => setDialog(null);
+  return (
+    <Box sx={{ display: "grid", gridTemplateRows: "48px minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
+      <Box component="header" sx={{ display: "flex", alignItems: "center", gap: 1, px: 1.5, borderBottom: `1px solid ${INK.ink}`, bgcolor: INK.paper, minWidth: 0 }}>
+        <MuiLink component={Link} to="/" underline="none" sx={{ display: "flex", alignItems: "center", gap: 1, mr: 0.5 }} aria-label="Zest Window, my shops">
+          <Zest />
+          <Typography component="span" sx={{ fontFamily: '"Bricolage Grotesque"', fontWeight: 700, fontSize: 16, whiteSpace: "nowrap", display: { xs: "none", md: "inline" } }}>
+            Zest Window
+          </Typography>
+        </MuiLink>
+        <Divider orientation="vertical" flexItem sx={{ my: 1.25 }} />
+        <ShopMenu shops={shops} owner={owner} />
+        <Divider orientation="vertical" flexItem sx={{ my: 1.25 }} />
+        <Box component="nav" aria-label="Areas" sx={{ display: "flex", alignSelf: "stretch", gap: 0.25 }}>
+          {AREAS.map(([label, path]) => (
+            <Box
+              key={path}
+              component={NavLink}
+              to={`/s/${shop.id}/${path}`}
+              sx={{
+                display: "flex", alignItems: "center", px: 1.25, color: INK.ink, textDecoration: "none", fontWeight: 500, borderBottom: "3px solid transparent", borderTop: "3px solid transparent",
+                "&:hover": { borderBottomColor: INK.line }, "&.active": { borderBottomColor: INK.lemon, fontWeight: 700 },
+                "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: -3 },
+              }}
+            >
+              {label}
+            </Box>
+          ))}
+        </Box>
+        <Box sx={{ flex: 1 }} />
+        <IconAction label={lastUndo ? `Undo: ${lastUndo}` : "Nothing to undo"} keys="Ctrl+Z" icon={Undo2} onClick={undo} disabled={!lastUndo} />
+        <IconAction label={lastRedo ? `Redo: ${lastRedo}` : "Nothing to redo"} keys="Ctrl+Shift+Z" icon={Redo2} onClick={redo} disabled={!lastRedo} />
+        <IconAction label="Keys" keys="?" icon={Keyboard} onClick={() => setDialog("keys")} />
+        <Kept />
+        <PublishButton onClick={openPublish} />
+      </Box>
+      <Box component="main" sx={{ minHeight: 0, minWidth: 0 }}>
+        {children}
+      </Box>
+      <PublishDialog open={dialog === "publish"} onClose={close} keeper={keeper} />
+      <KeysHelp open={dialog === "keys"} onClose={close} />
+      <GoTo open={dialog === "go"} onClose={close} actions={[{ label: "Publish", group: "Do", go: openPublish }, { label: "Undo", group: "Do", go: undo }]} />
+      <Snackbar key={said?.key} open={said !== null} autoHideDuration={said?.tone === "problem" ? 9000 : 4500} onClose={(_e, why) => why !== "clickaway" && store.getState().hush()} anchorOrigin={{ vertical: "bottom", horizontal: "center" }} sx={{ mb: 13 }}>
+        <Alert
+          severity={said?.tone === "problem" ? "error" : "info"}
+          icon={false}
+          sx={said?.tone === "problem" ? {} : { bgcolor: INK.ink, color: INK.paper, borderColor: INK.ink }}
+          action={
+            said?.canUndo ? (
+              <Button
+                size="small"
+                sx={{ color: INK.lemon }}
+                onClick={() => {
+                  undo();
+                  store.getState().hush();
+                }}
+              >
+                Undo
+              </Button>
+            ) : undefined
+          }
+        >
+          {said?.text}
+        </Alert>
+      </Snackbar>
+    </Box>
+  );
+}

@@ -1,0 +1,89 @@
+import { resolve } from "node:path";
+import { parseArgs } from "node:util";
+import { startDatabase } from "./database.mjs";
+import { runMain, say, Stop } from "./say.mjs";
+import { startServer } from "./server.mjs";
+import { checkNode, ensureBuild, ensureDebian, ensurePackages } from "./setup.mjs";
+
+const HELP = `Starts Zest Window: its own database, the studio, and the shops that it publishes.
+
+  ./bin/start [options]
+
+  --port N        port of the studio (4310)
+  --shop-port N   port of the shops (4311)
+  --data DIR      where everything is kept (.data)
+  --reset         load the demo shop anew; your other shops stay
+  --no-demo       don't load the demo shop
+  --help          this text`;
+
+function options() {
+  try {
+    const { values } = parseArgs({
+      options: {
+        port: { type: "string", default: "4310" },
+        "shop-port": { type: "string", default: "4311" },
+        data: { type: "string", default: ".data" },
+        reset: { type: "boolean", default: false },
+        "no-demo": { type: "boolean", default: false },
+        help: { type: "boolean", default: false },
+      },
+    });
+    return values;
+  } catch (error) {
+    throw new Stop(`${error.message.split(".")[0]}. See ./bin/start --help`);
+  }
+}
+
+const portOf = (text, name) => {
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`${name} takes a number from 1 to 65535, not “${text}”.`);
+  return port;
+};
+
+await runMain(async () => {
+  const given = options();
+  if (given.help) return say(HELP);
+  const port = portOf(given.port, "--port");
+  const shopPort = portOf(given["shop-port"], "--shop-port");
+  if (port === shopPort) throw new Stop("Studio and shops need different ports.");
+  checkNode();
+  ensureDebian([{ command: "mariadbd", name: "mariadb-server" }]);
+  ensurePackages();
+  ensureBuild();
+  const data = resolve(given.data);
+  const database = await startDatabase(data);
+  let server;
+  let ending;
+  const end = () => {
+    ending ??= (async () => {
+      say("\nStopping …");
+      await server?.stop();
+      await database.stop();
+      say("Stopped. Everything is kept.");
+    })();
+    return ending;
+  };
+  process.on("SIGINT", () => void end());
+  process.on("SIGTERM", () => void end());
+  try {
+    server = await startServer({ database: database.address, data, port, shopPort, demo: !given["no-demo"], reset: given.reset, say });
+  } catch (error) {
+    if (ending) return ending;
+    await database.stop();
+    throw error;
+  }
+  if (ending) return end();
+  say(`
+  Studio   http://localhost:${server.port}
+  Shop     http://larkspindle.localhost:${server.shopPort}${given["no-demo"] ? "  (your shops: their address, then this port)" : `
+
+  Demo     demo@larkspindle.example   kites-and-string`}
+
+  Ctrl-C stops it.`);
+  const code = await server.gone;
+  if (!ending) {
+    await database.stop();
+    throw new Stop(`The application ended unexpectedly (${code}).`);
+  }
+  await ending;
+});
