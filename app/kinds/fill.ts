@@ -3,9 +3,9 @@ import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import { KINDS, makeSection } from ".";
 
-/** A picture of the library that suits a wide place: the widest-shaped one; undefined where there is none. */
+/** A picture of the library that suits a wide place: the widest-shaped one, of several the oldest. */
 const widest = (pictures: readonly Picture[]): Picture | undefined =>
-  pictures.filter((p) => !p.vector && p.width >= 800).toSorted((a, b) => b.width / b.height - a.width / a.height)[0];
+  pictures.filter((p) => !p.vector && p.width >= 800).reverse().sort((a, b) => b.width / b.height - a.width / a.height)[0];
 
 /**
  * A new section that shows the shop's own goods and pictures wherever its kind has a place for them, so that it looks

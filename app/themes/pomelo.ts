@@ -6,7 +6,7 @@ export const pomelo: Theme = {
   trades: "Outdoor, toys, makers",
   mood: "Big tight heads under a wide sky. Pictures do the talking.",
   palette: {
-    brand: "#d8431f",
+    brand: "#c93a17",
     page: "#fdfbf5",
     raised: "#f2efe4",
     tint: { lightness: 0.925, chroma: 0.034, hue: 222 },

@@ -19,7 +19,7 @@ export const quince: Theme = {
     sale: "#9c2f1f",
   },
   typePair: "larder",
-  scale: { base: [17, 18], ratio: [1.17, 1.235] },
+  scale: { base: [17, 18], ratio: [1.18, 1.262] },
   corners: "square",
   density: "even",
   contentWidth: 1120,

@@ -1,4 +1,7 @@
-/** Draws every picture of the demo shop into demo/pictures/made. The same code always gives the same pictures. */
+/**
+ * Draws the pictures of the demo shop into demo/pictures/made: all of them, or those whose name contains the first
+ * argument. The same code always gives the same pictures.
+ */
 import { mkdirSync } from "node:fs";
 import { fileURLToPath } from "node:url";
 import sharp from "sharp";
@@ -9,11 +12,13 @@ import { drawScene, drawWorkshop } from "./scenes";
 const folder = fileURLToPath(new URL("./made/", import.meta.url));
 mkdirSync(folder, { recursive: true });
 
-const jobs: readonly (readonly [name: string, draw: () => string])[] = [
+const wanted = process.argv[2] ?? "";
+const all: readonly (readonly [name: string, draw: () => string])[] = [
   ...PRODUCT_PICTURES.map((p) => [p.name, () => drawProduct(p)] as const),
   ...SCENES.map((s) => [s.name, () => drawScene(s)] as const),
   ...WORKSHOP.map((s) => [s.name, () => drawWorkshop(s)] as const),
 ];
+const jobs = all.filter(([name]) => name.includes(wanted));
 let done = 0;
 for (const [name, draw] of jobs) {
   await sharp(Buffer.from(draw())).webp({ quality: 80, effort: 5 }).toFile(`${folder}${name}.webp`);

@@ -20,7 +20,7 @@ export function packed(colours: Colourway, random: Random): Drawing {
       <path d="M-60-62v132M210-62v132" stroke="#39434a" stroke-width="20" opacity=".92"/>
       <path d="M-290-28Q0-50 300-30" stroke="#fff" stroke-opacity=".22" stroke-width="14" fill="none" stroke-linecap="round"/>
       <path d="M-300 30Q-150 16-60 34T190 26T310 34" stroke="${darker(main, 0.5)}" stroke-opacity=".3" stroke-width="5" fill="none"/>
-      <circle cx="318" cy="4" r="40" fill="${darker(main, 0.3)}"/><circle cx="318" cy="4" r="27" fill="${darker(main, 0.48)}"/><path d="M318 4q40 30 58 84" stroke="#e9e2d0" stroke-width="5" fill="none"/><rect x="366" y="82" width="22" height="30" rx="6" fill="#39434a"/>
+      <circle cx="318" cy="4" r="40" fill="${darker(main, 0.3)}"/><circle cx="318" cy="4" r="27" fill="${darker(main, 0.48)}"/><path d="M318 4q40 30 58 84" stroke="#39434a" stroke-width="5" fill="none"/><rect x="366" y="82" width="22" height="30" rx="6" fill="#39434a"/>
       <rect x="-22" y="-22" width="94" height="60" rx="5" fill="#fbf6ea"/><path d="M-4-2h58M-4 14h38" stroke="#39434a" stroke-width="5" stroke-linecap="round"/>
     </g>`,
   };

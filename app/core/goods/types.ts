@@ -83,3 +83,9 @@ export function slugOf(title: string): string {
     .slice(0, 80)
     .replace(/-+$/, "");
 }
+
+/** A fact about a product as it is read: a unit in the name's brackets goes to the value ("Span (cm)": "190" is "Span", "190 cm"). */
+export function factWords(name: string, value: string): { readonly name: string; readonly value: string } {
+  const match = /^(.*\S)\s*\(([^()]+)\)$/.exec(name);
+  return match ? { name: match[1]!, value: `${value} ${match[2]}` } : { name, value };
+}

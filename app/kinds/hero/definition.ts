@@ -56,7 +56,7 @@ export const definition: Definition<HeroProps> = {
 .hero-actions{display:flex;flex-wrap:wrap;align-items:center;gap:.75rem 1.5rem;justify-content:var(--align-box,flex-start)}
 .a-on-picture.s-hero{display:flex;flex-direction:column;justify-content:flex-end;min-height:var(--min-height);isolation:isolate}
 .a-on-picture>.pic{position:absolute;inset:0;z-index:-2}
-.a-on-picture.s-hero::before{content:"";position:absolute;inset:0;z-index:-1;background:linear-gradient(to top,rgb(8 14 20/calc(var(--scrim)*1.5)) 0,rgb(8 14 20/var(--scrim)) 45%,rgb(8 14 20/calc(var(--scrim)*.2)) 100%)}
+.a-on-picture.s-hero::before{content:"";position:absolute;inset:0;z-index:-1;background:linear-gradient(to top,rgb(8 18 26/calc(var(--scrim)*1.6)) 0,rgb(8 18 26/var(--scrim)) 38%,rgb(8 18 26/calc(var(--scrim)*.3)) 62%,rgb(8 18 26/0) 82%)}
 .a-on-picture .hero-words{padding-block:var(--s7) var(--s5);max-width:46rem;margin-inline:0}
 .a-on-picture .in{display:flex;justify-content:var(--align-box,flex-start)}
 .a-on-picture{--ink:#fff;--soft:#fff;--link:#fff;--focus:#fff}

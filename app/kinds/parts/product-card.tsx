@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { badgeOf, type Product } from "~/core/goods";
+import { badgeOf, factWords, type Product } from "~/core/goods";
 import { productAddress, useEnv } from "./env";
 import { Pic } from "./pic";
 
@@ -22,7 +22,7 @@ type CardProps = { product: Product; sizes: string; eager?: boolean; level?: 2 |
 export function ProductCard({ product, sizes, eager = false, level = 3, facts = 2 }: CardProps): ReactNode {
   const badge = badgeOf(product);
   const Head = level === 2 ? "h2" : "h3";
-  const said = Object.entries(product.attributes).slice(0, facts);
+  const said = Object.entries(product.attributes).slice(0, facts).map(([name, value]) => factWords(name, value));
   const isOver = product.availability === "sold-out" || product.availability === "discontinued";
   return (
     <article className={isOver ? "card is-over" : "card"}>
@@ -37,7 +37,7 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts = 
         </Head>
         {said.length ? (
           <dl className="card-facts">
-            {said.map(([name, value]) => (
+            {said.map(({ name, value }) => (
               <div key={name}>
                 <dt>{name}</dt>
                 <dd>{value}</dd>

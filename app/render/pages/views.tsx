@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { AVAILABILITY_WORDS, badgeOf, chosenProducts, type Collection, type Goods, type Product } from "~/core/goods";
+import { AVAILABILITY_WORDS, badgeOf, chosenProducts, factWords, type Collection, type Goods, type Product } from "~/core/goods";
 import { collectionAddress, Pic, Price, ProductCard } from "~/kinds/parts";
 
 type Crumb = { readonly name: string; readonly address?: string };
@@ -50,7 +50,7 @@ export function ProductPage({ goods, product }: { goods: Goods; product: Product
   const crumbs: Crumb[] = [{ name: "Home", address: "/" }];
   if (collection) crumbs.push({ name: collection.title, address: collectionAddress(collection) });
   crumbs.push({ name: product.title });
-  const facts = Object.entries(product.attributes);
+  const facts = Object.entries(product.attributes).map(([name, value]) => factWords(name, value));
   const state = product.availability === "coming-soon" ? (badgeOf(product) ?? "Coming soon") : AVAILABILITY_WORDS[product.availability];
   const shown = product.pictures.length ? product.pictures : [null];
   return (
@@ -69,7 +69,7 @@ export function ProductPage({ goods, product }: { goods: Goods; product: Product
           {product.description ? <p className="lead">{product.description}</p> : null}
           {facts.length ? (
             <dl className="facts">
-              {facts.map(([name, value]) => (
+              {facts.map(({ name, value }) => (
                 <div key={name}>
                   <dt>{name}</dt>
                   <dd>{value}</dd>

@@ -21,7 +21,7 @@ export const fonts: RequestHandler = (request, response, next) => {
   response.setHeader("Cache-Control", YEAR);
   // Fonts are fetched without credentials and checked by origin, also by the shop's own pages.
   response.setHeader("Access-Control-Allow-Origin", "*");
-  response.type("font/woff2").sendFile(file, { cacheControl: false });
+  response.type("font/woff2").sendFile(file, { cacheControl: false, dotfiles: "allow" });
 };
 
 /** Sends a picture of the library. Drawings get a policy of their own, so that one opened by itself can do nothing. */
@@ -34,7 +34,7 @@ export async function sendPicture(name: string, response: Response, isAllowed: (
   }
   response.setHeader("Cache-Control", YEAR);
   if (name.endsWith(".svg")) response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox");
-  response.type(name.endsWith(".svg") ? "image/svg+xml" : "image/webp").sendFile(file, { cacheControl: false });
+  response.type(name.endsWith(".svg") ? "image/svg+xml" : "image/webp").sendFile(file, { cacheControl: false, dotfiles: "allow" });
 }
 
 const runtimeFile = resolve("build/runtime/shop.js");

@@ -33,8 +33,8 @@ export function LogoChoice() {
           if (next === "sign" && logo.form !== "sign") set({ form: "sign", sign: Object.keys(SIGNS)[0]! });
         }}
       >
-        <ToggleButton value="words">Name</ToggleButton>
-        <ToggleButton value="sign">Sign & name</ToggleButton>
+        <ToggleButton value="words">Name only</ToggleButton>
+        <ToggleButton value="sign">Sign</ToggleButton>
         <ToggleButton value="picture">Picture</ToggleButton>
       </ToggleButtonGroup>
       {form === "sign" ? (

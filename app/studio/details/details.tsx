@@ -12,6 +12,8 @@ import { Heading, IconAction, INK } from "../ui";
 import { FieldControl } from "./fields";
 import { StyleField } from "./style-field";
 
+const DEVICE_LABEL: Readonly<Record<Device, string>> = { phone: "Phone", tablet: "Tablet", wide: "Wide" };
+const ONLY_WORDS: Readonly<Record<Device, string>> = { phone: "phones", tablet: "tablets", wide: "wide screens" };
 const HIDE_WORDS: Readonly<Record<Device, string>> = { phone: "Phones", tablet: "Tablets", wide: "Wide screens" };
 
 function Group({ title, children }: { title: string; children: ReactNode }) {
@@ -73,10 +75,13 @@ export function Details() {
           <ToggleButton value="all">All</ToggleButton>
           {DEVICES.map((device) => (
             <ToggleButton key={device} value={device} sx={{ "&&.Mui-selected": { bgcolor: INK.plum, color: INK.paper }, "&&.Mui-selected:hover": { bgcolor: INK.plum, color: INK.paper } }}>
-              {device === "wide" ? "Wide only" : device === "phone" ? "Phone only" : "Tablet"}
+              {DEVICE_LABEL[device]}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
+        <Typography variant="caption" component="p" sx={{ mt: 0.5, color: audience === "all" ? INK.soft : INK.plum }}>
+          {audience === "all" ? "Changes of style are for all devices." : `◆ Changes of style are for ${ONLY_WORDS[audience]} only.`}
+        </Typography>
       </Box>
       <Group title="What it says">
         {definition.fields.map((field) => (

@@ -1,4 +1,4 @@
-import { Alert, Badge, Box, Button, CircularProgress, Dialog, DialogActions, DialogContent, DialogTitle, Link, Typography } from "@mui/material";
+import { Alert, Box, Button, CircularProgress, Dialog, DialogActions, DialogContent, DialogTitle, Link, Typography } from "@mui/material";
 import { useEffect, useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
 import { differences } from "~/core/document";
@@ -125,10 +125,19 @@ export function PublishButton({ onClick }: { onClick: () => void }) {
   const published = useStudio((s) => s.published);
   const changes = useMemo(() => (published ? differences(published, draft).map(changeWords).length : 1), [published, draft]);
   return (
-    <Badge badgeContent={published ? changes : 0} max={99} sx={{ "& .MuiBadge-badge": { bgcolor: INK.lemon, color: INK.ink, fontWeight: 700, border: `1.5px solid ${INK.ink}` } }}>
-      <Button variant="contained" onClick={onClick} aria-label={published ? `Publish, ${changes} ${changes === 1 ? "change" : "changes"}` : "Publish for the first time"}>
-        Publish
-      </Button>
-    </Badge>
+    <Button
+      variant="contained"
+      onClick={onClick}
+      aria-label={published ? `Publish, ${changes} ${changes === 1 ? "change" : "changes"}` : "Publish for the first time"}
+      endIcon={
+        published && changes > 0 ? (
+          <Box component="span" sx={{ bgcolor: INK.lemon, color: INK.ink, borderRadius: 1, px: 0.75, lineHeight: "20px", "&&": { fontSize: 13 }, fontWeight: 700 }}>
+            {changes}
+          </Box>
+        ) : undefined
+      }
+    >
+      Publish
+    </Button>
   );
 }
