@@ -42,7 +42,7 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
   switch (target.page) {
     case "home": {
       const hero = page?.root.slots.main?.find((n) => n.shown && typeof n.props.picture === "string");
-      const said = page?.root.slots.main?.map((n) => n.props.text).find((t) => typeof t === "string" && t !== "");
+      const said = page?.root.slots.main?.filter((n) => n.shown).map((n) => n.props.text).find((t) => typeof t === "string" && t !== "");
       return {
         title: identity.tagline ? `${identity.name} · ${identity.tagline}` : identity.name,
         description: plainText(String(said ?? identity.tagline ?? identity.name), 155),
@@ -121,18 +121,20 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
   else if (target.page === "collection") inner = <CollectionPage goods={content.goods} collection={target.collection} />;
   else if (target.page === "product") inner = <ProductPage goods={content.goods} product={target.product} />;
   else inner = <MessagePage title={target.title} text={target.text} goods={content.goods} />;
-  const body = renderToStaticMarkup(
+  const markup = renderToStaticMarkup(
     <EnvProvider value={watching}>
       <Page frame={frame} theme={theme} look={look}>
         {inner}
       </Page>
     </EnvProvider>,
   );
+  // React puts what should be fetched early before the markup; its place is the head.
+  const [, early = "", body = ""] = /^((?:<link [^>]*>)*)([\s\S]*)$/.exec(markup) ?? [];
   const sections: readonly Node[] = [frame, page].flatMap((d) => (d ? Object.values(d.root.slots).flat() : []));
   const css = pageCss(sections, [...used], theme, look, target.page !== "home");
   const solved = solveLook(theme, look);
   const families = [...new Set([solved.typePair.heads.family, solved.typePair.text.family])];
   const head = headHtml(headOf(target, content, page), content, origin, families, script);
-  const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}<style>${css}</style></head><body>${body}</body></html>`;
+  const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${early}<style>${css}</style></head><body>${body}</body></html>`;
   return { html, css };
 }

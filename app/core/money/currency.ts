@@ -43,17 +43,20 @@ export function parseMoney(text: string, currency: string): ParsedMoney {
   if (bare === "") return { ok: false, why: "There is no amount." };
   const match = /^(-?)(\d{1,3}(?:([.,'])\d{3})(?:\3\d{3})*|\d+)(?:([.,])(\d+))?$/.exec(bare);
   if (!match) return { ok: false, why: `“${text}” is not an amount.` };
-  const [, sign, whole, group, point, fraction = ""] = match;
+  const [, sign, whole, group, point, decimals = ""] = match;
   if (sign) return { ok: false, why: "An amount can't be negative." };
   if (group && point === group) return { ok: false, why: `“${text}” is not an amount.` };
-  if (group && !point && group !== "'" && digits !== 3 && whole!.split(group).length === 2) {
-    // 1.234 or 1,234 may mean one thousand, or one and a bit with too many digits.
-    return { ok: false, why: `“${text}” could be read in two ways. Write it without a thousands sign.` };
+  let units = whole!;
+  let fraction = decimals;
+  if (group && !point && group !== "'" && units.split(group).length === 2 && digits > 0) {
+    // 1.234 is one and a bit where a currency has three decimals; elsewhere it may mean one thousand or be a slip.
+    if (digits !== 3) return { ok: false, why: `“${text}” could be read in two ways. Write it without a thousands sign.` };
+    [units, fraction] = units.split(group) as [string, string];
   }
   if (fraction.length > digits) {
     return { ok: false, why: `“${text}” has more decimals than ${currency} has (${digits}).` };
   }
-  const amount = Number(whole!.replace(/[.,']/g, "")) * 10 ** digits + Number(fraction.padEnd(digits, "0") || 0);
+  const amount = Number(units.replace(/[.,']/g, "")) * 10 ** digits + Number(fraction.padEnd(digits, "0") || 0);
   if (!Number.isSafeInteger(amount) || amount > 1e12) return { ok: false, why: `“${text}” is too large.` };
   return { ok: true, amount };
 }

@@ -25,7 +25,7 @@ export function View({ props, arrangement, first }: ViewProps<ProductGridProps>)
         ) : null}
       </div>
       {products.length ? (
-        <ul className={arrangement === "shelf" ? "shelf" : "grid"} {...(arrangement === "shelf" ? { tabIndex: 0, "aria-label": props.heading || "Goods", role: "list" } : {})}>
+        <ul className={arrangement === "shelf" ? "shelf" : "grid"} {...(arrangement === "shelf" ? { tabIndex: 0, "aria-label": props.heading || "Goods" } : {})}>
           {products.map((product) => (
             <li key={product.id}>
               <ProductCard product={product} sizes={sizes} facts={arrangement === "rows" ? 4 : 2} />

@@ -17,7 +17,10 @@ const leadsOut = (value: string) => /url\(\s*['"]?(?!#)/i.test(value) || /javasc
  * references to anything outside of it. Undefined where nothing that could be drawn remains.
  */
 export function sanitiseSvg(source: string): string | undefined {
-  const clean = sanitizeHtml(source, {
+  // What stands before the drawing (declarations, entities) is of no use to it.
+  const start = source.search(/<svg[\s>]/i);
+  if (start < 0) return undefined;
+  const clean = sanitizeHtml(source.slice(start), {
     allowedTags: SHAPES,
     allowedAttributes: { "*": ATTRIBUTES },
     allowedSchemes: [],

@@ -1,0 +1,58 @@
+// The import arrows between the rooms (README, "Where things live"). Type-only imports count too.
+const room = (path) => `^app/${path}`;
+const tests = "(\\.test\\.tsx?$|/testing/|/testing\\.ts$)";
+const only = (name, from, may) => ({
+  name,
+  severity: "error",
+  from: { path: room(from), pathNot: tests },
+  to: { path: "^(app|demo|bin)/", pathNot: [room(from), ...may.map(room)] },
+});
+
+module.exports = {
+  forbidden: [
+    only("core-imports-core-only", "core/", []),
+    only("kinds-import-core", "kinds/", ["core/"]),
+    only("themes-import-core", "themes/", ["core/"]),
+    only("render-imports-core-kinds-themes", "render/", ["core/", "kinds/", "themes/"]),
+    only("runtime-imports-itself", "runtime/", []),
+    only("studio-imports-core-kinds-render", "studio/", ["core/", "kinds/", "render/", "themes/"]),
+    {
+      name: "server-imports-no-studio",
+      severity: "error",
+      from: { path: room("server/"), pathNot: tests },
+      to: { path: "^(app/(studio|runtime|routes)/|bin/)" },
+    },
+    {
+      name: "studio-areas-meet-through-their-face",
+      severity: "error",
+      from: { path: "^app/studio/([^/]+)/", pathNot: tests },
+      to: { path: "^app/studio/([^/]+)/", pathNot: ["^app/studio/$1/", "/index\\.ts$"] },
+    },
+    {
+      name: "server-areas-meet-through-their-face",
+      severity: "error",
+      from: { path: "^app/server/([^/]+)/", pathNot: tests },
+      // What is served over HTTP is shared by the two web servers.
+      to: { path: "^app/server/([^/]+)/", pathNot: ["^app/server/$1/", "/index\\.server\\.ts$", "^app/server/http/static\\.ts$", "^app/server/storefront/favicon\\.ts$"] },
+    },
+    {
+      name: "routes-meet-facades-only",
+      severity: "error",
+      from: { path: room("routes/") },
+      to: { path: "^app/(core|kinds|server|studio)/.+", pathNot: ["/index\\.(server\\.)?ts$", "^app/server/http/guard\\.server\\.ts$"] },
+    },
+    {
+      name: "core-stays-free-of-interface-and-server",
+      severity: "error",
+      from: { path: room("core/"), pathNot: tests },
+      to: { path: "node_modules/(react|react-dom|@mui|sequelize|express|sharp)/" },
+    },
+    { name: "no-circles", severity: "error", from: { pathNot: tests }, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
+  ],
+  options: {
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: "tsconfig.json" },
+    doNotFollow: { path: "node_modules" },
+    exclude: { path: "^(build|\\.react-router)/" },
+  },
+};

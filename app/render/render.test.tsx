@@ -1,0 +1,122 @@
+import { HtmlValidate } from "html-validate";
+import { describe, expect, it } from "vitest";
+import { resolve } from "~/core/cascade";
+import { problemOf } from "~/kinds";
+import { contentWith, everySection, goods } from "./testing/content";
+import { THEMES, themeById } from "~/themes";
+import { renderPage, sectionCss, sectionLayers, type Target } from ".";
+
+// Off: rules of taste (letter case, how void elements are closed) that say nothing about validity; React writes `srcSet`
+// and `<img/>`, which HTML reads as `srcset` and `<img>`.
+const validator = new HtmlValidate({
+  extends: ["html-validate:recommended"],
+  rules: { "attr-case": "off", "void-style": "off", "doctype-style": "off", "attribute-boolean-style": "off", "no-trailing-whitespace": "off", "long-title": "off", "no-inline-style": "error" },
+});
+const ORIGIN = "http://shop.localhost:4311";
+const render = (target: Target, main = everySection.filter((s) => s.slot === "main").map((s) => s.node), theme = "pomelo") =>
+  renderPage(target, contentWith(main, theme), ORIGIN, "/assets/shop.js");
+
+async function problemsOf(html: string): Promise<string[]> {
+  const report = await validator.validateString(html);
+  return report.results.flatMap((r) => r.messages.map((m) => `${m.ruleId}: ${m.message} (${m.selector ?? ""})`));
+}
+
+describe("pages are valid HTML (html-validate)", () => {
+  it.each(everySection.filter((s) => s.slot === "main").map((s) => [s.name, s.node] as const))("%s", async (_name, node) => {
+    expect(await problemsOf(render({ page: "home" }, [node]).html)).toEqual([]);
+  });
+
+  it.each(THEMES.map((t) => t.id))("home in theme %s with every kind at once", async (theme) => {
+    expect(await problemsOf(render({ page: "home" }, undefined, theme).html)).toEqual([]);
+  });
+
+  const targets: readonly (readonly [string, Target])[] = [
+    ["collection", { page: "collection", collection: goods.collections[0]! }],
+    ["empty collection", { page: "collection", collection: goods.collections[1]! }],
+    ["everything", { page: "collection", collection: undefined }],
+    ...goods.products.map((product) => [`product ${product.id}`, { page: "product", product }] as const),
+    ["not found", { page: "message", title: "Gone", text: "Sorry." }],
+  ];
+  it.each(targets)("%s", async (_name, target) => expect(await problemsOf(render(target).html)).toEqual([]));
+});
+
+describe("a page's head", () => {
+  it("says who and what it is, where it stands, and what to show when it is shared", () => {
+    const { html } = render({ page: "product", product: goods.products[0]! });
+    expect(html).toContain("<title>Kite plain · Test &amp; Sons</title>");
+    expect(html).toContain(`<link rel="canonical" href="${ORIGIN}/products/plain">`);
+    expect(html).toContain('<meta name="description" content="Flies. Well.">');
+    expect(html).toMatch(/<meta property="og:image" content="http:\/\/shop\.localhost:4311\/media\/[0-9a-f]{64}-1280\.webp">/);
+    const early = [...html.slice(0, html.indexOf("</head>")).matchAll(/rel="preload"[^>]* as="(\w+)"/g)].map((m) => m[1]);
+    expect(early).toEqual(["font", "font", "image"]);
+  });
+
+  it("keeps message pages out of search", () => {
+    const { html } = render({ page: "message", title: "Gone", text: "Sorry." });
+    expect(html).toContain('<meta name="robots" content="noindex">');
+    expect(html).not.toContain("canonical");
+  });
+});
+
+describe("what shoppers get", () => {
+  it("has no trace of the studio, no inline style and one script", () => {
+    const { html } = render({ page: "home" });
+    expect(html).not.toMatch(/data-(at|hint|node|dead|picture-at|not-shown)|studio-hint|contenteditable/);
+    expect(html).not.toContain(' style="');
+    expect(html.match(/<script/g)).toHaveLength(1);
+  });
+
+  it("never holds what a title says as markup", () => {
+    const { html } = render({ page: "product", product: goods.products.find((p) => p.id === "odd")! });
+    expect(html).not.toContain("<script>alert");
+    expect(html).toContain("&lt;script&gt;alert");
+  });
+
+  it("leaves out what is not yet shown, links that lead nowhere, and rules of both", () => {
+    const hero = everySection.find((s) => s.node.kind === "hero")!.node;
+    const hidden = render({ page: "home" }, [{ ...hero, shown: false }]);
+    expect(hidden.html).not.toContain('class="s s-hero');
+    expect(hidden.html).not.toContain(String(hero.props.text));
+    expect(hidden.css).not.toContain(".hero-words");
+    const dead = render({ page: "home" }, [{ ...hero, props: { ...hero.props, link: { to: "product", id: "gone for good" } } }]);
+    expect(dead.html).not.toContain(String(hero.props.button));
+  });
+
+  it("knows the size, the description and the crop of every picture", () => {
+    const { html, css } = render({ page: "home" });
+    for (const [img] of html.matchAll(/<img[^>]*>/g)) expect(img).toMatch(/ width="\d+" height="\d+"/);
+    for (const [img] of html.matchAll(/<img[^>]*>/g)) expect(img).toMatch(/ alt="/);
+    expect(css).toContain(".f-01010101{object-position:30% 60%}");
+  });
+
+  it("has exactly one first heading on each page", () => {
+    for (const { node, slot } of everySection) {
+      if (slot !== "main") continue;
+      expect(render({ page: "home" }, [node, { ...node, id: "again" }]).html.match(/<h1/g), node.id).toHaveLength(1);
+    }
+  });
+
+  it("hides on one device by a rule for that device alone", () => {
+    const text = everySection.find((s) => s.node.kind === "text")!.node;
+    const css = sectionCss({ ...text, style: { phone: { hidden: true } } }, themeById("pomelo"), contentWith([]).draft.look);
+    expect(css).toMatch(/@media \(max-width:599\.98px\)\{\.n-[\w-]+\{[^}]*display:none/);
+    expect(css.match(/display:none/g)).toHaveLength(1);
+  });
+});
+
+describe("layers", () => {
+  it("put the brand over the theme and the section over both", () => {
+    const grid = everySection.find((s) => s.node.kind === "product-grid")!.node;
+    const { look } = contentWith([]).draft;
+    const branded = { ...look, brand: { goodsShape: "1/1" } };
+    const theme = themeById("pomelo");
+    expect(resolve(sectionLayers(grid, theme, look), "shape", "wide")?.winner.layer).toBe("theme");
+    expect(resolve(sectionLayers(grid, theme, branded), "shape", "wide")).toMatchObject({ value: "1/1", winner: { layer: "brand" } });
+    const own = { ...grid, style: { all: { shape: "3/2" } } };
+    expect(resolve(sectionLayers(own, theme, branded), "shape", "wide")?.overridden.map((s) => s.layer)).toEqual(["brand", "theme", "kind"]);
+  });
+});
+
+it("every kind's defaults are what the kind itself allows", () => {
+  for (const { node } of everySection) expect(problemOf(node), node.id).toBeUndefined();
+});

@@ -1,0 +1,94 @@
+import { describe, expect, it } from "vitest";
+import { duplicateSection, moveSection, removeSection, setBrand, setProp, setShown, setStyle, type Outcome, type Transaction } from "~/core/commands";
+import type { Draft } from "~/core/document";
+import { DraftLog, DraftPart } from "../database/index.server";
+import { ownerWithShop } from "../testing/fixtures";
+import { keep, loadDraft, since } from "./index.server";
+
+const made = (outcome: Outcome): Transaction => {
+  if (!outcome.ok) throw new Error(outcome.why);
+  return outcome.transaction;
+};
+const hero = (draft: Draft) => draft.documents.home!.root.slots.main![0]!;
+const heading = (draft: Draft, text: string) => made(setProp(draft, hero(draft).id, ["heading"], text, "Words changed"));
+
+describe("keeping", () => {
+  it("stores every kind of change so that loading gives it back, with the log for undo", async () => {
+    const { shop } = await ownerWithShop();
+    let { draft, seq } = await loadDraft(shop.id);
+    const id = hero(draft).id;
+    const makers: ((d: Draft) => Outcome)[] = [
+      (d) => setProp(d, id, ["heading"], "Wörter “mit” 🪁", "Words changed"),
+      (d) => setStyle(d, id, "phone", "align", "center", "Words"),
+      (d) => duplicateSection(d, id, "Hero"),
+      (d) => moveSection(d, id, 3, "Hero"),
+      (d) => setShown(d, id, false, "Hero"),
+      (d) => setBrand(d, "colour", "#225577"),
+      (d) => removeSection(d, id, "Hero"),
+    ];
+    for (const make of makers) {
+      const transaction = made(make(draft));
+      const kept = await keep(shop.id, { base: seq, transactions: [transaction] });
+      expect(kept).toEqual({ ok: true, seq: seq + 1 });
+      ({ draft, seq } = await loadDraft(shop.id));
+      expect((await loadDraft(shop.id)).log.at(-1)).toEqual(transaction);
+    }
+    expect(draft.look.brand.colour).toBe("#225577");
+    expect(draft.documents.home!.root.slots.main!.some((n) => n.id === id)).toBe(false);
+    expect((await loadDraft(shop.id)).log).toHaveLength(makers.length);
+  });
+
+  it("tells the second of two tabs what it missed and stores nothing of its", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const theirs = heading(draft, "Theirs");
+    expect(await keep(shop.id, { base: seq, transactions: [theirs] })).toMatchObject({ ok: true });
+    expect(await keep(shop.id, { base: seq, transactions: [made(setBrand(draft, "corners", "soft"))] })).toEqual({ ok: false, code: "behind", seq: seq + 1, missed: [theirs] });
+    expect((await loadDraft(shop.id)).draft.look.brand.corners).toBeUndefined();
+    expect(await since(shop.id, seq)).toEqual({ seq: seq + 1, missed: [theirs] });
+    expect(await since(shop.id, seq + 1)).toEqual({ seq: seq + 1, missed: [] });
+  });
+
+  it("takes the same change sent twice once, also when the first answer was lost", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const first = heading(draft, "Once");
+    await keep(shop.id, { base: seq, transactions: [first] });
+    expect(await keep(shop.id, { base: seq, transactions: [first] })).toEqual({ ok: true, seq: seq + 1 });
+    const second = made(setBrand((await loadDraft(shop.id)).draft, "density", "airy"));
+    expect(await keep(shop.id, { base: seq, transactions: [first, second] })).toEqual({ ok: true, seq: seq + 2 });
+    expect(await DraftLog.count({ where: { shopId: shop.id } })).toBe(2);
+  });
+
+  it("lets exactly one of many that arrive at once be first, and loses none that was kept", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const answers = await Promise.all(Array.from({ length: 8 }, (_, i) => keep(shop.id, { base: seq, transactions: [heading(draft, `Tab ${i}`)] })));
+    expect(answers.filter((a) => a.ok)).toHaveLength(1);
+    expect(answers.filter((a) => !a.ok && a.code === "behind")).toHaveLength(7);
+    expect((await loadDraft(shop.id)).seq).toBe(seq + 1);
+  });
+
+  it("refuses a batch whole when one change in it may not be, and says which and why", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const good = heading(draft, "Good");
+    const id = hero(draft).id;
+    const bad = made(setProp(draft, id, ["link"], { to: "web", address: "javascript:alert(1)" }, "x"));
+    expect(await keep(shop.id, { base: seq, transactions: [good, bad] })).toMatchObject({ ok: false, code: "refused", transaction: bad.id });
+    expect((await loadDraft(shop.id)).draft).toEqual(draft);
+    const noColour = made(setBrand(draft, "colour", "red;}"));
+    expect(await keep(shop.id, { base: seq, transactions: [noColour] })).toMatchObject({ ok: false, code: "refused" });
+    const unknown: Transaction = { ...good, id: "unknownkind", operations: [{ type: "insertNode", document: "home", to: { parent: draft.documents.home!.root.id, slot: "main", index: 0 }, node: { ...hero(draft), id: "zz", kind: "nothing-we-know" } }] };
+    expect(await keep(shop.id, { base: seq, transactions: [unknown] })).toMatchObject({ ok: false, code: "refused" });
+  });
+});
+
+it("a page of a newer version is refused with a sentence and kept as it is", async () => {
+  const { shop } = await ownerWithShop();
+  const part = (await DraftPart.findOne({ where: { shopId: shop.id, part: "home" } }))!;
+  const newer = JSON.stringify({ ...(JSON.parse(part.body) as object), schemaVersion: 99 });
+  await part.update({ body: newer });
+  await expect(loadDraft(shop.id)).rejects.toMatchObject({ status: 409 });
+  expect((await part.reload()).body).toBe(newer);
+});

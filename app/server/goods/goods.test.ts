@@ -1,0 +1,63 @@
+import { readFileSync } from "node:fs";
+import { describe, expect, it } from "vitest";
+import { CollectionRow, ProductRow } from "../database/index.server";
+import { addPicture } from "../pictures/index.server";
+import { shopOf } from "../shops/index.server";
+import { ownerWithShop } from "../testing/fixtures";
+import { exportGoods, goodsOf, importGoods, planImport } from "./index.server";
+
+const text = readFileSync("demo/goods.csv", "utf8");
+const again = async ({ ownerId, shop }: { ownerId: string; shop: { id: string } }) => (await shopOf(ownerId, shop.id))!;
+
+describe("bringing goods in", () => {
+  it("stores nothing while it is only looked at", async () => {
+    const { shop } = await ownerWithShop();
+    const plan = await planImport(shop, text);
+    expect(plan.lines.every((l) => l.does === "new")).toBe(true);
+    expect(plan.newCollections).toHaveLength(7);
+    expect(plan.missingPictures.length).toBeGreaterThan(50);
+    expect(await ProductRow.count({ where: { shopId: shop.id } })).toBe(0);
+    expect(await CollectionRow.count({ where: { shopId: shop.id } })).toBe(0);
+  });
+
+  it("adds, then changes, and never doubles", async () => {
+    const owned = await ownerWithShop();
+    expect(await importGoods(owned.shop, text)).toEqual({ added: 49, changed: 0, same: 0 });
+    expect(await importGoods(await again(owned), text)).toEqual({ added: 0, changed: 0, same: 49 });
+    const dearer = text.replace(",64.00,", ",66.50,");
+    expect(await importGoods(await again(owned), dearer)).toEqual({ added: 0, changed: 1, same: 48 });
+    const goods = await goodsOf(await again(owned));
+    expect(goods.products).toHaveLength(49);
+    expect(goods.products[0]).toMatchObject({ sku: "LK-110", price: 6650, slug: "larkspindle-delta-190-dawn", attributes: { "Span (cm)": "190" } });
+    expect(goods.products.find((p) => p.sku === "LK-350")).toMatchObject({ availability: "coming-soon", availableFrom: "2027-03-14" });
+  });
+
+  it("twice at the same moment is the same as once", async () => {
+    const owned = await ownerWithShop();
+    const done = await Promise.all([importGoods(owned.shop, text), importGoods(owned.shop, text)]);
+    expect(done.map((d) => d.added).sort((a, b) => a - b)).toEqual([0, 49]);
+    expect(await ProductRow.count({ where: { shopId: owned.shop.id } })).toBe(49);
+  });
+
+  it("gives goods their pictures by name, once those are in the library", async () => {
+    const owned = await ownerWithShop();
+    await importGoods(owned.shop, text);
+    const added = await addPicture(owned.shop.id, readFileSync("demo/pictures/made/runner.webp"), "Runner.WEBP");
+    expect(await importGoods(await again(owned), text)).toEqual({ added: 0, changed: 1, same: 48 });
+    const goods = await goodsOf(await again(owned));
+    expect(goods.products.find((p) => p.sku === "LK-380")!.pictures).toEqual([added.ok ? added.picture.id : ""]);
+  });
+
+  it("written to a file and brought in again changes nothing", async () => {
+    const owned = await ownerWithShop();
+    await importGoods(owned.shop, text);
+    const shop = await again(owned);
+    expect(await importGoods(shop, await exportGoods(shop))).toEqual({ added: 0, changed: 0, same: 49 });
+  });
+
+  it("gives products of the same title addresses of their own", async () => {
+    const owned = await ownerWithShop();
+    await importGoods(owned.shop, "sku,title,price\nA,Kite,1\nB,Kite,2\n");
+    expect((await goodsOf(await again(owned))).products.map((p) => p.slug)).toEqual(["kite", "kite-2"]);
+  });
+});

@@ -1,0 +1,99 @@
+import { readFileSync } from "node:fs";
+import sharp from "sharp";
+import { describe, expect, it } from "vitest";
+import { ownerWithShop } from "../testing/fixtures";
+import { addPicture, describePicture, fileFor, hasPicture, picturesOf } from "./index.server";
+import { sanitiseSvg, sizeOfSvg } from "./sanitise";
+
+const plain = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: "#c93a17" } });
+
+describe("an uploaded picture", () => {
+  it("is turned upright, loses the camera's notes, and is no larger than needed", async () => {
+    const { shop } = await ownerWithShop();
+    // EXIF orientation 6: the camera was held upright (TIFF 6.0 / EXIF 2.3, tag 0x0112).
+    const bytes = await plain(3000, 2000).withExif({ IFD0: { Copyright: "somebody" } }).withMetadata({ orientation: 6 }).jpeg().toBuffer();
+    const added = await addPicture(shop.id, bytes, "IMG_0042.jpg");
+    expect(added).toMatchObject({ ok: true, known: false, picture: { width: 1600, height: 2400, alt: "", vector: false } });
+    const file = await fileFor(`${added.ok ? added.picture.hash : ""}-320.webp`);
+    const meta = await sharp(file).metadata();
+    expect([meta.format, meta.width, meta.exif]).toEqual(["webp", 320, undefined]);
+  });
+
+  it("is one picture when it comes twice, even at the same moment", async () => {
+    const { shop } = await ownerWithShop();
+    const bytes = await plain(50, 40).png().toBuffer();
+    const both = await Promise.all([addPicture(shop.id, bytes, "a red field.png"), addPicture(shop.id, bytes, "again.png")]);
+    expect(new Set(both.map((b) => b.ok && b.picture.id)).size).toBe(1);
+    expect(await picturesOf(shop.id)).toHaveLength(1);
+  });
+
+  it.each([
+    ["nothing", Buffer.alloc(0), "The file is empty."],
+    ["text", Buffer.from("hello"), "This file can’t be read as a picture. Upload a PNG, JPEG, WebP or SVG."],
+    ["a cut-off JPEG", readFileSync("demo/pictures/made/runner.webp").subarray(0, 900), "This file can’t be read as a picture. Upload a PNG, JPEG, WebP or SVG."],
+    ["an SVG of nothing", Buffer.from("<svg><script>alert(1)</script></svg>"), "There is nothing in this drawing that could be shown."],
+    ["too much", Buffer.alloc(16 * 1024 * 1024), "This file is larger than 15 MB. Make it smaller first."],
+  ])("that is %s is refused with a sentence", async (_name, bytes, why) => {
+    const { shop } = await ownerWithShop();
+    expect(await addPicture(shop.id, bytes, "x.png")).toEqual({ ok: false, why });
+    expect(await picturesOf(shop.id)).toEqual([]);
+  });
+
+  it("with more pixels than a machine should decode is refused", async () => {
+    const { shop } = await ownerWithShop();
+    const bomb = await sharp({ create: { width: 9000, height: 6000, channels: 3, background: "#fff" } }).png({ compressionLevel: 9 }).toBuffer();
+    expect(await addPicture(shop.id, bomb, "bomb.png")).toMatchObject({ ok: false, why: expect.stringContaining("50 million pixels") as string });
+  });
+
+  it("is served only in the widths there are, and never by a path", async () => {
+    const { shop } = await ownerWithShop();
+    const added = await addPicture(shop.id, await plain(400, 300).png().toBuffer(), "x.png");
+    const hash = added.ok ? added.picture.hash : "";
+    expect(await fileFor(`${hash}-160.webp`)).toBeDefined();
+    for (const name of [`${hash}-161.webp`, `${hash}-9999.webp`, `../${hash}-160.webp`, `${"0".repeat(64)}-160.webp`, `${hash}.svg`, "../../etc/passwd"]) expect(await fileFor(name), name).toBeUndefined();
+    expect(await hasPicture(shop.id, hash)).toBe(true);
+    expect(await hasPicture((await ownerWithShop()).shop.id, hash)).toBe(false);
+  });
+
+  it("can be described by its own shop only", async () => {
+    const [mine, other] = [await ownerWithShop(), await ownerWithShop()];
+    const added = await addPicture(mine.shop.id, await plain(40, 40).png().toBuffer(), "x.png");
+    const change = { id: added.ok ? added.picture.id : "", alt: "A red field", focusX: 20, focusY: 80 };
+    expect(await describePicture(other.shop.id, change)).toBe(false);
+    expect(await describePicture(mine.shop.id, change)).toBe(true);
+    expect((await picturesOf(mine.shop.id))[0]).toMatchObject({ alt: "A red field", focus: [20, 80] });
+  });
+});
+
+describe("a drawing", () => {
+  // Vectors of the OWASP cheat sheet on cross-site scripting, in the forms that concern SVG (from memory).
+  it.each([
+    ["<svg onload=alert(1)><path d='M0 0h9'/></svg>"],
+    ["<svg><script>alert(1)</script><path d='M0 0h9'/></svg>"],
+    ["<svg><script xlink:href='https://evil.example/x.js'/><path d='M0 0h9'/></svg>"],
+    ["<svg><a href='javascript:alert(1)'><path d='M0 0h9'/></a></svg>"],
+    ["<svg><foreignObject><iframe src='https://evil.example'/></foreignObject><path d='M0 0h9'/></svg>"],
+    ["<svg><image href='https://evil.example/track.png'/><path d='M0 0h9'/></svg>"],
+    ["<svg><use href='https://evil.example/x.svg#a'/><path d='M0 0h9'/></svg>"],
+    ["<svg><use href='data:image/svg+xml;base64,AAAA'/><path d='M0 0h9'/></svg>"],
+    ["<svg><path d='M0 0h9' fill='url(https://evil.example/#a)'/></svg>"],
+    ["<svg><style>@import url(https://evil.example/x.css)</style><path d='M0 0h9'/></svg>"],
+    ["<svg><path d='M0 0h9' style='background:url(javascript:alert(1))'/></svg>"],
+    ["<svg><animate attributeName='href' values='javascript:alert(1)'/><path d='M0 0h9'/></svg>"],
+    ["<svg><set attributeName='onmouseover' to='alert(1)'/><path d='M0 0h9'/></svg>"],
+    ["<!DOCTYPE svg [<!ENTITY x SYSTEM 'file:///etc/passwd'>]><svg><text>&x;</text><path d='M0 0h9'/></svg>"],
+  ])("loses what is not a shape: %s", (source) => {
+    const clean = sanitiseSvg(source)!;
+    expect(clean).toContain('d="M0 0h9"');
+    expect(clean).not.toMatch(/script|javascript|evil|onload|onmouse|data:|import|ENTITY|passwd|iframe|animate|<set/i);
+  });
+
+  it("keeps what shapes need: gradients inside it, letter case, size", () => {
+    const source = '<svg viewBox="0 0 300 100"><defs><linearGradient id="a" gradientUnits="userSpaceOnUse"><stop offset="0" stop-color="red"/></linearGradient></defs><rect width="300" height="100" fill="url(#a)"/></svg>';
+    const clean = sanitiseSvg(source)!;
+    expect(clean).toContain('<linearGradient id="a" gradientUnits="userSpaceOnUse">');
+    expect(clean).toContain('fill="url(#a)"');
+    expect(clean).toContain("viewBox");
+    expect(sizeOfSvg(clean)).toEqual([300, 100]);
+  });
+});

@@ -1,0 +1,166 @@
+import { createServer, request as httpRequest, type IncomingMessage, type Server } from "node:http";
+import type { AddressInfo } from "node:net";
+import { readFileSync } from "node:fs";
+import sharp from "sharp";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { setProp, setShown } from "~/core/commands";
+import { Publication, SignUp } from "../database/index.server";
+import { keep, loadDraft } from "../drafts/index.server";
+import { importGoods } from "../goods/index.server";
+import { addPicture } from "../pictures/index.server";
+import { pendingChanges, publish } from "../publishing/index.server";
+import { ownerWithShop } from "../testing/fixtures";
+import { storefront } from "./index.server";
+
+type Owned = Awaited<ReturnType<typeof ownerWithShop>>;
+type Answer = { status: number; headers: IncomingMessage["headers"]; body: string; bytes: Buffer };
+
+let server: Server;
+let port: number;
+let owned: Owned;
+
+function ask(path: string, { method = "GET", headers = {}, body, host = owned.shop.host }: { method?: string; headers?: Record<string, string>; body?: string; host?: string } = {}): Promise<Answer> {
+  return new Promise((done, fail) => {
+    const sent = httpRequest({ port, host: "127.0.0.1", path, method, headers: { Host: `${host}.localhost:${port}`, ...headers } }, (response) => {
+      const chunks: Buffer[] = [];
+      response.on("data", (c: Buffer) => chunks.push(c));
+      response.on("end", () => {
+        const bytes = Buffer.concat(chunks);
+        done({ status: response.statusCode ?? 0, headers: response.headers, body: bytes.toString("utf8"), bytes });
+      });
+    });
+    sent.on("error", fail);
+    sent.end(body);
+  });
+}
+
+const publishNow = async (id: string) => publish(id, (await pendingChanges(id)).seq);
+
+beforeAll(async () => {
+  server = createServer(storefront());
+  await new Promise<void>((done) => server.listen(0, "127.0.0.1", done));
+  port = (server.address() as AddressInfo).port;
+  owned = await ownerWithShop();
+  await importGoods(owned.shop, readFileSync("demo/goods.csv", "utf8"));
+});
+afterAll(() => server.close());
+
+describe("a shop before and after it is published", () => {
+  it("is not open, then is; drafts never show", async () => {
+    const closed = await ask("/");
+    expect(closed.status).toBe(404);
+    expect(closed.body).toContain("not open yet");
+
+    expect(await pendingChanges(owned.shop.id)).toMatchObject({ first: true });
+    expect(await publishNow(owned.shop.id)).toMatchObject({ ok: true, number: 1 });
+    const open = await ask("/");
+    expect(open.status).toBe(200);
+    expect(open.body).toContain("Welcome to Shop");
+
+    const { draft, seq } = await loadDraft(owned.shop.id);
+    const hero = draft.documents.home!.root.slots.main![0]!;
+    const change = setProp(draft, hero.id, ["heading"], "Only a draft", "Words changed");
+    if (!change.ok) throw new Error();
+    await keep(owned.shop.id, { base: seq, transactions: [change.transaction] });
+    expect((await ask("/")).body).not.toContain("Only a draft");
+
+    expect((await pendingChanges(owned.shop.id)).changes).toEqual([{ where: "Home › Hero", what: "words changed" }]);
+    // Published is what the seller has read out, or nothing.
+    expect(await publish(owned.shop.id, seq)).toEqual({ ok: false, code: "moved-on" });
+    expect(await publishNow(owned.shop.id)).toMatchObject({ ok: true, number: 2 });
+    expect((await ask("/")).body).toContain("Only a draft");
+    expect(await publishNow(owned.shop.id)).toEqual({ ok: false, code: "nothing" });
+  });
+
+  it("leaves out what is not shown yet", async () => {
+    const { draft, seq } = await loadDraft(owned.shop.id);
+    const signUp = draft.documents.home!.root.slots.main!.find((n) => n.kind === "sign-up")!;
+    expect((await ask("/")).body).toContain("/sign-up");
+    const hide = setShown(draft, signUp.id, false, "Sign-up");
+    if (!hide.ok) throw new Error();
+    await keep(owned.shop.id, { base: seq, transactions: [hide.transaction] });
+    await publishNow(owned.shop.id);
+    expect((await ask("/")).body).not.toContain('action="/sign-up"');
+  });
+
+  it("keeps its first publication as it was", async () => {
+    const first = await Publication.findOne({ where: { shopId: owned.shop.id, number: 1 } });
+    expect(first!.body).toContain("Welcome to Shop");
+    expect(first!.body).not.toContain("Only a draft");
+  });
+});
+
+describe("pages", () => {
+  it("are there for every product and collection of the sitemap, and nowhere else", async () => {
+    const map = await ask("/sitemap.xml");
+    const paths = [...map.body.matchAll(/<loc>http:\/\/[^/]+([^<]*)<\/loc>/g)].map((m) => m[1]!);
+    expect(paths).toHaveLength(1 + 1 + 7 + 49);
+    for (const path of [paths[0]!, paths[1]!, paths[4]!, paths[20]!]) expect((await ask(path)).status, path).toBe(200);
+    for (const path of ["/nowhere", "/products/nothing", "/collections/", "/products/a/b", "/%00", "/studio"]) {
+      const answer = await ask(path);
+      expect(answer.status, path).toBe(404);
+      expect(answer.body, path).toContain("There is nothing here");
+    }
+  });
+
+  it("carry a policy that lets only their own style and script run", async () => {
+    const { headers, body } = await ask("/");
+    const policy = headers["content-security-policy"]!;
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(policy).not.toContain("unsafe");
+    const style = /<style>([\s\S]*?)<\/style>/.exec(body)![1]!;
+    const { createHash } = await import("node:crypto");
+    expect(policy).toContain(`'sha256-${createHash("sha256").update(style).digest("base64")}'`);
+    expect(headers["x-content-type-options"]).toBe("nosniff");
+    expect(headers["x-powered-by"]).toBeUndefined();
+  });
+
+  it("are sent packed, and not at all to whoever has them already", async () => {
+    const packed = await ask("/", { headers: { "Accept-Encoding": "br" } });
+    expect(packed.headers["content-encoding"]).toBe("br");
+    const { brotliDecompressSync } = await import("node:zlib");
+    expect(brotliDecompressSync(packed.bytes).toString("utf8")).toContain("<!doctype html>");
+    const again = await ask("/", { headers: { "If-None-Match": packed.headers.etag! } });
+    expect([again.status, again.body]).toEqual([304, ""]);
+  });
+
+  it("have an icon made from the logo, as a whole ICO and PNG", async () => {
+    const ico = await ask("/favicon.ico");
+    expect(ico.bytes.readUInt16LE(2)).toBe(1);
+    expect(await sharp(ico.bytes.subarray(22)).metadata()).toMatchObject({ format: "png", width: 32, height: 32 });
+    expect(await sharp((await ask("/apple-touch-icon.png")).bytes).metadata()).toMatchObject({ width: 180, height: 180 });
+  });
+
+  it("serve fonts and pictures for ever, and pictures of this shop only", async () => {
+    const font = await ask("/fonts/instrument-sans-latin-wght-normal.woff2");
+    expect([font.status, font.headers["cache-control"]]).toEqual([200, "public, max-age=31536000, immutable"]);
+    expect((await ask("/fonts/..%2f..%2fpackage.json")).status).toBe(404);
+    const added = await addPicture(owned.shop.id, await sharp({ create: { width: 300, height: 200, channels: 3, background: "#123" } }).png().toBuffer(), "x.png");
+    const path = `/media/${added.ok ? added.picture.hash : ""}-160.webp`;
+    expect((await ask(path)).headers["content-type"]).toBe("image/webp");
+    const other = await ownerWithShop();
+    expect((await ask(path, { host: other.shop.host })).status).toBe(404);
+    expect((await ask("/", { host: "no-such-shop" })).status).toBe(404);
+  });
+});
+
+describe("signing up", () => {
+  const post = (address: string, headers: Record<string, string> = {}) =>
+    ask("/sign-up", { method: "POST", headers: { "Content-Type": "application/x-www-form-urlencoded", ...headers }, body: `address=${encodeURIComponent(address)}` });
+
+  it("works without a script, with a page, and with one, with a sentence; twice is once", async () => {
+    const page = await post("Ann@Shop.example", { Accept: "text/html" });
+    expect([page.status, page.body.includes("Thank you")]).toEqual([200, true]);
+    const json = await post("ann@shop.example", { Accept: "application/json" });
+    expect(JSON.parse(json.body)).toMatchObject({ ok: true });
+    expect(await SignUp.count({ where: { shopId: owned.shop.id } })).toBe(1);
+  });
+
+  it("refuses what is no address, what comes from elsewhere, and what comes too often", async () => {
+    expect((await post("not an address", { Accept: "text/html" })).status).toBe(422);
+    expect((await post("a@b.example", { Origin: "https://elsewhere.example" })).status).toBe(403);
+    const many = await Promise.all(Array.from({ length: 25 }, () => post("a@b.example", { Accept: "application/json" })));
+    expect(many.some((a) => a.status === 429)).toBe(true);
+  });
+});

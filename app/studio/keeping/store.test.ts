@@ -1,0 +1,100 @@
+import { describe, expect, it, vi } from "vitest";
+import { moveSection, nudgeSection, setBrand, setProp, setShown, type Transaction } from "~/core/commands";
+import { applyAll } from "~/core/operations";
+import { contentWith, everySection } from "~/render/testing/content";
+import { createStudioStore, takeMissed } from ".";
+
+const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
+const [hero, grid] = [main[0]!, main.find((n) => n.kind === "product-grid")!];
+
+function studio(log: readonly Transaction[] = []) {
+  const { draft, goods, pictures, currency, locale } = contentWith(main);
+  return createStudioStore({ shop: { id: "s", host: "s", address: "", currency, locale }, goods, pictures, published: undefined, draft, seq: 5, log });
+}
+const heading = (s: ReturnType<typeof studio>) => s.getState().draft.documents.home!.root.slots.main![0]!.props.heading;
+const type = (s: ReturnType<typeof studio>, text: string) => s.getState().run(setProp(s.getState().draft, hero.id, ["heading"], text, "Words changed in Hero"));
+
+describe("the studio's state", () => {
+  it("makes one step of fast typing and two of slow", () => {
+    vi.useFakeTimers({ now: 1000 });
+    const s = studio();
+    type(s, "K");
+    vi.setSystemTime(1200);
+    type(s, "Ki");
+    expect(s.getState().history.past).toHaveLength(1);
+    expect(s.getState().pending).toHaveLength(1);
+    vi.setSystemTime(2000);
+    type(s, "Kit");
+    expect(s.getState().history.past).toHaveLength(2);
+    s.getState().undo();
+    expect(heading(s)).toBe("Ki");
+    s.getState().undo();
+    expect(heading(s)).toBe(hero.props.heading);
+    s.getState().redo();
+    s.getState().redo();
+    expect(heading(s)).toBe("Kit");
+    vi.useRealTimers();
+  });
+
+  it("does not touch what is on its way, but takes it back together", () => {
+    vi.useFakeTimers({ now: 1000 });
+    const s = studio();
+    type(s, "K");
+    s.setState({ sent: 1 });
+    type(s, "Ki");
+    expect(s.getState().pending).toHaveLength(2);
+    expect(s.getState().history.past).toHaveLength(1);
+    s.getState().undo();
+    expect(heading(s)).toBe(hero.props.heading);
+    vi.useRealTimers();
+  });
+
+  it("says why something can't be done and changes nothing", () => {
+    const s = studio();
+    const before = s.getState().draft;
+    expect(s.getState().run(nudgeSection(before, hero.id, -1, "Hero"))).toBe("Hero is the first already.");
+    expect(s.getState().draft).toBe(before);
+    expect(s.getState().run(setProp(before, grid.id, ["most"], 99, "x"))).toBeTruthy();
+    expect(s.getState().draft).toBe(before);
+  });
+
+  it("has its history back after a reload, from the log", () => {
+    const s = studio();
+    s.getState().run(setShown(s.getState().draft, hero.id, false, "Hero"));
+    s.getState().run(setBrand(s.getState().draft, "colour", "#225577"));
+    const again = studio(s.getState().pending);
+    expect(again.getState().history.past.map((p) => p.label)).toEqual(["Hero not shown yet", "Brand colour changed"]);
+  });
+});
+
+describe("another tab's changes", () => {
+  const theirs = () => {
+    const other = studio();
+    other.getState().run(setShown(other.getState().draft, grid.id, false, "Goods"));
+    return other.getState().pending;
+  };
+
+  it("come in, and ours stay on top of them", () => {
+    const s = studio();
+    type(s, "Mine");
+    const { dropped, ...next } = takeMissed(s.getState(), theirs(), 6);
+    s.setState(next);
+    expect(dropped).toBe(0);
+    expect(heading(s)).toBe("Mine");
+    expect(s.getState().draft.documents.home!.root.slots.main!.find((n) => n.id === grid.id)!.shown).toBe(false);
+    expect(s.getState().base).toBe(6);
+    const server = applyAll(s.getState().confirmed, s.getState().pending.flatMap((t) => t.operations));
+    expect(server.ok && server.draft).toEqual(s.getState().draft);
+  });
+
+  it("that were our own, sent without an answer, are not done twice", () => {
+    const s = studio();
+    s.getState().run(moveSection(s.getState().draft, hero.id, 2, "Hero"));
+    const order = s.getState().draft.documents.home!.root.slots.main!.map((n) => n.id);
+    const { dropped, ...next } = takeMissed(s.getState(), s.getState().pending, 6);
+    s.setState(next);
+    expect(dropped).toBe(0);
+    expect(s.getState().pending).toEqual([]);
+    expect(s.getState().draft.documents.home!.root.slots.main!.map((n) => n.id)).toEqual(order);
+  });
+});

@@ -1,0 +1,46 @@
+// @vitest-environment jsdom
+import { act } from "react";
+import { createRoot } from "react-dom/client";
+import { renderToStaticMarkup } from "react-dom/server";
+import { expect, it } from "vitest";
+import { EnvProvider } from "~/kinds/parts";
+import { envOf, Section } from "~/render";
+import { contentWith, everySection } from "~/render/testing/content";
+import { themeById, THEMES } from "~/themes";
+
+(globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }).IS_REACT_ACT_ENVIRONMENT = true;
+
+const STUDIO_MARKS = ["data-at", "data-hint", "data-node", "data-picture-at", "data-dead"];
+
+/** The structure of a page part without the marks that only the studio needs. */
+function plain(html: string): string {
+  const holder = document.createElement("div");
+  holder.innerHTML = html;
+  // Hints for fetching belong to a page's head and are no part of the section.
+  for (const link of holder.querySelectorAll("link")) link.remove();
+  for (const element of holder.querySelectorAll("*")) {
+    // The order of attributes carries no meaning; the two writers differ in it.
+    const kept = element.getAttributeNames().filter((name) => !STUDIO_MARKS.includes(name)).sort().map((name) => [name, element.getAttribute(name)!] as const);
+    for (const name of element.getAttributeNames()) element.removeAttribute(name);
+    for (const [name, value] of kept) element.setAttribute(name, value);
+  }
+  return holder.innerHTML;
+}
+
+const cases = THEMES.flatMap((theme) => everySection.map((s) => [theme.id, s.name, s.node] as const));
+
+it.each(cases)("in %s, a pane draws “%s” as the shop serves it", async (themeId, _name, node) => {
+  const content = contentWith([node], themeId);
+  const { look } = content.draft;
+  const part = (studio?: { editing: null }) => (
+    <EnvProvider value={envOf(content, look, studio)}>
+      <Section node={node} theme={themeById(themeId)} look={look} first />
+    </EnvProvider>
+  );
+  const served = renderToStaticMarkup(part());
+  const pane = document.createElement("div");
+  const root = createRoot(pane);
+  await act(async () => root.render(part({ editing: null })));
+  expect(plain(pane.innerHTML)).toBe(plain(served));
+  await act(async () => root.unmount());
+});

@@ -1,0 +1,53 @@
+import { spawnSync } from "node:child_process";
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import { runMain, say } from "./say.mjs";
+import { checkNode, ensureBuild, ensureDebian, ensurePackages } from "./setup.mjs";
+
+const reports = "test-results";
+
+/** Runs one part and shows what it prints. Gives whether it went well and how long it took. */
+function part(name, command, args, env = {}) {
+  say(`\n── ${name}`);
+  const started = Date.now();
+  const { status } = spawnSync(command, args, { stdio: "inherit", env: { ...process.env, ...env } });
+  say(`── ${name}: ${status === 0 ? "passed" : "FAILED"} (${Math.round((Date.now() - started) / 1000)} s)`);
+  return status === 0;
+}
+
+const readReport = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, "utf8")) : undefined);
+
+await runMain(async () => {
+  checkNode();
+  ensureDebian([
+    { command: "mariadbd", name: "mariadb-server" },
+    { command: "chromium", name: "chromium" },
+  ]);
+  ensurePackages();
+  rmSync(reports, { recursive: true, force: true });
+  mkdirSync(reports, { recursive: true });
+
+  let passed = 0;
+  let failed = 0;
+  const count = (good) => void (good ? passed++ : failed++);
+  count(part("types", "npm", ["run", "--silent", "types"]));
+  count(part("lint", "npm", ["run", "--silent", "lint"]));
+  count(part("boundaries", "npm", ["run", "--silent", "boundaries"]));
+
+  const vitest = `${reports}/vitest.json`;
+  const unit = part("unit and server tests", "npx", ["vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${vitest}`]);
+  const units = readReport(vitest);
+  passed += units?.numPassedTests ?? 0;
+  failed += units?.numFailedTests ?? 0;
+  if (!unit && !units?.numFailedTests) failed++;
+
+  ensureBuild();
+  const playwright = `${reports}/playwright.json`;
+  const browser = part("journeys in a browser", "npx", ["playwright", "test", "--reporter=list,json"], { PLAYWRIGHT_JSON_OUTPUT_NAME: playwright });
+  const stats = readReport(playwright)?.stats;
+  passed += (stats?.expected ?? 0) + (stats?.flaky ?? 0);
+  failed += stats?.unexpected ?? 0;
+  if (!browser && !stats?.unexpected) failed++;
+
+  say(`\n${passed} passed, ${failed} failed`);
+  if (failed) process.exitCode = 1;
+});

@@ -1,0 +1,64 @@
+import { AxeBuilder } from "@axe-core/playwright";
+import { expect, type FrameLocator, type Locator, type Page } from "@playwright/test";
+
+export const STUDIO = process.env.E2E_STUDIO ?? "";
+export const shopAt = (host: string) => `http://${host}.localhost:${process.env.E2E_SHOP_PORT ?? ""}`;
+export const DEMO = shopAt("larkspindle");
+
+let count = 0;
+
+export async function signInToDemo(page: Page): Promise<void> {
+  await page.goto(`${STUDIO}/sign-in`);
+  await page.getByRole("button", { name: "Use the demo account" }).click();
+  await benchReady(page);
+}
+
+/** A new account with a shop of its own, so that a journey disturbs no other. */
+export async function openShop(page: Page): Promise<{ host: string; name: string; address: string; password: string }> {
+  const n = `${Date.now().toString(36)}${++count}`;
+  const shop = { host: `shop-${n}`, name: `Shop ${n}`, address: `owner-${n}@shop.example`, password: "a long enough password" };
+  await page.goto(`${STUDIO}/account`);
+  await page.getByLabel("Your name").fill("Owner");
+  await page.getByLabel("Mail address").fill(shop.address);
+  await page.getByLabel("Password").fill(shop.password);
+  await page.getByRole("button", { name: "Make the account" }).click();
+  await page.getByLabel("Shop name").fill(shop.name);
+  await page.getByLabel("Web address").fill(shop.host);
+  await page.getByRole("button", { name: "Open it and choose a theme" }).click();
+  await expect(page.getByRole("heading", { name: "Choose a theme" })).toBeVisible();
+  return shop;
+}
+
+/** Waits until both panes are drawn and can be worked in. */
+export async function benchReady(page: Page): Promise<void> {
+  await page.locator("[data-panes-ready]").waitFor();
+  await pane(page, "Wide").locator("#main").waitFor();
+}
+
+export const pane = (page: Page, name: "Phone" | "Wide"): FrameLocator => page.frameLocator(`iframe[title^="${name} view"]`);
+export const plan = (page: Page): Locator => page.getByRole("tree", { name: "Plan of the page" });
+export const inPlan = (page: Page, name: string): Locator => plan(page).getByRole("treeitem", { name: new RegExp(`^${name}`) });
+export const details = (page: Page): Locator => page.getByRole("complementary", { name: "Details" });
+
+/** Every change has reached the server. */
+export const kept = (page: Page) => expect(page.getByRole("status").filter({ hasText: /^Kept \d\d:\d\d/ })).toBeVisible();
+
+/** Goes to an area by its name in the top bar. */
+export async function area(page: Page, name: "Brand" | "Pages" | "Goods" | "Pictures"): Promise<void> {
+  await page.getByRole("navigation", { name: "Areas" }).getByRole("link", { name }).click();
+}
+
+export async function publish(page: Page): Promise<void> {
+  await page.getByRole("button", { name: /^Publish/ }).click();
+  await page.getByRole("button", { name: "Publish now" }).click();
+  await expect(page.getByRole("heading", { name: "It is in the shop" })).toBeVisible();
+  await page.getByRole("button", { name: "Close" }).click();
+}
+
+/** axe-core finds nothing to object to (WCAG 2.0 to 2.2, levels A and AA). */
+export async function expectAccessible(page: Page): Promise<void> {
+  // What is still fading in has another contrast than what it will be read with.
+  await page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished.catch(() => undefined))));
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(" | ")}`)).toEqual([]);
+}
