@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { resolve } from "node:path";
-import { area, benchReady, details, inPlan, kept, openShop, pane, plan, publish, shopAt, signInToDemo, STUDIO } from "./studio";
+import { area, askShop, benchReady, details, inPlan, kept, openShop, pane, plan, publish, shopAt, signInToDemo, STUDIO } from "./studio";
 
 test("a new seller goes from an account to an open shop", async ({ page, context }) => {
   const { host, name } = await openShop(page);
@@ -77,14 +77,14 @@ test("drafts stay out of the shop until they are published, and the changes are 
   await inPlan(page, "Sign-up").click();
   await details(page).getByLabel("Shown in the shop").click();
   await kept(page);
-  const shop = await page.request.get(shopAt(host));
+  const shop = await askShop(page, host);
   expect(await shop.text()).not.toContain("A secret for now");
 
   await page.getByRole("button", { name: "Publish, 2 changes" }).click();
   await expect(page.getByRole("list", { name: "What will change" }).getByRole("listitem")).toHaveText(["Home › Hero: words changed", "Home › Sign-up: no longer shown"]);
   await page.getByRole("button", { name: "Publish now" }).click();
   await expect(page.getByText("2 changes are live")).toBeVisible();
-  const after = await (await page.request.get(shopAt(host))).text();
+  const after = await (await askShop(page, host)).text();
   expect(after).toContain("A secret for now");
   expect(after).not.toContain("/sign-up");
 });
@@ -103,7 +103,7 @@ test("a logo is uploaded, a harmful one is cleaned, and what is no picture is re
   await expect(logo).toHaveAttribute("src", /\.svg$/);
   await publish(page);
   const address = await logo.getAttribute("src");
-  const served = await page.request.get(`${shopAt(host)}${address}`);
+  const served = await askShop(page, host, address!);
   expect(await served.text()).toBe('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><rect width="300" height="100" fill="#175"></rect></svg>');
   expect(served.headers()["content-security-policy"]).toContain("sandbox");
 });

@@ -7,6 +7,10 @@ export const DEMO = shopAt("larkspindle");
 
 let count = 0;
 
+/** Asks a shop without a browser. Node does not resolve names below `localhost` by itself, so the name goes into the head. */
+export const askShop = (page: Page, host: string, path = "/") =>
+  page.request.get(`http://127.0.0.1:${process.env.E2E_SHOP_PORT ?? ""}${path}`, { headers: { Host: `${host}.localhost:${process.env.E2E_SHOP_PORT ?? ""}` } });
+
 export async function signInToDemo(page: Page): Promise<void> {
   await page.goto(`${STUDIO}/sign-in`);
   await page.getByRole("button", { name: "Use the demo account" }).click();

@@ -1,6 +1,6 @@
 import { spawn, spawnSync } from "node:child_process";
 import { randomBytes } from "node:crypto";
-import { chmodSync, existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { chmodSync, existsSync, mkdirSync, openSync, readFileSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { createServer, connect } from "node:net";
 import { join, resolve } from "node:path";
 import { say, Stop } from "./say.mjs";
@@ -103,6 +103,8 @@ export async function startDatabase(folder, { quiet = false } = {}) {
     ].join("\n"),
   );
   chmodSync(init, 0o644);
+  const logged = existsSync(log) ? statSync(log).size : 0;
+  const said = () => (existsSync(log) ? readFileSync(log, "utf8").slice(logged) : "");
   const out = openSync(log, "a");
   const server = spawn(
     find("mariadbd", "/usr/sbin/mariadbd"),
@@ -118,14 +120,14 @@ export async function startDatabase(folder, { quiet = false } = {}) {
   server.once("exit", () => (ended = true));
   server.once("error", () => (ended = true));
   const until = Date.now() + 60_000;
-  while (!(await answers(port))) {
+  // Its port is open before it has read the init file; only this line of its log says that it is done.
+  while (!said().includes("ready for connections")) {
     if (ended || Date.now() > until) {
-      const last = (existsSync(log) ? readFileSync(log, "utf8") : "").split("\n").filter((l) => /ERROR/i.test(l)).at(-1) ?? "it gave no reason";
+      const last = said().split("\n").filter((l) => /ERROR/i.test(l)).at(-1) ?? "it gave no reason";
       throw new Stop(`The database would not start (data in ${data}): ${last.trim()}`);
     }
     await new Promise((next) => setTimeout(next, 60));
   }
-  // The server answers only after it has run its init file, so the account is there by now.
   rmSync(init, { force: true });
   writeFileSync(secretFile, JSON.stringify({ port, password: secret, pid: server.pid }), { mode: 0o600 });
   return { address: addressOf(port), port, stop: () => stopProcess(server.pid) };

@@ -1,0 +1,173 @@
+import { expect, test, type Locator } from "@playwright/test";
+import { area, askShop, benchReady, details, inPlan, kept, openShop, pane, plan, publish, signInToDemo } from "./studio";
+
+test.beforeEach(async ({ page }) => {
+  await openShop(page);
+  await area(page, "Pages");
+  await benchReady(page);
+});
+
+const order = (tree: Locator) => tree.getByRole("treeitem").evaluateAll((items) => items.map((i) => i.getAttribute("aria-label")!.replace(/,.*/, "")));
+const START = ["Header", "Hero", "Goods", "Picture & words", "Sign-up", "Footer"];
+
+test("sections are added, duplicated, moved by key and by drag, removed, and all of it undone and redone", async ({ page }) => {
+  expect(await order(plan(page))).toEqual(START);
+
+  await test.step("added between two, from live miniatures", async () => {
+    await page.getByRole("button", { name: "Add after Hero" }).click();
+    const sheet = page.getByRole("dialog", { name: "Add a section" });
+    await sheet.getByLabel("Find").fill("statement");
+    await sheet.getByRole("button", { name: "Add Text: A large statement" }).click();
+    await expect(inPlan(page, "Text")).toHaveAttribute("aria-selected", "true");
+    expect(await order(plan(page))).toEqual(["Header", "Hero", "Text", "Goods", "Picture & words", "Sign-up", "Footer"]);
+    await expect(pane(page, "Phone").getByRole("heading", { name: "A few words about us" })).toBeVisible();
+  });
+
+  await test.step("moved and duplicated by key", async () => {
+    await inPlan(page, "Text").focus();
+    await page.keyboard.press("Alt+ArrowRight");
+    await expect.poll(() => order(plan(page))).toEqual(["Header", "Hero", "Goods", "Text", "Picture & words", "Sign-up", "Footer"]);
+    await page.keyboard.press("d");
+    await expect.poll(() => order(plan(page))).toEqual(["Header", "Hero", "Goods", "Text", "Text", "Picture & words", "Sign-up", "Footer"]);
+    await page.keyboard.press("Delete");
+    await expect(page.getByText("Text removed")).toBeVisible();
+  });
+
+  await test.step("dragged in the plan; Escape cancels", async () => {
+    const from = (await inPlan(page, "Sign-up").boundingBox())!;
+    const to = (await inPlan(page, "Hero").boundingBox())!;
+    const drag = async () => {
+      await page.mouse.move(from.x + 40, from.y + 30);
+      await page.mouse.down();
+      await page.mouse.move(to.x + 60, to.y + 30, { steps: 12 });
+      await page.mouse.move(to.x + 10, to.y + 30, { steps: 3 });
+      await expect(page.getByText("First on the page").first()).toBeVisible();
+    };
+    await drag();
+    await page.keyboard.press("Escape");
+    await page.mouse.up();
+    expect((await order(plan(page)))[1]).toBe("Hero");
+    await drag();
+    await page.mouse.up();
+    await expect.poll(async () => (await order(plan(page)))[1]).toBe("Sign-up");
+  });
+
+  await test.step("undone to the start, and redone", async () => {
+    const undo = page.getByRole("button", { name: /^Undo:/ });
+    await expect(undo).toHaveAccessibleName("Undo: Sign-up moved up");
+    while (await undo.isVisible()) await undo.click();
+    expect(await order(plan(page))).toEqual(START);
+    await page.getByRole("button", { name: "Redo: Text added" }).click();
+    await expect(inPlan(page, "Text")).toBeVisible();
+    await kept(page);
+  });
+
+  await test.step("and undo reaches back beyond a reload", async () => {
+    await page.reload();
+    await benchReady(page);
+    await page.getByRole("button", { name: "Undo: Text added" }).click();
+    expect(await order(plan(page))).toEqual(START);
+  });
+});
+
+test("a section is dragged inside a pane, with the drop said in words", async ({ page }) => {
+  const wide = pane(page, "Wide");
+  await wide.locator(".s-product-grid .head").click();
+  const grip = wide.getByRole("button", { name: "Drag Goods" });
+  const from = (await grip.boundingBox())!;
+  const hero = (await wide.locator(".s-hero h1").boundingBox())!;
+  await page.mouse.move(from.x + 6, from.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 20, from.y - 60, { steps: 6 });
+  await page.mouse.move(hero.x + 20, hero.y - 60, { steps: 12 });
+  await expect(wide.getByText("First on the page")).toBeVisible();
+  await page.mouse.up();
+  await expect.poll(async () => (await order(plan(page))).slice(1, 3)).toEqual(["Goods", "Hero"]);
+});
+
+test("words are edited where they stand, and every pane shows them as they are typed", async ({ page }) => {
+  const wide = pane(page, "Wide");
+  const heading = wide.locator(".s-picture-words .head");
+  await heading.click();
+  await heading.click();
+  await page.keyboard.press("Control+A");
+  await page.keyboard.type("Boiled in copper");
+  await expect(pane(page, "Phone").locator(".s-picture-words .head")).toHaveText("Boiled in copper");
+  await expect(details(page).getByLabel("Heading")).toHaveValue("Boiled in copper");
+  await expect(heading).toHaveText("Boiled in copper");
+  await page.keyboard.press("Escape");
+  await expect(heading).not.toHaveAttribute("contenteditable");
+  await page.keyboard.press("Control+z");
+  await expect(heading).toHaveText("How it is made");
+
+  // By key, from the plan.
+  await inPlan(page, "Hero").focus();
+  await page.keyboard.press("Enter");
+  await expect(wide.locator("[contenteditable]")).toBeFocused();
+  await page.keyboard.type("Typed by key");
+  await expect(pane(page, "Phone").locator(".s-hero .over")).toHaveText("Typed by key");
+});
+
+test("an arrangement is changed and keeps the content; a device difference is marked and put back", async ({ page }) => {
+  await inPlan(page, "Picture & words").click();
+  await details(page).getByRole("radio", { name: "Words over the edge" }).click();
+  await expect(pane(page, "Wide").locator(".s-picture-words")).toHaveClass(/a-overlap/);
+  await expect(pane(page, "Wide").locator(".s-picture-words .head")).toHaveText("How it is made");
+  await details(page).getByRole("button", { name: "Put back to the theme’s" }).click();
+  await expect(pane(page, "Wide").locator(".s-picture-words")).toHaveClass(/a-picture-left/);
+
+  await inPlan(page, "Goods").click();
+  await page.getByRole("button", { name: "Phone", exact: true }).last().focus();
+  const audience = page.getByRole("group", { name: "Whom a change of style is for" });
+  await audience.getByRole("button", { name: "Phone" }).click();
+  await details(page).getByRole("group", { name: "Side by side" }).getByRole("button", { name: "1" }).click();
+  const columns = (name: "Phone" | "Wide") => pane(page, name).locator(".s-product-grid").evaluate((e) => getComputedStyle(e).getPropertyValue("--columns"));
+  expect([await columns("Phone"), await columns("Wide")]).toEqual(["1", "4"]);
+  await audience.getByRole("button", { name: "All" }).click();
+  await expect(details(page).getByText("◆ phone only: 1")).toBeVisible();
+  await details(page).getByRole("button", { name: "Put side by side back on phone" }).click();
+  expect([await columns("Phone"), await columns("Wide")]).toEqual(["2", "4"]);
+});
+
+test("a section hidden on phones is gone there alone, in the panes and in the shop", async ({ page }) => {
+  await inPlan(page, "Picture & words").click();
+  await details(page).getByRole("switch", { name: /^Phones/ }).click();
+  await expect(pane(page, "Phone").locator(".s-picture-words")).toBeHidden();
+  await expect(pane(page, "Wide").locator(".s-picture-words")).toBeVisible();
+  await expect(details(page).getByText("◆ hidden here")).toBeVisible();
+});
+
+test("a picture is chosen from the library by clicking its place, and links that lead nowhere say so", async ({ page }) => {
+  const wide = pane(page, "Wide");
+  await wide.locator(".s-picture-words .head").click();
+  await wide.locator(".s-picture-words .pic").click();
+  const dialog = page.getByRole("dialog", { name: "Choose a picture" });
+  await expect(dialog.getByText("There are no pictures yet. Upload the first one above.")).toBeVisible();
+  await dialog.getByLabel("Upload a picture").setInputFiles("demo/pictures/made/workshop-bench.webp");
+  await expect(wide.locator(".s-picture-words img")).toBeVisible();
+  await expect(pane(page, "Phone").locator(".s-picture-words img")).toBeVisible();
+
+  await inPlan(page, "Hero").click();
+  await expect(details(page).getByText("Leads nowhere yet: left out of the shop.").first()).toBeVisible();
+  const link = details(page).getByRole("combobox", { name: "Button leads to", exact: true });
+  await link.fill("javascript:alert(1)");
+  await link.blur();
+  await expect(details(page).getByText(/Choose a product or collection, or write a web address/)).toBeVisible();
+  await link.fill("shop.example/offers");
+  await link.blur();
+  await expect(wide.locator(".s-hero .button")).toHaveAttribute("href", "https://shop.example/offers");
+});
+
+test("the demo shop: what is marked not yet shown is drawn under a screen and absent from the shop", async ({ page }) => {
+  await page.context().clearCookies();
+  await signInToDemo(page);
+  await inPlan(page, "Collections").click();
+  await page.keyboard.press("h");
+  await expect(pane(page, "Wide").locator(".s-collection-tiles")).toHaveAttribute("data-not-shown", "");
+  await expect(inPlan(page, "Collections")).toHaveAccessibleName(/not shown yet/);
+  await publish(page);
+  expect(await (await askShop(page, "larkspindle")).text()).not.toContain("Where to start");
+  await page.getByRole("button", { name: "Undo: Collections not shown yet" }).click();
+  await publish(page);
+  expect(await (await askShop(page, "larkspindle")).text()).toContain("Where to start");
+});

@@ -1,0 +1,127 @@
+import { expect, test } from "@playwright/test";
+import { HtmlValidate } from "html-validate";
+import { area, benchReady, DEMO, expectAccessible, inPlan, openShop, signInToDemo, STUDIO } from "./studio";
+
+const PAGES = ["/", "/collections/single-line-kites", "/collections/all", "/products/larkspindle-delta-190-dawn", "/products/kittiwake-ul", "/products/turnstone", "/nowhere"];
+const PHONE = { width: 390, height: 844 };
+
+test.describe("the published shop", () => {
+  for (const path of PAGES) {
+    test(`${path} is valid, accessible, fits the phone, and holds still`, async ({ page }) => {
+      const problems: string[] = [];
+      page.on("console", (m) => m.type() === "error" && !m.text().includes("404") && problems.push(m.text()));
+      page.on("pageerror", (e) => problems.push(e.message));
+      await page.addInitScript(() => {
+        const w = window as unknown as { shift: number };
+        w.shift = 0;
+        new PerformanceObserver((list) => {
+          for (const entry of list.getEntries() as (PerformanceEntry & { value: number; hadRecentInput: boolean })[]) if (!entry.hadRecentInput) w.shift += entry.value;
+        }).observe({ type: "layout-shift", buffered: true });
+      });
+      const answer = await page.goto(DEMO + path);
+      const validator = new HtmlValidate({ extends: ["html-validate:standard"], rules: { "long-title": "off" } });
+      const report = await validator.validateString((await answer!.body()).toString("utf8"));
+      expect(report.results.flatMap((r) => r.messages.map((m) => `${m.ruleId}: ${m.message}`))).toEqual([]);
+      await expectAccessible(page);
+      await page.setViewportSize(PHONE);
+      await expectAccessible(page);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
+      // WCAG 2.2, 1.4.10: no sideways scrolling at 320 px.
+      await page.setViewportSize({ width: 320, height: 700 });
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
+      await page.setViewportSize(PHONE);
+      await page.reload({ waitUntil: "networkidle" });
+      expect(await page.evaluate(() => (window as unknown as { shift: number }).shift)).toBeLessThan(0.02);
+      expect(problems).toEqual([]);
+    });
+  }
+
+  test("works without JavaScript: menu, pages and sign-up", async ({ browser }) => {
+    const context = await browser.newContext({ javaScriptEnabled: false, viewport: PHONE });
+    const page = await context.newPage();
+    await page.goto(DEMO);
+    await page.getByText("Menu", { exact: true }).click();
+    await page.getByRole("navigation", { name: "Main menu, small screen" }).getByRole("link", { name: "Windsocks" }).click();
+    await page.getByRole("link", { name: "Pollack Windsock" }).click();
+    await expect(page.getByRole("heading", { level: 1 })).toHaveText("Pollack Windsock");
+    await page.goto(DEMO);
+    await page.getByLabel("Your mail address").fill("reader@shop.example");
+    await page.getByRole("button", { name: "Write to me" }).click();
+    await expect(page.getByRole("heading", { level: 1 })).toHaveText("Thank you");
+    await context.close();
+  });
+
+  test("with JavaScript, signing up stays on the page; the phone menu closes on Escape", async ({ page }) => {
+    await page.setViewportSize(PHONE);
+    await page.goto(DEMO);
+    await page.getByText("Menu", { exact: true }).click();
+    await expect(page.getByRole("navigation", { name: "Main menu, small screen" })).toBeVisible();
+    await page.keyboard.press("Escape");
+    await expect(page.getByRole("navigation", { name: "Main menu, small screen" })).toBeHidden();
+    await page.getByLabel("Your mail address").fill("other@shop.example");
+    await page.getByRole("button", { name: "Write to me" }).click();
+    await expect(page.getByText("You are on the list.")).toBeVisible();
+    await expect(page).toHaveURL(`${DEMO}/`);
+  });
+
+  test("carries under 15 KB of script, and no React", async ({ page }) => {
+    let script = 0;
+    page.on("response", async (response) => {
+      if (response.request().resourceType() === "script") script += Number((await response.request().sizes()).responseBodySize);
+    });
+    await page.goto(DEMO, { waitUntil: "networkidle" });
+    expect(script).toBeGreaterThan(0);
+    expect(script).toBeLessThan(15 * 1024);
+    expect(await page.content()).not.toMatch(/react/i);
+  });
+});
+
+test("every screen of the studio passes axe", async ({ page }) => {
+  await page.goto(`${STUDIO}/sign-in`);
+  await expectAccessible(page);
+  await page.goto(`${STUDIO}/account`);
+  await expectAccessible(page);
+  await signInToDemo(page);
+  await expectAccessible(page);
+  await inPlan(page, "Hero").click();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await expect(page.getByRole("dialog", { name: "Add a section" })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: /^Publish/ }).click();
+  await expect(page.getByText("Nothing has changed since it was last published")).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Not now" }).click();
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press("Escape");
+  await area(page, "Brand");
+  await benchReady(page);
+  await expectAccessible(page);
+  await page.getByRole("link", { name: "Change theme" }).click();
+  await expect(page.getByRole("heading", { name: "Choose a theme" })).toBeVisible();
+  await expectAccessible(page);
+  await area(page, "Goods");
+  await expectAccessible(page);
+  await page.getByRole("link", { name: "Bring in goods" }).click();
+  await expectAccessible(page);
+  await area(page, "Pictures");
+  await expectAccessible(page);
+});
+
+test("the studio keeps to its policy: nothing is blocked, nothing is logged", async ({ page }) => {
+  const problems: string[] = [];
+  page.on("console", (m) => ["error", "warning"].includes(m.type()) && problems.push(m.text()));
+  page.on("pageerror", (e) => problems.push(e.message));
+  const answer = await page.goto(`${STUDIO}/sign-in`);
+  const policy = answer!.headers()["content-security-policy"]!;
+  expect(policy).toMatch(/script-src 'nonce-[^']+' 'strict-dynamic'/);
+  expect(policy).toContain("frame-ancestors 'none'");
+  await openShop(page);
+  await area(page, "Pages");
+  await benchReady(page);
+  await inPlan(page, "Hero").click();
+  expect(problems).toEqual([]);
+});
