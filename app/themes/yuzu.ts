@@ -26,7 +26,7 @@ export const yuzu: Theme = {
     hero: { arrangement: "beside", style: { all: { headSize: 5, spaceTop: 0, spaceBottom: 0, shape: "3/2" } } },
     "product-grid": {
       arrangement: "cards",
-      style: { all: { headSize: 2, columns: 5, shape: "1/1", spaceTop: 5, spaceBottom: 5 }, tablet: { columns: 3 }, phone: { columns: 2 } },
+      style: { all: { headSize: 2, columns: 5, shape: "1/1", spaceTop: 5, spaceBottom: 5 } },
     },
     "collection-tiles": { arrangement: "index", style: { all: { headSize: 2, spaceTop: 5, spaceBottom: 5 } } },
     "picture-words": { arrangement: "picture-right", style: { all: { headSize: 3, shape: "3/2", spaceTop: 5, spaceBottom: 5 } } },

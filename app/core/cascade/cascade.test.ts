@@ -25,7 +25,7 @@ describe("resolving", () => {
               }
             }
           }
-          expect(resolve(all, property, device)?.value).toBe(expected);
+          expect(resolve(all, property, device)?.winner.value).toBe(expected);
         }
       }),
       { seed, numRuns: 300 },
@@ -50,6 +50,13 @@ describe("resolving", () => {
     expect(resolve(all, "columns", "wide")?.winner).toEqual({ layer: "theme", audience: "all", value: 3 });
     expect(resolve(all, "scrim", "wide")).toBeUndefined();
   });
+});
+
+it("a number of columns for all devices is one for wide screens: phones and tablets show fewer until told otherwise", () => {
+  const all: Layer[] = [{ name: "section", sheet: { all: { columns: 5 } } }];
+  expect(DEVICES.map((d) => resolve(all, "columns", d)?.value)).toEqual([2, 3, 5]);
+  const told: Layer[] = [{ name: "section", sheet: { all: { columns: 5 }, phone: { columns: 4 } } }];
+  expect(resolve(told, "columns", "phone")?.value).toBe(4);
 });
 
 /** Reads emitted rules back: what applies on a device. */
@@ -83,7 +90,7 @@ describe("emitting", () => {
   });
 
   it("says what all devices share once", () => {
-    expect(nodeCss(".x", [{ name: "kind", sheet: { all: { columns: 3 } } }])).toBe(".x{--columns:3}");
+    expect(nodeCss(".x", [{ name: "kind", sheet: { all: { shape: "4/5" } } }])).toBe(".x{--shape:4/5}");
     expect(nodeAttributes([{ name: "kind", sheet: { all: { set: "brand" } } }])).toEqual({ "data-set": "brand" });
   });
 

@@ -26,7 +26,10 @@ export function resolve(layers: readonly Layer[], property: string, device: Devi
     }
   }
   const [winner, ...overridden] = sources;
-  return winner && { value: winner.value, winner, overridden };
+  if (!winner) return undefined;
+  const most = winner.audience === "all" ? PROPERTIES[property]?.mostOn?.[device] : undefined;
+  const value = most !== undefined && typeof winner.value === "number" ? Math.min(winner.value, most) : winner.value;
+  return { value, winner, overridden };
 }
 
 /** The layers of a node: the given ones below, its own on top. */

@@ -17,6 +17,8 @@ export type Property = {
   /** Whether it may differ between devices. */
   readonly perDevice: boolean;
   readonly emission: Emission;
+  /** The most that a value said for all devices comes to on a device; what is said for the device itself is obeyed. */
+  readonly mostOn?: Partial<Readonly<Record<Device, number>>>;
 };
 
 const steps = (labels: readonly string[]): readonly Choice[] => labels.map((label, value) => ({ value, label }));
@@ -63,6 +65,8 @@ const LIST: readonly Property[] = [
     name: "columns", label: "Side by side", group: "sits", perDevice: true,
     choices: [1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) })),
     emission: declare("--columns", String),
+    // Five side by side on a wide screen must not make five slivers on a phone (at least 150 px each, common practice).
+    mostOn: { phone: 2, tablet: 3 },
   },
   { name: "spaceTop", label: "Space above", group: "sits", perDevice: true, choices: SPACE_STEPS, emission: declare("--space-top", (v) => `var(--s${v})`) },
   { name: "spaceBottom", label: "Space below", group: "sits", perDevice: true, choices: SPACE_STEPS, emission: declare("--space-bottom", (v) => `var(--s${v})`) },

@@ -35,7 +35,6 @@ export const definition: Definition<CollectionTilesProps> = {
   defaults: { heading: "Find your way", tiles: [] },
   style: {
     all: { set: "page", width: "content", headSize: 3, columns: 3, shape: "4/3", spaceTop: 6, spaceBottom: 6, align: "start" },
-    phone: { columns: 2 },
   },
   styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
   css: `

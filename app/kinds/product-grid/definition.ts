@@ -34,8 +34,6 @@ export const definition: Definition<ProductGridProps> = {
   defaults: { heading: "New in the shop", text: "", collection: null, most: 8, more: "See all" },
   style: {
     all: { set: "page", width: "content", headSize: 4, columns: 4, shape: "4/5", spaceTop: 6, spaceBottom: 6, align: "start" },
-    tablet: { columns: 3 },
-    phone: { columns: 2 },
   },
   styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
   css: `
