@@ -48,8 +48,21 @@ export type SolvedLook = {
   readonly goodsShape: string;
 };
 
-/** Combines theme and brand: what the brand does not say, the theme decides. A colour that cannot be read is ignored. */
+const solvedLooks = new WeakMap<Look, SolvedLook>();
+
+/**
+ * Combines theme and brand: what the brand does not say, the theme decides. A colour that cannot be read is ignored. A
+ * look is a frozen value, so each is solved once.
+ */
 export function solveLook(theme: Theme, look: Look): SolvedLook {
+  const known = solvedLooks.get(look);
+  if (known?.theme === theme) return known;
+  const solved = solveAfresh(theme, look);
+  solvedLooks.set(look, solved);
+  return solved;
+}
+
+function solveAfresh(theme: Theme, look: Look): SolvedLook {
   const wished = look.brand.colour === undefined ? undefined : readColour(look.brand.colour);
   return {
     theme,
@@ -62,8 +75,18 @@ export function solveLook(theme: Theme, look: Look): SolvedLook {
   };
 }
 
+const writtenLooks = new WeakMap<SolvedLook, string>();
+
 /** Custom properties and font faces of a solved look, as CSS text. */
 export function lookCss(look: SolvedLook): string {
+  const known = writtenLooks.get(look);
+  if (known !== undefined) return known;
+  const css = writeLook(look);
+  writtenLooks.set(look, css);
+  return css;
+}
+
+function writeLook(look: SolvedLook): string {
   const { theme, typePair, roles } = look;
   const families = [...new Set([typePair.heads.family, typePair.text.family])];
   const root: string[] = [];

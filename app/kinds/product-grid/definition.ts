@@ -39,7 +39,7 @@ export const definition: Definition<ProductGridProps> = {
   css: `
 .goods-top{display:flex;flex-wrap:wrap;align-items:end;justify-content:space-between;gap:var(--s2) var(--s4);margin-bottom:var(--s4)}
 .goods-top>div{display:flex;flex-direction:column;gap:var(--s2);flex:1 1 20rem;text-align:var(--align,start);align-items:var(--align-box,flex-start)}
-.a-shelf .shelf{display:grid;grid-auto-flow:column;grid-auto-columns:minmax(0,calc((100% - (var(--columns) - 1)*var(--s3))/(var(--columns) + .3)));gap:var(--s3);overflow-x:auto;scroll-snap-type:x proximity;padding-bottom:var(--s2);scrollbar-width:thin}
+.a-shelf .shelf{display:grid;grid-auto-flow:column;grid-auto-columns:calc((100% - var(--columns)*var(--s3))/(var(--columns) + .35));gap:var(--s3);overflow-x:auto;scroll-snap-type:x proximity;padding-bottom:var(--s2);scrollbar-width:thin}
 .a-shelf .shelf>*{scroll-snap-align:start}
 .a-rows .grid{gap:0 var(--s4)}
 .a-rows .card{flex-direction:row;gap:var(--s3);align-items:center;padding-block:var(--s2);border-top:1px solid var(--line)}

@@ -3,7 +3,7 @@ import { writeCsv } from "~/core/formats";
 import { decimalMoney } from "~/core/money";
 import { AVAILABILITY_WORDS, readGoods, slugOf, type Goods, type GoodsFile, type GoodsLine, type Product } from "~/core/goods";
 import { atomically, CollectionRow, database, PictureRow, ProductCollection, ProductRow, ShopRow } from "../database/index.server";
-import type { Shop } from "../shops/index.server";
+import { forgetShops, type Shop } from "../shops/index.server";
 
 /** Longest goods file in characters, and most lines. */
 export const MOST_CHARACTERS = 5_000_000;
@@ -107,7 +107,7 @@ export type ImportDone = { readonly added: number; readonly changed: number; rea
 
 /** Imports a goods file: products are known by SKU, so a second import changes and never doubles. All or nothing. */
 export async function importGoods(shop: Shop, text: string): Promise<ImportDone> {
-  return atomically(async (transaction) => {
+  const done = await atomically(async (transaction) => {
     // The shop's row is the lock: two imports at once happen one after the other.
     const row = await ShopRow.findByPk(shop.id, { transaction, lock: true, rejectOnEmpty: true });
     const now = { ...shop, goodsVersion: row.goodsVersion };
@@ -150,6 +150,8 @@ export async function importGoods(shop: Shop, text: string): Promise<ImportDone>
     const count = (does: PlannedLine["does"]) => plan.lines.filter((l) => l.does === does).length;
     return { added: count("new"), changed: count("changed"), same: count("same") };
   });
+  forgetShops();
+  return done;
 }
 
 /** Gives a collection its words and picture, by title; used when the demo shop is loaded. */
@@ -157,6 +159,7 @@ export async function describeCollection(shopId: string, title: string, descript
   database();
   await CollectionRow.update({ description, pictureId }, { where: { shopId, title } });
   await ShopRow.increment("goodsVersion", { where: { id: shopId } });
+  forgetShops();
 }
 
 /** The goods as a CSV file; bringing it in again changes nothing. */

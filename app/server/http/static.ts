@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { existsSync, readFileSync } from "node:fs";
 import { join, resolve } from "node:path";
-import { Router, type RequestHandler, type Response } from "express";
+import type { RequestHandler, Response } from "express";
 import { FAMILIES, fontFileName, SUBSETS, type Subset } from "~/core/theme";
 import { fontFolder } from "../storefront/favicon";
 import { fileFor } from "../pictures/index.server";
@@ -37,14 +37,13 @@ export async function sendPicture(name: string, response: Response, isAllowed: (
   response.type(name.endsWith(".svg") ? "image/svg+xml" : "image/webp").sendFile(file, { cacheControl: false, dotfiles: "allow" });
 }
 
-const runtimeFile = resolve("build/runtime/shop.js");
-const runtime = existsSync(runtimeFile) ? readFileSync(runtimeFile) : Buffer.from("");
+const scriptFile = resolve("build/runtime/shop.js");
+const script = existsSync(scriptFile) ? readFileSync(scriptFile) : Buffer.from("");
 
 /** Address of the shop's script; it changes when the script does. */
-export const RUNTIME_ADDRESS = `/assets/shop-${createHash("sha256").update(runtime).digest("hex").slice(0, 12)}.js`;
+export const RUNTIME_ADDRESS = `/assets/shop-${createHash("sha256").update(script).digest("hex").slice(0, 12)}.js`;
 
-export const runtimeRouter = (): Router =>
-  Router().get(RUNTIME_ADDRESS, (_request, response) => {
-    response.setHeader("Cache-Control", YEAR);
-    response.type("text/javascript").send(runtime);
-  });
+export const runtime: RequestHandler = (_request, response) => {
+  response.setHeader("Cache-Control", YEAR);
+  response.type("text/javascript").send(script);
+};

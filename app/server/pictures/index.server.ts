@@ -5,6 +5,7 @@ import { z } from "zod";
 import { newId } from "~/core/document";
 import type { Picture } from "~/core/pictures";
 import { database, PictureRow, ShopRow } from "../database/index.server";
+import { forgetShops } from "../shops/index.server";
 import { sanitiseSvg, sizeOfSvg } from "./sanitise";
 import { keepOriginal } from "./store";
 
@@ -93,6 +94,7 @@ export async function addPicture(shopId: string, bytes: Buffer, name: string, mo
       focusX: more.focus?.[0] ?? 50, focusY: more.focus?.[1] ?? 50, vector: prepared.vector, createdAt: new Date(),
     });
     await ShopRow.increment("picturesVersion", { where: { id: shopId } });
+    forgetShops();
     return { ok: true, picture: toPicture(row), known: false };
   } catch (error) {
     // Two uploads of the same picture at the same moment: the other one was first.
@@ -116,5 +118,6 @@ export async function describePicture(shopId: string, change: z.infer<typeof pic
   if (!row) return false;
   await row.update({ alt: change.alt, focusX: change.focusX, focusY: change.focusY });
   await ShopRow.increment("picturesVersion", { where: { id: shopId } });
+  forgetShops();
   return true;
 }

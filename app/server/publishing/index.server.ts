@@ -3,6 +3,7 @@ import { changeWords, type Change } from "~/kinds/change-words";
 import { draftSchema, readDocument } from "~/core/schema";
 import { atomically, database, Publication, ShopRow } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
+import { forgetShops } from "../shops/index.server";
 
 
 const cache = new Map<string, Draft>();
@@ -47,7 +48,7 @@ export type Published =
 export async function publish(shopId: string, seq: number): Promise<Published> {
   const pending = await pendingChanges(shopId);
   if (pending.changes.length === 0) return { ok: false, code: "nothing" };
-  return atomically(async (transaction): Promise<Published> => {
+  const result = await atomically(async (transaction): Promise<Published> => {
     const shop = await ShopRow.findByPk(shopId, { transaction, lock: true, rejectOnEmpty: true });
     if (shop.seq !== seq || pending.seq !== seq) return { ok: false, code: "moved-on" };
     const { draft } = await loadDraft(shopId);
@@ -59,4 +60,6 @@ export async function publish(shopId: string, seq: number): Promise<Published> {
     await shop.update({ publicationId: row.id }, { transaction });
     return { ok: true, number, changes: pending.changes };
   });
+  forgetShops();
+  return result;
 }

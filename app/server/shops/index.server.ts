@@ -79,9 +79,22 @@ export async function shopOf(ownerId: string, shopId: string): Promise<Shop | un
   return row ? toShop(row) : undefined;
 }
 
-/** The shop at a host name. */
+/** How long another process may serve what this one has changed. */
+const REMEMBERED_MS = 500;
+const MOST_REMEMBERED = 5_000;
+const remembered = new Map<string, { shop: Shop | undefined; until: number }>();
+
+/** Makes a change of a shop's row show at once in what this process serves. */
+export const forgetShops = (): void => remembered.clear();
+
+/** The shop at a host name. Asked on every request of a shopper, so it is remembered for a moment. */
 export async function shopAt(host: string): Promise<Shop | undefined> {
+  const known = remembered.get(host);
+  if (known && known.until > Date.now()) return known.shop;
   database();
   const row = await ShopRow.findOne({ where: { host } });
-  return row ? toShop(row) : undefined;
+  const shop = row ? toShop(row) : undefined;
+  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
+  remembered.set(host, { shop, until: Date.now() + REMEMBERED_MS });
+  return shop;
 }

@@ -4,7 +4,7 @@ import helmet from "helmet";
 import { z } from "zod";
 import type { Picture } from "~/core/pictures";
 import { database, SignUp } from "../database/index.server";
-import { fonts, RUNTIME_ADDRESS, runtimeRouter, sendPicture } from "../http/static";
+import { fonts, RUNTIME_ADDRESS, runtime, sendPicture } from "../http/static";
 import { hasPicture } from "../pictures/index.server";
 import { shopAt, type Shop } from "../shops/index.server";
 import { icoOf, iconPng } from "./favicon";
@@ -65,7 +65,7 @@ export function storefront(): Express {
   app.set("etag", false);
   app.use(helmet({ contentSecurityPolicy: false, strictTransportSecurity: false, crossOriginEmbedderPolicy: false, referrerPolicy: { policy: "strict-origin-when-cross-origin" } }));
   app.get("/fonts/:file", fonts);
-  app.use(compression(), runtimeRouter());
+  app.get(RUNTIME_ADDRESS, compression(), runtime);
 
   app.use(async (request, response, next) => {
     const label = hostLabel(request);

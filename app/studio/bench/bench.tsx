@@ -1,4 +1,4 @@
-import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
+import { Box, Button, Drawer, ToggleButton, ToggleButtonGroup, Typography, useMediaQuery } from "@mui/material";
 import { Plus } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { duplicateSection, nudgeSection, removeSection, setProp, setShown, type Outcome } from "~/core/commands";
@@ -12,7 +12,6 @@ import { Plan } from "./plan";
 import { ScrollSync } from "./scroll-sync";
 import { placeForNew, standings, type Standing } from "./sections";
 import { pathOf } from "./words";
-import { wireframes, type Wireframe } from "./wireframe";
 
 const SILL = 26;
 const PAD = 16;
@@ -40,29 +39,6 @@ function useSize() {
   return { ref, size };
 }
 
-/** The plan's drawings, measured from a pane whenever its layout has come to rest. */
-function useWires(frame: Document | null): ReadonlyMap<string, Wireframe> {
-  const [wires, setWires] = useState<ReadonlyMap<string, Wireframe>>(new Map());
-  const draft = useStudio((s) => s.draft);
-  useEffect(() => {
-    const window = frame?.defaultView as (Window & typeof globalThis) | null | undefined;
-    if (!frame || !window) return;
-    let timer = 0;
-    const measure = () => {
-      clearTimeout(timer);
-      timer = window.setTimeout(() => setWires(wireframes(frame)), 160);
-    };
-    const observer = new window.ResizeObserver(measure);
-    observer.observe(frame.body);
-    measure();
-    return () => {
-      clearTimeout(timer);
-      observer.disconnect();
-    };
-  }, [frame, draft]);
-  return wires;
-}
-
 type BenchProps = { page: string; title: string; panel: ReactNode; panelLabel: string };
 
 /** The work place: a panel on the left, the panes, and the plan below. */
@@ -73,24 +49,32 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
   const [frames, setFrames] = useState<{ phone: Document | null; wide: Document | null }>({ phone: null, wide: null });
   const [addAt, setAddAt] = useState<number | null>(null);
   const [choosing, setChoosing] = useState<{ node: string; at: string } | null>(null);
+  // On a phone there is room for one pane; the panel rises from below when it is asked for.
+  const isNarrow = useMediaQuery("(max-width:899.98px)");
+  const [panelOpen, setPanelOpen] = useState(false);
   const { ref, size } = useSize();
   const sync = useMemo(() => new ScrollSync(), []);
-  const onFrame = useCallback((device: "phone" | "wide", frame: Document | null) => setFrames((f) => (f[device] === frame ? f : { ...f, [device]: frame })), []);
+  const onFrame = useCallback(
+    (device: "phone" | "wide", frame: Document | null) => setFrames((f) => (f[device] === frame ? f : { ...f, [device]: frame })),
+    [],
+  );
   const onPicture = useCallback((node: string, at: string) => setChoosing({ node, at }), []);
-  const wires = useWires(frames.wide ?? frames.phone);
 
   useEffect(() => {
     if (selected) sync.reveal(selected);
   }, [selected, sync]);
 
-  const editWords = (id: string) => {
-    store.getState().select(id);
-    const [pane, frame] = frames.wide ? (["wide", frames.wide] as const) : (["phone", frames.phone] as const);
-    // The pane has to have scrolled there before it can take the caret.
-    requestAnimationFrame(() => {
-      if (frame && !editFirstWords(store, frame, pane, id)) store.getState().say("There are no words to edit in this section.");
-    });
-  };
+  const editWords = useCallback(
+    (id: string) => {
+      store.getState().select(id);
+      const [pane, frame] = frames.wide ? (["wide", frames.wide] as const) : (["phone", frames.phone] as const);
+      // The pane has to have scrolled there before it can take the caret.
+      requestAnimationFrame(() => {
+        if (frame && !editFirstWords(store, frame, pane, id)) store.getState().say("There are no words to edit in this section.");
+      });
+    },
+    [store, frames],
+  );
   const withSelected = (make: (s: Standing) => Outcome) => () => {
     const { draft, selected: id, run } = store.getState();
     const standing = standings(draft, page).find((s) => s.node.id === id);
@@ -127,33 +111,80 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
     [frames.phone, frames.wide],
   );
 
-  const scales = size ? scalesFor(view, size.width, size.height) : null;
+  const scales = size
+    ? isNarrow
+      ? { phone: Math.min(1, (size.width - 2 * PAD) / DEVICE_WIDTH.phone), wide: 0 }
+      : scalesFor(view, size.width, size.height)
+    : null;
   const height = size ? Math.max(200, size.height - SILL - PAD) : 0;
   const paneProps = { page, sync, onPicture, onFrame, height };
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "300px minmax(0,1fr)", gridTemplateRows: "minmax(0,1fr) 102px", height: "100%", minHeight: 0 }}>
-      <Box component="aside" aria-label={panelLabel} sx={{ gridRow: "1 / 3", borderRight: `1px solid ${INK.line}`, bgcolor: INK.raised, overflowY: "auto", minHeight: 0 }}>
-        {panel}
-      </Box>
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: isNarrow ? "minmax(0,1fr)" : "300px minmax(0,1fr)",
+        gridTemplateRows: "minmax(0,1fr) 102px",
+        height: "100%",
+        minHeight: 0,
+      }}
+    >
+      {isNarrow ? (
+        <Drawer
+          anchor="bottom"
+          open={panelOpen}
+          onClose={() => setPanelOpen(false)}
+          slotProps={{ paper: { "aria-label": panelLabel, role: "dialog", sx: { height: "62dvh", borderTop: `2px solid ${INK.ink}` } } }}
+        >
+          {panel}
+        </Drawer>
+      ) : (
+        <Box
+          component="aside"
+          aria-label={panelLabel}
+          sx={{ gridRow: "1 / 3", borderRight: `1px solid ${INK.line}`, bgcolor: INK.raised, overflowY: "auto", minHeight: 0 }}
+        >
+          {panel}
+        </Box>
+      )}
       <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
         <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2, height: 44, flex: "none" }}>
           <Typography component="h1" variant="h2">
             {title}
           </Typography>
           <Box sx={{ flex: 1 }} />
-          <ToggleButtonGroup exclusive size="small" value={view} aria-label="Panes" onChange={(_event, next: View | null) => next && store.getState().setView(next)}>
-            <ToggleButton value="phone">Phone</ToggleButton>
-            <ToggleButton value="both">Both</ToggleButton>
-            <ToggleButton value="wide">Wide</ToggleButton>
-          </ToggleButtonGroup>
+          {isNarrow ? (
+            <Button variant="outlined" size="small" onClick={() => setPanelOpen(true)}>
+              {panelLabel}
+            </Button>
+          ) : (
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              value={view}
+              aria-label="Panes"
+              onChange={(_event, next: View | null) => next && store.getState().setView(next)}
+            >
+              <ToggleButton value="phone">Phone</ToggleButton>
+              <ToggleButton value="both">Both</ToggleButton>
+              <ToggleButton value="wide">Wide</ToggleButton>
+            </ToggleButtonGroup>
+          )}
         </Box>
-        <Box ref={ref} sx={{ flex: 1, minHeight: 0, display: "flex", gap: `${PAD}px`, px: `${PAD}px`, justifyContent: "center", overflow: "hidden" }} data-panes-ready={frames.phone || frames.wide ? "" : undefined}>
+        <Box
+          ref={ref}
+          sx={{ flex: 1, minHeight: 0, display: "flex", gap: `${PAD}px`, px: `${PAD}px`, justifyContent: "center", overflow: "hidden" }}
+          data-panes-ready={frames.phone || frames.wide ? "" : undefined}
+        >
           {scales && scales.phone ? <Pane key="phone" device="phone" scale={scales.phone} {...paneProps} /> : null}
           {scales && scales.wide ? <Pane key="wide" device="wide" scale={scales.wide} {...paneProps} /> : null}
         </Box>
       </Box>
-      <Box component="nav" aria-label="Plan" sx={{ display: "flex", alignItems: "stretch", gap: 1.5, px: 1.5, borderTop: `1px solid ${INK.ink}`, bgcolor: INK.paper, minWidth: 0 }}>
-        <Plan page={page} wires={wires} onAdd={setAddAt} onEditWords={editWords} />
+      <Box
+        component="nav"
+        aria-label="Plan"
+        sx={{ display: "flex", alignItems: "stretch", gap: 1.5, px: 1.5, borderTop: `1px solid ${INK.ink}`, bgcolor: INK.paper, minWidth: 0 }}
+      >
+        <Plan page={page} frame={frames.wide ?? frames.phone} onAdd={setAddAt} onEditWords={editWords} />
         <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
           <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>
             Add

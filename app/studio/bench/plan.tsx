@@ -1,12 +1,13 @@
 import { Box, Menu, MenuItem, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
-import { memo, useEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from "react";
+import { memo, useDeferredValue, useEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from "react";
 import { duplicateSection, nudgeSection, removeSection, setShown, type Outcome } from "~/core/commands";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
 import { standings, type Standing } from "./sections";
 import { useSectionDrag } from "./use-drag";
-import type { Bone, Wireframe } from "./wireframe";
+import type { Draft } from "~/core/document";
+import { useWires, type Bone, type Wireframe } from "./wireframe";
 
 const ITEM = 92;
 const GAP = 24;
@@ -32,13 +33,25 @@ const Drawing = memo(function Drawing({ wire }: { wire: Wireframe | undefined })
   );
 });
 
-type PlanProps = { page: string; wires: ReadonlyMap<string, Wireframe>; onAdd: (at: number) => void; onEditWords: (id: string) => void };
+type PlanProps = {
+  page: string;
+  /** The pane from which the drawings are measured. */
+  frame: Document | null;
+  onAdd: (at: number) => void;
+  onEditWords: (id: string) => void;
+};
 type MenuState = { readonly id: string; readonly x: number; readonly y: number };
 
-/** The strip that shows a page's sections in order, drawn to scale. It is a tree to assistive technology. */
-export function Plan({ page, wires, onAdd, onEditWords }: PlanProps) {
+/** The strip that shows a page's sections in order, drawn to scale. Panes come first when words are typed; the plan follows. */
+export function Plan(props: PlanProps) {
+  const draft = useDeferredValue(useStudio((s) => s.draft));
+  return <Strip {...props} draft={draft} />;
+}
+
+/** The plan itself; a tree to assistive technology. */
+const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: PlanProps & { draft: Draft }) {
   const store = useStudioStore();
-  const draft = useStudio((s) => s.draft);
+  const wires = useWires(frame, draft);
   const selected = useStudio((s) => s.selected);
   const [menu, setMenu] = useState<MenuState | null>(null);
   const strip = useRef<HTMLDivElement>(null);
@@ -189,4 +202,4 @@ export function Plan({ page, wires, onAdd, onEditWords }: PlanProps) {
       </Menu>
     </Box>
   );
-}
+});

@@ -1,3 +1,6 @@
+import { useEffect, useState } from "react";
+import type { Draft } from "~/core/document";
+
 /** A part of a section as the plan draws it, as shares of the pane's width. */
 export type Bone = { readonly what: "picture" | "head" | "text" | "button" | "card"; readonly x: number; readonly y: number; readonly w: number; readonly h: number };
 export type Wireframe = { readonly height: number; readonly bones: readonly Bone[]; readonly dark: boolean };
@@ -27,4 +30,26 @@ export function wireframes(frame: Document): ReadonlyMap<string, Wireframe> {
     found.set(section.dataset.node!, { height: box.height / width, bones: bones.slice(0, 60), dark: ["brand", "dark"].includes(section.dataset.set ?? "") });
   }
   return found;
+}
+
+/** The drawings of a pane's sections, measured whenever its layout has come to rest after a change of `draft`. */
+export function useWires(frame: Document | null, draft: Draft): ReadonlyMap<string, Wireframe> {
+  const [wires, setWires] = useState<ReadonlyMap<string, Wireframe>>(new Map());
+  useEffect(() => {
+    const window = frame?.defaultView as (Window & typeof globalThis) | null | undefined;
+    if (!frame || !window) return;
+    let timer = 0;
+    const measure = () => {
+      clearTimeout(timer);
+      timer = window.setTimeout(() => setWires(wireframes(frame)), 160);
+    };
+    const observer = new window.ResizeObserver(measure);
+    observer.observe(frame.body);
+    measure();
+    return () => {
+      clearTimeout(timer);
+      observer.disconnect();
+    };
+  }, [frame, draft]);
+  return wires;
 }

@@ -1,6 +1,6 @@
 import { Box, Button, Divider, FormControlLabel, Radio, RadioGroup, Switch, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
 import { Copy, Trash2 } from "lucide-react";
-import type { ReactNode } from "react";
+import { useMemo, type ReactNode } from "react";
 import { PROPERTIES, resolve } from "~/core/cascade";
 import { duplicateSection, locate, removeSection, setShown, setStyle, switchArrangement } from "~/core/commands";
 import { DEVICES, type Audience, type Device } from "~/core/document";
@@ -48,17 +48,23 @@ export function Details() {
   const audience = useStudio((s) => s.audience);
   const node = selected ? locate(draft, selected)?.node : undefined;
   const kind = node && kindOf(node);
+  const { look } = draft;
+  // Typing changes what a section says and not how it looks: its style fields are drawn again only when they have to be.
+  const layers = useMemo(
+    () => (node ? sectionLayers(node, themeById(look.theme), look) : []),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [node?.id, node?.style, node?.props.arrangement, look],
+  );
   if (!node || !kind) return <Nothing />;
   const { definition } = kind;
   const theme = themeById(draft.look.theme);
-  const layers = sectionLayers(node, theme, draft.look);
   const arrangement = arrangementOf(kind, node, theme);
   const run = store.getState().run;
   const style = (group: "sits" | "looks") =>
     definition.styles
       .map((name) => PROPERTIES[name]!)
       .filter((property) => property.group === group && property.name !== "hidden")
-      .map((property) => <StyleField key={property.name} node={node} property={property} layers={layers} theme={theme.name} arrangement={arrangement.name} />);
+      .map((property) => <StyleField key={property.name} id={node.id} style={node.style} property={property} layers={layers} theme={theme.name} arrangement={arrangement.name} />);
   const canHide = definition.styles.includes("hidden");
   const looks = style("looks");
   return (

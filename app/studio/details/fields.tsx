@@ -1,6 +1,6 @@
 import { Box, Button, FormControlLabel, MenuItem, Switch, TextField, Typography } from "@mui/material";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Json, Node } from "~/core/document";
 import { readAt, type Path } from "~/core/operations";
@@ -186,9 +186,18 @@ function ListField({ node, field, path }: FieldProps & { field: Extract<Field, {
   );
 }
 
+function LinkControl({ node, field, path }: FieldProps) {
+  const set = useSet(node, path, `Link changed in ${nameOf(node)}`);
+  const latest = useRef(set);
+  useEffect(() => {
+    latest.current = set;
+  });
+  const change = useCallback((link: Link) => void latest.current(link as unknown as Json), []);
+  return <LinkField label={field.label} value={readAt(node.props, path) as Link} onChange={change} />;
+}
+
 /** The control for one value of a section, chosen by the type of its field. */
 export function FieldControl({ node, field, path }: FieldProps) {
-  const set = useSet(node, path, `Link changed in ${nameOf(node)}`);
   switch (field.type) {
     case "line":
     case "text":
@@ -196,7 +205,7 @@ export function FieldControl({ node, field, path }: FieldProps) {
     case "picture":
       return <PictureField node={node} field={field} path={path} />;
     case "link":
-      return <LinkField label={field.label} value={readAt(node.props, path) as Link} onChange={(link) => set(link as unknown as Json)} />;
+      return <LinkControl node={node} field={field} path={path} />;
     case "collection":
       return <CollectionField node={node} field={field} path={path} />;
     case "number":

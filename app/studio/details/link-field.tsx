@@ -1,5 +1,5 @@
 import { Autocomplete, Box, TextField, Typography } from "@mui/material";
-import { useMemo, useState } from "react";
+import { memo, useMemo, useState } from "react";
 import { NO_LINK, type Link } from "~/core/schema";
 import { linkSchema } from "~/core/schema";
 import { useStudio } from "../keeping";
@@ -29,7 +29,7 @@ function labelOf(link: Link, targets: readonly Target[]): string {
 }
 
 /** Chooses what a link leads to: a thing of the shop by its name, or an address outside. */
-export function LinkField({ label, value, onChange }: { label: string; value: Link; onChange: (link: Link) => void }) {
+export const LinkField = memo(function LinkField({ label, value, onChange }: { label: string; value: Link; onChange: (link: Link) => void }) {
   const goods = useStudio((s) => s.goods);
   const [problem, setProblem] = useState<string | null>(null);
   const targets = useMemo<readonly Target[]>(
@@ -82,4 +82,4 @@ export function LinkField({ label, value, onChange }: { label: string; value: Li
       )}
     />
   );
-}
+});

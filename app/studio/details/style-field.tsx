@@ -1,7 +1,8 @@
 import { Box, Link, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
+import { memo } from "react";
 import { resolve, type Layer, type Property, type Source } from "~/core/cascade";
 import { setStyle } from "~/core/commands";
-import { DEVICES, type Audience, type Device, type Node, type StyleValue } from "~/core/document";
+import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue } from "~/core/document";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
 
@@ -24,10 +25,10 @@ export function sourceWords(source: Source, theme: string, arrangement: string):
   }
 }
 
-type StyleFieldProps = { node: Node; property: Property; layers: readonly Layer[]; theme: string; arrangement: string };
+type StyleFieldProps = { id: string; style: StyleSheet; property: Property; layers: readonly Layer[]; theme: string; arrangement: string };
 
 /** A style value: what it is, where it comes from, and how to put it back. */
-export function StyleField({ node, property, layers, theme, arrangement }: StyleFieldProps) {
+export const StyleField = memo(function StyleField({ id: node, style, property, layers, theme, arrangement }: StyleFieldProps) {
   const store = useStudioStore();
   const chosen = useStudio((s) => s.audience);
   const audience: Audience = property.perDevice ? chosen : "all";
@@ -35,9 +36,9 @@ export function StyleField({ node, property, layers, theme, arrangement }: Style
   const resolved = resolve(layers, property.name, device);
   const what = `${property.label}`;
   const set = (value: StyleValue | undefined, whom: Audience = audience) =>
-    store.getState().run(setStyle(store.getState().draft, node.id, whom, property.name, value, what));
-  const isSetHere = node.style[audience]?.[property.name] !== undefined;
-  const differing = property.perDevice ? DEVICES.filter((d) => node.style[d]?.[property.name] !== undefined) : [];
+    store.getState().run(setStyle(store.getState().draft, node, whom, property.name, value, what));
+  const isSetHere = style[audience]?.[property.name] !== undefined;
+  const differing = property.perDevice ? DEVICES.filter((d) => style[d]?.[property.name] !== undefined) : [];
   const labelFor = (value: StyleValue | undefined) => property.choices.find((c) => c.value === value)?.label ?? String(value ?? "");
   const isShort = property.choices.length <= 6 && property.choices.reduce((sum, c) => sum + c.label.length + 3, 0) <= 36;
   const id = `style-${property.name}`;
@@ -84,7 +85,7 @@ export function StyleField({ node, property, layers, theme, arrangement }: Style
       {audience === "all"
         ? differing.map((d) => (
             <Typography key={d} variant="caption" component="p" sx={{ color: INK.plum }}>
-              ◆ {DEVICE_WORDS[d]} only: {labelFor(node.style[d]![property.name])}
+              ◆ {DEVICE_WORDS[d]} only: {labelFor(style[d]![property.name])}
               {" · "}
               <Link component="button" type="button" variant="caption" onClick={() => set(undefined, d)} aria-label={`Put ${property.label.toLowerCase()} back on ${DEVICE_WORDS[d]}`}>
                 put back
@@ -94,4 +95,4 @@ export function StyleField({ node, property, layers, theme, arrangement }: Style
         : null}
     </Box>
   );
-}
+});

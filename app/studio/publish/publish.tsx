@@ -1,5 +1,5 @@
 import { Alert, Box, Button, CircularProgress, Dialog, DialogActions, DialogContent, DialogTitle, Link, Typography } from "@mui/material";
-import { useEffect, useMemo, useState } from "react";
+import { useDeferredValue, useEffect, useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
 import { differences } from "~/core/document";
 import { changeWords, type Change } from "~/kinds/change-words";
@@ -121,7 +121,7 @@ export function PublishDialog({ open, onClose, keeper }: { open: boolean; onClos
 
 /** Opens the publish dialog; wears the number of changes that shoppers don't see yet. */
 export function PublishButton({ onClick }: { onClick: () => void }) {
-  const draft = useStudio((s) => s.draft);
+  const draft = useDeferredValue(useStudio((s) => s.draft));
   const published = useStudio((s) => s.published);
   const changes = useMemo(() => (published ? differences(published, draft).map(changeWords).length : 1), [published, draft]);
   return (

@@ -26,9 +26,9 @@ export function Kept() {
         : ([Check, keptAt ? `Kept ${clock(keptAt)}` : "Kept", "Every change is kept by itself."] as const);
   return (
     <Tooltip title={hint}>
-      <Box role="status" sx={{ display: "flex", gap: 0.75, alignItems: "center", color: keep === "waiting" ? INK.brick : INK.soft, minWidth: 96 }}>
+      <Box role="status" sx={{ display: "flex", gap: 0.75, alignItems: "center", color: keep === "waiting" ? INK.brick : INK.soft, minWidth: { xs: 0, md: 96 } }}>
         <Icon size={16} strokeWidth={1.75} aria-hidden />
-        <Typography variant="body2" noWrap>
+        <Typography variant="body2" noWrap sx={{ display: { xs: keep === "waiting" ? "block" : "none", sm: "block" } }}>
           {text}
         </Typography>
       </Box>

@@ -25,7 +25,7 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
   const signOut = useRef<HTMLFormElement>(null);
   return (
     <>
-      <Button onClick={(event) => setAnchor(event.currentTarget)} endIcon={<ChevronDown size={15} aria-hidden />} aria-haspopup="menu" sx={{ maxWidth: 210, px: 1 }}>
+      <Button onClick={(event) => setAnchor(event.currentTarget)} endIcon={<ChevronDown size={15} aria-hidden />} aria-haspopup="menu" sx={{ maxWidth: { xs: 132, md: 210 }, px: 1 }}>
         <Typography component="span" noWrap sx={{ fontWeight: 600 }}>
           {name}
         </Typography>
@@ -78,18 +78,18 @@ export function Shell({ shops, owner, children }: { shops: readonly ShopChoice[]
   const lastRedo = history.future.at(-1)?.label;
   const close = () => setDialog(null);
   return (
-    <Box sx={{ display: "grid", gridTemplateRows: "48px minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
-      <Box component="header" sx={{ display: "flex", alignItems: "center", gap: 1, px: 1.5, borderBottom: `1px solid ${INK.ink}`, bgcolor: INK.paper, minWidth: 0 }}>
+    <Box sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
+      <Box component="header" sx={{ display: "flex", flexWrap: { xs: "wrap", md: "nowrap" }, alignItems: "center", gap: { xs: 0.5, md: 1 }, px: { xs: 1, md: 1.5 }, minHeight: 48, borderBottom: `1px solid ${INK.ink}`, bgcolor: INK.paper, minWidth: 0 }}>
         <MuiLink component={Link} to="/" underline="none" sx={{ display: "flex", alignItems: "center", gap: 1, mr: 0.5 }} aria-label="Zest Window, my shops">
           <Zest />
           <Typography component="span" sx={{ fontFamily: '"Bricolage Grotesque"', fontWeight: 700, fontSize: 16, whiteSpace: "nowrap", display: { xs: "none", md: "inline" } }}>
             Zest Window
           </Typography>
         </MuiLink>
-        <Divider orientation="vertical" flexItem sx={{ my: 1.25 }} />
+        <Divider orientation="vertical" flexItem sx={{ my: 1.25, display: { xs: "none", md: "block" } }} />
         <ShopMenu shops={shops} owner={owner} />
-        <Divider orientation="vertical" flexItem sx={{ my: 1.25 }} />
-        <Box component="nav" aria-label="Areas" sx={{ display: "flex", alignSelf: "stretch", gap: 0.25 }}>
+        <Divider orientation="vertical" flexItem sx={{ my: 1.25, display: { xs: "none", md: "block" } }} />
+        <Box component="nav" aria-label="Areas" sx={{ display: "flex", alignSelf: "stretch", gap: 0.25, order: { xs: 9, md: 0 }, flexBasis: { xs: "100%", md: "auto" }, minHeight: 44 }}>
           {AREAS.map(([label, path]) => (
             <Box
               key={path}
@@ -108,7 +108,9 @@ export function Shell({ shops, owner, children }: { shops: readonly ShopChoice[]
         <Box sx={{ flex: 1 }} />
         <IconAction label={lastUndo ? `Undo: ${lastUndo}` : "Nothing to undo"} keys="Ctrl+Z" icon={Undo2} onClick={undo} disabled={!lastUndo} />
         <IconAction label={lastRedo ? `Redo: ${lastRedo}` : "Nothing to redo"} keys="Ctrl+Shift+Z" icon={Redo2} onClick={redo} disabled={!lastRedo} />
-        <IconAction label="Keys" keys="?" icon={Keyboard} onClick={() => setDialog("keys")} />
+        <Box sx={{ display: { xs: "none", md: "block" } }}>
+          <IconAction label="Keys" keys="?" icon={Keyboard} onClick={() => setDialog("keys")} />
+        </Box>
         <Kept />
         <PublishButton onClick={openPublish} />
       </Box>

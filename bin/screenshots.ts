@@ -1,0 +1,67 @@
+/** Takes the pictures of docs/screenshots from a running `./bin/start` with the demo shop, on its usual ports. */
+import { chromium, type Page } from "@playwright/test";
+import sharp from "sharp";
+
+const STUDIO = process.env.STUDIO ?? "http://localhost:4310";
+const SHOP = process.env.SHOP ?? "http://larkspindle.localhost:4311";
+const folder = "docs/screenshots";
+
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+/** Pictures that have come into view are there, fonts too. */
+const settled = async (of: Page) => {
+  await of.waitForLoadState("networkidle");
+  await of.evaluate(() => document.fonts.ready);
+};
+const take = async (name: string, of = page) => {
+  await settled(of);
+  const png = await of.screenshot();
+  await sharp(png).png({ palette: true, quality: 90, effort: 9 }).toFile(`${folder}/${name}.png`);
+};
+const area = (name: string) => page.getByRole("navigation", { name: "Areas" }).getByRole("link", { name }).click();
+const wide = () => page.frameLocator('iframe[title^="Wide view"]');
+
+await page.goto(`${STUDIO}/sign-in`);
+await take("sign-in");
+await page.getByRole("button", { name: "Use the demo account" }).click();
+await wide().locator("#main").waitFor();
+await wide().locator(".s-hero .lead").click();
+await page.getByRole("treeitem", { name: /^Hero/ }).locator("svg rect").nth(3).waitFor({ state: "attached" });
+await take("bench");
+await page.getByRole("button", { name: "Add", exact: true }).click();
+await page.frameLocator('iframe[title="Goods, Cards"]').locator(".card").first().waitFor();
+await take("add");
+await page.keyboard.press("Escape");
+await page.getByRole("complementary", { name: "Details" }).getByLabel("Heading").fill("Made for gales");
+await page.getByRole("button", { name: /^Publish/ }).click();
+await page.getByRole("list", { name: "What will change" }).waitFor();
+await take("publish");
+await page.getByRole("button", { name: "Not now" }).click();
+await page.getByRole("button", { name: /^Undo/ }).click();
+await area("Brand");
+await wide().locator("#main").waitFor();
+await take("brand");
+await page.getByRole("link", { name: "Change theme" }).click();
+await page.frameLocator('iframe[title="Yuzu on a phone"]').locator(".card").first().waitFor();
+await take("themes");
+await area("Goods");
+await take("goods");
+await page.getByRole("link", { name: "Bring in goods" }).click();
+const file = "SKU,Title,Price,Collection,Colour\nLK-110,\"Larkspindle Delta 190, Dawn\",66.50,Single-line kites,Dawn\nLK-800,Evening Ribbon,14.00,Windsocks,Heather\nLK-801,Gull Tail,a fiver,Windsocks,White\n";
+await page.getByLabel("CSV file").setInputFiles({ name: "new-goods.csv", mimeType: "text/csv", buffer: Buffer.from(file) });
+await page.getByText("Nothing is stored yet").waitFor();
+await take("import");
+await area("Pictures");
+await page.getByRole("complementary", { name: "About this picture" }).waitFor();
+await take("pictures");
+
+const shop = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+await shop.goto(SHOP);
+await take("shop-wide", shop);
+await shop.goto(`${SHOP}/products/larkspindle-delta-190-dawn`);
+await take("product", shop);
+await shop.setViewportSize({ width: 390, height: 844 });
+await shop.goto(SHOP);
+await take("shop-phone", shop);
+await browser.close();
