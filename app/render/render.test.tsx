@@ -1,6 +1,7 @@
 import { HtmlValidate } from "html-validate";
 import { describe, expect, it } from "vitest";
-import { resolve } from "~/core/cascade";
+import fc from "fast-check";
+import { PROPERTIES, resolve } from "~/core/cascade";
 import { problemOf } from "~/kinds";
 import { contentWith, everySection, goods } from "./testing/content";
 import { THEMES, themeById } from "~/themes";
@@ -101,6 +102,31 @@ describe("what shoppers get", () => {
     const css = sectionCss({ ...text, style: { phone: { hidden: true } } }, themeById("pomelo"), contentWith([]).draft.look);
     expect(css).toMatch(/@media \(max-width:599\.98px\)\{\.n-[\w-]+\{[^}]*display:none/);
     expect(css.match(/display:none/g)).toHaveLength(1);
+  });
+});
+
+describe("what is drawn again is what would be drawn from scratch", () => {
+  const copyOf = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+  const value = (property: string) => fc.constantFrom(...PROPERTIES[property]!.choices.map((c) => c.value));
+  const change = fc.record({ property: fc.constantFrom("columns", "align", "shape", "spaceTop", "hidden"), audience: fc.constantFrom("all", "phone", "tablet", "wide"), pick: fc.nat(50) });
+
+  it("for any run of style changes, in any theme, with any brand", () => {
+    fc.assert(
+      fc.property(fc.array(change, { maxLength: 12 }), fc.constantFrom(...THEMES), fc.option(value("shape"), { nil: undefined }), (changes, theme, goodsShape) => {
+        const look = { ...contentWith([], theme.id).draft.look, brand: goodsShape === undefined ? {} : { goodsShape: String(goodsShape) } };
+        let node = everySection.find((s) => s.node.kind === "product-grid")!.node;
+        for (const { property, audience, pick } of changes) {
+          const choices = PROPERTIES[property]!.choices;
+          node = { ...node, style: { ...node.style, [audience]: { ...node.style[audience as "all"], [property]: choices[pick % choices.length]!.value } } };
+          expect(sectionCss(node, theme, look)).toBe(sectionCss(copyOf(node), theme, copyOf(look)));
+          expect(sectionCss(node, theme, look)).toBe(sectionCss(node, theme, look));
+        }
+        // The same node in another look is written anew.
+        const other = { ...look, brand: { goodsShape: "16/9" } };
+        expect(sectionCss(node, theme, other)).toBe(sectionCss(copyOf(node), theme, other));
+      }),
+      { seed: 6, numRuns: 80 },
+    );
   });
 });
 

@@ -31,6 +31,14 @@ export function sectionLayers(node: Node, theme: Theme, look: Look): readonly La
 /** The class by which a section's own rules find it. */
 export const nodeClass = (node: Node): string => `n-${node.id}`;
 
-/** A section's own rules. */
-export const sectionCss = (node: Node, theme: Theme, look: Look): string =>
-  nodeCss(`.${nodeClass(node)}`, sectionLayers(node, theme, look));
+const written = new WeakMap<Node, { readonly key: string; readonly css: string }>();
+
+/** A section's own rules. Nodes are frozen values, so each state of one is written once for each look it is seen in. */
+export function sectionCss(node: Node, theme: Theme, look: Look): string {
+  const key = `${theme.id} ${look.brand.goodsShape ?? ""}`;
+  const known = written.get(node);
+  if (known?.key === key) return known.css;
+  const css = nodeCss(`.${nodeClass(node)}`, sectionLayers(node, theme, look));
+  written.set(node, { key, css });
+  return css;
+}

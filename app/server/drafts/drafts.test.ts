@@ -1,6 +1,8 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { duplicateSection, moveSection, removeSection, setBrand, setProp, setShown, setStyle, type Outcome, type Transaction } from "~/core/commands";
 import type { Draft } from "~/core/document";
+import { applyAll } from "~/core/operations";
 import { DraftLog, DraftPart } from "../database/index.server";
 import { ownerWithShop } from "../testing/fixtures";
 import { keep, loadDraft, since } from "./index.server";
@@ -36,6 +38,40 @@ describe("keeping", () => {
     expect(draft.look.brand.colour).toBe("#225577");
     expect(draft.documents.home!.root.slots.main!.some((n) => n.id === id)).toBe(false);
     expect((await loadDraft(shop.id)).log).toHaveLength(makers.length);
+  });
+
+  it("gives back, for any run of commands, exactly the draft that the studio has", async () => {
+    const step = fc.tuple(fc.nat(7), fc.nat(30), fc.string({ unit: "grapheme", maxLength: 20 }));
+    await fc.assert(
+      fc.asyncProperty(fc.array(step, { minLength: 1, maxLength: 12 }), async (steps) => {
+        const { shop } = await ownerWithShop();
+        const start = await loadDraft(shop.id);
+        let here = start.draft;
+        const transactions: Transaction[] = [];
+        for (const [what, where, text] of steps) {
+          const main = here.documents.home!.root.slots.main!;
+          const node = main[where % Math.max(1, main.length)];
+          if (!node) break;
+          const outcome = [
+            () => setProp(here, node.id, ["heading"], text, "Words changed"),
+            () => setStyle(here, node.id, "phone", "align", where % 2 ? "center" : "start", "Words"),
+            () => duplicateSection(here, node.id, "X"),
+            () => moveSection(here, node.id, where % (main.length + 1), "X"),
+            () => setShown(here, node.id, !node.shown, "X"),
+            () => removeSection(here, node.id, "X"),
+            () => setBrand(here, "colour", `#${String(100000 + where)}`),
+            () => setBrand(here, "density", where % 2 ? "airy" : undefined),
+          ][what]!();
+          const applied = outcome.ok ? applyAll(here, outcome.transaction.operations) : undefined;
+          if (!outcome.ok || !applied?.ok) continue;
+          here = applied.draft;
+          transactions.push(outcome.transaction);
+        }
+        if (transactions.length) expect(await keep(shop.id, { base: start.seq, transactions })).toMatchObject({ ok: true });
+        expect((await loadDraft(shop.id)).draft).toEqual(here);
+      }),
+      { seed: 8, numRuns: 15 },
+    );
   });
 
   it("tells the second of two tabs what it missed and stores nothing of its", async () => {

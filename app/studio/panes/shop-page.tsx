@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import type { Draft, Node } from "~/core/document";
+import type { Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, type Picture } from "~/core/pictures";
 import { lookCss, solveLook } from "~/core/theme";
@@ -11,18 +11,6 @@ import type { Sheets } from "./shop-frame";
 
 export type Dressing = { readonly goods: Goods; readonly pictures: readonly Picture[]; readonly currency: string; readonly locale: string };
 
-const rules = new WeakMap<Node, { key: string; css: string }>();
-
-/** A section's rules; worked out once for each state of it. */
-function rulesOf(node: Node, draft: Draft): string {
-  const key = `${draft.look.theme} ${draft.look.brand.goodsShape ?? ""}`;
-  const known = rules.get(node);
-  if (known?.key === key) return known.css;
-  const css = sectionCss(node, themeById(draft.look.theme), draft.look);
-  rules.set(node, { key, css });
-  return css;
-}
-
 /** Style sheets of a draft's pages, in the order in which they apply. */
 export function usePageSheets(draft: Draft, pictures: readonly Picture[], extra: string): Sheets {
   const { look, documents } = draft;
@@ -33,7 +21,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], extra:
   return useMemo(() => {
     const sheets = new Map([["look", looks], ["shared", shared]]);
     for (const document of Object.values(documents)) {
-      for (const node of Object.values(document.root.slots).flat()) sheets.set(node.id, rulesOf(node, { look, documents }));
+      for (const node of Object.values(document.root.slots).flat()) sheets.set(node.id, sectionCss(node, theme, look));
     }
     return sheets.set("focus", focus).set("studio", extra);
   }, [looks, shared, focus, extra, look, documents]);
