@@ -9,10 +9,15 @@ const folder = "docs/screenshots";
 const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 
-/** Pictures that have come into view are there, fonts too. */
+/** Waits until fonts and pictures are there, in every frame; lazy ones that nobody sees are not waited for. */
 const settled = async (of: Page) => {
-  await of.waitForLoadState("networkidle");
-  await of.evaluate(() => document.fonts.ready);
+  for (const frame of of.frames()) {
+    await frame.evaluate(async () => {
+      await document.fonts.ready;
+      const seen = [...document.images].filter((img) => img.getBoundingClientRect().bottom > 0 && img.getBoundingClientRect().top < innerHeight);
+      await Promise.all(seen.map((img) => img.decode().catch(() => undefined)));
+    });
+  }
 };
 const take = async (name: string, of = page) => {
   await settled(of);
