@@ -25,6 +25,8 @@ export type LineProblem = { readonly line: number; readonly column: string; read
 export type GoodsFile = {
   readonly lines: readonly GoodsLine[];
   readonly problems: readonly LineProblem[];
+  /** What the file has a column for. What it has none for says nothing about a product that is known already. */
+  readonly given: readonly GoodsField[];
   /** How each column of the file was understood; `attribute` columns describe the product. */
   readonly columns: readonly { readonly name: string; readonly means: string }[];
 };
@@ -43,6 +45,7 @@ const FIELDS = {
   availableFrom: ["available from", "arrives", "date"],
 } as const;
 type Field = keyof typeof FIELDS;
+export type GoodsField = Field;
 
 const MEANS: Readonly<Record<Field, string>> = {
   sku: "SKU", title: "title", description: "description", price: "price", compareAt: "compare-at price",
@@ -73,14 +76,15 @@ export function readGoods(text: string, currency: string): GoodsFile {
   const problems: LineProblem[] = table.problems.map((p) => ({ ...p, column: "" }));
   const fields = table.columns.map((name) => ({ name, field: fieldOf(name) }));
   const columns = fields.map(({ name, field }) => ({ name, means: field ? MEANS[field] : name ? "attribute" : "left out" }));
+  const given = fields.map((f) => f.field).filter((f) => f !== undefined);
   const has = (field: Field) => fields.some((f) => f.field === field);
-  if (table.columns.length === 0) return { lines: [], columns: [], problems: [{ line: 1, column: "", why: "The file is empty." }] };
+  if (table.columns.length === 0) return { lines: [], given: [], columns: [], problems: [{ line: 1, column: "", why: "The file is empty." }] };
   for (const field of ["title", "price"] as const) {
     if (!has(field)) {
       problems.push({ line: 1, column: "", why: `No column says the ${MEANS[field]}. Name one of the columns “${MEANS[field]}”.` });
     }
   }
-  if (!has("title") || !has("price")) return { lines: [], columns, problems };
+  if (!has("title") || !has("price")) return { lines: [], given, columns, problems };
 
   const lines: GoodsLine[] = [];
   const skus = new Map<string, number>();
@@ -128,5 +132,5 @@ export function readGoods(text: string, currency: string): GoodsFile {
       availability: stated ?? (stock === 0 ? "sold-out" : "in-stock"),
     });
   }
-  return { lines, columns, problems };
+  return { lines, given, columns, problems };
 }

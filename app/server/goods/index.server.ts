@@ -1,7 +1,7 @@
 import { newId } from "~/core/document";
 import { writeCsv } from "~/core/formats";
 import { decimalMoney } from "~/core/money";
-import { AVAILABILITY_WORDS, readGoods, slugOf, type Goods, type GoodsFile, type GoodsLine, type Product } from "~/core/goods";
+import { AVAILABILITY_WORDS, readGoods, slugOf, type Goods, type GoodsField, type GoodsFile, type GoodsLine, type Product } from "~/core/goods";
 import { atomically, CollectionRow, database, PictureRow, ProductCollection, ProductRow, ShopRow } from "../database/index.server";
 import { forgetShops, type Shop } from "../shops/index.server";
 
@@ -57,30 +57,45 @@ async function picturesByName(shopId: string): Promise<Map<string, string>> {
   return new Map(rows.map((row) => [row.name.toLowerCase(), row.id]));
 }
 
-/** What a line would be stored as. Pictures that are not in the library leave those that the product has. */
-function wanted(line: GoodsLine, pictures: Map<string, string>, known?: Product) {
+/** Whether it can be had, for a product that is known and a file that may say only how many there are. */
+function availabilityOf(line: GoodsLine, given: ReadonlySet<GoodsField>, known: Product | undefined): Product["availability"] {
+  if (!known || given.has("availability")) return line.availability;
+  if (!given.has("stock")) return known.availability;
+  if (line.stock === 0) return "sold-out";
+  return known.availability === "sold-out" ? "in-stock" : known.availability;
+}
+
+/**
+ * What a line would be stored as. A column that the file does not have leaves what is known; so do pictures that are not
+ * in the library.
+ */
+function wanted(line: GoodsLine, given: ReadonlySet<GoodsField>, pictures: Map<string, string>, known?: Product) {
   const found = line.pictures.map((p) => pictures.get(baseName(p))).filter((p) => p !== undefined);
+  const from = (field: GoodsField): GoodsLine | Product => (known && !given.has(field) ? known : line);
   return {
-    title: line.title, description: line.description, price: line.price, compareAt: line.compareAt, stock: line.stock,
-    availability: line.availability, availableFrom: line.availableFrom, tags: line.tags, attributes: line.attributes,
+    title: line.title, description: from("description").description, price: line.price, compareAt: from("compareAt").compareAt, stock: from("stock").stock,
+    availability: availabilityOf(line, given, known), availableFrom: from("availableFrom").availableFrom, tags: from("tags").tags,
+    attributes: { ...known?.attributes, ...line.attributes },
     pictures: found.length ? found : (known?.pictures ?? []),
   };
 }
 
-const sameAs = (line: GoodsLine, pictures: Map<string, string>, known: Product, titles: Map<string, string>) => {
-  const next = wanted(line, pictures, known);
+const sameAs = (line: GoodsLine, given: ReadonlySet<GoodsField>, pictures: Map<string, string>, known: Product, titles: Map<string, string>) => {
+  const next = wanted(line, given, pictures, known);
   const now = Object.fromEntries(Object.keys(next).map((key) => [key, known[key as keyof typeof next]]));
-  const collections = known.collections.map((id) => titles.get(id)).toSorted();
-  return JSON.stringify(next) === JSON.stringify(now) && JSON.stringify(collections) === JSON.stringify(line.collections.toSorted());
+  const inside = known.collections.map((id) => titles.get(id)).toSorted();
+  const stays = !given.has("collections") || JSON.stringify(inside) === JSON.stringify(line.collections.toSorted());
+  return JSON.stringify(next) === JSON.stringify(now) && stays;
 };
 
 /** Understands a goods file and says what importing it would do. Nothing is stored. */
 export async function planImport(shop: Shop, text: string): Promise<ImportPlan> {
   const file = readGoods(text, shop.currency);
   if (file.lines.length > MOST_LINES) {
-    return { columns: file.columns, lines: [], newCollections: [], missingPictures: [], problems: [{ line: MOST_LINES + 1, column: "", why: `A file can hold ${MOST_LINES} products at most. Split it.` }] };
+    return { columns: file.columns, given: file.given, lines: [], newCollections: [], missingPictures: [], problems: [{ line: MOST_LINES + 1, column: "", why: `A file can hold ${MOST_LINES} products at most. Split it.` }] };
   }
   const [goods, pictures] = await Promise.all([goodsOf(shop), picturesByName(shop.id)]);
+  const given = new Set(file.given);
   const bySku = new Map(goods.products.map((p) => [p.sku, p]));
   const titles = new Map(goods.collections.map((c) => [c.id, c.title]));
   const haveTitles = new Set(goods.collections.map((c) => c.title.toLowerCase()));
@@ -88,7 +103,7 @@ export async function planImport(shop: Shop, text: string): Promise<ImportPlan> 
     ...file,
     lines: file.lines.map((line) => {
       const known = bySku.get(line.sku);
-      return { ...line, does: !known ? "new" : sameAs(line, pictures, known, titles) ? "same" : "changed" };
+      return { ...line, does: !known ? "new" : sameAs(line, given, pictures, known, titles) ? "same" : "changed" };
     }),
     newCollections: [...new Set(file.lines.flatMap((l) => l.collections))].filter((t) => !haveTitles.has(t.toLowerCase())),
     missingPictures: [...new Set(file.lines.flatMap((l) => l.pictures))].filter((p) => !pictures.has(baseName(p))),
@@ -124,13 +139,14 @@ export async function importGoods(shop: Shop, text: string): Promise<ImportDone>
       );
       collectionIds.set(title.toLowerCase(), id);
     }
+    const given = new Set(plan.given);
     const bySku = new Map(goods.products.map((p) => [p.sku, p]));
     const slugs = new Set(goods.products.map((p) => p.slug));
     let position = goods.products.length;
     for (const line of plan.lines) {
       if (line.does === "same") continue;
       const known = bySku.get(line.sku);
-      const next = wanted(line, pictures, known);
+      const next = wanted(line, given, pictures, known);
       const stored = { ...next, tags: JSON.stringify(next.tags), attributes: JSON.stringify(next.attributes), pictures: JSON.stringify(next.pictures) };
       const id = known?.id ?? newId();
       if (known) await ProductRow.update(stored, { where: { id, shopId: shop.id }, transaction });
@@ -140,6 +156,7 @@ export async function importGoods(shop: Shop, text: string): Promise<ImportDone>
           { transaction },
         );
       }
+      if (known && !given.has("collections")) continue;
       await ProductCollection.destroy({ where: { productId: id }, transaction });
       await ProductCollection.bulkCreate(
         [...new Set(line.collections.map((t) => collectionIds.get(t.toLowerCase())!))].map((collectionId) => ({ productId: id, collectionId })),

@@ -24,7 +24,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], extra:
       for (const node of Object.values(document.root.slots).flat()) sheets.set(node.id, sectionCss(node, theme, look));
     }
     return sheets.set("focus", focus).set("studio", extra);
-  }, [looks, shared, focus, extra, look, documents]);
+  }, [looks, shared, focus, extra, theme, look, documents]);
 }
 
 /** A page of the shop as the studio shows it. */
