@@ -39,7 +39,10 @@ export default function handleRequest(
             },
             final(next) {
               const html = Buffer.concat(chunks).toString("utf8");
-              const styles = constructStyleTagsFromChunks(extractCriticalToChunks(html)).replaceAll("<style ", `<style nonce="${nonce}" `);
+              const styles = constructStyleTagsFromChunks(extractCriticalToChunks(html)).replaceAll(
+                "<style ",
+                `<style nonce="${nonce}" `,
+              );
               headers.set("Content-Type", "text/html; charset=utf-8");
               headers.set("Cache-Control", "no-store");
               done(new Response(html.replace("</head>", `${styles}</head>`), { status, headers }));

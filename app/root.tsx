@@ -1,6 +1,15 @@
 import { Box, Button, CssBaseline, ThemeProvider, Typography } from "@mui/material";
 import type { ReactNode } from "react";
-import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError, useRouteLoaderData } from "react-router";
+import {
+  isRouteErrorResponse,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useRouteError,
+  useRouteLoaderData,
+} from "react-router";
 import { fontFaces } from "~/core/theme";
 import { studioTheme, Zest } from "~/studio/ui";
 import type { Route } from "./+types/root";
@@ -44,12 +53,30 @@ export default function Root() {
 export function ErrorBoundary() {
   const error = useRouteError();
   const isGone = isRouteErrorResponse(error) && error.status === 404;
-  const said = isRouteErrorResponse(error) && typeof error.data === "string" && error.status < 500 ? error.data : undefined;
+  const said =
+    isRouteErrorResponse(error) && typeof error.data === "string" && error.status < 500 ? error.data : undefined;
   return (
-    <Box component="main" sx={{ minHeight: "100vh", display: "grid", placeContent: "center", justifyItems: "start", gap: 2, p: 4, maxWidth: 560, mx: "auto" }}>
+    <Box
+      component="main"
+      sx={{
+        minHeight: "100vh",
+        display: "grid",
+        placeContent: "center",
+        justifyItems: "start",
+        gap: 2,
+        p: 4,
+        maxWidth: 560,
+        mx: "auto",
+      }}
+    >
       <Zest size={44} />
       <Typography variant="h1">{isGone ? "There is nothing at this address" : "Something went wrong here"}</Typography>
-      <Typography>{said ?? (isGone ? "It may have been removed, or it belongs to another account." : "What you had done is kept. Try again; if it stays like this, restart Zest Window.")}</Typography>
+      <Typography>
+        {said ??
+          (isGone
+            ? "It may have been removed, or it belongs to another account."
+            : "What you had done is kept. Try again; if it stays like this, restart Zest Window.")}
+      </Typography>
       <Button variant="contained" href="/">
         To my shops
       </Button>

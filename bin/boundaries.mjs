@@ -14,7 +14,9 @@ const found = await run(["app", "demo"], { path: "^(build|\\.react-router)/|boun
 for (const { rule, from, to } of found) console.error(`${rule.name}: ${from} imports ${to}`);
 
 const caught = await run(["app/core/boundary-fixture"], undefined);
-const expected = caught.filter((v) => v.rule.name === "core-imports-core-only" && v.from.includes("boundary-fixture")).length;
+const expected = caught.filter(
+  (v) => v.rule.name === "core-imports-core-only" && v.from.includes("boundary-fixture"),
+).length;
 if (expected < 2) console.error(`the file that breaks the arrows on purpose was not caught (${expected} of 2)`);
 
 if (found.length || expected < 2) process.exit(1);

@@ -7,8 +7,33 @@ type Metrics = { unitsPerEm: number; ascent: number; descent: number; lineGap: n
 
 // Letters weighted as they occur in English text (common practice; Cornell letter frequencies, rounded).
 const FREQUENCY: Record<string, number> = {
-  e: 12, t: 9.1, a: 8.1, o: 7.7, i: 7.3, n: 7, s: 6.3, r: 6, h: 5.9, d: 4.3, l: 4, u: 2.9, c: 2.7, m: 2.6, f: 2.3,
-  y: 2.1, w: 2.1, g: 2, p: 1.8, b: 1.5, v: 1.1, k: 0.7, x: 0.2, q: 0.1, j: 0.1, z: 0.1, " ": 18,
+  e: 12,
+  t: 9.1,
+  a: 8.1,
+  o: 7.7,
+  i: 7.3,
+  n: 7,
+  s: 6.3,
+  r: 6,
+  h: 5.9,
+  d: 4.3,
+  l: 4,
+  u: 2.9,
+  c: 2.7,
+  m: 2.6,
+  f: 2.3,
+  y: 2.1,
+  w: 2.1,
+  g: 2,
+  p: 1.8,
+  b: 1.5,
+  v: 1.1,
+  k: 0.7,
+  x: 0.2,
+  q: 0.1,
+  j: 0.1,
+  z: 0.1,
+  " ": 18,
 };
 
 function metricsOf(file: string): Metrics {

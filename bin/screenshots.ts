@@ -14,7 +14,9 @@ const settled = async (of: Page) => {
   for (const frame of of.frames()) {
     await frame.evaluate(async () => {
       await document.fonts.ready;
-      const seen = [...document.images].filter((img) => img.getBoundingClientRect().bottom > 0 && img.getBoundingClientRect().top < innerHeight);
+      const seen = [...document.images].filter(
+        (img) => img.getBoundingClientRect().bottom > 0 && img.getBoundingClientRect().top < innerHeight,
+      );
       await Promise.all(seen.map((img) => img.decode().catch(() => undefined)));
     });
   }
@@ -53,8 +55,11 @@ await take("themes");
 await area("Goods");
 await take("goods");
 await page.getByRole("link", { name: "Bring in goods" }).click();
-const file = "SKU,Title,Price,Collection,Colour\nLK-110,\"Larkspindle Delta 190, Dawn\",66.50,Single-line kites,Dawn\nLK-800,Evening Ribbon,14.00,Windsocks,Heather\nLK-801,Gull Tail,a fiver,Windsocks,White\n";
-await page.getByLabel("CSV file").setInputFiles({ name: "new-goods.csv", mimeType: "text/csv", buffer: Buffer.from(file) });
+const file =
+  'SKU,Title,Price,Collection,Colour\nLK-110,"Larkspindle Delta 190, Dawn",66.50,Single-line kites,Dawn\nLK-800,Evening Ribbon,14.00,Windsocks,Heather\nLK-801,Gull Tail,a fiver,Windsocks,White\n';
+await page
+  .getByLabel("CSV file")
+  .setInputFiles({ name: "new-goods.csv", mimeType: "text/csv", buffer: Buffer.from(file) });
 await page.getByText("Nothing is stored yet").waitFor();
 await take("import");
 await area("Pictures");

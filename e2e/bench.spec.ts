@@ -1,5 +1,17 @@
 import { expect, test, type Locator } from "@playwright/test";
-import { area, askShop, benchReady, details, inPlan, kept, openShop, pane, plan, publish, signInToDemo } from "./studio";
+import {
+  area,
+  askShop,
+  benchReady,
+  details,
+  inPlan,
+  kept,
+  openShop,
+  pane,
+  plan,
+  publish,
+  signInToDemo,
+} from "./studio";
 
 test.beforeEach(async ({ page }) => {
   await openShop(page);
@@ -7,10 +19,13 @@ test.beforeEach(async ({ page }) => {
   await benchReady(page);
 });
 
-const order = (tree: Locator) => tree.getByRole("treeitem").evaluateAll((items) => items.map((i) => i.getAttribute("aria-label")!.replace(/,.*/, "")));
+const order = (tree: Locator) =>
+  tree.getByRole("treeitem").evaluateAll((items) => items.map((i) => i.getAttribute("aria-label")!.replace(/,.*/, "")));
 const START = ["Header", "Hero", "Goods", "Picture & words", "Sign-up", "Footer"];
 
-test("sections are added, duplicated, moved by key and by drag, removed, and all of it undone and redone", async ({ page }) => {
+test("sections are added, duplicated, moved by key and by drag, removed, and all of it undone and redone", async ({
+  page,
+}) => {
   expect(await order(plan(page))).toEqual(START);
 
   await test.step("added between two, from live miniatures", async () => {
@@ -19,16 +34,28 @@ test("sections are added, duplicated, moved by key and by drag, removed, and all
     await sheet.getByLabel("Find").fill("statement");
     await sheet.getByRole("button", { name: "Add Text: A large statement" }).click();
     await expect(inPlan(page, "Text")).toHaveAttribute("aria-selected", "true");
-    expect(await order(plan(page))).toEqual(["Header", "Hero", "Text", "Goods", "Picture & words", "Sign-up", "Footer"]);
+    expect(await order(plan(page))).toEqual([
+      "Header",
+      "Hero",
+      "Text",
+      "Goods",
+      "Picture & words",
+      "Sign-up",
+      "Footer",
+    ]);
     await expect(pane(page, "Phone").getByRole("heading", { name: "A few words about us" })).toBeVisible();
   });
 
   await test.step("moved and duplicated by key", async () => {
     await inPlan(page, "Text").focus();
     await page.keyboard.press("Alt+ArrowRight");
-    await expect.poll(() => order(plan(page))).toEqual(["Header", "Hero", "Goods", "Text", "Picture & words", "Sign-up", "Footer"]);
+    await expect
+      .poll(() => order(plan(page)))
+      .toEqual(["Header", "Hero", "Goods", "Text", "Picture & words", "Sign-up", "Footer"]);
     await page.keyboard.press("d");
-    await expect.poll(() => order(plan(page))).toEqual(["Header", "Hero", "Goods", "Text", "Text", "Picture & words", "Sign-up", "Footer"]);
+    await expect
+      .poll(() => order(plan(page)))
+      .toEqual(["Header", "Hero", "Goods", "Text", "Text", "Picture & words", "Sign-up", "Footer"]);
     await page.keyboard.press("Delete");
     await expect(page.getByText("Text removed")).toBeVisible();
   });
@@ -108,7 +135,9 @@ test("words are edited where they stand, and every pane shows them as they are t
   await expect(pane(page, "Phone").locator(".s-hero .over")).toHaveText("Typed by key");
 });
 
-test("an arrangement is changed and keeps the content; a device difference is marked and put back", async ({ page }) => {
+test("an arrangement is changed and keeps the content; a device difference is marked and put back", async ({
+  page,
+}) => {
   await inPlan(page, "Picture & words").click();
   await details(page).getByRole("radio", { name: "Words over the edge" }).click();
   await expect(pane(page, "Wide").locator(".s-picture-words")).toHaveClass(/a-overlap/);
@@ -121,7 +150,10 @@ test("an arrangement is changed and keeps the content; a device difference is ma
   const audience = page.getByRole("group", { name: "Whom a change of style is for" });
   await audience.getByRole("button", { name: "Phone" }).click();
   await details(page).getByRole("group", { name: "Side by side" }).getByRole("button", { name: "1" }).click();
-  const columns = (name: "Phone" | "Wide") => pane(page, name).locator(".s-product-grid").evaluate((e) => getComputedStyle(e).getPropertyValue("--columns"));
+  const columns = (name: "Phone" | "Wide") =>
+    pane(page, name)
+      .locator(".s-product-grid")
+      .evaluate((e) => getComputedStyle(e).getPropertyValue("--columns"));
   expect([await columns("Phone"), await columns("Wide")]).toEqual(["1", "4"]);
   await audience.getByRole("button", { name: "All" }).click();
   await expect(details(page).getByText("◆ phone only: 1")).toBeVisible();
@@ -131,13 +163,17 @@ test("an arrangement is changed and keeps the content; a device difference is ma
 
 test("a section hidden on phones is gone there alone, in the panes and in the shop", async ({ page }) => {
   await inPlan(page, "Picture & words").click();
-  await details(page).getByRole("switch", { name: /^Phones/ }).click();
+  await details(page)
+    .getByRole("switch", { name: /^Phones/ })
+    .click();
   await expect(pane(page, "Phone").locator(".s-picture-words")).toBeHidden();
   await expect(pane(page, "Wide").locator(".s-picture-words")).toBeVisible();
   await expect(details(page).getByText("◆ hidden here")).toBeVisible();
 });
 
-test("a picture is chosen from the library by clicking its place, and links that lead nowhere say so", async ({ page }) => {
+test("a picture is chosen from the library by clicking its place, and links that lead nowhere say so", async ({
+  page,
+}) => {
   const wide = pane(page, "Wide");
   await wide.locator(".s-picture-words .head").click();
   await wide.locator(".s-picture-words .pic").click();
@@ -158,7 +194,9 @@ test("a picture is chosen from the library by clicking its place, and links that
   await expect(wide.locator(".s-hero .button")).toHaveAttribute("href", "https://shop.example/offers");
 });
 
-test("the demo shop: what is marked not yet shown is drawn under a screen and absent from the shop", async ({ page }) => {
+test("the demo shop: what is marked not yet shown is drawn under a screen and absent from the shop", async ({
+  page,
+}) => {
   await page.context().clearCookies();
   await signInToDemo(page);
   await inPlan(page, "Collections").click();

@@ -12,7 +12,15 @@ type Server = { port: number; shopPort: number; stop: () => Promise<void>; kill:
 export default async function setup(): Promise<() => Promise<void>> {
   const data = mkdtempSync(join(tmpdir(), "zest-e2e-"));
   const database = (await startDatabase(data, { quiet: true })) as { address: string; stop: () => Promise<void> };
-  const server = (await startServer({ database: database.address, data, port: 0, shopPort: 0, demo: true, reset: false, say: console.log })) as Server;
+  const server = (await startServer({
+    database: database.address,
+    data,
+    port: 0,
+    shopPort: 0,
+    demo: true,
+    reset: false,
+    say: console.log,
+  })) as Server;
   Object.assign(process.env, {
     E2E_STUDIO: `http://localhost:${server.port}`,
     E2E_SHOP_PORT: String(server.shopPort),

@@ -1,6 +1,20 @@
 import { expect, test } from "@playwright/test";
 import { resolve } from "node:path";
-import { area, askShop, benchReady, details, inPlan, kept, openShop, pane, plan, publish, shopAt, signInToDemo, STUDIO } from "./studio";
+import {
+  area,
+  askShop,
+  benchReady,
+  details,
+  inPlan,
+  kept,
+  openShop,
+  pane,
+  plan,
+  publish,
+  shopAt,
+  signInToDemo,
+  STUDIO,
+} from "./studio";
 
 test("a new seller goes from an account to an open shop", async ({ page, context }) => {
   const { host, name } = await openShop(page);
@@ -8,8 +22,18 @@ test("a new seller goes from an account to an open shop", async ({ page, context
   await test.step("goods come from a file, after a look at what was understood", async () => {
     await area(page, "Goods");
     await page.getByRole("link", { name: "Bring in goods" }).click();
-    await page.getByLabel("CSV file").setInputFiles({ name: "goods.csv", mimeType: "text/csv", buffer: Buffer.from("Title,Price,Collection\nApple jam,4.50,Jams\nPear jam,lots,Jams\nQuince jelly,5.20,Jellies\n") });
-    await expect(page.getByText("2 products understood: 2 new, 0 changed, 0 as they are. Nothing is stored yet.")).toBeVisible();
+    await page
+      .getByLabel("CSV file")
+      .setInputFiles({
+        name: "goods.csv",
+        mimeType: "text/csv",
+        buffer: Buffer.from(
+          "Title,Price,Collection\nApple jam,4.50,Jams\nPear jam,lots,Jams\nQuince jelly,5.20,Jellies\n",
+        ),
+      });
+    await expect(
+      page.getByText("2 products understood: 2 new, 0 changed, 0 as they are. Nothing is stored yet."),
+    ).toBeVisible();
     await expect(page.getByRole("list", { name: "Problems" })).toContainText("Line 3, price: “lots” is not an amount.");
     await page.getByRole("button", { name: "Bring in 2 products" }).click();
     await expect(page.getByText("2 products added, 0 changed, 0 left as they were.")).toBeVisible();
@@ -29,9 +53,21 @@ test("a new seller goes from an account to an open shop", async ({ page, context
     const sheet = page.getByRole("complementary", { name: "Brand" });
     await sheet.getByLabel("Brand colour", { exact: true }).fill("gold");
     await expect(sheet.getByText(/links are a little darker than your brand colour/)).toBeVisible();
-    await expect.poll(() => pane(page, "Phone").locator("body").evaluate((b) => getComputedStyle(b).getPropertyValue("--button"))).not.toBe("#8c4a1c");
+    await expect
+      .poll(() =>
+        pane(page, "Phone")
+          .locator("body")
+          .evaluate((b) => getComputedStyle(b).getPropertyValue("--button")),
+      )
+      .not.toBe("#8c4a1c");
     await sheet.getByRole("radio", { name: /Newsreader/ }).click();
-    await expect.poll(() => pane(page, "Wide").locator("h1").evaluate((h) => getComputedStyle(h).fontFamily)).toContain("Newsreader");
+    await expect
+      .poll(() =>
+        pane(page, "Wide")
+          .locator("h1")
+          .evaluate((h) => getComputedStyle(h).fontFamily),
+      )
+      .toContain("Newsreader");
     await sheet.getByRole("button", { name: "Sign", exact: true }).click();
     await sheet.getByRole("button", { name: "Cup" }).click();
     await expect(pane(page, "Wide").locator("header .wordmark svg")).toBeVisible();
@@ -55,7 +91,10 @@ test("a new seller goes from an account to an open shop", async ({ page, context
     await expect(page.getByRole("heading", { name: "Open the shop" })).toBeVisible();
     await page.getByRole("button", { name: "Publish now" }).click();
     await expect(page.getByRole("heading", { name: "It is in the shop" })).toBeVisible();
-    const [shop] = await Promise.all([context.waitForEvent("page"), page.getByRole("link", { name: "Open the shop" }).click()]);
+    const [shop] = await Promise.all([
+      context.waitForEvent("page"),
+      page.getByRole("link", { name: "Open the shop" }).click(),
+    ]);
     await expect(shop).toHaveURL(`${shopAt(host)}/`);
     await expect(shop).toHaveTitle(`${name} · Jam from one kitchen`);
     await expect(shop.getByRole("heading", { level: 1 })).toHaveText("Jam that remembers the orchard");
@@ -64,7 +103,9 @@ test("a new seller goes from an account to an open shop", async ({ page, context
   });
 });
 
-test("drafts stay out of the shop until they are published, and the changes are read out in words", async ({ page }) => {
+test("drafts stay out of the shop until they are published, and the changes are read out in words", async ({
+  page,
+}) => {
   const { host } = await openShop(page);
   await area(page, "Pages");
   await benchReady(page);
@@ -81,7 +122,10 @@ test("drafts stay out of the shop until they are published, and the changes are 
   expect(await shop.text()).not.toContain("A secret for now");
 
   await page.getByRole("button", { name: "Publish, 2 changes" }).click();
-  await expect(page.getByRole("list", { name: "What will change" }).getByRole("listitem")).toHaveText(["Home › Hero: words changed", "Home › Sign-up: no longer shown"]);
+  await expect(page.getByRole("list", { name: "What will change" }).getByRole("listitem")).toHaveText([
+    "Home › Hero: words changed",
+    "Home › Sign-up: no longer shown",
+  ]);
   await page.getByRole("button", { name: "Publish now" }).click();
   await expect(page.getByText("2 changes are live")).toBeVisible();
   const after = await (await askShop(page, host)).text();
@@ -95,16 +139,23 @@ test("a logo is uploaded, a harmful one is cleaned, and what is no picture is re
   await benchReady(page);
   const sheet = page.getByRole("complementary", { name: "Brand" });
   await sheet.getByRole("button", { name: "Picture", exact: true }).click();
-  await sheet.getByLabel("Upload a logo").setInputFiles({ name: "notes.png", mimeType: "image/png", buffer: Buffer.from("not a picture at all") });
+  await sheet
+    .getByLabel("Upload a logo")
+    .setInputFiles({ name: "notes.png", mimeType: "image/png", buffer: Buffer.from("not a picture at all") });
   await expect(sheet.getByText("This file can’t be read as a picture. Upload a PNG, JPEG, WebP or SVG.")).toBeVisible();
-  const svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><script>window.top.hacked=1</script><rect width="300" height="100" fill="#175" onclick="hacked()"/></svg>';
-  await sheet.getByLabel("Upload a logo").setInputFiles({ name: "our-logo.svg", mimeType: "image/svg+xml", buffer: Buffer.from(svg) });
+  const svg =
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><script>window.top.hacked=1</script><rect width="300" height="100" fill="#175" onclick="hacked()"/></svg>';
+  await sheet
+    .getByLabel("Upload a logo")
+    .setInputFiles({ name: "our-logo.svg", mimeType: "image/svg+xml", buffer: Buffer.from(svg) });
   const logo = pane(page, "Wide").locator("header .wordmark img");
   await expect(logo).toHaveAttribute("src", /\.svg$/);
   await publish(page);
   const address = await logo.getAttribute("src");
   const served = await askShop(page, host, address!);
-  expect(await served.text()).toBe('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><rect width="300" height="100" fill="#175"></rect></svg>');
+  expect(await served.text()).toBe(
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><rect width="300" height="100" fill="#175"></rect></svg>',
+  );
   expect(served.headers()["content-security-policy"]).toContain("sandbox");
 });
 
@@ -113,14 +164,27 @@ test("an owner never reaches another owner's shop by its address", async ({ page
   const demo = new URL(page.url()).pathname.split("/")[2]!;
   const stranger = await browser.newPage();
   await openShop(stranger);
-  for (const path of [`/s/${demo}/pages`, `/s/${demo}/brand`, `/s/${demo}/goods`, `/s/${demo}/keep?since=0`, `/s/${demo}/publish`, `/s/${demo}/goods.csv`]) {
+  for (const path of [
+    `/s/${demo}/pages`,
+    `/s/${demo}/brand`,
+    `/s/${demo}/goods`,
+    `/s/${demo}/keep?since=0`,
+    `/s/${demo}/publish`,
+    `/s/${demo}/goods.csv`,
+  ]) {
     expect((await stranger.request.get(`${STUDIO}${path}`)).status(), path).toBe(404);
   }
   for (const path of ["keep", "publish", "upload"]) {
-    const answer = await stranger.request.post(`${STUDIO}/s/${demo}/${path}`, { headers: { Origin: STUDIO }, data: {} });
+    const answer = await stranger.request.post(`${STUDIO}/s/${demo}/${path}`, {
+      headers: { Origin: STUDIO },
+      data: {},
+    });
     expect(answer.status(), path).toBe(404);
   }
-  const elsewhere = await page.request.post(`${STUDIO}/s/${demo}/publish`, { headers: { Origin: "https://elsewhere.example" }, data: { seq: 0 } });
+  const elsewhere = await page.request.post(`${STUDIO}/s/${demo}/publish`, {
+    headers: { Origin: "https://elsewhere.example" },
+    data: { seq: 0 },
+  });
   expect(elsewhere.status()).toBe(403);
   const picture = await pane(page, "Wide").locator(".s-hero img").getAttribute("src");
   expect((await page.request.get(`${STUDIO}${picture}`)).status()).toBe(200);
@@ -130,7 +194,9 @@ test("an owner never reaches another owner's shop by its address", async ({ page
   await stranger.close();
 });
 
-test("signing out ends it, wrong passwords are told apart from nothing, and strangers are sent to sign in", async ({ page }) => {
+test("signing out ends it, wrong passwords are told apart from nothing, and strangers are sent to sign in", async ({
+  page,
+}) => {
   await page.goto(`${STUDIO}/shops/new`);
   await expect(page).toHaveURL(/\/sign-in\?to=%2Fshops%2Fnew/);
   const { address, password, name } = await openShop(page);
@@ -149,10 +215,15 @@ test("signing out ends it, wrong passwords are told apart from nothing, and stra
 test("the goods of the demo shop can be saved as a file and brought in again without a change", async ({ page }) => {
   await signInToDemo(page);
   await area(page, "Goods");
-  const [download] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Save as a file" }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Save as a file" }).click(),
+  ]);
   await page.getByRole("link", { name: "Bring in goods" }).click();
   await page.getByLabel("CSV file").setInputFiles(await download.path());
-  await expect(page.getByText("49 products understood: 0 new, 0 changed, 49 as they are. Nothing is stored yet.")).toBeVisible();
+  await expect(
+    page.getByText("49 products understood: 0 new, 0 changed, 49 as they are. Nothing is stored yet."),
+  ).toBeVisible();
   await expect(page.getByRole("button", { name: "Nothing to bring in" })).toBeDisabled();
   await page.getByLabel("CSV file").setInputFiles(resolve("demo/pictures/made/runner.webp"));
   await expect(page.getByText(/is not a text file/)).toBeVisible();

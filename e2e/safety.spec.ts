@@ -7,9 +7,19 @@ type Server = { port: number; shopPort: number; stop: () => Promise<void>; kill:
 
 /** A second application server on the same data, which a test may kill. */
 const ownServer = (port = 0): Promise<Server> =>
-  startServer({ database: process.env.E2E_DATABASE, data: process.env.E2E_DATA, port, shopPort: 0, demo: true, reset: false, say: () => {} }) as Promise<Server>;
+  startServer({
+    database: process.env.E2E_DATABASE,
+    data: process.env.E2E_DATA,
+    port,
+    shopPort: 0,
+    demo: true,
+    reset: false,
+    say: () => {},
+  }) as Promise<Server>;
 
-test("changes made while the server is dead wait in the browser, outlive the tab, and are kept when it is back", async ({ browser }) => {
+test("changes made while the server is dead wait in the browser, outlive the tab, and are kept when it is back", async ({
+  browser,
+}) => {
   const server = await ownServer();
   const context = await browser.newContext();
   const page = await context.newPage();

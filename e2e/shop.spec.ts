@@ -2,7 +2,15 @@ import { expect, test } from "@playwright/test";
 import { HtmlValidate } from "html-validate";
 import { area, benchReady, DEMO, expectAccessible, inPlan, openShop, signInToDemo, STUDIO } from "./studio";
 
-const PAGES = ["/", "/collections/single-line-kites", "/collections/all", "/products/larkspindle-delta-190-dawn", "/products/kittiwake-ul", "/products/turnstone", "/nowhere"];
+const PAGES = [
+  "/",
+  "/collections/single-line-kites",
+  "/collections/all",
+  "/products/larkspindle-delta-190-dawn",
+  "/products/kittiwake-ul",
+  "/products/turnstone",
+  "/nowhere",
+];
 const PHONE = { width: 390, height: 844 };
 
 test.describe("the published shop", () => {
@@ -15,7 +23,8 @@ test.describe("the published shop", () => {
         const w = window as unknown as { shift: number };
         w.shift = 0;
         new PerformanceObserver((list) => {
-          for (const entry of list.getEntries() as (PerformanceEntry & { value: number; hadRecentInput: boolean })[]) if (!entry.hadRecentInput) w.shift += entry.value;
+          for (const entry of list.getEntries() as (PerformanceEntry & { value: number; hadRecentInput: boolean })[])
+            if (!entry.hadRecentInput) w.shift += entry.value;
         }).observe({ type: "layout-shift", buffered: true });
       });
       const answer = await page.goto(DEMO + path);
@@ -41,7 +50,10 @@ test.describe("the published shop", () => {
     const page = await context.newPage();
     await page.goto(DEMO);
     await page.getByText("Menu", { exact: true }).click();
-    await page.getByRole("navigation", { name: "Main menu, small screen" }).getByRole("link", { name: "Windsocks" }).click();
+    await page
+      .getByRole("navigation", { name: "Main menu, small screen" })
+      .getByRole("link", { name: "Windsocks" })
+      .click();
     await page.getByRole("link", { name: "Pollack Windsock" }).click();
     await expect(page.getByRole("heading", { level: 1 })).toHaveText("Pollack Windsock");
     await page.goto(DEMO);
@@ -55,7 +67,9 @@ test.describe("the published shop", () => {
     await page.setViewportSize(PHONE);
     await page.goto(DEMO);
     await page.getByText("Menu", { exact: true }).click();
-    const entry = page.getByRole("navigation", { name: "Main menu, small screen" }).getByRole("link", { name: "Windsocks" });
+    const entry = page
+      .getByRole("navigation", { name: "Main menu, small screen" })
+      .getByRole("link", { name: "Windsocks" });
     await expect(entry).toBeVisible();
     await page.keyboard.press("Escape");
     await expect(entry).toBeHidden();
@@ -68,7 +82,8 @@ test.describe("the published shop", () => {
   test("carries under 15 KB of script, and no React", async ({ page }) => {
     let script = 0;
     page.on("response", async (response) => {
-      if (response.request().resourceType() === "script") script += Number((await response.request().sizes()).responseBodySize);
+      if (response.request().resourceType() === "script")
+        script += Number((await response.request().sizes()).responseBodySize);
     });
     await page.goto(DEMO, { waitUntil: "networkidle" });
     expect(script).toBeGreaterThan(0);

@@ -9,7 +9,9 @@ let count = 0;
 
 /** Asks a shop without a browser. Node does not resolve names below `localhost` by itself, so the name goes into the head. */
 export const askShop = (page: Page, host: string, path = "/") =>
-  page.request.get(`http://127.0.0.1:${process.env.E2E_SHOP_PORT ?? ""}${path}`, { headers: { Host: `${host}.localhost:${process.env.E2E_SHOP_PORT ?? ""}` } });
+  page.request.get(`http://127.0.0.1:${process.env.E2E_SHOP_PORT ?? ""}${path}`, {
+    headers: { Host: `${host}.localhost:${process.env.E2E_SHOP_PORT ?? ""}` },
+  });
 
 export async function signInToDemo(page: Page): Promise<void> {
   await page.goto(`${STUDIO}/sign-in`);
@@ -20,7 +22,12 @@ export async function signInToDemo(page: Page): Promise<void> {
 /** A new account with a shop of its own, so that a journey disturbs no other. */
 export async function openShop(page: Page): Promise<{ host: string; name: string; address: string; password: string }> {
   const n = `${Date.now().toString(36)}${++count}`;
-  const shop = { host: `shop-${n}`, name: `Shop ${n}`, address: `owner-${n}@shop.example`, password: "a long enough password" };
+  const shop = {
+    host: `shop-${n}`,
+    name: `Shop ${n}`,
+    address: `owner-${n}@shop.example`,
+    password: "a long enough password",
+  };
   await page.goto(`${STUDIO}/account`);
   await page.getByLabel("Your name").fill("Owner");
   await page.getByLabel("Mail address").fill(shop.address);
@@ -39,13 +46,16 @@ export async function benchReady(page: Page): Promise<void> {
   await pane(page, "Wide").locator("#main").waitFor();
 }
 
-export const pane = (page: Page, name: "Phone" | "Wide"): FrameLocator => page.frameLocator(`iframe[title^="${name} view"]`);
+export const pane = (page: Page, name: "Phone" | "Wide"): FrameLocator =>
+  page.frameLocator(`iframe[title^="${name} view"]`);
 export const plan = (page: Page): Locator => page.getByRole("tree", { name: "Plan of the page" });
-export const inPlan = (page: Page, name: string): Locator => plan(page).getByRole("treeitem", { name: new RegExp(`^${name}`) });
+export const inPlan = (page: Page, name: string): Locator =>
+  plan(page).getByRole("treeitem", { name: new RegExp(`^${name}`) });
 export const details = (page: Page): Locator => page.getByRole("complementary", { name: "Details" });
 
 /** Every change has reached the server. */
-export const kept = (page: Page) => expect(page.getByRole("status").filter({ hasText: /^Kept \d\d:\d\d/ })).toBeVisible();
+export const kept = (page: Page) =>
+  expect(page.getByRole("status").filter({ hasText: /^Kept \d\d:\d\d/ })).toBeVisible();
 
 /** Goes to an area by its name in the top bar. */
 export async function area(page: Page, name: "Brand" | "Pages" | "Goods" | "Pictures"): Promise<void> {
@@ -63,6 +73,8 @@ export async function publish(page: Page): Promise<void> {
 export async function expectAccessible(page: Page): Promise<void> {
   // What is still fading in has another contrast than what it will be read with.
   await page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished.catch(() => undefined))));
-  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
+    .analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(" | ")}`)).toEqual([]);
 }

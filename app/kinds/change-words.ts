@@ -57,6 +57,9 @@ export function changeWords(difference: Difference): Change {
     case "props":
       return { where, what: propsWords(fields, difference.keys) };
     case "style":
-      return { where, what: `${difference.keys.map((k) => (k === "hidden" ? "where it shows" : (PROPERTIES[k]?.label ?? k).toLowerCase())).join(", ")} changed` };
+      return {
+        where,
+        what: `${difference.keys.map((k) => (k === "hidden" ? "where it shows" : (PROPERTIES[k]?.label ?? k).toLowerCase())).join(", ")} changed`,
+      };
   }
 }

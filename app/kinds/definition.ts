@@ -4,10 +4,22 @@ import type { Json, StyleSheet } from "~/core/document";
 
 /** A value of a section that a seller can set; Details draws its controls from these. */
 export type Field =
-  | { readonly type: "line" | "text"; readonly key: string; readonly label: string; readonly most: number; readonly hint?: string }
+  | {
+      readonly type: "line" | "text";
+      readonly key: string;
+      readonly label: string;
+      readonly most: number;
+      readonly hint?: string;
+    }
   | { readonly type: "picture" | "link" | "switch"; readonly key: string; readonly label: string }
   | { readonly type: "collection"; readonly key: string; readonly label: string; readonly none: string }
-  | { readonly type: "number"; readonly key: string; readonly label: string; readonly least: number; readonly most: number }
+  | {
+      readonly type: "number";
+      readonly key: string;
+      readonly label: string;
+      readonly least: number;
+      readonly most: number;
+    }
   | {
       readonly type: "list";
       readonly key: string;

@@ -5,7 +5,10 @@ import { KINDS, makeSection } from ".";
 
 /** A picture of the library that suits a wide place: the widest-shaped one, of several the oldest. */
 const widest = (pictures: readonly Picture[]): Picture | undefined =>
-  pictures.filter((p) => !p.vector && p.width >= 800).reverse().sort((a, b) => b.width / b.height - a.width / a.height)[0];
+  pictures
+    .filter((p) => !p.vector && p.width >= 800)
+    .reverse()
+    .sort((a, b) => b.width / b.height - a.width / a.height)[0];
 
 /**
  * A new section that shows the shop's own goods and pictures wherever its kind has a place for them, so that it looks
@@ -17,7 +20,8 @@ export function fillSection(kind: string, goods: Goods, pictures: readonly Pictu
   for (const field of definition?.fields ?? []) {
     if (field.type === "picture") props[field.key] = widest(pictures)?.id ?? null;
     if (field.type === "collection") props[field.key] = goods.collections[0]?.id ?? null;
-    if (field.type === "link" && goods.collections[0]) props[field.key] = { to: "collection", id: goods.collections[0].id };
+    if (field.type === "link" && goods.collections[0])
+      props[field.key] = { to: "collection", id: goods.collections[0].id };
     if (field.type === "list" && field.fields.some((f) => f.type === "collection")) {
       props[field.key] = goods.collections.slice(0, 6).map((c) => ({ ...field.fresh, collection: c.id }));
     }

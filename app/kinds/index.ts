@@ -26,7 +26,16 @@ export function makeSection(kind: string, props: Readonly<Record<string, Json>> 
   const found = KINDS.get(kind);
   if (!found) throw new Error(`no kind "${kind}"`);
   const defaults = found.definition.defaults as Record<string, Json>;
-  return { id: newId(), kind, props: { ...defaults, ...props }, style: {}, conditions: [], shown: true, slots: {}, ...more };
+  return {
+    id: newId(),
+    kind,
+    props: { ...defaults, ...props },
+    style: {},
+    conditions: [],
+    shown: true,
+    slots: {},
+    ...more,
+  };
 }
 
 /** Why a section's stored values are not what its kind allows; undefined where they are. */
@@ -39,4 +48,12 @@ export function problemOf(node: Node): { path: string; why: string } | undefined
   return { path: issue.path.join("."), why: issue.message };
 }
 
-export { PURPOSES, type Arrangement, type Definition, type Field, type Kind, type Purpose, type ViewProps } from "./definition";
+export {
+  PURPOSES,
+  type Arrangement,
+  type Definition,
+  type Field,
+  type Kind,
+  type Purpose,
+  type ViewProps,
+} from "./definition";

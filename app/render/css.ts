@@ -26,12 +26,21 @@ export function sharedCss(kinds: Iterable<string>, theme: Theme): string {
 }
 
 /** All the CSS that one published page needs, and nothing for kinds or pictures that it does not show. */
-export function pageCss(sections: readonly Node[], pictures: readonly Picture[], theme: Theme, look: Look, plain: boolean): string {
+export function pageCss(
+  sections: readonly Node[],
+  pictures: readonly Picture[],
+  theme: Theme,
+  look: Look,
+  plain: boolean,
+): string {
   const solved: SolvedLook = solveLook(theme, look);
   const shown = sections.filter((node) => node.shown);
   return [
     lookCss(solved),
-    sharedCss(shown.map((node) => node.kind), theme),
+    sharedCss(
+      shown.map((node) => node.kind),
+      theme,
+    ),
     plain ? PLAIN_CSS : "",
     ...shown.map((node) => sectionCss(node, theme, look)),
     ...pictures.map(focusCss),

@@ -33,7 +33,13 @@ const plainText = (text: string, most: number) => {
   return line.length <= most ? line : `${line.slice(0, most - 1).replace(/\s+\S*$/, "")}…`;
 };
 
-type Head = { title: string; description: string; address: string | undefined; picture: Picture | undefined; type: "website" | "product" };
+type Head = {
+  title: string;
+  description: string;
+  address: string | undefined;
+  picture: Picture | undefined;
+  type: "website" | "product";
+};
 
 function headOf(target: Target, content: ShopContent, page: Document | undefined): Head {
   const { identity } = content.draft.look;
@@ -42,31 +48,54 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
   switch (target.page) {
     case "home": {
       const hero = page?.root.slots.main?.find((n) => n.shown && typeof n.props.picture === "string");
-      const said = page?.root.slots.main?.filter((n) => n.shown).map((n) => n.props.text).find((t) => typeof t === "string" && t !== "");
+      const said = page?.root.slots.main
+        ?.filter((n) => n.shown)
+        .map((n) => n.props.text)
+        .find((t) => typeof t === "string" && t !== "");
       return {
         title: identity.tagline ? `${identity.name} · ${identity.tagline}` : identity.name,
         description: plainText(String(said ?? identity.tagline ?? identity.name), 155),
-        address: "/", picture: find(hero?.props.picture as string | undefined), type: "website",
+        address: "/",
+        picture: find(hero?.props.picture as string | undefined),
+        type: "website",
       };
     }
     case "collection": {
       const title = target.collection?.title ?? "Everything";
       return {
-        title: withName(title), description: plainText(target.collection?.description || `${title} at ${identity.name}`, 155),
-        address: `/collections/${target.collection?.slug ?? "all"}`, picture: find(target.collection?.picture), type: "website",
+        title: withName(title),
+        description: plainText(target.collection?.description || `${title} at ${identity.name}`, 155),
+        address: `/collections/${target.collection?.slug ?? "all"}`,
+        picture: find(target.collection?.picture),
+        type: "website",
       };
     }
     case "product":
       return {
-        title: withName(target.product.title), description: plainText(target.product.description || target.product.title, 155),
-        address: `/products/${target.product.slug}`, picture: find(target.product.pictures[0]), type: "product",
+        title: withName(target.product.title),
+        description: plainText(target.product.description || target.product.title, 155),
+        address: `/products/${target.product.slug}`,
+        picture: find(target.product.pictures[0]),
+        type: "product",
       };
     case "message":
-      return { title: withName(target.title), description: target.text, address: target.address, picture: undefined, type: "website" };
+      return {
+        title: withName(target.title),
+        description: target.text,
+        address: target.address,
+        picture: undefined,
+        type: "website",
+      };
   }
 }
 
-function headHtml(head: Head, content: ShopContent, origin: string, families: readonly string[], script: string): string {
+function headHtml(
+  head: Head,
+  content: ShopContent,
+  origin: string,
+  families: readonly string[],
+  script: string,
+): string {
   const { identity } = content.draft.look;
   const meta = (name: string, value: string, key = "property") => `<meta ${key}="${name}" content="${escape(value)}">`;
   const parts = [
@@ -75,7 +104,10 @@ function headHtml(head: Head, content: ShopContent, origin: string, families: re
     `<title>${escape(head.title)}</title>`,
     meta("description", head.description, "name"),
     // Only the Latin subset is fetched ahead; the other one is fetched when a letter of it occurs.
-    ...families.map((f) => `<link rel="preload" href="${fontAddress(familyById(f), "latin")}" as="font" type="font/woff2" crossorigin>`),
+    ...families.map(
+      (f) =>
+        `<link rel="preload" href="${fontAddress(familyById(f), "latin")}" as="font" type="font/woff2" crossorigin>`,
+    ),
     '<link rel="icon" href="/favicon.ico" sizes="32x32">',
     '<link rel="apple-touch-icon" href="/apple-touch-icon.png">',
     meta("og:site_name", identity.name),
@@ -118,7 +150,8 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
   };
   let inner: ReactNode;
   if (target.page === "home") inner = page ? <PageSections page={page} theme={theme} look={look} /> : null;
-  else if (target.page === "collection") inner = <CollectionPage goods={content.goods} collection={target.collection} />;
+  else if (target.page === "collection")
+    inner = <CollectionPage goods={content.goods} collection={target.collection} />;
   else if (target.page === "product") inner = <ProductPage goods={content.goods} product={target.product} />;
   else inner = <MessagePage title={target.title} text={target.text} goods={content.goods} />;
   const markup = renderToStaticMarkup(

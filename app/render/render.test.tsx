@@ -11,11 +11,22 @@ import { renderPage, sectionCss, sectionLayers, type Target } from ".";
 // and `<img/>`, which HTML reads as `srcset` and `<img>`.
 const validator = new HtmlValidate({
   extends: ["html-validate:recommended"],
-  rules: { "attr-case": "off", "void-style": "off", "doctype-style": "off", "attribute-boolean-style": "off", "no-trailing-whitespace": "off", "long-title": "off", "no-inline-style": "error" },
+  rules: {
+    "attr-case": "off",
+    "void-style": "off",
+    "doctype-style": "off",
+    "attribute-boolean-style": "off",
+    "no-trailing-whitespace": "off",
+    "long-title": "off",
+    "no-inline-style": "error",
+  },
 });
 const ORIGIN = "http://shop.localhost:4311";
-const render = (target: Target, main = everySection.filter((s) => s.slot === "main").map((s) => s.node), theme = "pomelo") =>
-  renderPage(target, contentWith(main, theme), ORIGIN, "/assets/shop.js");
+const render = (
+  target: Target,
+  main = everySection.filter((s) => s.slot === "main").map((s) => s.node),
+  theme = "pomelo",
+) => renderPage(target, contentWith(main, theme), ORIGIN, "/assets/shop.js");
 
 async function problemsOf(html: string): Promise<string[]> {
   const report = await validator.validateString(html);
@@ -23,9 +34,12 @@ async function problemsOf(html: string): Promise<string[]> {
 }
 
 describe("pages are valid HTML (html-validate)", () => {
-  it.each(everySection.filter((s) => s.slot === "main").map((s) => [s.name, s.node] as const))("%s", async (_name, node) => {
-    expect(await problemsOf(render({ page: "home" }, [node]).html)).toEqual([]);
-  });
+  it.each(everySection.filter((s) => s.slot === "main").map((s) => [s.name, s.node] as const))(
+    "%s",
+    async (_name, node) => {
+      expect(await problemsOf(render({ page: "home" }, [node]).html)).toEqual([]);
+    },
+  );
 
   it.each(THEMES.map((t) => t.id))("home in theme %s with every kind at once", async (theme) => {
     expect(await problemsOf(render({ page: "home" }, undefined, theme).html)).toEqual([]);
@@ -47,8 +61,12 @@ describe("a page's head", () => {
     expect(html).toContain("<title>Kite plain · Test &amp; Sons</title>");
     expect(html).toContain(`<link rel="canonical" href="${ORIGIN}/products/plain">`);
     expect(html).toContain('<meta name="description" content="Flies. Well.">');
-    expect(html).toMatch(/<meta property="og:image" content="http:\/\/shop\.localhost:4311\/media\/[0-9a-f]{64}-1280\.webp">/);
-    const early = [...html.slice(0, html.indexOf("</head>")).matchAll(/rel="preload"[^>]* as="(\w+)"/g)].map((m) => m[1]);
+    expect(html).toMatch(
+      /<meta property="og:image" content="http:\/\/shop\.localhost:4311\/media\/[0-9a-f]{64}-1280\.webp">/,
+    );
+    const early = [...html.slice(0, html.indexOf("</head>")).matchAll(/rel="preload"[^>]* as="(\w+)"/g)].map(
+      (m) => m[1],
+    );
     expect(early).toEqual(["font", "font", "image"]);
   });
 
@@ -79,7 +97,9 @@ describe("what shoppers get", () => {
     expect(hidden.html).not.toContain('class="s s-hero');
     expect(hidden.html).not.toContain(String(hero.props.text));
     expect(hidden.css).not.toContain(".hero-words");
-    const dead = render({ page: "home" }, [{ ...hero, props: { ...hero.props, link: { to: "product", id: "gone for good" } } }]);
+    const dead = render({ page: "home" }, [
+      { ...hero, props: { ...hero.props, link: { to: "product", id: "gone for good" } } },
+    ]);
     expect(dead.html).not.toContain(String(hero.props.button));
   });
 
@@ -99,7 +119,11 @@ describe("what shoppers get", () => {
 
   it("hides on one device by a rule for that device alone", () => {
     const text = everySection.find((s) => s.node.kind === "text")!.node;
-    const css = sectionCss({ ...text, style: { phone: { hidden: true } } }, themeById("pomelo"), contentWith([]).draft.look);
+    const css = sectionCss(
+      { ...text, style: { phone: { hidden: true } } },
+      themeById("pomelo"),
+      contentWith([]).draft.look,
+    );
     expect(css).toMatch(/@media \(max-width:599\.98px\)\{\.n-[\w-]+\{[^}]*display:none/);
     expect(css.match(/display:none/g)).toHaveLength(1);
   });
@@ -108,23 +132,41 @@ describe("what shoppers get", () => {
 describe("what is drawn again is what would be drawn from scratch", () => {
   const copyOf = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
   const value = (property: string) => fc.constantFrom(...PROPERTIES[property]!.choices.map((c) => c.value));
-  const change = fc.record({ property: fc.constantFrom("columns", "align", "shape", "spaceTop", "hidden"), audience: fc.constantFrom("all", "phone", "tablet", "wide"), pick: fc.nat(50) });
+  const change = fc.record({
+    property: fc.constantFrom("columns", "align", "shape", "spaceTop", "hidden"),
+    audience: fc.constantFrom("all", "phone", "tablet", "wide"),
+    pick: fc.nat(50),
+  });
 
   it("for any run of style changes, in any theme, with any brand", () => {
     fc.assert(
-      fc.property(fc.array(change, { maxLength: 12 }), fc.constantFrom(...THEMES), fc.option(value("shape"), { nil: undefined }), (changes, theme, goodsShape) => {
-        const look = { ...contentWith([], theme.id).draft.look, brand: goodsShape === undefined ? {} : { goodsShape: String(goodsShape) } };
-        let node = everySection.find((s) => s.node.kind === "product-grid")!.node;
-        for (const { property, audience, pick } of changes) {
-          const choices = PROPERTIES[property]!.choices;
-          node = { ...node, style: { ...node.style, [audience]: { ...node.style[audience as "all"], [property]: choices[pick % choices.length]!.value } } };
-          expect(sectionCss(node, theme, look)).toBe(sectionCss(copyOf(node), theme, copyOf(look)));
-          expect(sectionCss(node, theme, look)).toBe(sectionCss(node, theme, look));
-        }
-        // The same node in another look is written anew.
-        const other = { ...look, brand: { goodsShape: "16/9" } };
-        expect(sectionCss(node, theme, other)).toBe(sectionCss(copyOf(node), theme, other));
-      }),
+      fc.property(
+        fc.array(change, { maxLength: 12 }),
+        fc.constantFrom(...THEMES),
+        fc.option(value("shape"), { nil: undefined }),
+        (changes, theme, goodsShape) => {
+          const look = {
+            ...contentWith([], theme.id).draft.look,
+            brand: goodsShape === undefined ? {} : { goodsShape: String(goodsShape) },
+          };
+          let node = everySection.find((s) => s.node.kind === "product-grid")!.node;
+          for (const { property, audience, pick } of changes) {
+            const choices = PROPERTIES[property]!.choices;
+            node = {
+              ...node,
+              style: {
+                ...node.style,
+                [audience]: { ...node.style[audience as "all"], [property]: choices[pick % choices.length]!.value },
+              },
+            };
+            expect(sectionCss(node, theme, look)).toBe(sectionCss(copyOf(node), theme, copyOf(look)));
+            expect(sectionCss(node, theme, look)).toBe(sectionCss(node, theme, look));
+          }
+          // The same node in another look is written anew.
+          const other = { ...look, brand: { goodsShape: "16/9" } };
+          expect(sectionCss(node, theme, other)).toBe(sectionCss(copyOf(node), theme, other));
+        },
+      ),
       { seed: 6, numRuns: 80 },
     );
   });
@@ -137,9 +179,16 @@ describe("layers", () => {
     const branded = { ...look, brand: { goodsShape: "1/1" } };
     const theme = themeById("pomelo");
     expect(resolve(sectionLayers(grid, theme, look), "shape", "wide")?.winner.layer).toBe("theme");
-    expect(resolve(sectionLayers(grid, theme, branded), "shape", "wide")).toMatchObject({ value: "1/1", winner: { layer: "brand" } });
+    expect(resolve(sectionLayers(grid, theme, branded), "shape", "wide")).toMatchObject({
+      value: "1/1",
+      winner: { layer: "brand" },
+    });
     const own = { ...grid, style: { all: { shape: "3/2" } } };
-    expect(resolve(sectionLayers(own, theme, branded), "shape", "wide")?.overridden.map((s) => s.layer)).toEqual(["brand", "theme", "kind"]);
+    expect(resolve(sectionLayers(own, theme, branded), "shape", "wide")?.overridden.map((s) => s.layer)).toEqual([
+      "brand",
+      "theme",
+      "kind",
+    ]);
   });
 });
 

@@ -13,7 +13,12 @@ export const Section = memo(function Section({ node, theme, look, first }: Secti
   const { studio } = useEnv();
   const kind = kindOf(node);
   // A kind that this version does not know is kept in the document, named in the studio and absent from the shop.
-  if (!kind) return studio ? <section className="s" data-node={node.id}><div className="in">This version can’t draw “{node.kind}”. It is kept as it is.</div></section> : null;
+  if (!kind)
+    return studio ? (
+      <section className="s" data-node={node.id}>
+        <div className="in">This version can’t draw “{node.kind}”. It is kept as it is.</div>
+      </section>
+    ) : null;
   if (!studio && !node.shown) return null;
   const arrangement = arrangementOf(kind, node, theme).id;
   const { tag: Tag, kind: name } = kind.definition;

@@ -11,11 +11,14 @@ export async function action({ request }: Route.ActionArgs) {
   const form = Object.fromEntries(await request.formData());
   const given = { name: String(form.name ?? ""), address: String(form.address ?? "") };
   const input = accountSchema.safeParse(form);
-  if (!input.success) return data({ given, problems: z.flattenError(input.error).fieldErrors, why: null }, { status: 422 });
+  if (!input.success)
+    return data({ given, problems: z.flattenError(input.error).fieldErrors, why: null }, { status: 422 });
   const made = await createAccount(input.data);
   if (!made.ok) return data({ given, problems: {}, why: made.why }, { status: 422 });
   const secret = await openSession(made.owner.id);
-  throw redirect("/shops/new", { headers: { "Set-Cookie": sessionCookie(secret, new URL(request.url).protocol === "https:") } });
+  throw redirect("/shops/new", {
+    headers: { "Set-Cookie": sessionCookie(secret, new URL(request.url).protocol === "https:") },
+  });
 }
 
 export default function Account({ actionData }: Route.ComponentProps) {
@@ -25,9 +28,31 @@ export default function Account({ actionData }: Route.ComponentProps) {
     <EntryPage title="Make an account" text="One account can have several shops.">
       <Box component={Form} method="post" noValidate sx={{ display: "grid", gap: 2 }}>
         {actionData?.why ? <Alert severity="error">{actionData.why}</Alert> : null}
-        <TextField label="Your name" name="name" autoComplete="name" defaultValue={actionData?.given.name} error={Boolean(problems.name)} helperText={problems.name?.[0]} />
-        <TextField label="Mail address" name="address" type="email" autoComplete="username" defaultValue={actionData?.given.address} error={Boolean(problems.address)} helperText={problems.address?.[0]} />
-        <TextField label="Password" name="password" type="password" autoComplete="new-password" error={Boolean(problems.password)} helperText={problems.password?.[0] ?? "At least 10 characters"} />
+        <TextField
+          label="Your name"
+          name="name"
+          autoComplete="name"
+          defaultValue={actionData?.given.name}
+          error={Boolean(problems.name)}
+          helperText={problems.name?.[0]}
+        />
+        <TextField
+          label="Mail address"
+          name="address"
+          type="email"
+          autoComplete="username"
+          defaultValue={actionData?.given.address}
+          error={Boolean(problems.address)}
+          helperText={problems.address?.[0]}
+        />
+        <TextField
+          label="Password"
+          name="password"
+          type="password"
+          autoComplete="new-password"
+          error={Boolean(problems.password)}
+          helperText={problems.password?.[0] ?? "At least 10 characters"}
+        />
         <Button type="submit" variant="contained" size="large" disabled={busy}>
           {busy ? "Making it …" : "Make the account"}
         </Button>

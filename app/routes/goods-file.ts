@@ -6,6 +6,9 @@ import type { Route } from "./+types/goods-file";
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, params.shop);
   return new Response(await exportGoods(shop), {
-    headers: { "Content-Type": "text/csv; charset=utf-8", "Content-Disposition": `attachment; filename="${shop.host}-goods.csv"` },
+    headers: {
+      "Content-Type": "text/csv; charset=utf-8",
+      "Content-Disposition": `attachment; filename="${shop.host}-goods.csv"`,
+    },
   });
 }

@@ -9,7 +9,8 @@ const schema = z.object({ intent: z.enum(["plan", "import"]), text: z.string().m
 export async function action({ request, params }: Route.ActionArgs): Promise<ImportAnswer> {
   const { shop } = await requireShop(request, params.shop);
   const input = schema.safeParse(Object.fromEntries(await request.formData()));
-  if (!input.success) return { step: "refused", why: "This file is too large or can’t be read. Split it into several files." };
+  if (!input.success)
+    return { step: "refused", why: "This file is too large or can’t be read. Split it into several files." };
   if (input.data.intent === "plan") return { step: "planned", plan: await planImport(shop, input.data.text) };
   return { step: "done", ...(await importGoods(shop, input.data.text)) };
 }

@@ -25,7 +25,8 @@ export async function action({ request }: Route.ActionArgs) {
   throw redirect(`/s/${made.shop.id}/theme`);
 }
 
-const CURRENCY_NAMES = typeof Intl.DisplayNames === "function" ? new Intl.DisplayNames("en", { type: "currency" }) : undefined;
+const CURRENCY_NAMES =
+  typeof Intl.DisplayNames === "function" ? new Intl.DisplayNames("en", { type: "currency" }) : undefined;
 
 export default function NewShop({ actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== "idle";
@@ -33,10 +34,21 @@ export default function NewShop({ actionData }: Route.ComponentProps) {
   const [host, setHost] = useState<string | null>(null);
   const problems: { name?: string[]; host?: string[]; currency?: string[] } = actionData?.problems ?? {};
   return (
-    <EntryPage title="Open a shop" text="You can change the name and everything about its look later. Nobody sees it until you publish.">
+    <EntryPage
+      title="Open a shop"
+      text="You can change the name and everything about its look later. Nobody sees it until you publish."
+    >
       <Box component={Form} method="post" noValidate sx={{ display: "grid", gap: 2 }}>
         {problems.currency ? <Alert severity="error">{problems.currency[0]}</Alert> : null}
-        <TextField label="Shop name" name="name" value={name} onChange={(event) => setName(event.target.value)} error={Boolean(problems.name)} helperText={problems.name?.[0]} slotProps={{ htmlInput: { maxLength: 60 } }} />
+        <TextField
+          label="Shop name"
+          name="name"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          error={Boolean(problems.name)}
+          helperText={problems.name?.[0]}
+          slotProps={{ htmlInput: { maxLength: 60 } }}
+        />
         <TextField
           label="Web address"
           name="host"

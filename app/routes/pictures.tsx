@@ -6,7 +6,9 @@ export async function action({ request, params }: Route.ActionArgs): Promise<{ o
   const { shop } = await requireShop(request, params.shop);
   const input = pictureChangeSchema.safeParse(Object.fromEntries(await request.formData()));
   if (!input.success) return { ok: false, why: input.error.issues[0]!.message };
-  return (await describePicture(shop.id, input.data)) ? { ok: true } : { ok: false, why: "This picture is no longer there." };
+  return (await describePicture(shop.id, input.data))
+    ? { ok: true }
+    : { ok: false, why: "This picture is no longer there." };
 }
 
 export { Library as default } from "~/studio/pictures";

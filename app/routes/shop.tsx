@@ -31,10 +31,17 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 // Typing is kept by a route of its own; the draft in this tab is always newer than what a reload of data would bring.
-export const shouldRevalidate = ({ formAction, defaultShouldRevalidate }: { formAction?: string; defaultShouldRevalidate: boolean }) =>
-  formAction?.endsWith("/keep") ? false : defaultShouldRevalidate;
+export const shouldRevalidate = ({
+  formAction,
+  defaultShouldRevalidate,
+}: {
+  formAction?: string;
+  defaultShouldRevalidate: boolean;
+}) => (formAction?.endsWith("/keep") ? false : defaultShouldRevalidate);
 
-export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.draft.look.identity.name ?? "Shop"} · Zest Window` }];
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.draft.look.identity.name ?? "Shop"} · Zest Window` },
+];
 
 function Studio({ loaderData }: Pick<Route.ComponentProps, "loaderData">) {
   const [store] = useState(() => createStudioStore(loaderData));

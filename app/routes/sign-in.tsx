@@ -9,7 +9,9 @@ import type { Route } from "./+types/sign-in";
 
 export const meta = () => [{ title: "Sign in · Zest Window" }];
 
-export const loader = () => ({ demo: config().demo ? { address: DEMO_OWNER.address, password: DEMO_OWNER.password } : null });
+export const loader = () => ({
+  demo: config().demo ? { address: DEMO_OWNER.address, password: DEMO_OWNER.password } : null,
+});
 
 export async function action({ request, context }: Route.ActionArgs) {
   const form = await request.formData();
@@ -18,7 +20,9 @@ export async function action({ request, context }: Route.ActionArgs) {
   if (!result.ok) return data({ why: result.why, address }, { status: 422 });
   const secret = await openSession(result.owner.id);
   const url = new URL(request.url);
-  throw redirect(placeAfterSignIn(url.searchParams.get("to")), { headers: { "Set-Cookie": sessionCookie(secret, url.protocol === "https:") } });
+  throw redirect(placeAfterSignIn(url.searchParams.get("to")), {
+    headers: { "Set-Cookie": sessionCookie(secret, url.protocol === "https:") },
+  });
 }
 
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
@@ -28,7 +32,14 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
     <EntryPage title="Sign in" text="Dress your shop’s window and look at it while you do.">
       <Box component={Form} method="post" sx={{ display: "grid", gap: 2 }}>
         {actionData ? <Alert severity="error">{actionData.why}</Alert> : null}
-        <TextField label="Mail address" name="address" type="email" autoComplete="username" required defaultValue={actionData?.address ?? ""} />
+        <TextField
+          label="Mail address"
+          name="address"
+          type="email"
+          autoComplete="username"
+          required
+          defaultValue={actionData?.address ?? ""}
+        />
         <TextField label="Password" name="password" type="password" autoComplete="current-password" required />
         <Button type="submit" variant="contained" size="large" disabled={busy}>
           {busy ? "Signing in …" : "Sign in"}

@@ -26,12 +26,18 @@ export const quince: Theme = {
   kinds: {
     header: { arrangement: "middle", style: { all: { spaceTop: 3, spaceBottom: 3 } } },
     notice: { style: { all: { set: "tint" } } },
-    hero: { arrangement: "above", style: { all: { align: "center", headSize: 6, spaceTop: 5, shape: "16/9" }, phone: { shape: "4/5" } } },
+    hero: {
+      arrangement: "above",
+      style: { all: { align: "center", headSize: 6, spaceTop: 5, shape: "16/9" }, phone: { shape: "4/5" } },
+    },
     "product-grid": {
       arrangement: "cards",
       style: { all: { headSize: 4, columns: 3, shape: "1/1", align: "center" } },
     },
-    "collection-tiles": { arrangement: "captions", style: { all: { headSize: 4, columns: 4, shape: "3/4", align: "center" } } },
+    "collection-tiles": {
+      arrangement: "captions",
+      style: { all: { headSize: 4, columns: 4, shape: "3/4", align: "center" } },
+    },
     "picture-words": { arrangement: "overlap", style: { all: { headSize: 4 } } },
     text: { arrangement: "plain", style: { all: { align: "center", width: "narrow" } } },
     "sign-up": { arrangement: "stack", style: { all: { set: "tint" } } },

@@ -16,7 +16,10 @@ describe.each(THEMES)("theme $name", (theme) => {
         for (const set of COLOUR_SETS) {
           for (const { role, against, ratio } of REQUIREMENTS) {
             for (const other of against) {
-              expect(contrast(sets[set][role], sets[set][other]), `${brand}: ${role} on ${other} in ${set}`).toBeGreaterThanOrEqual(ratio);
+              expect(
+                contrast(sets[set][role], sets[set][other]),
+                `${brand}: ${role} on ${other} in ${set}`,
+              ).toBeGreaterThanOrEqual(ratio);
             }
           }
         }
@@ -32,7 +35,9 @@ describe.each(THEMES)("theme $name", (theme) => {
   it("gives the same answer every time, and says in a sentence what was moved", () => {
     expect(solveRoles(theme.palette, "#f5c518")).toEqual(solveRoles(theme.palette, "#f5c518"));
     const [moved] = solveRoles(theme.palette, "#ffe98a").moved.filter((m) => m.set === "page" && m.role === "link");
-    expect(explainMoved(moved!)).toMatch(/^On the page, links are a little darker than your brand colour: it has a contrast of 1\.\d there and needs 4\.5\.$/);
+    expect(explainMoved(moved!)).toMatch(
+      /^On the page, links are a little darker than your brand colour: it has a contrast of 1\.\d there and needs 4\.5\.$/,
+    );
   });
 
   it("names only kinds, arrangements and values that exist", () => {
@@ -41,7 +46,11 @@ describe.each(THEMES)("theme $name", (theme) => {
       expect(definition, name).toBeDefined();
       if (arrangement) expect(definition!.arrangements.map((a) => a.id)).toContain(arrangement);
       for (const sheet of Object.values(style ?? {})) {
-        for (const [property, value] of Object.entries(sheet)) expect(PROPERTIES[property]?.choices.map((c) => c.value), `${name} ${property}`).toContain(value);
+        for (const [property, value] of Object.entries(sheet))
+          expect(
+            PROPERTIES[property]?.choices.map((c) => c.value),
+            `${name} ${property}`,
+          ).toContain(value);
       }
     }
   });
@@ -49,11 +58,20 @@ describe.each(THEMES)("theme $name", (theme) => {
   it("follows the brand sheet and falls back to itself when a value is put back", () => {
     const own = solveLook(theme, starterLook(theme.id));
     expect([own.corners, own.density, own.typePair.id]).toEqual([theme.corners, theme.density, theme.typePair]);
-    const branded = solveLook(theme, { ...starterLook(theme.id), brand: { corners: "soft", density: "airy", typePair: "gallery", colour: "teal" } });
-    expect([branded.corners, branded.density, branded.typePair.id, branded.brandColour]).toEqual(["soft", "airy", "gallery", "#008080"]);
+    const branded = solveLook(theme, {
+      ...starterLook(theme.id),
+      brand: { corners: "soft", density: "airy", typePair: "gallery", colour: "teal" },
+    });
+    expect([branded.corners, branded.density, branded.typePair.id, branded.brandColour]).toEqual([
+      "soft",
+      "airy",
+      "gallery",
+      "#008080",
+    ]);
     expect(lookCss(branded)).toContain("--card:6px");
     expect(lookCss(solveLook(theme, starterLook(theme.id)))).toBe(lookCss(own));
   });
 });
 
-it("an unknown theme is answered with the first, so that a shop is never without a look", () => expect(themeById("gone")).toBe(THEMES[0]));
+it("an unknown theme is answered with the first, so that a shop is never without a look", () =>
+  expect(themeById("gone")).toBe(THEMES[0]));

@@ -29,7 +29,10 @@ export const yuzu: Theme = {
       style: { all: { headSize: 2, columns: 5, shape: "1/1", spaceTop: 5, spaceBottom: 5 } },
     },
     "collection-tiles": { arrangement: "index", style: { all: { headSize: 2, spaceTop: 5, spaceBottom: 5 } } },
-    "picture-words": { arrangement: "picture-right", style: { all: { headSize: 3, shape: "3/2", spaceTop: 5, spaceBottom: 5 } } },
+    "picture-words": {
+      arrangement: "picture-right",
+      style: { all: { headSize: 3, shape: "3/2", spaceTop: 5, spaceBottom: 5 } },
+    },
     text: { arrangement: "beside", style: { all: { headSize: 2, spaceTop: 5, spaceBottom: 5 } } },
     "sign-up": { arrangement: "band", style: { all: { headSize: 2, spaceTop: 4, spaceBottom: 4 } } },
     footer: { arrangement: "columns" },

@@ -7,7 +7,8 @@ import { runMain, say, Stop } from "./say.mjs";
 import { startServer } from "./server.mjs";
 import { checkNode, ensureBuild, ensureDebian, ensurePackages } from "./setup.mjs";
 
-const percentile = (values, share) => values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
+const percentile = (values, share) =>
+  values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
 const round = (value) => Math.round(value * 100) / 100;
 const HOST = "larkspindle";
 
@@ -54,7 +55,11 @@ async function changeToPaint(browser, studio) {
 /** Bytes over the wire by type, for a phone that comes for the first time. */
 async function pageWeight(browser, shop) {
   const weights = {};
-  for (const [name, path] of [["home", "/"], ["collection", "/collections/single-line-kites"], ["product", "/products/larkspindle-delta-190-dawn"]]) {
+  for (const [name, path] of [
+    ["home", "/"],
+    ["collection", "/collections/single-line-kites"],
+    ["product", "/products/larkspindle-delta-190-dawn"],
+  ]) {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2 });
     const page = await context.newPage();
     const byType = {};
@@ -76,7 +81,9 @@ async function pageWeight(browser, shop) {
 }
 
 function requestsPerSecond(address, host) {
-  const { stdout, status } = spawnSync("wrk", ["-t1", "-c16", "-d4s", "-H", `Host: ${host}`, address], { encoding: "utf8" });
+  const { stdout, status } = spawnSync("wrk", ["-t1", "-c16", "-d4s", "-H", `Host: ${host}`, address], {
+    encoding: "utf8",
+  });
   const found = /Requests\/sec:\s+([\d.]+)/.exec(stdout ?? "");
   if (status !== 0 || !found) throw new Stop(`wrk gave no result for ${address}`);
   return Number(found[1]);
@@ -101,7 +108,10 @@ async function serving(shopPort, folder) {
   const nginx = spawn("nginx", ["-c", join(root, "nginx.conf")], { stdio: "ignore" });
   try {
     const until = Date.now() + 5_000;
-    while (spawnSync("curl", ["-sf", "-o", "/dev/null", `http://127.0.0.1:${port}/`]).status !== 0 && Date.now() < until);
+    while (
+      spawnSync("curl", ["-sf", "-o", "/dev/null", `http://127.0.0.1:${port}/`]).status !== 0 &&
+      Date.now() < until
+    );
     requestsPerSecond(address, host);
     const shop = [];
     const plain = [];
@@ -130,8 +140,19 @@ await runMain(async () => {
   const { chromium } = await import("@playwright/test");
   const folder = mkdtempSync(join(tmpdir(), "zest-bench-"));
   const database = await startDatabase(folder, { quiet: true });
-  const server = await startServer({ database: database.address, data: folder, port: 0, shopPort: 0, demo: true, reset: false, say });
-  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run"] });
+  const server = await startServer({
+    database: database.address,
+    data: folder,
+    port: 0,
+    shopPort: 0,
+    demo: true,
+    reset: false,
+    say,
+  });
+  const browser = await chromium.launch({
+    executablePath: "/usr/bin/chromium",
+    args: ["--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run"],
+  });
   try {
     const shop = `http://${HOST}.localhost:${server.shopPort}`;
     say("Page weight …");
@@ -139,19 +160,35 @@ await runMain(async () => {
     say("Serving …");
     const served = await serving(server.shopPort, folder);
     say("Rendering …");
-    const rendered = spawnSync("npx", ["tsx", "bin/lib/bench-render.ts"], { encoding: "utf8", env: { ...process.env, NODE_ENV: "production", ZEST_DATABASE: database.address, ZEST_DATA: folder } });
+    const rendered = spawnSync("npx", ["tsx", "bin/lib/bench-render.ts"], {
+      encoding: "utf8",
+      env: { ...process.env, NODE_ENV: "production", ZEST_DATABASE: database.address, ZEST_DATA: folder },
+    });
     if (rendered.status !== 0) throw new Stop(rendered.stderr);
     const render = JSON.parse(rendered.stdout.trim().split("\n").at(-1));
     say("Change to paint …");
     const paint = await changeToPaint(browser, `http://localhost:${server.port}`);
-    const results = { at: new Date().toISOString(), changeToPaint: paint, render, serving: served, pageWeightKB: weight };
+    const results = {
+      at: new Date().toISOString(),
+      changeToPaint: paint,
+      render,
+      serving: served,
+      pageWeightKB: weight,
+    };
     if (!existsSync("bench-results")) mkdirSync("bench-results");
     writeFileSync("bench-results/latest.json", `${JSON.stringify(results, null, 2)}\n`);
     console.table([
-      { what: `change in Details to paint in both panes, ${paint.sections} sections (ms)`, p50: paint.p50, p95: paint.p95, target: "under 50" },
+      {
+        what: `change in Details to paint in both panes, ${paint.sections} sections (ms)`,
+        p50: paint.p50,
+        p95: paint.p95,
+        target: "under 50",
+      },
       { what: "home page drawn on the server (ms of CPU)", p50: render.p50, p95: render.p95, target: "under 5" },
     ]);
-    console.table([{ what: "home page, requests per second", shop: served.shop, nginx: served.nginx, ratio: served.ratio }]);
+    console.table([
+      { what: "home page, requests per second", shop: served.shop, nginx: served.nginx, ratio: served.ratio },
+    ]);
     console.table(weight);
     say("Written to bench-results/latest.json (page weight in KB).");
   } finally {

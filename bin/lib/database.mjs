@@ -62,7 +62,8 @@ export async function startDatabase(folder, { quiet = false } = {}) {
   const data = join(base, "mariadb");
   const secretFile = join(base, "database.json");
   const log = join(base, "mariadb.log");
-  if (join(data, "zest.sock").length > 100) throw new Stop(`The path of the data folder is too long for a database socket: ${base}`);
+  if (join(data, "zest.sock").length > 100)
+    throw new Stop(`The path of the data folder is too long for a database socket: ${base}`);
   try {
     mkdirSync(data, { recursive: true });
   } catch (error) {
@@ -87,8 +88,15 @@ export async function startDatabase(folder, { quiet = false } = {}) {
   }
   if (!existsSync(join(data, "mysql"))) {
     if (!quiet) say("Making the database …");
-    const made = spawnSync(find("mariadb-install-db", "mysql_install_db"), ["--no-defaults", `--datadir=${data}`, ...user, "--auth-root-authentication-method=socket", "--skip-test-db"], { encoding: "utf8" });
-    if (made.status !== 0) throw new Stop(`The database could not be made in ${data}: ${(made.stderr || made.stdout || made.error?.message || "").trim().split("\n").at(-1)}`);
+    const made = spawnSync(
+      find("mariadb-install-db", "mysql_install_db"),
+      ["--no-defaults", `--datadir=${data}`, ...user, "--auth-root-authentication-method=socket", "--skip-test-db"],
+      { encoding: "utf8" },
+    );
+    if (made.status !== 0)
+      throw new Stop(
+        `The database could not be made in ${data}: ${(made.stderr || made.stdout || made.error?.message || "").trim().split("\n").at(-1)}`,
+      );
   }
   const port = await freePort();
   const init = join(data, "zest-init.sql");
@@ -109,9 +117,20 @@ export async function startDatabase(folder, { quiet = false } = {}) {
   const server = spawn(
     find("mariadbd", "/usr/sbin/mariadbd"),
     [
-      "--no-defaults", `--datadir=${data}`, ...user, "--bind-address=127.0.0.1", `--port=${port}`, `--socket=${join(data, "zest.sock")}`, `--pid-file=${join(data, "zest.pid")}`,
-      "--skip-name-resolve", "--skip-log-bin", "--character-set-server=utf8mb4", "--collation-server=utf8mb4_unicode_520_ci",
-      "--sql-mode=STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION", "--default-time-zone=+00:00", `--init-file=${init}`,
+      "--no-defaults",
+      `--datadir=${data}`,
+      ...user,
+      "--bind-address=127.0.0.1",
+      `--port=${port}`,
+      `--socket=${join(data, "zest.sock")}`,
+      `--pid-file=${join(data, "zest.pid")}`,
+      "--skip-name-resolve",
+      "--skip-log-bin",
+      "--character-set-server=utf8mb4",
+      "--collation-server=utf8mb4_unicode_520_ci",
+      "--sql-mode=STRICT_TRANS_TABLES,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION",
+      "--default-time-zone=+00:00",
+      `--init-file=${init}`,
     ],
     // A group of its own: Ctrl-C must not reach it before the application has said goodbye.
     { stdio: ["ignore", out, out], detached: true },
@@ -123,7 +142,11 @@ export async function startDatabase(folder, { quiet = false } = {}) {
   // Its port is open before it has read the init file; only this line of its log says that it is done.
   while (!said().includes("ready for connections")) {
     if (ended || Date.now() > until) {
-      const last = said().split("\n").filter((l) => /ERROR/i.test(l)).at(-1) ?? "it gave no reason";
+      const last =
+        said()
+          .split("\n")
+          .filter((l) => /ERROR/i.test(l))
+          .at(-1) ?? "it gave no reason";
       throw new Stop(`The database would not start (data in ${data}): ${last.trim()}`);
     }
     await new Promise((next) => setTimeout(next, 60));

@@ -37,7 +37,14 @@ export function startServer({ database, data, port, shopPort, demo, reset, say }
       if (ready) {
         serving = true;
         child.stderr.pipe(process.stderr);
-        done({ port: Number(ready[1]), shopPort: Number(ready[2]), pid: child.pid, stop, kill: () => child.kill("SIGKILL"), gone });
+        done({
+          port: Number(ready[1]),
+          shopPort: Number(ready[2]),
+          pid: child.pid,
+          stop,
+          kill: () => child.kill("SIGKILL"),
+          gone,
+        });
       } else say(line);
     });
     void gone.then(() => {

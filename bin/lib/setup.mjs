@@ -19,7 +19,8 @@ export function step(what, command, args, options = {}) {
 
 export function checkNode() {
   const [major, minor] = process.versions.node.split(".").map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) throw new Stop(`Zest Window needs Node 20.19 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 19))
+    throw new Stop(`Zest Window needs Node 20.19 or newer; this is ${process.versions.node}.`);
 }
 
 /** Installs Debian packages whose command is not there. */
@@ -27,11 +28,17 @@ export function ensureDebian(wanted) {
   const missing = wanted.filter(({ command }) => !has(command));
   if (missing.length === 0) return;
   const names = missing.map((m) => m.name).join(" ");
-  if (!has("apt-get")) throw new Stop(`${names} is missing, and there is no apt-get here to install it. Install it by hand and start again.`);
+  if (!has("apt-get"))
+    throw new Stop(
+      `${names} is missing, and there is no apt-get here to install it. Install it by hand and start again.`,
+    );
   const root = process.getuid?.() === 0;
-  if (!root && !has("sudo")) throw new Stop(`${names} is missing. Run this as root or install sudo, or install it by hand and start again.`);
+  if (!root && !has("sudo"))
+    throw new Stop(`${names} is missing. Run this as root or install sudo, or install it by hand and start again.`);
   const run = (what, args) =>
-    step(what, root ? "apt-get" : "sudo", root ? args : ["apt-get", ...args], { env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" } });
+    step(what, root ? "apt-get" : "sudo", root ? args : ["apt-get", ...args], {
+      env: { ...process.env, DEBIAN_FRONTEND: "noninteractive" },
+    });
   run("Reading the list of Debian packages", ["update", "-qq"]);
   run(`Installing ${names}`, ["install", "-y", "-qq", "--no-install-recommends", ...missing.map((m) => m.name)]);
 }
@@ -59,8 +66,10 @@ function* filesIn(folder) {
 function sourcePrint() {
   const hash = createHash("sha256");
   const files = ["package-lock.json", "vite.config.ts", "vite.runtime.config.ts", "react-router.config.ts"];
-  for (const folder of ["app", "public", "demo"]) for (const file of filesIn(folder)) if (!/\.(test\.tsx?|webp)$/.test(file)) files.push(file);
-  for (const file of files.sort()) hash.update(file).update(statSync(file).size < 4_000_000 ? readFileSync(file) : file);
+  for (const folder of ["app", "public", "demo"])
+    for (const file of filesIn(folder)) if (!/\.(test\.tsx?|webp)$/.test(file)) files.push(file);
+  for (const file of files.sort())
+    hash.update(file).update(statSync(file).size < 4_000_000 ? readFileSync(file) : file);
   return hash.digest("hex");
 }
 

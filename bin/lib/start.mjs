@@ -36,7 +36,8 @@ function options() {
 
 const portOf = (text, name) => {
   const port = Number(text);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`${name} takes a number from 1 to 65535, not “${text}”.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Stop(`${name} takes a number from 1 to 65535, not “${text}”.`);
   return port;
 };
 
@@ -66,7 +67,15 @@ await runMain(async () => {
   process.on("SIGINT", () => void end());
   process.on("SIGTERM", () => void end());
   try {
-    server = await startServer({ database: database.address, data, port, shopPort, demo: !given["no-demo"], reset: given.reset, say });
+    server = await startServer({
+      database: database.address,
+      data,
+      port,
+      shopPort,
+      demo: !given["no-demo"],
+      reset: given.reset,
+      say,
+    });
   } catch (error) {
     if (ending) return ending;
     await database.stop();
@@ -75,9 +84,13 @@ await runMain(async () => {
   if (ending) return end();
   say(`
   Studio   http://localhost:${server.port}
-  Shop     http://larkspindle.localhost:${server.shopPort}${given["no-demo"] ? "  (your shops: their address, then this port)" : `
+  Shop     http://larkspindle.localhost:${server.shopPort}${
+    given["no-demo"]
+      ? "  (your shops: their address, then this port)"
+      : `
 
-  Demo     demo@larkspindle.example   kites-and-string`}
+  Demo     demo@larkspindle.example   kites-and-string`
+  }
 
   Ctrl-C stops it.`);
   const code = await server.gone;

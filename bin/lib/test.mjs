@@ -34,7 +34,13 @@ await runMain(async () => {
   count(part("boundaries", "npm", ["run", "--silent", "boundaries"]));
 
   const vitest = `${reports}/vitest.json`;
-  const unit = part("unit and server tests", "npx", ["vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${vitest}`]);
+  const unit = part("unit and server tests", "npx", [
+    "vitest",
+    "run",
+    "--reporter=default",
+    "--reporter=json",
+    `--outputFile.json=${vitest}`,
+  ]);
   const units = readReport(vitest);
   passed += units?.numPassedTests ?? 0;
   failed += units?.numFailedTests ?? 0;
@@ -42,7 +48,9 @@ await runMain(async () => {
 
   ensureBuild();
   const playwright = `${reports}/playwright.json`;
-  const browser = part("journeys in a browser", "npx", ["playwright", "test", "--reporter=list,json"], { PLAYWRIGHT_JSON_OUTPUT_NAME: playwright });
+  const browser = part("journeys in a browser", "npx", ["playwright", "test", "--reporter=list,json"], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: playwright,
+  });
   const stats = readReport(playwright)?.stats;
   passed += (stats?.expected ?? 0) + (stats?.flaky ?? 0);
   failed += stats?.unexpected ?? 0;

@@ -3,7 +3,14 @@ import { blur, darker, lighter, linear, mixed, radial, type Drawing } from "./pa
 /** Size in px of a product picture's field; it is rendered at 1.6 times that. */
 export const FIELD = { width: 800, height: 1000 };
 
-export const GROUNDS = { sky: "#d3e3e8", sand: "#e9dfca", chalk: "#ece9e1", moss: "#dbe2cf", rose: "#eedcd3", stone: "#d9dad6" } as const;
+export const GROUNDS = {
+  sky: "#d3e3e8",
+  sand: "#e9dfca",
+  chalk: "#ece9e1",
+  moss: "#dbe2cf",
+  rose: "#eedcd3",
+  stone: "#d9dad6",
+} as const;
 export type GroundName = keyof typeof GROUNDS;
 
 const SHADOW =
@@ -13,7 +20,19 @@ const SHADOW =
 export function wall(ground: GroundName, thing: Drawing): Drawing {
   const colour = GROUNDS[ground];
   return {
-    defs: `${linear("wall", [0, 0], [500, 1000], [[0, lighter(colour, 0.42)], [0.55, colour], [1, darker(colour, 0.09)]])}${radial("lamp", [230, 240], 640, [[0, "#fffdf4", 0.55], [1, "#fffdf4", 0]])}${SHADOW}${thing.defs}`,
+    defs: `${linear(
+      "wall",
+      [0, 0],
+      [500, 1000],
+      [
+        [0, lighter(colour, 0.42)],
+        [0.55, colour],
+        [1, darker(colour, 0.09)],
+      ],
+    )}${radial("lamp", [230, 240], 640, [
+      [0, "#fffdf4", 0.55],
+      [1, "#fffdf4", 0],
+    ])}${SHADOW}${thing.defs}`,
     shapes: `<rect width="800" height="1000" fill="url(#wall)"/><rect width="800" height="1000" fill="url(#lamp)"/><g filter="url(#drop)">${thing.shapes}</g>`,
   };
 }
@@ -23,7 +42,27 @@ export function table(ground: GroundName, thing: Drawing, horizon = 610): Drawin
   const colour = GROUNDS[ground];
   const top = mixed(colour, "#fffaf0", 0.35);
   return {
-    defs: `${linear("back", [0, 0], [300, horizon], [[0, lighter(colour, 0.35)], [1, darker(colour, 0.04)]])}${linear("top", [0, horizon], [0, 1000], [[0, darker(top, 0.06)], [0.3, top], [1, darker(top, 0.05)]])}${radial("lamp", [240, 300], 620, [[0, "#fffdf4", 0.5], [1, "#fffdf4", 0]])}${SHADOW}${blur("soft", 14)}${thing.defs}`,
+    defs: `${linear(
+      "back",
+      [0, 0],
+      [300, horizon],
+      [
+        [0, lighter(colour, 0.35)],
+        [1, darker(colour, 0.04)],
+      ],
+    )}${linear(
+      "top",
+      [0, horizon],
+      [0, 1000],
+      [
+        [0, darker(top, 0.06)],
+        [0.3, top],
+        [1, darker(top, 0.05)],
+      ],
+    )}${radial("lamp", [240, 300], 620, [
+      [0, "#fffdf4", 0.5],
+      [1, "#fffdf4", 0],
+    ])}${SHADOW}${blur("soft", 14)}${thing.defs}`,
     shapes: `<rect width="800" height="1000" fill="url(#back)"/><rect y="${horizon}" width="800" height="${1000 - horizon}" fill="url(#top)"/><rect y="${horizon - 12}" width="800" height="24" fill="${darker(colour, 0.22)}" opacity=".18" filter="url(#soft)"/><rect width="800" height="1000" fill="url(#lamp)"/>${thing.shapes}`,
   };
 }

@@ -6,7 +6,16 @@ import type { SkyScene, WorkshopScene } from "./scenes";
 
 export type Listed<T> = T & { readonly alt: string };
 
-type KiteRow = readonly [file: string, title: string, sail: SailName, colours: ColourwayName, ground: GroundName, angle?: number, tails?: number, size?: number];
+type KiteRow = readonly [
+  file: string,
+  title: string,
+  sail: SailName,
+  colours: ColourwayName,
+  ground: GroundName,
+  angle?: number,
+  tails?: number,
+  size?: number,
+];
 
 const KITES: readonly KiteRow[] = [
   ["delta-dawn", "Larkspindle Delta in Dawn", "delta", "dawn", "sky", -16, 1.1],
@@ -41,7 +50,13 @@ type OtherRow = readonly [file: string, alt: string, subject: Subject, colours: 
 const OTHERS: readonly OtherRow[] = [
   ["runner", "Four ribbons on an ash wand", { of: "streamers" }, "dawn", "moss"],
   ["pollack", "Fish-shaped windsock in orange and yellow", { of: "windsock", form: "fish" }, "dawn", "sky"],
-  ["pollack-packed", "The windsock rolled up in its bag", { of: "kite", sail: "delta", view: "packed" }, "dawn", "sand"],
+  [
+    "pollack-packed",
+    "The windsock rolled up in its bag",
+    { of: "kite", sail: "delta", view: "packed" },
+    "dawn",
+    "sand",
+  ],
   ["mackerel", "Fish-shaped windsock in storm blue", { of: "windsock", form: "fish" }, "squall", "chalk"],
   ["cone", "Striped windsock cone in red and white", { of: "windsock", form: "cone" }, "buoy", "sky"],
   ["cone-dawn", "Striped windsock cone in orange", { of: "windsock", form: "cone" }, "dawn", "sand"],
@@ -69,11 +84,25 @@ const OTHERS: readonly OtherRow[] = [
 
 /** Every product picture of the demo shop. */
 export const PRODUCT_PICTURES: readonly Listed<ProductPicture>[] = [
-  ...KITES.flatMap(([file, title, sail, colours, ground, angle = 0, tails = 0, size = 330]): Listed<ProductPicture>[] => [
-    { name: file, alt: title, subject: { of: "kite", sail, view: "whole", angle, tails, size }, colours, ground },
-    { name: `${file}-detail`, alt: `Seams and spar ends of the ${title}`, subject: { of: "kite", sail, view: "detail", angle, size }, colours, ground: "chalk" },
-    { name: `${file}-packed`, alt: `The ${title} rolled up in its bag`, subject: { of: "kite", sail, view: "packed" }, colours, ground: "sand" },
-  ]),
+  ...KITES.flatMap(
+    ([file, title, sail, colours, ground, angle = 0, tails = 0, size = 330]): Listed<ProductPicture>[] => [
+      { name: file, alt: title, subject: { of: "kite", sail, view: "whole", angle, tails, size }, colours, ground },
+      {
+        name: `${file}-detail`,
+        alt: `Seams and spar ends of the ${title}`,
+        subject: { of: "kite", sail, view: "detail", angle, size },
+        colours,
+        ground: "chalk",
+      },
+      {
+        name: `${file}-packed`,
+        alt: `The ${title} rolled up in its bag`,
+        subject: { of: "kite", sail, view: "packed" },
+        colours,
+        ground: "sand",
+      },
+    ],
+  ),
   ...OTHERS.map(([name, alt, subject, colours, ground]) => ({ name, alt, subject, colours, ground })),
 ];
 
@@ -82,7 +111,13 @@ type Placed = { readonly focus: readonly [number, number] };
 /** Every outdoor scene. */
 export const SCENES: readonly (Listed<SkyScene> & Placed)[] = [
   {
-    name: "scene-dunes-noon", alt: "A large orange and yellow delta kite over dunes and a blue sea", focus: [68, 34], sky: "noon", height: 1000, horizon: 0.7, land: "dunes",
+    name: "scene-dunes-noon",
+    alt: "A large orange and yellow delta kite over dunes and a blue sea",
+    focus: [68, 34],
+    sky: "noon",
+    height: 1000,
+    horizon: 0.7,
+    land: "dunes",
     kites: [
       { sail: "delta", colours: "dawn", at: [0.68, 0.25], size: 215, angle: -14, tails: 1.5, to: [0.36, 0.76] },
       { sail: "rokkaku", colours: "buoy", at: [0.9, 0.45], size: 58, angle: 12, to: [0.56, 0.78] },
@@ -91,22 +126,49 @@ export const SCENES: readonly (Listed<SkyScene> & Placed)[] = [
     figures: [{ at: [0.36, 0.81], height: 66 }],
   },
   {
-    name: "scene-beach-dawn", alt: "A figure on a wide beach at dawn flies a long delta kite", focus: [38, 40], sky: "dawn", height: 1000, horizon: 0.6, land: "beach",
-    kites: [{ sail: "longDelta", colours: "heather", at: [0.32, 0.28], size: 190, angle: 10, tails: 1.6, to: [0.595, 0.75] }],
+    name: "scene-beach-dawn",
+    alt: "A figure on a wide beach at dawn flies a long delta kite",
+    focus: [38, 40],
+    sky: "dawn",
+    height: 1000,
+    horizon: 0.6,
+    land: "beach",
+    kites: [
+      { sail: "longDelta", colours: "heather", at: [0.32, 0.28], size: 190, angle: 10, tails: 1.6, to: [0.595, 0.75] },
+    ],
     figures: [{ at: [0.6, 0.84], height: 120, flip: true }],
   },
   {
-    name: "scene-gale", alt: "A grey and yellow two-line kite in a stormy sky over dunes", focus: [58, 36], sky: "squall", height: 1000, horizon: 0.62, land: "dunes", cloud: 0.35,
+    name: "scene-gale",
+    alt: "A grey and yellow two-line kite in a stormy sky over dunes",
+    focus: [58, 36],
+    sky: "squall",
+    height: 1000,
+    horizon: 0.62,
+    land: "dunes",
+    cloud: 0.35,
     kites: [{ sail: "vented", colours: "slate", at: [0.6, 0.3], size: 190, angle: -24, to: [0.31, 0.72] }],
     figures: [{ at: [0.3, 0.78], height: 80 }],
   },
   {
-    name: "scene-beach-dusk", alt: "A green kite with two tails over the sea at dusk", focus: [66, 32], sky: "dusk", height: 1000, horizon: 0.64, land: "beach",
+    name: "scene-beach-dusk",
+    alt: "A green kite with two tails over the sea at dusk",
+    focus: [66, 32],
+    sky: "dusk",
+    height: 1000,
+    horizon: 0.64,
+    land: "beach",
     kites: [{ sail: "genki", colours: "kelp", at: [0.7, 0.25], size: 165, angle: -8, tails: 2, to: [0.405, 0.74] }],
     figures: [{ at: [0.4, 0.82], height: 110 }],
   },
   {
-    name: "scene-many", alt: "Five kites of different shapes high in a summer sky", focus: [50, 50], sky: "noon", height: 1200, horizon: 1, land: "none",
+    name: "scene-many",
+    alt: "Five kites of different shapes high in a summer sky",
+    focus: [50, 50],
+    sky: "noon",
+    height: 1200,
+    horizon: 1,
+    land: "none",
     kites: [
       { sail: "facet", colours: "shoal", at: [0.24, 0.3], size: 150, angle: 14 },
       { sail: "bird", colours: "dawn", at: [0.62, 0.24], size: 170, angle: -16 },
@@ -116,18 +178,52 @@ export const SCENES: readonly (Listed<SkyScene> & Placed)[] = [
     ],
   },
   {
-    name: "scene-first", alt: "Two small figures on a beach, each with a little kite", focus: [52, 55], sky: "noon", height: 1000, horizon: 0.56, land: "beach", cloud: -0.2,
+    name: "scene-first",
+    alt: "Two small figures on a beach, each with a little kite",
+    focus: [52, 55],
+    sky: "noon",
+    height: 1000,
+    horizon: 0.56,
+    land: "beach",
+    cloud: -0.2,
     kites: [
       { sail: "diamond", colours: "kelp", at: [0.34, 0.28], size: 84, angle: -10, tails: 2.2, to: [0.5, 0.74] },
       { sail: "sled", colours: "dawn", at: [0.66, 0.2], size: 90, angle: 8, tails: 1.6, to: [0.585, 0.76] },
     ],
-    figures: [{ at: [0.5, 0.83], height: 92, flip: true }, { at: [0.58, 0.85], height: 84 }],
+    figures: [
+      { at: [0.5, 0.83], height: 92, flip: true },
+      { at: [0.58, 0.85], height: 84 },
+    ],
   },
 ];
 
 export const WORKSHOP: readonly (Listed<WorkshopScene> & Placed)[] = [
-  { name: "workshop-bench", view: "bench", height: 1200, alt: "A half-finished kite on the workbench, with spools, a rule and shears", focus: [52, 62] },
-  { name: "workshop-shelf", view: "shelf", height: 1200, alt: "Shelves full of spools of thread in every colour", focus: [50, 50] },
-  { name: "workshop-rolls", view: "rolls", height: 1000, alt: "Stacked rolls of ripstop cloth seen from their ends", focus: [50, 60] },
-  { name: "workshop-sewing", view: "sewing", height: 1200, alt: "The sewing machine with orange and yellow cloth", focus: [56, 52] },
+  {
+    name: "workshop-bench",
+    view: "bench",
+    height: 1200,
+    alt: "A half-finished kite on the workbench, with spools, a rule and shears",
+    focus: [52, 62],
+  },
+  {
+    name: "workshop-shelf",
+    view: "shelf",
+    height: 1200,
+    alt: "Shelves full of spools of thread in every colour",
+    focus: [50, 50],
+  },
+  {
+    name: "workshop-rolls",
+    view: "rolls",
+    height: 1000,
+    alt: "Stacked rolls of ripstop cloth seen from their ends",
+    focus: [50, 60],
+  },
+  {
+    name: "workshop-sewing",
+    view: "sewing",
+    height: 1200,
+    alt: "The sewing machine with orange and yellow cloth",
+    focus: [56, 52],
+  },
 ];

@@ -44,12 +44,22 @@ export function sagging(from: Point, to: Point, sag: number, steps = 24): Point[
   });
 }
 
-export const linear = (id: string, from: Point, to: Point, stops: readonly (readonly [number, string, number?])[]): string =>
+export const linear = (
+  id: string,
+  from: Point,
+  to: Point,
+  stops: readonly (readonly [number, string, number?])[],
+): string =>
   `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${r(from[0])}" y1="${r(from[1])}" x2="${r(to[0])}" y2="${r(to[1])}">${stops
     .map(([o, c, a]) => `<stop offset="${o}" stop-color="${c}"${a === undefined ? "" : ` stop-opacity="${a}"`}/>`)
     .join("")}</linearGradient>`;
 
-export const radial = (id: string, centre: Point, radius: number, stops: readonly (readonly [number, string, number?])[]): string =>
+export const radial = (
+  id: string,
+  centre: Point,
+  radius: number,
+  stops: readonly (readonly [number, string, number?])[],
+): string =>
   `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${r(centre[0])}" cy="${r(centre[1])}" r="${r(radius)}">${stops
     .map(([o, c, a]) => `<stop offset="${o}" stop-color="${c}"${a === undefined ? "" : ` stop-opacity="${a}"`}/>`)
     .join("")}</radialGradient>`;

@@ -1,8 +1,25 @@
-import { at, between, darker, lighter, linear, plus, polygon, polyline, smooth, turned, type Drawing, type Point } from "./paint";
+import {
+  at,
+  between,
+  darker,
+  lighter,
+  linear,
+  plus,
+  polygon,
+  polyline,
+  smooth,
+  turned,
+  type Drawing,
+  type Point,
+} from "./paint";
 import type { Random } from "./random";
 
 /** Colours of a kite: sail cloth in order, then spars, then tail. */
-export type Colourway = { readonly name: string; readonly cloth: readonly [string, string, string, string]; readonly spar: string };
+export type Colourway = {
+  readonly name: string;
+  readonly cloth: readonly [string, string, string, string];
+  readonly spar: string;
+};
 
 /** A flexible surface between a leading and a trailing edge, both given as curves over 0–1. */
 type Surface = {
@@ -106,7 +123,14 @@ function spar(points: readonly Point[], colour: string, scale: number): string {
 }
 
 /** A ribbon tail that follows the wind from `from`, in alternating cloth. */
-export function tail(from: Point, length: number, lean: number, width: number, cloth: readonly string[], random: Random): string {
+export function tail(
+  from: Point,
+  length: number,
+  lean: number,
+  width: number,
+  cloth: readonly string[],
+  random: Random,
+): string {
   const steps = 40;
   const phase = random.between(0, 6);
   const swing = random.between(0.05, 0.09) * length;
@@ -131,20 +155,40 @@ export function drawSail(
   sail: Sail,
   colours: Colourway,
   random: Random,
-  { centre, size, angle = 0, tails = 0, lean = 0.12, shadowless = false }: { centre: Point; size: number; angle?: number; tails?: number; lean?: number; shadowless?: boolean },
+  {
+    centre,
+    size,
+    angle = 0,
+    tails = 0,
+    lean = 0.12,
+    shadowless = false,
+  }: { centre: Point; size: number; angle?: number; tails?: number; lean?: number; shadowless?: boolean },
 ): Drawing & { readonly bridle: Point } {
   const put = (p: Point): Point => plus(centre, turned([p[0] * size, p[1] * size], angle));
   const scale = size / 330;
   const drawings = sail.surfaces.map((s) =>
     panels({ ...s, lead: (t) => put(s.lead(t)), trail: (t) => put(s.trail(t)) }, colours, scale, random),
   );
-  const ribbons = tails ? sail.tails.map((p) => tail(put(p), size * tails, lean, 17 * scale, [colours.cloth[0], colours.cloth[2]], random)).join("") : "";
+  const ribbons = tails
+    ? sail.tails
+        .map((p) => tail(put(p), size * tails, lean, 17 * scale, [colours.cloth[0], colours.cloth[2]], random))
+        .join("")
+    : "";
   const bridle = put(sail.bridle);
   const legs = shadowless
     ? ""
-    : sail.legs.map((p) => `<path d="M${at(put(p))}L${at(bridle)}" stroke="#20282c" stroke-opacity=".55" stroke-width="${1.1 * scale}" fill="none"/>`).join("");
+    : sail.legs
+        .map(
+          (p) =>
+            `<path d="M${at(put(p))}L${at(bridle)}" stroke="#20282c" stroke-opacity=".55" stroke-width="${1.1 * scale}" fill="none"/>`,
+        )
+        .join("");
   return {
-    shapes: ribbons + drawings.map((d) => d.shapes).join("") + sail.spars.map((s) => spar(s.map(put), colours.spar, scale)).join("") + legs,
+    shapes:
+      ribbons +
+      drawings.map((d) => d.shapes).join("") +
+      sail.spars.map((s) => spar(s.map(put), colours.spar, scale)).join("") +
+      legs,
     defs: drawings.map((d) => d.defs).join(""),
     bridle,
   };

@@ -5,10 +5,20 @@ import { LAYERS, MEDIA, nodeAttributes, nodeCss, PROPERTIES, resolve, type Layer
 
 const value = (property: string) => fc.constantFrom(...PROPERTIES[property]!.choices.map((c) => c.value));
 const sheet: fc.Arbitrary<StyleSheet> = fc.record(
-  Object.fromEntries(AUDIENCES.map((a) => [a, fc.record({ columns: value("columns"), align: value("align"), set: value("set"), hidden: value("hidden") }, { requiredKeys: [] })])),
+  Object.fromEntries(
+    AUDIENCES.map((a) => [
+      a,
+      fc.record(
+        { columns: value("columns"), align: value("align"), set: value("set"), hidden: value("hidden") },
+        { requiredKeys: [] },
+      ),
+    ]),
+  ),
   { requiredKeys: [] },
 ) as fc.Arbitrary<StyleSheet>;
-const layers: fc.Arbitrary<readonly Layer[]> = fc.tuple(...LAYERS.map((name) => sheet.map((s): Layer => ({ name, sheet: s }))));
+const layers: fc.Arbitrary<readonly Layer[]> = fc.tuple(
+  ...LAYERS.map((name) => sheet.map((s): Layer => ({ name, sheet: s }))),
+);
 const seed = 9;
 
 describe("resolving", () => {
@@ -61,7 +71,13 @@ it("a number of columns for all devices is one for wide screens: phones and tabl
 
 /** Reads emitted rules back: what applies on a device. */
 function applied(css: string, device: (typeof DEVICES)[number]): Record<string, string> {
-  const declarations = (body: string) => Object.fromEntries(body.split(";").filter(Boolean).map((d) => d.split(/:(.*)/).slice(0, 2) as [string, string]));
+  const declarations = (body: string) =>
+    Object.fromEntries(
+      body
+        .split(";")
+        .filter(Boolean)
+        .map((d) => d.split(/:(.*)/).slice(0, 2) as [string, string]),
+    );
   let out: Record<string, string> = {};
   const rest = css.replace(/@media ([^{]+)\{\.x\{([^}]*)\}\}/g, (_all, media: string, body: string) => {
     if (media === MEDIA[device]) out = { ...out, ...declarations(body) };
@@ -80,7 +96,8 @@ describe("emitting", () => {
           const expected: Record<string, string> = {};
           for (const property of Object.values(PROPERTIES)) {
             const resolved = resolve(all, property.name, device);
-            if (resolved && property.emission.to === "declarations") Object.assign(expected, property.emission.of(resolved.value));
+            if (resolved && property.emission.to === "declarations")
+              Object.assign(expected, property.emission.of(resolved.value));
           }
           expect(applied(css, device)).toEqual(expected);
         }
@@ -95,6 +112,10 @@ describe("emitting", () => {
   });
 
   it("covers every width with one device, without gap or overlap", () => {
-    expect(Object.values(MEDIA)).toEqual(["(max-width:599.98px)", "(min-width:600px) and (max-width:1023.98px)", "(min-width:1024px)"]);
+    expect(Object.values(MEDIA)).toEqual([
+      "(max-width:599.98px)",
+      "(min-width:600px) and (max-width:1023.98px)",
+      "(min-width:1024px)",
+    ]);
   });
 });

@@ -32,16 +32,25 @@ const MIN_HEIGHTS: Readonly<Record<string, string>> = { content: "0", half: "50s
 
 const LIST: readonly Property[] = [
   {
-    name: "width", label: "Width", group: "sits", perDevice: true,
+    name: "width",
+    label: "Width",
+    group: "sits",
+    perDevice: true,
     choices: [
       { value: "narrow", label: "Narrow" },
       { value: "content", label: "Content" },
       { value: "full", label: "Edge to edge" },
     ],
-    emission: declare("--max", (v) => ({ narrow: "46rem", content: "var(--content)", full: "none" })[String(v)] ?? "none"),
+    emission: declare(
+      "--max",
+      (v) => ({ narrow: "46rem", content: "var(--content)", full: "none" })[String(v)] ?? "none",
+    ),
   },
   {
-    name: "height", label: "Height", group: "sits", perDevice: true,
+    name: "height",
+    label: "Height",
+    group: "sits",
+    perDevice: true,
     choices: [
       { value: "content", label: "By content" },
       { value: "half", label: "Half the screen" },
@@ -51,7 +60,10 @@ const LIST: readonly Property[] = [
     emission: declare("--min-height", (v) => MIN_HEIGHTS[String(v)] ?? "0"),
   },
   {
-    name: "align", label: "Words", group: "sits", perDevice: true,
+    name: "align",
+    label: "Words",
+    group: "sits",
+    perDevice: true,
     choices: [
       { value: "start", label: "Left" },
       { value: "center", label: "Centred" },
@@ -62,16 +74,36 @@ const LIST: readonly Property[] = [
     },
   },
   {
-    name: "columns", label: "Side by side", group: "sits", perDevice: true,
+    name: "columns",
+    label: "Side by side",
+    group: "sits",
+    perDevice: true,
     choices: [1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) })),
     emission: declare("--columns", String),
     // Five side by side on a wide screen must not make five slivers on a phone (at least 150 px each, common practice).
     mostOn: { phone: 2, tablet: 3 },
   },
-  { name: "spaceTop", label: "Space above", group: "sits", perDevice: true, choices: SPACE_STEPS, emission: declare("--space-top", (v) => `var(--s${v})`) },
-  { name: "spaceBottom", label: "Space below", group: "sits", perDevice: true, choices: SPACE_STEPS, emission: declare("--space-bottom", (v) => `var(--s${v})`) },
   {
-    name: "hidden", label: "On this device", group: "sits", perDevice: true,
+    name: "spaceTop",
+    label: "Space above",
+    group: "sits",
+    perDevice: true,
+    choices: SPACE_STEPS,
+    emission: declare("--space-top", (v) => `var(--s${v})`),
+  },
+  {
+    name: "spaceBottom",
+    label: "Space below",
+    group: "sits",
+    perDevice: true,
+    choices: SPACE_STEPS,
+    emission: declare("--space-bottom", (v) => `var(--s${v})`),
+  },
+  {
+    name: "hidden",
+    label: "On this device",
+    group: "sits",
+    perDevice: true,
     choices: [
       { value: false, label: "Shown" },
       { value: true, label: "Hidden" },
@@ -79,22 +111,40 @@ const LIST: readonly Property[] = [
     emission: { to: "declarations", of: (v): Readonly<Record<string, string>> => (v ? { display: "none" } : {}) },
   },
   {
-    name: "set", label: "Colours", group: "looks", perDevice: false,
-    choices: COLOUR_SETS.map((value) => ({ value, label: { page: "Page", tint: "Tint", brand: "Brand", dark: "Dark" }[value] })),
+    name: "set",
+    label: "Colours",
+    group: "looks",
+    perDevice: false,
+    choices: COLOUR_SETS.map((value) => ({
+      value,
+      label: { page: "Page", tint: "Tint", brand: "Brand", dark: "Dark" }[value],
+    })),
     emission: { to: "attribute", name: "data-set" },
   },
   {
-    name: "headSize", label: "Head size", group: "looks", perDevice: true,
+    name: "headSize",
+    label: "Head size",
+    group: "looks",
+    perDevice: true,
     choices: [1, 2, 3, 4, 5, 6].map((value) => ({ value, label: ["XS", "S", "M", "L", "XL", "XXL"][value - 1]! })),
     emission: declare("--head", (v) => `var(--t${v})`),
   },
   {
-    name: "shape", label: "Picture shape", group: "looks", perDevice: true,
-    choices: ["1/1", "5/6", "4/5", "3/4", "4/3", "3/2", "16/9"].map((value) => ({ value, label: value.replace("/", " : ") })),
+    name: "shape",
+    label: "Picture shape",
+    group: "looks",
+    perDevice: true,
+    choices: ["1/1", "5/6", "4/5", "3/4", "4/3", "3/2", "16/9"].map((value) => ({
+      value,
+      label: value.replace("/", " : "),
+    })),
     emission: declare("--shape", String),
   },
   {
-    name: "scrim", label: "Tint over picture", group: "looks", perDevice: true,
+    name: "scrim",
+    label: "Tint over picture",
+    group: "looks",
+    perDevice: true,
     choices: [0, 15, 30, 45, 60, 75].map((value) => ({ value, label: value === 0 ? "None" : `${value} %` })),
     emission: declare("--scrim", (v) => `${v}%`),
   },

@@ -25,7 +25,10 @@ import {
 } from ".";
 
 const seed = 7;
-const [start] = fc.sample(draft.filter((d) => d.documents.home!.root.slots.main!.length >= 4), { seed, numRuns: 1 }) as [Draft];
+const [start] = fc.sample(
+  draft.filter((d) => d.documents.home!.root.slots.main!.length >= 4),
+  { seed, numRuns: 1 },
+) as [Draft];
 const order = (d: Draft) => d.documents.home!.root.slots.main!.map((n) => n.id);
 
 function perform(here: Draft, outcome: Outcome): Draft {
@@ -48,7 +51,10 @@ describe("section commands", () => {
     const [a, b] = order(start);
     expect(order(perform(start, nudgeSection(start, a!, 1, "A"))).slice(0, 2)).toEqual([b, a]);
     expect(nudgeSection(start, a!, -1, "Hero")).toEqual({ ok: false, why: "Hero is the first already." });
-    expect(nudgeSection(start, order(start).at(-1)!, 1, "Text")).toEqual({ ok: false, why: "Text is the last already." });
+    expect(nudgeSection(start, order(start).at(-1)!, 1, "Text")).toEqual({
+      ok: false,
+      why: "Text is the last already.",
+    });
   });
 
   it("duplicate with ids of its own, select the copy, and remove again", () => {
@@ -62,7 +68,11 @@ describe("section commands", () => {
   });
 
   it("say no for what is gone", () => {
-    for (const outcome of [removeSection(start, "gone", "X"), setShown(start, "gone", false, "X"), setProp(start, "gone", ["a"], 1, "X")]) {
+    for (const outcome of [
+      removeSection(start, "gone", "X"),
+      setShown(start, "gone", false, "X"),
+      setProp(start, "gone", ["a"], 1, "X"),
+    ]) {
       expect(outcome).toEqual({ ok: false, why: "This section is no longer there." });
     }
   });
@@ -101,13 +111,16 @@ describe("undo", () => {
       fc.property(draft, steps, (first, run) => {
         const { draft: end, operations } = carryOut(first, run);
         let history = operations.reduce<History>(
-          (h, operation, i) => remember(h, { id: `t${i}`, group: `g${i}`, intent: "x", label: `Step ${i}`, operations: [operation] }),
+          (h, operation, i) =>
+            remember(h, { id: `t${i}`, group: `g${i}`, intent: "x", label: `Step ${i}`, operations: [operation] }),
           NO_HISTORY,
         );
         let here = end;
-        for (let outcome = undo(here, history); outcome.ok; outcome = undo(here, history)) ({ draft: here, history } = follow(here, history, outcome));
+        for (let outcome = undo(here, history); outcome.ok; outcome = undo(here, history))
+          ({ draft: here, history } = follow(here, history, outcome));
         expect(here).toEqual(first);
-        for (let outcome = redo(here, history); outcome.ok; outcome = redo(here, history)) ({ draft: here, history } = follow(here, history, outcome));
+        for (let outcome = redo(here, history); outcome.ok; outcome = redo(here, history))
+          ({ draft: here, history } = follow(here, history, outcome));
         expect(here).toEqual(end);
       }),
       { seed, numRuns: 100 },
@@ -151,7 +164,10 @@ describe("undo", () => {
     const [a] = order(start);
     const mine = follow(start, NO_HISTORY, setProp(start, a!, ["said"], "mine", "Words changed"));
     const theirs = perform(mine.draft, setProp(mine.draft, a!, ["said"], "theirs", "x"));
-    expect(undo(theirs, mine.history)).toEqual({ ok: false, why: "“Words changed” can't be undone: it has been changed elsewhere since." });
+    expect(undo(theirs, mine.history)).toEqual({
+      ok: false,
+      why: "“Words changed” can't be undone: it has been changed elsewhere since.",
+    });
   });
 });
 
@@ -168,7 +184,15 @@ describe("carrying changes over", () => {
   });
 
   it("folds repeated settings of one value, and only those", () => {
-    const set = (after: Json, before: Json, path = "a") => ({ type: "setProp", document: "home", node: "n0", path: [path], before: { is: before }, after: { is: after } }) as const;
+    const set = (after: Json, before: Json, path = "a") =>
+      ({
+        type: "setProp",
+        document: "home",
+        node: "n0",
+        path: [path],
+        before: { is: before },
+        after: { is: after },
+      }) as const;
     expect(compact([set(2, 1), set(3, 2), set(4, 3)])).toEqual([set(4, 1)]);
     expect(compact([set(2, 1), set(3, 2, "b"), set(4, 2)])).toHaveLength(3);
   });

@@ -2,7 +2,14 @@ import type { Brand, Draft, Json, Logo } from "../document";
 import { held, readAt, type Operation, type Path } from "../operations";
 import { refuse, transaction, type Outcome } from "./transaction";
 
-function setLook(draft: Draft, path: Path, value: Json | undefined, intent: string, label: string, merges: boolean): Outcome {
+function setLook(
+  draft: Draft,
+  path: Path,
+  value: Json | undefined,
+  intent: string,
+  label: string,
+  merges: boolean,
+): Outcome {
   const before = held(readAt(draft.look as unknown as Json, path));
   const after = held(value);
   if (JSON.stringify(before) === JSON.stringify(after)) return refuse("It is like that already.");
@@ -24,7 +31,14 @@ const BRAND_WORDS: Readonly<Record<keyof Brand, string>> = {
 
 /** Sets one thing that the brand says; `undefined` leaves it to the theme again. */
 export const setBrand = <K extends keyof Brand>(draft: Draft, key: K, value: Brand[K] | undefined): Outcome =>
-  setLook(draft, ["brand", key], value, "setBrand", `${BRAND_WORDS[key]} ${value === undefined ? "put back" : "changed"}`, true);
+  setLook(
+    draft,
+    ["brand", key],
+    value,
+    "setBrand",
+    `${BRAND_WORDS[key]} ${value === undefined ? "put back" : "changed"}`,
+    true,
+  );
 
 export const setShopName = (draft: Draft, name: string): Outcome =>
   setLook(draft, ["identity", "name"], name, "setShopName", "Shop name changed", true);

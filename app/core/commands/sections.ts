@@ -27,7 +27,8 @@ export function locate(draft: Draft, id: string): Found | undefined {
   return undefined;
 }
 
-const siblingsOf = (found: Found): readonly Node[] => findNode(found.root, found.place.parent)!.slots[found.place.slot]!;
+const siblingsOf = (found: Found): readonly Node[] =>
+  findNode(found.root, found.place.parent)!.slots[found.place.slot]!;
 
 /** Puts a new section at a place. `name` is what its kind is called. */
 export function addSection(draft: Draft, document: string, to: Place, node: Node, name: string): Outcome {
@@ -35,7 +36,9 @@ export function addSection(draft: Draft, document: string, to: Place, node: Node
   const siblings = root && findNode(root, to.parent)?.slots[to.slot];
   if (!siblings) return refuse("This page is no longer there.");
   const place = { ...to, index: Math.max(0, Math.min(to.index, siblings.length)) };
-  return transaction("addSection", `${name} added`, [{ type: "insertNode", document, to: place, node }], { selects: node.id });
+  return transaction("addSection", `${name} added`, [{ type: "insertNode", document, to: place, node }], {
+    selects: node.id,
+  });
 }
 
 export function removeSection(draft: Draft, id: string, name: string): Outcome {
@@ -52,9 +55,14 @@ export function duplicateSection(draft: Draft, id: string, name: string): Outcom
   if (!found) return refuse(GONE);
   const copy = copyWithNewIds(found.node);
   const to = { ...found.place, index: found.place.index + 1 };
-  return transaction("duplicateSection", `${name} duplicated`, [{ type: "insertNode", document: found.document, to, node: copy }], {
-    selects: copy.id,
-  });
+  return transaction(
+    "duplicateSection",
+    `${name} duplicated`,
+    [{ type: "insertNode", document: found.document, to, node: copy }],
+    {
+      selects: copy.id,
+    },
+  );
 }
 
 /**
@@ -66,11 +74,20 @@ export function moveSection(draft: Draft, id: string, before: number, name: stri
   if (!found) return refuse(GONE);
   const { place } = found;
   const count = siblingsOf(found).length;
-  if (before < 0 || before > count) return refuse(before < 0 ? `${name} is the first already.` : `${name} is the last already.`);
+  if (before < 0 || before > count)
+    return refuse(before < 0 ? `${name} is the first already.` : `${name} is the last already.`);
   const index = before > place.index ? before - 1 : before;
   if (index === place.index) return refuse(`${name} stands there already.`);
-  const operation: Operation = { type: "moveNode", document: found.document, node: id, from: place, to: { ...place, index } };
-  return transaction("moveSection", `${name} moved ${index < place.index ? "up" : "down"}`, [operation], { selects: id });
+  const operation: Operation = {
+    type: "moveNode",
+    document: found.document,
+    node: id,
+    from: place,
+    to: { ...place, index },
+  };
+  return transaction("moveSection", `${name} moved ${index < place.index ? "up" : "down"}`, [operation], {
+    selects: id,
+  });
 }
 
 /** Moves a section one place along the plan. */
@@ -85,7 +102,14 @@ export function setProp(draft: Draft, id: string, path: Path, value: Json | unde
   const found = locate(draft, id);
   if (!found) return refuse(GONE);
   const before = held(readAt(found.node.props, path));
-  const operation: Operation = { type: "setProp", document: found.document, node: id, path, before, after: held(value) };
+  const operation: Operation = {
+    type: "setProp",
+    document: found.document,
+    node: id,
+    path,
+    before,
+    after: held(value),
+  };
   return transaction("setProp", label, [operation], { selects: id, mergeKey: `prop:${id}:${path.join(".")}` });
 }
 
@@ -110,8 +134,17 @@ export function setStyle(
   const before: Held<StyleValue> = held(found.node.style[audience]?.[property]);
   const after: Held<StyleValue> = value === undefined ? absent : { is: value };
   if (JSON.stringify(before) === JSON.stringify(after)) return refuse("It is like that already.");
-  const label = value === undefined ? `${what} put back${AUDIENCE_WORDS[audience]}` : `${what} changed${AUDIENCE_WORDS[audience]}`;
-  const operation: Operation = { type: "setStyle", document: found.document, node: id, audience, property, before, after };
+  const label =
+    value === undefined ? `${what} put back${AUDIENCE_WORDS[audience]}` : `${what} changed${AUDIENCE_WORDS[audience]}`;
+  const operation: Operation = {
+    type: "setStyle",
+    document: found.document,
+    node: id,
+    audience,
+    property,
+    before,
+    after,
+  };
   return transaction("setStyle", label, [operation], { selects: id, mergeKey: `style:${id}:${audience}:${property}` });
 }
 
@@ -121,7 +154,12 @@ export function switchArrangement(draft: Draft, id: string, arrangement: string 
   if (!found) return refuse(GONE);
   const before = held(readAt(found.node.props, ["arrangement"]));
   const operation: Operation = {
-    type: "setProp", document: found.document, node: id, path: ["arrangement"], before, after: held<Json>(arrangement),
+    type: "setProp",
+    document: found.document,
+    node: id,
+    path: ["arrangement"],
+    before,
+    after: held<Json>(arrangement),
   };
   return transaction("switchArrangement", label, [operation], { selects: id });
 }

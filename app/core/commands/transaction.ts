@@ -92,8 +92,16 @@ export function undo(draft: Draft, history: History): Outcome {
   const step = history.past.at(-1);
   if (!step) return refuse("There is nothing to undo.");
   const operations = invertAll(step.operations);
-  if (!applyAll(draft, operations).ok) return refuse(`“${step.label}” can't be undone: it has been changed elsewhere since.`);
-  const made = { id: newId(), group: newId(), intent: "undo", label: `Undone: ${step.label}`, operations, undoes: step.group };
+  if (!applyAll(draft, operations).ok)
+    return refuse(`“${step.label}” can't be undone: it has been changed elsewhere since.`);
+  const made = {
+    id: newId(),
+    group: newId(),
+    intent: "undo",
+    label: `Undone: ${step.label}`,
+    operations,
+    undoes: step.group,
+  };
   return { ok: true, transaction: made };
 }
 
@@ -101,8 +109,16 @@ export function undo(draft: Draft, history: History): Outcome {
 export function redo(draft: Draft, history: History): Outcome {
   const step = history.future.at(-1);
   if (!step) return refuse("There is nothing to bring back.");
-  if (!applyAll(draft, step.operations).ok) return refuse(`“${step.label}” can't be brought back: it has been changed elsewhere since.`);
-  const made = { id: newId(), group: newId(), intent: "redo", label: step.label, operations: step.operations, redoes: step.group };
+  if (!applyAll(draft, step.operations).ok)
+    return refuse(`“${step.label}” can't be brought back: it has been changed elsewhere since.`);
+  const made = {
+    id: newId(),
+    group: newId(),
+    intent: "redo",
+    label: step.label,
+    operations: step.operations,
+    redoes: step.group,
+  };
   return { ok: true, transaction: made };
 }
 

@@ -3,7 +3,11 @@ import type { Document, Draft, Node } from "./types";
 
 /** One change between two drafts, in the terms of the document; wording is the caller's. */
 export type Difference =
-  | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" | "colour" | "typePair" | "corners" | "density" | "goodsShape" }
+  | {
+      readonly what: "look";
+      readonly part:
+        "theme" | "name" | "tagline" | "logo" | "colour" | "typePair" | "corners" | "density" | "goodsShape";
+    }
   | { readonly what: "page-added" | "page-removed"; readonly document: Document }
   | { readonly what: "added" | "removed" | "moved"; readonly document: Document; readonly node: Node }
   | { readonly what: "shown" | "not-shown"; readonly document: Document; readonly node: Node }
@@ -44,8 +48,16 @@ function nodeDifferences(document: Document, before: Node, after: Node): Differe
 
 function documentDifferences(before: Document, after: Document): Difference[] {
   const found: Difference[] = [];
-  const wasThere = new Map(Object.values(before.root.slots).flat().map((n) => [n.id, n]));
-  const isThere = new Map(Object.values(after.root.slots).flat().map((n) => [n.id, n]));
+  const wasThere = new Map(
+    Object.values(before.root.slots)
+      .flat()
+      .map((n) => [n.id, n]),
+  );
+  const isThere = new Map(
+    Object.values(after.root.slots)
+      .flat()
+      .map((n) => [n.id, n]),
+  );
   const common = [...isThere.keys()].filter((id) => wasThere.has(id));
   const kept = keptOrder([...wasThere.keys()], common);
   for (const [id, node] of wasThere) if (!isThere.has(id)) found.push({ what: "removed", document: before, node });

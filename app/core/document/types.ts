@@ -70,7 +70,10 @@ export type Look = {
 };
 
 /** The slots of a document's root, in the order in which a page shows them. */
-export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = { page: ["main"], frame: ["top", "bottom"] };
+export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
+  page: ["main"],
+  frame: ["top", "bottom"],
+};
 
 /** Where a node stands. */
 export type Place = { readonly parent: string; readonly slot: string; readonly index: number };

@@ -47,7 +47,9 @@ describe("RFC 4180", () => {
   });
 
   it("reads what it writes", () => {
-    const cell = fc.string({ unit: fc.constantFrom("a", "ß", ",", '"', "\n", "\r\n", ";", " ", "7"), maxLength: 8 }).map((s) => `x${s}`);
+    const cell = fc
+      .string({ unit: fc.constantFrom("a", "ß", ",", '"', "\n", "\r\n", ";", " ", "7"), maxLength: 8 })
+      .map((s) => `x${s}`);
     fc.assert(
       fc.property(fc.array(fc.tuple(cell, cell, cell), { minLength: 1, maxLength: 12 }), (table) => {
         const { rows } = readCsv(writeCsv(["one", "two", "three"], table));

@@ -22,7 +22,10 @@ export function readCsv(text: string): CsvTable {
     step: ({ data, errors, meta }) => {
       for (const error of errors) {
         if (error.type === "Quotes") {
-          problems.push({ line, why: "A quotation mark is opened and not closed, or stands in the middle of a value." });
+          problems.push({
+            line,
+            why: "A quotation mark is opened and not closed, or stands in the middle of a value.",
+          });
         }
       }
       if (data.some((cell) => cell.trim() !== "")) rows.push({ line, cells: data });

@@ -3,8 +3,21 @@ import { describe, expect, it } from "vitest";
 import { badgeOf, chosenProducts, factWords, readGoods, slugOf, type Product } from ".";
 
 const product = (more: Partial<Product> = {}): Product => ({
-  id: "p", slug: "p", title: "P", description: "", price: 1000, compareAt: null, availability: "in-stock", availableFrom: null, stock: 1, sku: "P",
-  tags: [], attributes: {}, pictures: [], collections: [], ...more,
+  id: "p",
+  slug: "p",
+  title: "P",
+  description: "",
+  price: 1000,
+  compareAt: null,
+  availability: "in-stock",
+  availableFrom: null,
+  stock: 1,
+  sku: "P",
+  tags: [],
+  attributes: {},
+  pictures: [],
+  collections: [],
+  ...more,
 });
 
 describe("a goods file", () => {
@@ -13,26 +26,75 @@ describe("a goods file", () => {
     expect(file.problems).toEqual([]);
     expect(file.lines).toHaveLength(49);
     expect(new Set(file.lines.flatMap((l) => l.collections)).size).toBe(7);
-    expect(new Set(file.lines.map((l) => l.availability))).toEqual(new Set(["in-stock", "sold-out", "coming-soon", "collect-only", "made-to-order", "discontinued"]));
-    expect(file.columns.filter((c) => c.means === "attribute").map((c) => c.name)).toEqual(["Wind (Beaufort)", "Span (cm)", "Lines", "Level", "Material"]);
+    expect(new Set(file.lines.map((l) => l.availability))).toEqual(
+      new Set(["in-stock", "sold-out", "coming-soon", "collect-only", "made-to-order", "discontinued"]),
+    );
+    expect(file.columns.filter((c) => c.means === "attribute").map((c) => c.name)).toEqual([
+      "Wind (Beaufort)",
+      "Span (cm)",
+      "Lines",
+      "Level",
+      "Material",
+    ]);
   });
 
   it("may name its columns as people do", () => {
-    const { lines, columns } = readGoods("Product name;Was;Price;Category;In stock;Colour\nKite;20;15,50;Sale|New;0;red", "EUR");
-    expect(lines[0]).toMatchObject({ title: "Kite", price: 1550, compareAt: 2000, collections: ["Sale", "New"], stock: 0, availability: "sold-out", attributes: { Colour: "red" }, sku: "KITE" });
-    expect(columns.map((c) => c.means)).toEqual(["title", "compare-at price", "price", "collection", "stock", "attribute"]);
+    const { lines, columns } = readGoods(
+      "Product name;Was;Price;Category;In stock;Colour\nKite;20;15,50;Sale|New;0;red",
+      "EUR",
+    );
+    expect(lines[0]).toMatchObject({
+      title: "Kite",
+      price: 1550,
+      compareAt: 2000,
+      collections: ["Sale", "New"],
+      stock: 0,
+      availability: "sold-out",
+      attributes: { Colour: "red" },
+      sku: "KITE",
+    });
+    expect(columns.map((c) => c.means)).toEqual([
+      "title",
+      "compare-at price",
+      "price",
+      "collection",
+      "stock",
+      "attribute",
+    ]);
   });
 
   it("has its problems told line by line, and the good lines kept", () => {
-    const text = ["title,price,stock,availability,available from,sku", "Good,5,1,,,A", ",5,1,,,B", "Dear,lots,1,,,C", "Many,5,a few,,,D", "State,5,1,maybe,,E", "Day,5,1,coming soon,next week,F", "Twin,5,1,,,A", "Split, this,5,1,,,G"].join("\n");
+    const text = [
+      "title,price,stock,availability,available from,sku",
+      "Good,5,1,,,A",
+      ",5,1,,,B",
+      "Dear,lots,1,,,C",
+      "Many,5,a few,,,D",
+      "State,5,1,maybe,,E",
+      "Day,5,1,coming soon,next week,F",
+      "Twin,5,1,,,A",
+      "Split, this,5,1,,,G",
+    ].join("\n");
     const { lines, problems } = readGoods(text, "EUR");
     expect(lines.map((l) => l.title)).toEqual(["Good"]);
-    expect(problems.map((p) => [p.line, p.column])).toEqual([[3, "title"], [4, "price"], [5, "stock"], [6, "availability"], [7, "available from"], [8, "SKU"], [9, ""], [9, "price"], [9, "availability"]]);
+    expect(problems.map((p) => [p.line, p.column])).toEqual([
+      [3, "title"],
+      [4, "price"],
+      [5, "stock"],
+      [6, "availability"],
+      [7, "available from"],
+      [8, "SKU"],
+      [9, ""],
+      [9, "price"],
+      [9, "availability"],
+    ]);
     expect(problems[5]!.why).toBe("“A” stands on line 2 already.");
   });
 
   it("without title or price is refused with one sentence for each", () => {
-    expect(readGoods("name,colour\nx,red", "EUR").problems.map((p) => p.why)).toEqual(["No column says the price. Name one of the columns “price”."]);
+    expect(readGoods("name,colour\nx,red", "EUR").problems.map((p) => p.why)).toEqual([
+      "No column says the price. Name one of the columns “price”.",
+    ]);
     expect(readGoods("", "EUR").problems[0]!.why).toBe("The file is empty.");
   });
 });
@@ -54,10 +116,20 @@ describe("what a card says", () => {
 });
 
 it("goods that can't be had stand last, the rest in the shop's order", () => {
-  const products = [product({ id: "a", availability: "sold-out" }), product({ id: "b" }), product({ id: "c", availability: "coming-soon" }), product({ id: "d" })];
+  const products = [
+    product({ id: "a", availability: "sold-out" }),
+    product({ id: "b" }),
+    product({ id: "c", availability: "coming-soon" }),
+    product({ id: "d" }),
+  ];
   const goods = { products, collections: [] };
   expect(chosenProducts(goods, null, 3).map((p) => p.id)).toEqual(["b", "c", "d"]);
   expect(chosenProducts(goods, "none", 3)).toEqual([]);
 });
 
-it.each([["Larkspindle Delta 190, Dawn", "larkspindle-delta-190-dawn"], ["Größe & Maß", "grosse-mass"], ["Łódź's Kite", "lodzs-kite"], ["  ", ""]])("“%s” has the address %s", (title, slug) => expect(slugOf(title)).toBe(slug));
+it.each([
+  ["Larkspindle Delta 190, Dawn", "larkspindle-delta-190-dawn"],
+  ["Größe & Maß", "grosse-mass"],
+  ["Łódź's Kite", "lodzs-kite"],
+  ["  ", ""],
+])("“%s” has the address %s", (title, slug) => expect(slugOf(title)).toBe(slug));

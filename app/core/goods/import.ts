@@ -48,23 +48,47 @@ type Field = keyof typeof FIELDS;
 export type GoodsField = Field;
 
 const MEANS: Readonly<Record<Field, string>> = {
-  sku: "SKU", title: "title", description: "description", price: "price", compareAt: "compare-at price",
-  collections: "collection", tags: "tags", pictures: "pictures", stock: "stock", availability: "availability",
+  sku: "SKU",
+  title: "title",
+  description: "description",
+  price: "price",
+  compareAt: "compare-at price",
+  collections: "collection",
+  tags: "tags",
+  pictures: "pictures",
+  stock: "stock",
+  availability: "availability",
   availableFrom: "available from",
 };
 
 const fieldOf = (column: string): Field | undefined => {
-  const plain = column.toLowerCase().replace(/[_\s]+/g, " ").trim();
+  const plain = column
+    .toLowerCase()
+    .replace(/[_\s]+/g, " ")
+    .trim();
   return (Object.keys(FIELDS) as Field[]).find((f) => (FIELDS[f] as readonly string[]).includes(plain));
 };
 
-const list = (cell: string) => cell.split(/[|;]/).map((part) => part.trim()).filter(Boolean);
+const list = (cell: string) =>
+  cell
+    .split(/[|;]/)
+    .map((part) => part.trim())
+    .filter(Boolean);
 
 const WORD_TO_AVAILABILITY = new Map<string, Availability>(
-  AVAILABILITIES.flatMap((a) => [[a, a], [AVAILABILITY_WORDS[a].toLowerCase(), a], [a.replace(/-/g, " "), a]] as const),
+  AVAILABILITIES.flatMap(
+    (a) =>
+      [
+        [a, a],
+        [AVAILABILITY_WORDS[a].toLowerCase(), a],
+        [a.replace(/-/g, " "), a],
+      ] as const,
+  ),
 );
 
-const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
+const isDay = (text: string) =>
+  /^\d{4}-\d{2}-\d{2}$/.test(text) &&
+  !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
   new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);
 
 /**
@@ -75,13 +99,21 @@ export function readGoods(text: string, currency: string): GoodsFile {
   const table = readCsv(text);
   const problems: LineProblem[] = table.problems.map((p) => ({ ...p, column: "" }));
   const fields = table.columns.map((name) => ({ name, field: fieldOf(name) }));
-  const columns = fields.map(({ name, field }) => ({ name, means: field ? MEANS[field] : name ? "attribute" : "left out" }));
+  const columns = fields.map(({ name, field }) => ({
+    name,
+    means: field ? MEANS[field] : name ? "attribute" : "left out",
+  }));
   const given = fields.map((f) => f.field).filter((f) => f !== undefined);
   const has = (field: Field) => fields.some((f) => f.field === field);
-  if (table.columns.length === 0) return { lines: [], given: [], columns: [], problems: [{ line: 1, column: "", why: "The file is empty." }] };
+  if (table.columns.length === 0)
+    return { lines: [], given: [], columns: [], problems: [{ line: 1, column: "", why: "The file is empty." }] };
   for (const field of ["title", "price"] as const) {
     if (!has(field)) {
-      problems.push({ line: 1, column: "", why: `No column says the ${MEANS[field]}. Name one of the columns “${MEANS[field]}”.` });
+      problems.push({
+        line: 1,
+        column: "",
+        why: `No column says the ${MEANS[field]}. Name one of the columns “${MEANS[field]}”.`,
+      });
     }
   }
   if (!has("title") || !has("price")) return { lines: [], given, columns, problems };
@@ -92,7 +124,10 @@ export function readGoods(text: string, currency: string): GoodsFile {
     const before = problems.length;
     const report = (column: string, why: string) => problems.push({ line, column, why });
     if (cells.length > table.columns.length) {
-      report("", `This line has ${cells.length} values, the head has ${table.columns.length}. Put quotation marks around a value with a comma in it.`);
+      report(
+        "",
+        `This line has ${cells.length} values, the head has ${table.columns.length}. Put quotation marks around a value with a comma in it.`,
+      );
     }
     const cell = (field: Field) => cells[fields.findIndex((f) => f.field === field)]?.trim() ?? "";
     const money = (field: "price" | "compareAt"): Minor | null => {
@@ -117,9 +152,14 @@ export function readGoods(text: string, currency: string): GoodsFile {
     const stock = stockText === "" ? null : Number(stockText);
     const state = cell("availability").toLowerCase();
     const stated = WORD_TO_AVAILABILITY.get(state);
-    if (state && !stated) report("availability", `“${cell("availability")}” is not one of: ${Object.values(AVAILABILITY_WORDS).join(", ")}.`);
+    if (state && !stated)
+      report(
+        "availability",
+        `“${cell("availability")}” is not one of: ${Object.values(AVAILABILITY_WORDS).join(", ")}.`,
+      );
     const availableFrom = cell("availableFrom") || null;
-    if (availableFrom && !isDay(availableFrom)) report("available from", `“${availableFrom}” is not a day. Write it like 2027-03-01.`);
+    if (availableFrom && !isDay(availableFrom))
+      report("available from", `“${availableFrom}” is not a day. Write it like 2027-03-01.`);
     if (problems.length > before) continue;
     const attributes: Record<string, string> = {};
     fields.forEach(({ name, field }, i) => {
@@ -127,8 +167,18 @@ export function readGoods(text: string, currency: string): GoodsFile {
       if (!field && name && value) attributes[name] = value;
     });
     lines.push({
-      line, sku, title, description: cell("description"), price: price!, compareAt, stock, availableFrom, attributes,
-      collections: list(cell("collections")), tags: list(cell("tags")), pictures: list(cell("pictures")),
+      line,
+      sku,
+      title,
+      description: cell("description"),
+      price: price!,
+      compareAt,
+      stock,
+      availableFrom,
+      attributes,
+      collections: list(cell("collections")),
+      tags: list(cell("tags")),
+      pictures: list(cell("pictures")),
       availability: stated ?? (stock === 0 ? "sold-out" : "in-stock"),
     });
   }

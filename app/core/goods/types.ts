@@ -1,7 +1,14 @@
 import type { Minor } from "../money";
 
 /** Whether a product can be had, as a state of the product and not as a number. */
-export const AVAILABILITIES = ["in-stock", "sold-out", "coming-soon", "made-to-order", "collect-only", "discontinued"] as const;
+export const AVAILABILITIES = [
+  "in-stock",
+  "sold-out",
+  "coming-soon",
+  "made-to-order",
+  "collect-only",
+  "discontinued",
+] as const;
 export type Availability = (typeof AVAILABILITIES)[number];
 
 /** The words for each state in the shop; `in-stock` needs no badge. */
@@ -62,7 +69,8 @@ export function badgeOf(product: Product, locale = "en-GB"): string | undefined 
 
 /** What to show for a choice of goods: the products of a collection, or everything when none is named. */
 export function chosenProducts(goods: Goods, collection: string | null, most: number): readonly Product[] {
-  const wanted = collection === null ? goods.products : goods.products.filter((p) => p.collections.includes(collection));
+  const wanted =
+    collection === null ? goods.products : goods.products.filter((p) => p.collections.includes(collection));
   // What can be bought comes first; within that the shop's own order stays.
   const rank = (p: Product) => (p.availability === "sold-out" || p.availability === "discontinued" ? 1 : 0);
   return wanted.toSorted((a, b) => rank(a) - rank(b)).slice(0, most);

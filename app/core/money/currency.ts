@@ -50,7 +50,8 @@ export function parseMoney(text: string, currency: string): ParsedMoney {
   let fraction = decimals;
   if (group && !point && group !== "'" && units.split(group).length === 2 && digits > 0) {
     // 1.234 is one and a bit where a currency has three decimals; elsewhere it may mean one thousand or be a slip.
-    if (digits !== 3) return { ok: false, why: `“${text}” could be read in two ways. Write it without a thousands sign.` };
+    if (digits !== 3)
+      return { ok: false, why: `“${text}” could be read in two ways. Write it without a thousands sign.` };
     [units, fraction] = units.split(group) as [string, string];
   }
   if (fraction.length > digits) {

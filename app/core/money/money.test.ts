@@ -4,14 +4,31 @@ import { describe, expect, it } from "vitest";
 import { currencyDigits, decimalMoney, formatMoney, parseMoney } from ".";
 
 describe("currency digits (ISO 4217, table of the maintenance agency through currency-codes)", () => {
-  it.each([["EUR", 2], ["JPY", 0], ["HUF", 2], ["KWD", 3], ["CLF", 4], ["ISK", 0]])("%s has %d", (code, digits) => expect(currencyDigits(code)).toBe(digits));
+  it.each([
+    ["EUR", 2],
+    ["JPY", 0],
+    ["HUF", 2],
+    ["KWD", 3],
+    ["CLF", 4],
+    ["ISK", 0],
+  ])("%s has %d", (code, digits) => expect(currencyDigits(code)).toBe(digits));
   it("knows no invented codes", () => expect(currencyDigits("ZZZ")).toBeUndefined());
 });
 
 describe("amounts", () => {
   it.each([
-    ["12", "EUR", 1200], ["12.5", "EUR", 1250], ["12,50", "EUR", 1250], ["€ 1,234.50", "EUR", 123450], ["1.234,50 €", "EUR", 123450],
-    ["1'234.50", "CHF", 123450], ["1,234,567", "JPY", 1234567], ["0.005", "KWD", 5], ["EUR 9.99", "EUR", 999], ["0", "EUR", 0], ["1,234", "JPY", 1234], ["1.234", "KWD", 1234],
+    ["12", "EUR", 1200],
+    ["12.5", "EUR", 1250],
+    ["12,50", "EUR", 1250],
+    ["€ 1,234.50", "EUR", 123450],
+    ["1.234,50 €", "EUR", 123450],
+    ["1'234.50", "CHF", 123450],
+    ["1,234,567", "JPY", 1234567],
+    ["0.005", "KWD", 5],
+    ["EUR 9.99", "EUR", 999],
+    ["0", "EUR", 0],
+    ["1,234", "JPY", 1234],
+    ["1.234", "KWD", 1234],
   ])("%s in %s is %d", (text, currency, amount) => expect(parseMoney(text, currency)).toEqual({ ok: true, amount }));
 
   it.each([

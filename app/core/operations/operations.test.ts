@@ -23,7 +23,10 @@ describe("operations", () => {
     fc.assert(
       fc.property(draft, steps, (start, run) => {
         const { draft: end, operations } = carryOut(start, run);
-        const again = applyAll(JSON.parse(JSON.stringify(start)) as Draft, JSON.parse(JSON.stringify(operations)) as Operation[]);
+        const again = applyAll(
+          JSON.parse(JSON.stringify(start)) as Draft,
+          JSON.parse(JSON.stringify(operations)) as Operation[],
+        );
         expect(again).toEqual({ ok: true, draft: end });
       }),
       { seed, numRuns: 100 },
@@ -45,20 +48,50 @@ describe("operations", () => {
 
   it("share every branch that they do not change", () => {
     const [start] = fc.sample(draft, { seed, numRuns: 1 }) as [Draft];
-    const result = apply(start, { type: "setLook", path: ["brand", "colour"], before: { absent: true }, after: { is: "#123456" } });
+    const result = apply(start, {
+      type: "setLook",
+      path: ["brand", "colour"],
+      before: { absent: true },
+      after: { is: "#123456" },
+    });
     expect(result.ok && result.draft.documents).toBe(start.documents);
   });
 
   it("refuse what does not fit, with a code, and change nothing", () => {
     const [start] = fc.sample(draft, { seed, numRuns: 1 }) as [Draft];
-    const refused = (operation: Operation, code: string) => expect(apply(start, operation)).toMatchObject({ ok: false, code });
+    const refused = (operation: Operation, code: string) =>
+      expect(apply(start, operation)).toMatchObject({ ok: false, code });
     refused({ type: "setShown", document: "home", node: "nobody", before: true, after: false }, "gone");
     refused({ type: "setShown", document: "nowhere", node: "n0", before: true, after: false }, "gone");
-    refused({ type: "setProp", document: "home", node: "n0", path: ["q"], before: { is: "what it never was" }, after: { is: 1 } }, "changed-meanwhile");
-    refused({ type: "setProp", document: "home", node: "n0", path: ["q", "r"], before: { absent: true }, after: { is: 1 } }, "bad-place");
+    refused(
+      {
+        type: "setProp",
+        document: "home",
+        node: "n0",
+        path: ["q"],
+        before: { is: "what it never was" },
+        after: { is: 1 },
+      },
+      "changed-meanwhile",
+    );
+    refused(
+      { type: "setProp", document: "home", node: "n0", path: ["q", "r"], before: { absent: true }, after: { is: 1 } },
+      "bad-place",
+    );
     const node = start.documents.home!.root.slots.main![0]!;
-    refused({ type: "insertNode", document: "home", to: { parent: "hr", slot: "main", index: 0 }, node }, "duplicate-id");
-    refused({ type: "insertNode", document: "home", to: { parent: "hr", slot: "main", index: 99 }, node: { ...node, id: "new" } }, "bad-place");
+    refused(
+      { type: "insertNode", document: "home", to: { parent: "hr", slot: "main", index: 0 }, node },
+      "duplicate-id",
+    );
+    refused(
+      {
+        type: "insertNode",
+        document: "home",
+        to: { parent: "hr", slot: "main", index: 99 },
+        node: { ...node, id: "new" },
+      },
+      "bad-place",
+    );
   });
 
   it("can be restated for a draft that others changed, whenever their target is still there", () => {

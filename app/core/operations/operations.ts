@@ -79,7 +79,10 @@ function setStyleOn(node: Node, operation: Extract<Operation, { type: "setStyle"
   return { ...node, style };
 }
 
-function applyToDocument(document: Document, operation: Exclude<Operation, { type: "setLook" }>): Document | ApplyFailure {
+function applyToDocument(
+  document: Document,
+  operation: Exclude<Operation, { type: "setLook" }>,
+): Document | ApplyFailure {
   const { root } = document;
   const withRoot = (next: Node): Document => ({ ...document, root: next });
   switch (operation.type) {

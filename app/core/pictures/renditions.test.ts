@@ -1,7 +1,17 @@
 import { describe, expect, it } from "vitest";
 import { focusCss, renditionAddress, sourceOf, srcSetOf, widthsFor, type Picture } from ".";
 
-const picture = (more: Partial<Picture> = {}): Picture => ({ id: "p", hash: "ab".repeat(32), name: "p.webp", alt: "", width: 1280, height: 1600, focus: [50, 50], vector: false, ...more });
+const picture = (more: Partial<Picture> = {}): Picture => ({
+  id: "p",
+  hash: "ab".repeat(32),
+  name: "p.webp",
+  alt: "",
+  width: 1280,
+  height: 1600,
+  focus: [50, 50],
+  vector: false,
+  ...more,
+});
 
 describe("renditions", () => {
   it("are never wider than the picture, and there is always one", () => {

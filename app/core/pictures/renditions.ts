@@ -29,7 +29,11 @@ export const renditionAddress = (picture: Picture, width: number): string =>
 
 /** `srcset` of a picture; undefined for vector pictures, which need none. */
 export const srcSetOf = (picture: Picture): string | undefined =>
-  picture.vector ? undefined : widthsFor(picture).map((w) => `${renditionAddress(picture, w)} ${w}w`).join(", ");
+  picture.vector
+    ? undefined
+    : widthsFor(picture)
+        .map((w) => `${renditionAddress(picture, w)} ${w}w`)
+        .join(", ");
 
 /** The plain `src`: the width nearest to `wanted` from above, for browsers and readers without `srcset`. */
 export function sourceOf(picture: Picture, wanted = 640): string {

@@ -11,7 +11,8 @@ export type Link =
 
 export const NO_LINK: Link = { to: "nowhere" };
 
-const isWebAddress = (text: string) => /^https?:\/\/[^\s/.]+\.[^\s]+$/i.test(text) || /^https?:\/\/localhost(:\d+)?(\/\S*)?$/i.test(text);
+const isWebAddress = (text: string) =>
+  /^https?:\/\/[^\s/.]+\.[^\s]+$/i.test(text) || /^https?:\/\/localhost(:\d+)?(\/\S*)?$/i.test(text);
 
 export const linkSchema: z.ZodType<Link> = z.discriminatedUnion("to", [
   z.strictObject({ to: z.literal("nowhere") }),

@@ -44,7 +44,11 @@ export function readDocument(stored: unknown): ReadDocument {
     return { ok: false, code: "not-a-document", why: "This page can't be read: it has no version." };
   }
   if (version > DOCUMENT_VERSION) {
-    return { ok: false, code: "newer-version", why: "This page was made with a newer version of Zest Window. Update to open it; it is kept as it is." };
+    return {
+      ok: false,
+      code: "newer-version",
+      why: "This page was made with a newer version of Zest Window. Update to open it; it is kept as it is.",
+    };
   }
   try {
     for (let at = version; at < DOCUMENT_VERSION; at++) {
@@ -59,4 +63,5 @@ export function readDocument(stored: unknown): ReadDocument {
   return { ok: true, document: freeze(parsed.data) };
 }
 
-const structuredCloneJson = (value: unknown): unknown => (value === undefined ? undefined : JSON.parse(JSON.stringify(value)));
+const structuredCloneJson = (value: unknown): unknown =>
+  value === undefined ? undefined : JSON.parse(JSON.stringify(value));

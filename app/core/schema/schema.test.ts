@@ -1,22 +1,47 @@
 import { describe, expect, it } from "vitest";
-import { DOCUMENT_MIGRATIONS, DOCUMENT_VERSION, documentSchema, linkSchema, lookSchema, readDocument, transactionSchema } from ".";
+import {
+  DOCUMENT_MIGRATIONS,
+  DOCUMENT_VERSION,
+  documentSchema,
+  linkSchema,
+  lookSchema,
+  readDocument,
+  transactionSchema,
+} from ".";
 
 const first = {
-  schemaVersion: 1, id: "home", kind: "page", title: "Home",
-  root: { id: "r", kind: "root", props: {}, style: {}, slots: { main: [{ id: "a", kind: "text", props: { heading: "Hi" }, style: {}, slots: {} }] } },
+  schemaVersion: 1,
+  id: "home",
+  kind: "page",
+  title: "Home",
+  root: {
+    id: "r",
+    kind: "root",
+    props: {},
+    style: {},
+    slots: { main: [{ id: "a", kind: "text", props: { heading: "Hi" }, style: {}, slots: {} }] },
+  },
 };
 
 describe("stored documents", () => {
   it("are lifted from the first version to today's, on a copy", () => {
     const kept = JSON.stringify(first);
     const read = readDocument(first);
-    expect(read).toMatchObject({ ok: true, document: { schemaVersion: DOCUMENT_VERSION, root: { shown: true, slots: { main: [{ shown: true, conditions: [] }] } } } });
+    expect(read).toMatchObject({
+      ok: true,
+      document: {
+        schemaVersion: DOCUMENT_VERSION,
+        root: { shown: true, slots: { main: [{ shown: true, conditions: [] }] } },
+      },
+    });
     expect(JSON.stringify(first)).toBe(kept);
     expect(read.ok && readDocument(read.document)).toEqual(read);
   });
 
   it("have a migration for every version there ever was", () => {
-    expect(DOCUMENT_MIGRATIONS.map((m) => m.from)).toEqual(Array.from({ length: DOCUMENT_VERSION - 1 }, (_, i) => i + 1));
+    expect(DOCUMENT_MIGRATIONS.map((m) => m.from)).toEqual(
+      Array.from({ length: DOCUMENT_VERSION - 1 }, (_, i) => i + 1),
+    );
   });
 
   it.each([
@@ -27,7 +52,9 @@ describe("stored documents", () => {
     ["text", "not-a-document"],
     [null, "not-a-document"],
     [undefined, "not-a-document"],
-  ])("that can't be read are a reason, not an exception (%#)", (stored, code) => expect(readDocument(stored)).toMatchObject({ ok: false, code }));
+  ])("that can't be read are a reason, not an exception (%#)", (stored, code) =>
+    expect(readDocument(stored)).toMatchObject({ ok: false, code }),
+  );
 });
 
 describe("what comes from outside", () => {
@@ -52,7 +79,13 @@ describe("what comes from outside", () => {
   });
 
   it("is a transaction only with operations that we know", () => {
-    const good = { id: "t1", group: "g1", intent: "x", label: "X", operations: [{ type: "setShown", document: "home", node: "a", before: true, after: false }] };
+    const good = {
+      id: "t1",
+      group: "g1",
+      intent: "x",
+      label: "X",
+      operations: [{ type: "setShown", document: "home", node: "a", before: true, after: false }],
+    };
     expect(transactionSchema.safeParse(good).success).toBe(true);
     expect(transactionSchema.safeParse({ ...good, operations: [] }).success).toBe(false);
     expect(transactionSchema.safeParse({ ...good, operations: [{ type: "dropTables" }] }).success).toBe(false);

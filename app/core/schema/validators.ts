@@ -6,9 +6,20 @@ import type { Transaction } from "../commands";
 /** Longest text that any single value may hold. */
 export const MOST_CHARACTERS = 20_000;
 
-const id = z.string().min(1).max(40).regex(/^[\w-]+$/);
+const id = z
+  .string()
+  .min(1)
+  .max(40)
+  .regex(/^[\w-]+$/);
 const json: z.ZodType<Json> = z.lazy(() =>
-  z.union([z.null(), z.boolean(), z.number(), z.string().max(MOST_CHARACTERS), z.array(json).max(500), z.record(z.string().max(80), json)]),
+  z.union([
+    z.null(),
+    z.boolean(),
+    z.number(),
+    z.string().max(MOST_CHARACTERS),
+    z.array(json).max(500),
+    z.record(z.string().max(80), json),
+  ]),
 );
 const styleValue = z.union([z.string().max(400), z.number(), z.boolean()]);
 const styleSheet: z.ZodType<StyleSheet> = z.partialRecord(z.enum(AUDIENCES), z.record(z.string().max(60), styleValue));
@@ -45,7 +56,10 @@ export const lookSchema: z.ZodType<Look> = z.strictObject({
     ]),
   }),
   brand: z.strictObject({
-    colour: z.string().regex(/^#[0-9a-f]{6}$/).optional(),
+    colour: z
+      .string()
+      .regex(/^#[0-9a-f]{6}$/)
+      .optional(),
     typePair: z.string().max(40).optional(),
     corners: z.enum(["square", "soft", "round"]).optional(),
     density: z.enum(["compact", "even", "airy"]).optional(),
@@ -53,20 +67,39 @@ export const lookSchema: z.ZodType<Look> = z.strictObject({
   }),
 });
 
-export const draftSchema: z.ZodType<Draft> = z.strictObject({ look: lookSchema, documents: z.record(id, documentSchema) });
+export const draftSchema: z.ZodType<Draft> = z.strictObject({
+  look: lookSchema,
+  documents: z.record(id, documentSchema),
+});
 
-const heldOf = <T>(value: z.ZodType<T>) => z.union([z.strictObject({ is: value }), z.strictObject({ absent: z.literal(true) })]);
-const path = z.array(z.union([z.string().max(60), z.number().int().min(0).max(1000)])).min(1).max(8);
+const heldOf = <T>(value: z.ZodType<T>) =>
+  z.union([z.strictObject({ is: value }), z.strictObject({ absent: z.literal(true) })]);
+const path = z
+  .array(z.union([z.string().max(60), z.number().int().min(0).max(1000)]))
+  .min(1)
+  .max(8);
 const place = z.strictObject({ parent: id, slot: z.string().max(40), index: z.number().int().min(0).max(1000) });
 
 const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
   z.strictObject({ type: z.literal("insertNode"), document: id, to: place, node: nodeSchema }),
   z.strictObject({ type: z.literal("removeNode"), document: id, from: place, node: nodeSchema }),
   z.strictObject({ type: z.literal("moveNode"), document: id, node: id, from: place, to: place }),
-  z.strictObject({ type: z.literal("setProp"), document: id, node: id, path, before: heldOf(json), after: heldOf(json) }),
   z.strictObject({
-    type: z.literal("setStyle"), document: id, node: id, audience: z.enum(AUDIENCES), property: z.string().max(60),
-    before: heldOf(styleValue), after: heldOf(styleValue),
+    type: z.literal("setProp"),
+    document: id,
+    node: id,
+    path,
+    before: heldOf(json),
+    after: heldOf(json),
+  }),
+  z.strictObject({
+    type: z.literal("setStyle"),
+    document: id,
+    node: id,
+    audience: z.enum(AUDIENCES),
+    property: z.string().max(60),
+    before: heldOf(styleValue),
+    after: heldOf(styleValue),
   }),
   z.strictObject({ type: z.literal("setShown"), document: id, node: id, before: z.boolean(), after: z.boolean() }),
   z.strictObject({ type: z.literal("setLook"), path, before: heldOf(json), after: heldOf(json) }),

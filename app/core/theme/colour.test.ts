@@ -47,7 +47,9 @@ describe("colours", () => {
     ["#ABC", "#aabbcc"],
   ])("reads %s as %s", (written, read) => expect(readColour(written)).toBe(read));
 
-  it.each(["", "not a colour", "#12", "rgb(1,2)", "url(#x)"])("does not read “%s”", (text) => expect(readColour(text)).toBeUndefined());
+  it.each(["", "not a colour", "#12", "rgb(1,2)", "url(#x)"])("does not read “%s”", (text) =>
+    expect(readColour(text)).toBeUndefined(),
+  );
 
   it("agree with a second library in OKLCH and in ΔE OK", () => {
     fc.assert(
@@ -71,20 +73,34 @@ describe("colours", () => {
       { seed, numRuns: 1000 },
     );
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 0.4, noNaN: true }), fc.double({ min: 0, max: 360, noNaN: true }), (l, c, h) => {
-        expect(fromOklch(l, c, h)).toMatch(/^#[0-9a-f]{6}$/);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 0.4, noNaN: true }),
+        fc.double({ min: 0, max: 360, noNaN: true }),
+        (l, c, h) => {
+          expect(fromOklch(l, c, h)).toMatch(/^#[0-9a-f]{6}$/);
+        },
+      ),
       { seed, numRuns: 500 },
     );
   });
 
   it("map into the gamut as near to a second library's CSS mapping as the eye can tell", () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 0.95, noNaN: true }), fc.double({ min: 0.2, max: 0.4, noNaN: true }), fc.double({ min: 0, max: 360, noNaN: true }), (l, c, h) => {
-        const theirs = new Color("oklch", [l, c, h]).to("srgb").toGamut({ method: "css" }).to("srgb").toString({ format: "hex", collapse: false });
-        // CSS Color 4 calls 0.02 just noticeable; the two differ in where they stop searching.
-        expect(deltaEOk(fromOklch(l, c, h), theirs)).toBeLessThan(0.03);
-      }),
+      fc.property(
+        fc.double({ min: 0.1, max: 0.95, noNaN: true }),
+        fc.double({ min: 0.2, max: 0.4, noNaN: true }),
+        fc.double({ min: 0, max: 360, noNaN: true }),
+        (l, c, h) => {
+          const theirs = new Color("oklch", [l, c, h])
+            .to("srgb")
+            .toGamut({ method: "css" })
+            .to("srgb")
+            .toString({ format: "hex", collapse: false });
+          // CSS Color 4 calls 0.02 just noticeable; the two differ in where they stop searching.
+          expect(deltaEOk(fromOklch(l, c, h), theirs)).toBeLessThan(0.03);
+        },
+      ),
       { seed, numRuns: 500 },
     );
   });
@@ -96,7 +112,8 @@ describe("colours", () => {
 });
 
 describe("the nearest colour that passes", () => {
-  it("is the wish itself where the wish passes", () => expect(nearestPassing("#222222", ["#ffffff"], 4.5)).toBe("#222222"));
+  it("is the wish itself where the wish passes", () =>
+    expect(nearestPassing("#222222", ["#ffffff"], 4.5)).toBe("#222222"));
 
   it("passes against every ground, and nothing much nearer does", () => {
     fc.assert(
@@ -118,5 +135,6 @@ describe("the nearest colour that passes", () => {
     );
   });
 
-  it("is undefined where nothing can pass", () => expect(nearestPassing("#888888", ["#000000", "#ffffff"], 4.5)).toBeUndefined());
+  it("is undefined where nothing can pass", () =>
+    expect(nearestPassing("#888888", ["#000000", "#ffffff"], 4.5)).toBeUndefined());
 });

@@ -2,8 +2,23 @@ import { contrast, deltaEOk, fromOklch, mix, nearestPassing, oklchOf, type Hex }
 
 /** The jobs that colours do. Every part of a page draws from these and from nothing else. */
 export const ROLES = [
-  "ground", "raised", "ink", "soft", "line", "field-line", "button", "on-button", "button-hover", "button-pressed",
-  "link", "sale", "danger", "success", "focus", "badge", "on-badge",
+  "ground",
+  "raised",
+  "ink",
+  "soft",
+  "line",
+  "field-line",
+  "button",
+  "on-button",
+  "button-hover",
+  "button-pressed",
+  "link",
+  "sale",
+  "danger",
+  "success",
+  "focus",
+  "badge",
+  "on-badge",
 ] as const;
 export type Role = (typeof ROLES)[number];
 export type Roles = Readonly<Record<Role, Hex>>;

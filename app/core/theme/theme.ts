@@ -32,7 +32,15 @@ export const CORNERS: Readonly<Record<Corners, { readonly card: number; readonly
 
 /** Space steps 0 to 8 in px, [phone, wide], at even density. */
 const SPACE: readonly (readonly [number, number])[] = [
-  [0, 0], [6, 6], [10, 12], [16, 20], [24, 32], [36, 52], [52, 80], [72, 116], [96, 160],
+  [0, 0],
+  [6, 6],
+  [10, 12],
+  [16, 20],
+  [24, 32],
+  [36, 52],
+  [52, 80],
+  [72, 116],
+  [96, 160],
 ];
 const DENSITY: Readonly<Record<Density, number>> = { compact: 0.72, even: 1, airy: 1.28 };
 

@@ -7,18 +7,34 @@ import { FAMILIES, fluid, fontFaces, fontFileName, SUBSETS, stepSize, TYPE_PAIRS
 
 const require = createRequire(import.meta.url);
 const open = (id: string, subset: Subset) =>
-  fontkit.openSync(join(dirname(require.resolve(`@fontsource-variable/${id}/package.json`)), "files", fontFileName(FAMILIES.find((f) => f.id === id)!, subset))) as fontkit.Font;
+  fontkit.openSync(
+    join(
+      dirname(require.resolve(`@fontsource-variable/${id}/package.json`)),
+      "files",
+      fontFileName(
+        FAMILIES.find((f) => f.id === id)!,
+        subset,
+      ),
+    ),
+  ) as fontkit.Font;
 
 /** What a browser makes of `clamp(a rem, b rem + c vw, d rem)` at a window width, with 16 px to the rem. */
 function computed(css: string, width: number): number {
   const plain = /^([\d.]+)rem$/.exec(css);
   if (plain) return Number(plain[1]) * 16;
-  const [, low, base, slope, high] = /^clamp\(([\d.-]+)rem, ([\d.-]+)rem \+ ([\d.-]+)vw, ([\d.-]+)rem\)$/.exec(css)!.map(Number);
+  const [, low, base, slope, high] = /^clamp\(([\d.-]+)rem, ([\d.-]+)rem \+ ([\d.-]+)vw, ([\d.-]+)rem\)$/
+    .exec(css)!
+    .map(Number);
   return Math.min(Math.max(low! * 16, base! * 16 + (slope! * width) / 100), high! * 16);
 }
 
 describe("fluid sizes", () => {
-  it.each([[17, 18], [56, 106], [10, 10], [40, 12]])("of %d px on a phone and %d px wide are met at both ends and never left", (phone, wide) => {
+  it.each([
+    [17, 18],
+    [56, 106],
+    [10, 10],
+    [40, 12],
+  ])("of %d px on a phone and %d px wide are met at both ends and never left", (phone, wide) => {
     const css = fluid(phone, wide);
     expect(computed(css, 390)).toBeCloseTo(phone, 1);
     expect(computed(css, 1280)).toBeCloseTo(wide, 1);

@@ -23,7 +23,11 @@ export const definition: Definition<CollectionTilesProps> = {
   fields: [
     { type: "line", key: "heading", label: "Heading", most: 120 },
     {
-      type: "list", key: "tiles", label: "Collections", one: "collection", most: 12,
+      type: "list",
+      key: "tiles",
+      label: "Collections",
+      one: "collection",
+      most: 12,
       fields: [
         { type: "collection", key: "collection", label: "Collection", none: "Choose…" },
         { type: "line", key: "words", label: "Other name", most: 60, hint: "Its own name, if empty" },
@@ -34,7 +38,16 @@ export const definition: Definition<CollectionTilesProps> = {
   props,
   defaults: { heading: "Find your way", tiles: [] },
   style: {
-    all: { set: "page", width: "content", headSize: 3, columns: 3, shape: "4/3", spaceTop: 6, spaceBottom: 6, align: "start" },
+    all: {
+      set: "page",
+      width: "content",
+      headSize: 3,
+      columns: 3,
+      shape: "4/3",
+      spaceTop: 6,
+      spaceBottom: 6,
+      align: "start",
+    },
   },
   styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
   css: `

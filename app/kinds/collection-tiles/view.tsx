@@ -9,7 +9,13 @@ export function View({ props, first }: ViewProps<CollectionTilesProps>) {
   const tiles = props.tiles.map((tile, index) => {
     const collection = goods.collections.find((c) => c.id === tile.collection);
     const inside = collection ? goods.products.filter((p) => p.collections.includes(collection.id)) : [];
-    return { collection, index, words: tile.words, count: inside.length, picture: collection?.picture ?? inside[0]?.pictures[0] ?? null };
+    return {
+      collection,
+      index,
+      words: tile.words,
+      count: inside.length,
+      picture: collection?.picture ?? inside[0]?.pictures[0] ?? null,
+    };
   });
   const shown = studio ? tiles : tiles.filter((t) => t.collection);
   if (shown.length === 0 && !studio) return null;
@@ -20,10 +26,18 @@ export function View({ props, first }: ViewProps<CollectionTilesProps>) {
         <ul className="grid">
           {shown.map(({ collection, index, words, count, picture }) => (
             <li key={index}>
-              <a className="tile" href={collection ? collectionAddress(collection) : "#"} {...(studio && !collection ? { "data-dead": "" } : {})}>
+              <a
+                className="tile"
+                href={collection ? collectionAddress(collection) : "#"}
+                {...(studio && !collection ? { "data-dead": "" } : {})}
+              >
                 <Pic picture={picture} sizes="(min-width:600px) 33vw, 50vw" alt="" />
                 <span className="tile-name">
-                  <Words at={`tiles.${index}.words`} text={words || (collection?.title ?? "")} hint="Choose a collection" />
+                  <Words
+                    at={`tiles.${index}.words`}
+                    text={words || (collection?.title ?? "")}
+                    hint="Choose a collection"
+                  />
                   {collection ? <span className="tile-count">{countWords(count)}</span> : null}
                 </span>
               </a>

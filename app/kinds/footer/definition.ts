@@ -27,7 +27,11 @@ export const definition: Definition<FooterProps> = {
     { type: "text", key: "about", label: "About you", most: 400 },
     { type: "text", key: "contact", label: "Contact", most: 300 },
     {
-      type: "list", key: "links", label: "Links", one: "link", most: 16,
+      type: "list",
+      key: "links",
+      label: "Links",
+      one: "link",
+      most: 16,
       fields: [
         { type: "line", key: "label", label: "Words", most: 40 },
         { type: "link", key: "link", label: "Leads to" },

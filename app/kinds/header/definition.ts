@@ -22,7 +22,11 @@ export const definition: Definition<HeaderProps> = {
   ],
   fields: [
     {
-      type: "list", key: "menu", label: "Menu", one: "entry", most: 10,
+      type: "list",
+      key: "menu",
+      label: "Menu",
+      one: "entry",
+      most: 10,
       fields: [
         { type: "line", key: "label", label: "Words", most: 40 },
         { type: "link", key: "link", label: "Leads to" },

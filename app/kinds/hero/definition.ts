@@ -23,7 +23,11 @@ export const definition: Definition<HeroProps> = {
   slots: ["main"],
   tag: "section",
   arrangements: [
-    { id: "on-picture", name: "Words on the picture", style: { all: { height: "tall", spaceTop: 0, spaceBottom: 0, width: "content" } } },
+    {
+      id: "on-picture",
+      name: "Words on the picture",
+      style: { all: { height: "tall", spaceTop: 0, spaceBottom: 0, width: "content" } },
+    },
     { id: "beside", name: "Words beside the picture", style: { all: { height: "content", scrim: 0 } } },
     { id: "above", name: "Words above the picture", style: { all: { height: "content", scrim: 0 } } },
   ],
@@ -48,7 +52,19 @@ export const definition: Definition<HeroProps> = {
     moreLink: NO_LINK,
     picture: null,
   },
-  style: { all: { set: "page", width: "content", height: "content", align: "start", headSize: 6, scrim: 45, spaceTop: 6, spaceBottom: 6, shape: "4/3" } },
+  style: {
+    all: {
+      set: "page",
+      width: "content",
+      height: "content",
+      align: "start",
+      headSize: 6,
+      scrim: 45,
+      spaceTop: 6,
+      spaceBottom: 6,
+      shape: "4/3",
+    },
+  },
   styles: ["height", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "scrim", "shape"],
   css: `
 .hero-words{display:flex;flex-direction:column;gap:var(--s3);text-align:var(--align,start);align-items:var(--align-box,flex-start)}

@@ -6,7 +6,8 @@ import { Pic } from "./pic";
 /** A product's price, with what it was before where it is reduced. */
 export function Price({ product }: { product: Product }): ReactNode {
   const { money } = useEnv();
-  if (product.compareAt === null || product.compareAt <= product.price) return <span className="price">{money(product.price)}</span>;
+  if (product.compareAt === null || product.compareAt <= product.price)
+    return <span className="price">{money(product.price)}</span>;
   return (
     <span className="price">
       <span className="unseen">Now </span>
@@ -22,14 +23,18 @@ type CardProps = { product: Product; sizes: string; eager?: boolean; level?: 2 |
 export function ProductCard({ product, sizes, eager = false, level = 3, facts = 2 }: CardProps): ReactNode {
   const badge = badgeOf(product);
   const Head = level === 2 ? "h2" : "h3";
-  const said = Object.entries(product.attributes).slice(0, facts).map(([name, value]) => factWords(name, value));
+  const said = Object.entries(product.attributes)
+    .slice(0, facts)
+    .map(([name, value]) => factWords(name, value));
   const isOver = product.availability === "sold-out" || product.availability === "discontinued";
   return (
     <article className={isOver ? "card is-over" : "card"}>
       <div className="card-picture">
         <Pic picture={product.pictures[0] ?? null} sizes={sizes} eager={eager} alt="" />
         {product.pictures[1] ? <Pic picture={product.pictures[1]} sizes={sizes} className="pic-second" alt="" /> : null}
-        {badge ? <span className={`badge badge-${badge.startsWith("Save") ? "sale" : product.availability}`}>{badge}</span> : null}
+        {badge ? (
+          <span className={`badge badge-${badge.startsWith("Save") ? "sale" : product.availability}`}>{badge}</span>
+        ) : null}
       </div>
       <div className="card-words">
         <Head className="card-title">

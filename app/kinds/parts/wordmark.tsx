@@ -11,7 +11,14 @@ export function Wordmark(): ReactNode {
   return (
     <a className="wordmark" href="/">
       {drawn ? (
-        <img src={sourceOf(drawn, 320)} srcSet={srcSetOf(drawn)} sizes={drawn.vector ? undefined : "240px"} width={drawn.width} height={drawn.height} alt={name} />
+        <img
+          src={sourceOf(drawn, 320)}
+          srcSet={srcSetOf(drawn)}
+          sizes={drawn.vector ? undefined : "240px"}
+          width={drawn.width}
+          height={drawn.height}
+          alt={name}
+        />
       ) : (
         <>
           {logo.form === "sign" ? <Sign sign={logo.sign} /> : null}

@@ -24,7 +24,12 @@ export function Words({ at, text, as: Tag = "span", className, hint, id }: Words
   const isEditing = studio?.editing?.node === node && studio.editing.at === at;
   if (!isEditing) frozen.current = null;
   else frozen.current ??= text;
-  if (!studio) return text ? <Tag className={className} id={id}>{text}</Tag> : null;
+  if (!studio)
+    return text ? (
+      <Tag className={className} id={id}>
+        {text}
+      </Tag>
+    ) : null;
   return (
     <Tag className={className} id={id} data-at={at} data-hint={hint} suppressContentEditableWarning>
       {frozen.current ?? text}

@@ -5,7 +5,11 @@ import type { PictureWordsProps } from "./definition";
 export function View({ props, arrangement, first }: ViewProps<PictureWordsProps>) {
   return (
     <div className="in">
-      <Pic picture={props.picture} at="picture" sizes={arrangement === "overlap" ? "(min-width:800px) 75vw, 100vw" : "(min-width:800px) 55vw, 100vw"} />
+      <Pic
+        picture={props.picture}
+        at="picture"
+        sizes={arrangement === "overlap" ? "(min-width:800px) 75vw, 100vw" : "(min-width:800px) 55vw, 100vw"}
+      />
       <div className="pw-words">
         <Words at="over" as="p" className="over" text={props.over} hint="Line above" />
         <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />

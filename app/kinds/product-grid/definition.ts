@@ -33,7 +33,16 @@ export const definition: Definition<ProductGridProps> = {
   props,
   defaults: { heading: "New in the shop", text: "", collection: null, most: 8, more: "See all" },
   style: {
-    all: { set: "page", width: "content", headSize: 4, columns: 4, shape: "4/5", spaceTop: 6, spaceBottom: 6, align: "start" },
+    all: {
+      set: "page",
+      width: "content",
+      headSize: 4,
+      columns: 4,
+      shape: "4/5",
+      spaceTop: 6,
+      spaceBottom: 6,
+      align: "start",
+    },
   },
   styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
   css: `

@@ -25,7 +25,10 @@ export function View({ props, arrangement, first }: ViewProps<ProductGridProps>)
         ) : null}
       </div>
       {products.length ? (
-        <ul className={arrangement === "shelf" ? "shelf" : "grid"} {...(arrangement === "shelf" ? { tabIndex: 0, "aria-label": props.heading || "Goods" } : {})}>
+        <ul
+          className={arrangement === "shelf" ? "shelf" : "grid"}
+          {...(arrangement === "shelf" ? { tabIndex: 0, "aria-label": props.heading || "Goods" } : {})}
+        >
           {products.map((product) => (
             <li key={product.id}>
               <ProductCard product={product} sizes={sizes} facts={arrangement === "rows" ? 4 : 2} />
@@ -34,7 +37,9 @@ export function View({ props, arrangement, first }: ViewProps<ProductGridProps>)
         </ul>
       ) : (
         <p className="goods-none">
-          {goods.products.length ? "There is nothing in this collection yet." : "Your goods will stand here. Bring them in under Goods."}
+          {goods.products.length
+            ? "There is nothing in this collection yet."
+            : "Your goods will stand here. Bring them in under Goods."}
         </p>
       )}
     </div>

@@ -14,7 +14,15 @@ export function View({ props, first }: ViewProps<SignUpProps>) {
         <form className="su-form" method="post" action="/sign-up">
           <label htmlFor={id}>Your mail address</label>
           <div className="su-row">
-            <input className="field" id={id} type="email" name="address" required autoComplete="email" maxLength={254} />
+            <input
+              className="field"
+              id={id}
+              type="email"
+              name="address"
+              required
+              autoComplete="email"
+              maxLength={254}
+            />
             <button className="button" type="submit">
               <Words at="button" text={props.button} hint="Button words" />
             </button>

@@ -1,5 +1,13 @@
 import type { ReactNode } from "react";
-import { AVAILABILITY_WORDS, badgeOf, chosenProducts, factWords, type Collection, type Goods, type Product } from "~/core/goods";
+import {
+  AVAILABILITY_WORDS,
+  badgeOf,
+  chosenProducts,
+  factWords,
+  type Collection,
+  type Goods,
+  type Product,
+} from "~/core/goods";
 import { collectionAddress, Pic, Price, ProductCard } from "~/kinds/parts";
 
 type Crumb = { readonly name: string; readonly address?: string };
@@ -31,7 +39,12 @@ export function CollectionPage({ goods, collection }: { goods: Goods; collection
         <ul className="grid">
           {products.map((product, index) => (
             <li key={product.id}>
-              <ProductCard product={product} level={2} eager={index < 4} sizes="(min-width:1024px) 25vw, (min-width:600px) 33vw, 50vw" />
+              <ProductCard
+                product={product}
+                level={2}
+                eager={index < 4}
+                sizes="(min-width:1024px) 25vw, (min-width:600px) 33vw, 50vw"
+              />
             </li>
           ))}
         </ul>
@@ -51,7 +64,10 @@ export function ProductPage({ goods, product }: { goods: Goods; product: Product
   if (collection) crumbs.push({ name: collection.title, address: collectionAddress(collection) });
   crumbs.push({ name: product.title });
   const facts = Object.entries(product.attributes).map(([name, value]) => factWords(name, value));
-  const state = product.availability === "coming-soon" ? (badgeOf(product) ?? "Coming soon") : AVAILABILITY_WORDS[product.availability];
+  const state =
+    product.availability === "coming-soon"
+      ? (badgeOf(product) ?? "Coming soon")
+      : AVAILABILITY_WORDS[product.availability];
   const shown = product.pictures.length ? product.pictures : [null];
   return (
     <div className="in plain">
@@ -59,7 +75,12 @@ export function ProductPage({ goods, product }: { goods: Goods; product: Product
       <article className="product">
         <div className="product-pictures">
           {shown.map((picture, index) => (
-            <Pic key={picture} picture={picture} eager={index === 0} sizes={index ? "(min-width:800px) 28vw, 50vw" : "(min-width:800px) 55vw, 100vw"} />
+            <Pic
+              key={picture}
+              picture={picture}
+              eager={index === 0}
+              sizes={index ? "(min-width:800px) 28vw, 50vw" : "(min-width:800px) 55vw, 100vw"}
+            />
           ))}
         </div>
         <div className="product-words">

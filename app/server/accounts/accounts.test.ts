@@ -1,7 +1,15 @@
 import { describe, expect, it } from "vitest";
 import { Owner, Session } from "../database/index.server";
 import { ownerWithShop } from "../testing/fixtures";
-import { closeSession, createAccount, openSession, ownerOfSession, sessionSecret, signIn, waitAfter } from "./index.server";
+import {
+  closeSession,
+  createAccount,
+  openSession,
+  ownerOfSession,
+  sessionSecret,
+  signIn,
+  waitAfter,
+} from "./index.server";
 
 describe("an account", () => {
   it("keeps its password as an Argon2id hash only", async () => {
@@ -14,14 +22,19 @@ describe("an account", () => {
 
   it("exists once for each address, however it is written", async () => {
     const { address } = await ownerWithShop();
-    expect(await createAccount({ name: "Other", address: address.toUpperCase(), password: "another password" })).toMatchObject({ ok: false });
+    expect(
+      await createAccount({ name: "Other", address: address.toUpperCase(), password: "another password" }),
+    ).toMatchObject({ ok: false });
   });
 });
 
 describe("signing in", () => {
   it("works with the right password and says the same for a wrong one and a wrong address", async () => {
     const { address, password, ownerId } = await ownerWithShop();
-    expect(await signIn(` ${address.toUpperCase()} `, password, "place-a")).toMatchObject({ ok: true, owner: { id: ownerId } });
+    expect(await signIn(` ${address.toUpperCase()} `, password, "place-a")).toMatchObject({
+      ok: true,
+      owner: { id: ownerId },
+    });
     const wrong = await signIn(address, "not the password", "place-a");
     const nobody = await signIn("nobody@shop.example", password, "place-a");
     expect(wrong).toEqual({ ok: false, why: "The address or the password is wrong." });
@@ -32,12 +45,19 @@ describe("signing in", () => {
     const { address, password } = await ownerWithShop();
     const start = Date.now();
     for (let i = 0; i < 5; i++) await signIn(address, "wrong", "place-b", start);
-    expect(await signIn(address, password, "place-b", start)).toMatchObject({ ok: false, why: expect.stringMatching(/^Too many tries\. Wait \d+ seconds/) as string });
+    expect(await signIn(address, password, "place-b", start)).toMatchObject({
+      ok: false,
+      why: expect.stringMatching(/^Too many tries\. Wait \d+ seconds/) as string,
+    });
     expect(await signIn(address, password, "place-b", start + 60_000)).toMatchObject({ ok: true });
-    expect(await signIn(address, "wrong", "place-b", start + 60_000)).toEqual({ ok: false, why: "The address or the password is wrong." });
+    expect(await signIn(address, "wrong", "place-b", start + 60_000)).toEqual({
+      ok: false,
+      why: "The address or the password is wrong.",
+    });
   });
 
-  it("waits longer each time, up to a quarter of an hour", () => expect([0, 4, 5, 6, 9, 30].map(waitAfter)).toEqual([0, 0, 2, 4, 32, 900]));
+  it("waits longer each time, up to a quarter of an hour", () =>
+    expect([0, 4, 5, 6, 9, 30].map(waitAfter)).toEqual([0, 0, 2, 4, 32, 900]));
 });
 
 describe("a session", () => {
@@ -58,8 +78,11 @@ describe("a session", () => {
     expect(await ownerOfSession(secret)).toBeUndefined();
   });
 
-  it.each([["zest_session=abcdefghijklmnopqrstuvwxyz", "abcdefghijklmnopqrstuvwxyz"], ["a=b; zest_session=abcdefghijklmnopqrstuvwxyz; c=d", "abcdefghijklmnopqrstuvwxyz"], ["other_zest_session=abcdefghijklmnopqrstuvwxyz", undefined], ["zest_session=<script>", undefined], [null, undefined]])(
-    "is found in cookies: %s",
-    (cookies, secret) => expect(sessionSecret(cookies)).toBe(secret),
-  );
+  it.each([
+    ["zest_session=abcdefghijklmnopqrstuvwxyz", "abcdefghijklmnopqrstuvwxyz"],
+    ["a=b; zest_session=abcdefghijklmnopqrstuvwxyz; c=d", "abcdefghijklmnopqrstuvwxyz"],
+    ["other_zest_session=abcdefghijklmnopqrstuvwxyz", undefined],
+    ["zest_session=<script>", undefined],
+    [null, undefined],
+  ])("is found in cookies: %s", (cookies, secret) => expect(sessionSecret(cookies)).toBe(secret));
 });

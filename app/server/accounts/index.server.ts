@@ -20,7 +20,8 @@ export const accountSchema = z.object({
   password: z.string().min(10, "Use at least 10 characters.").max(200, "That is too long."),
 });
 
-export type AccountResult = { readonly ok: true; readonly owner: OwnerIdentity } | { readonly ok: false; readonly why: string };
+export type AccountResult =
+  { readonly ok: true; readonly owner: OwnerIdentity } | { readonly ok: false; readonly why: string };
 
 const identityOf = (owner: Owner): OwnerIdentity => ({ id: owner.id, name: owner.name, address: owner.address });
 
@@ -37,7 +38,8 @@ export async function createAccount(input: z.infer<typeof accountSchema>): Promi
     });
     return { ok: true, owner: identityOf(owner) };
   } catch (error) {
-    if (error instanceof UniqueConstraintError) return { ok: false, why: "There is an account with this address already. Sign in with it." };
+    if (error instanceof UniqueConstraintError)
+      return { ok: false, why: "There is an account with this address already. Sign in with it." };
     throw error;
   }
 }
@@ -65,12 +67,20 @@ async function countFailure(key: string, now: number): Promise<void> {
 }
 
 /** Checks address and password. After five failed tries for an account or from a place, each further one has to wait. */
-export async function signIn(address: string, password: string, from: string, now = Date.now()): Promise<AccountResult> {
+export async function signIn(
+  address: string,
+  password: string,
+  from: string,
+  now = Date.now(),
+): Promise<AccountResult> {
   database();
   const keys = [sha256(`account:${normal(address)}`), sha256(`place:${from}`)];
   const wait = await blockedSeconds(keys, now);
   if (wait > 0) {
-    return { ok: false, why: `Too many tries. Wait ${wait < 90 ? `${wait} seconds` : `${Math.ceil(wait / 60)} minutes`}, then try again.` };
+    return {
+      ok: false,
+      why: `Too many tries. Wait ${wait < 90 ? `${wait} seconds` : `${Math.ceil(wait / 60)} minutes`}, then try again.`,
+    };
   }
   const owner = await Owner.findOne({ where: { address: normal(address) } });
   const fits = await verify(owner?.password ?? (await nobody), password);

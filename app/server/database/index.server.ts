@@ -32,8 +32,12 @@ export async function migrate(): Promise<readonly string[]> {
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: () => up(q) })),
     storage: {
-      executed: async () => (await sequelize.query<{ name: string }>("SELECT name FROM migrations", { type: "SELECT" as never })).map((r) => r.name),
-      logMigration: async ({ name }) => void (await sequelize.query("INSERT INTO migrations (name) VALUES (?)", { replacements: [name] })),
+      executed: async () =>
+        (await sequelize.query<{ name: string }>("SELECT name FROM migrations", { type: "SELECT" as never })).map(
+          (r) => r.name,
+        ),
+      logMigration: async ({ name }) =>
+        void (await sequelize.query("INSERT INTO migrations (name) VALUES (?)", { replacements: [name] })),
       unlogMigration: async () => {
         throw new Error("migrations go up only");
       },
@@ -44,7 +48,8 @@ export async function migrate(): Promise<readonly string[]> {
 }
 
 /** Runs `work` in one database transaction: all of it is stored, or none. */
-export const atomically = <T>(work: (transaction: Transaction) => Promise<T>): Promise<T> => database().transaction(work);
+export const atomically = <T>(work: (transaction: Transaction) => Promise<T>): Promise<T> =>
+  database().transaction(work);
 
 export async function disconnect(): Promise<void> {
   await connection?.close();

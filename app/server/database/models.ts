@@ -132,36 +132,79 @@ export function defineModels(sequelize: Sequelize): void {
   SignInFailure.init(apart({ id: textKey, failures: count, blockedUntil: moment }), named("signInFailures"));
   ShopRow.init(
     apart({
-      id: key, ownerId: id, host: text, currency: text, locale: text, seq: count, goodsVersion: count, picturesVersion: count,
-      publicationId: { type: DataTypes.STRING(40), allowNull: true }, createdAt: moment,
+      id: key,
+      ownerId: id,
+      host: text,
+      currency: text,
+      locale: text,
+      seq: count,
+      goodsVersion: count,
+      picturesVersion: count,
+      publicationId: { type: DataTypes.STRING(40), allowNull: true },
+      createdAt: moment,
     }),
     named("shops"),
   );
   DraftPart.init(apart({ shopId: key, part: key, body: long }), named("draftParts"));
   DraftLog.init(
-    apart({ shopId: key, seq: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true }, transactionId: id, body: long, createdAt: moment }),
+    apart({
+      shopId: key,
+      seq: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true },
+      transactionId: id,
+      body: long,
+      createdAt: moment,
+    }),
     named("draftLog"),
   );
-  Publication.init(apart({ id: key, shopId: id, number: count, body: long, changes: long, createdAt: moment }), named("publications"));
+  Publication.init(
+    apart({ id: key, shopId: id, number: count, body: long, changes: long, createdAt: moment }),
+    named("publications"),
+  );
   PictureRow.init(
     apart({
-      id: key, shopId: id, hash: text, name: text, alt: text, width: count, height: count, bytes: count, focusX: count, focusY: count,
-      vector: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false }, createdAt: moment,
+      id: key,
+      shopId: id,
+      hash: text,
+      name: text,
+      alt: text,
+      width: count,
+      height: count,
+      bytes: count,
+      focusX: count,
+      focusY: count,
+      vector: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+      createdAt: moment,
     }),
     named("pictures"),
   );
   CollectionRow.init(
     apart({
-      id: key, shopId: id, slug: text, title: text, description: { type: DataTypes.TEXT, allowNull: false },
-      pictureId: { type: DataTypes.STRING(40), allowNull: true }, position: count,
+      id: key,
+      shopId: id,
+      slug: text,
+      title: text,
+      description: { type: DataTypes.TEXT, allowNull: false },
+      pictureId: { type: DataTypes.STRING(40), allowNull: true },
+      position: count,
     }),
     named("collections"),
   );
   ProductRow.init(
     apart({
-      id: key, shopId: id, slug: text, sku: text, title: text, description: { type: DataTypes.TEXT, allowNull: false },
-      price: money("price", false), compareAt: money("compareAt", true), stock: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
-      availability: text, availableFrom: { type: DataTypes.STRING(10), allowNull: true }, tags: long, attributes: long, pictures: long,
+      id: key,
+      shopId: id,
+      slug: text,
+      sku: text,
+      title: text,
+      description: { type: DataTypes.TEXT, allowNull: false },
+      price: money("price", false),
+      compareAt: money("compareAt", true),
+      stock: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
+      availability: text,
+      availableFrom: { type: DataTypes.STRING(10), allowNull: true },
+      tags: long,
+      attributes: long,
+      pictures: long,
       position: count,
     }),
     named("products"),

@@ -7,17 +7,46 @@ export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.exa
 export const DEMO_SHOP = { name: "Larkspindle Kites", host: "larkspindle", currency: "EUR" } as const;
 
 /** Words and picture of each collection. */
-export const DEMO_COLLECTIONS: readonly { readonly title: string; readonly description: string; readonly picture: string }[] = [
-  { title: "Single-line kites", description: "One line, one hand, all afternoon. Deltas, diamonds, boxes and birds, for every wind that lets you stand up.", picture: "scene-beach-dawn.webp" },
-  { title: "Two-line kites", description: "Steer, turn, stall, laugh. From first loops to kites that do what you only half meant.", picture: "scene-gale.webp" },
+export const DEMO_COLLECTIONS: readonly {
+  readonly title: string;
+  readonly description: string;
+  readonly picture: string;
+}[] = [
+  {
+    title: "Single-line kites",
+    description:
+      "One line, one hand, all afternoon. Deltas, diamonds, boxes and birds, for every wind that lets you stand up.",
+    picture: "scene-beach-dawn.webp",
+  },
+  {
+    title: "Two-line kites",
+    description: "Steer, turn, stall, laugh. From first loops to kites that do what you only half meant.",
+    picture: "scene-gale.webp",
+  },
   { title: "First kites", description: "Strong enough for small hands and large dogs.", picture: "scene-first.webp" },
-  { title: "Windsocks", description: "For gardens, boats and masts. They move when nothing else does.", picture: "pollack.webp" },
+  {
+    title: "Windsocks",
+    description: "For gardens, boats and masts. They move when nothing else does.",
+    picture: "pollack.webp",
+  },
   { title: "Line & reels", description: "Everything between you and the kite.", picture: "workshop-shelf.webp" },
-  { title: "Repair parts", description: "Spars, ferrules, tape and thread. We would rather you mended it.", picture: "workshop-rolls.webp" },
-  { title: "Build it yourself", description: "Kits and pattern sheets, cut and drawn at our own bench.", picture: "workshop-bench.webp" },
+  {
+    title: "Repair parts",
+    description: "Spars, ferrules, tape and thread. We would rather you mended it.",
+    picture: "workshop-rolls.webp",
+  },
+  {
+    title: "Build it yourself",
+    description: "Kits and pattern sheets, cut and drawn at our own bench.",
+    picture: "workshop-bench.webp",
+  },
 ];
 
-export type Known = { readonly collection: (title: string) => string; readonly picture: (name: string) => string; readonly product: (sku: string) => string };
+export type Known = {
+  readonly collection: (title: string) => string;
+  readonly picture: (name: string) => string;
+  readonly product: (sku: string) => string;
+};
 
 /** The demo shop's look and pages. */
 export function demoDraft({ collection, picture, product }: Known): Draft {
@@ -26,22 +55,46 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
   return freeze({
     look: {
       theme: "pomelo",
-      identity: { name: DEMO_SHOP.name, tagline: "Kites and windsocks, sewn by the sea", logo: { form: "sign", sign: "kite" } },
+      identity: {
+        name: DEMO_SHOP.name,
+        tagline: "Kites and windsocks, sewn by the sea",
+        logo: { form: "sign", sign: "kite" },
+      },
       brand: {},
     },
     documents: {
       frame: frameDocument(
         [
-          makeSection("notice", { text: "Autumn gales: the vented Skua flies from 18 knots", more: "See it", link: { to: "product", id: product("LK-311") } }),
+          makeSection("notice", {
+            text: "Autumn gales: the vented Skua flies from 18 knots",
+            more: "See it",
+            link: { to: "product", id: product("LK-311") },
+          }),
           makeSection("header", {
-            menu: [entry("Single-line", "Single-line kites"), entry("Two-line", "Two-line kites"), entry("First kites", "First kites"), entry("Windsocks", "Windsocks"), entry("Line & parts", "Line & reels"), entry("Build", "Build it yourself")],
+            menu: [
+              entry("Single-line", "Single-line kites"),
+              entry("Two-line", "Two-line kites"),
+              entry("First kites", "First kites"),
+              entry("Windsocks", "Windsocks"),
+              entry("Line & parts", "Line & reels"),
+              entry("Build", "Build it yourself"),
+            ],
           }),
         ],
         [
           makeSection("footer", {
-            about: "Two people, three sewing machines and a loft above the slipway. Every kite is cut, sewn and test-flown here.",
-            contact: "The Net Loft, Slipway 3\nSkerrow Bay\nopen Thursday to Saturday, 10 to 5\nhello@larkspindle.example",
-            links: [entry("Single-line kites", "Single-line kites"), entry("Two-line kites", "Two-line kites"), entry("Windsocks", "Windsocks"), entry("Repair parts", "Repair parts"), entry("Line & reels", "Line & reels"), entry("Build it yourself", "Build it yourself")],
+            about:
+              "Two people, three sewing machines and a loft above the slipway. Every kite is cut, sewn and test-flown here.",
+            contact:
+              "The Net Loft, Slipway 3\nSkerrow Bay\nopen Thursday to Saturday, 10 to 5\nhello@larkspindle.example",
+            links: [
+              entry("Single-line kites", "Single-line kites"),
+              entry("Two-line kites", "Two-line kites"),
+              entry("Windsocks", "Windsocks"),
+              entry("Repair parts", "Repair parts"),
+              entry("Line & reels", "Line & reels"),
+              entry("Build it yourself", "Build it yourself"),
+            ],
             small: "© Larkspindle Kites. A made-up shop at a made-up place.",
           }),
         ],
@@ -57,7 +110,13 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           moreLink: to("First kites"),
           picture: picture("scene-dunes-noon.webp"),
         }),
-        makeSection("product-grid", { heading: "Up in any breeze", text: "Single-line kites that launch from your hand.", collection: collection("Single-line kites"), most: 8, more: "All single-line kites" }),
+        makeSection("product-grid", {
+          heading: "Up in any breeze",
+          text: "Single-line kites that launch from your hand.",
+          collection: collection("Single-line kites"),
+          most: 8,
+          more: "All single-line kites",
+        }),
         makeSection("picture-words", {
           over: "In the loft",
           heading: "Every seam by the same two pairs of hands",
@@ -68,11 +127,37 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
         }),
         makeSection("collection-tiles", {
           heading: "Where to start",
-          tiles: ["Two-line kites", "First kites", "Windsocks", "Line & reels", "Repair parts", "Build it yourself"].map((title): Json => ({ collection: collection(title), words: "" })),
+          tiles: [
+            "Two-line kites",
+            "First kites",
+            "Windsocks",
+            "Line & reels",
+            "Repair parts",
+            "Build it yourself",
+          ].map((title): Json => ({ collection: collection(title), words: "" })),
         }),
-        makeSection("text", { heading: "If it breaks on the beach, we mend it on Monday.", text: "Send it, or bring it by. Most repairs cost less than a fish supper." }),
-        makeSection("product-grid", { arrangement: "shelf", heading: "When it really blows", text: "", collection: collection("Two-line kites"), most: 8, more: "All two-line kites" }, { style: { all: { set: "tint", headSize: 4 } } }),
-        makeSection("sign-up", { heading: "A letter when the wind changes", text: "New kites, old cloth, and the first good flying days of each season.", button: "Write to me", note: "Six letters a year at most." }),
+        makeSection("text", {
+          heading: "If it breaks on the beach, we mend it on Monday.",
+          text: "Send it, or bring it by. Most repairs cost less than a fish supper.",
+        }),
+        makeSection(
+          "product-grid",
+          {
+            arrangement: "shelf",
+            heading: "When it really blows",
+            text: "",
+            collection: collection("Two-line kites"),
+            most: 8,
+            more: "All two-line kites",
+          },
+          { style: { all: { set: "tint", headSize: 4 } } },
+        ),
+        makeSection("sign-up", {
+          heading: "A letter when the wind changes",
+          text: "New kites, old cloth, and the first good flying days of each season.",
+          button: "Write to me",
+          note: "Six letters a year at most.",
+        }),
       ]),
     },
   });

@@ -2,7 +2,16 @@ import { readdir, readFile } from "node:fs/promises";
 import { join, resolve } from "node:path";
 import { PRODUCT_PICTURES, SCENES, WORKSHOP } from "../../../demo/pictures/list";
 import { createAccount } from "../accounts/index.server";
-import { atomically, CollectionRow, database, DraftPart, Owner, PictureRow, ProductRow, ShopRow } from "../database/index.server";
+import {
+  atomically,
+  CollectionRow,
+  database,
+  DraftPart,
+  Owner,
+  PictureRow,
+  ProductRow,
+  ShopRow,
+} from "../database/index.server";
 import { describeCollection, importGoods } from "../goods/index.server";
 import { addPicture } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
@@ -38,7 +47,10 @@ export async function loadDemo(replace: boolean, say: (line: string) => void): P
     await existing.destroy();
   } else if (existing || (!replace && (await Owner.count()) > 0)) {
     // A load that was cut short left a shop without a publication: it is loaded anew.
-    const finished = !existing || (await ShopRow.count({ where: { ownerId: existing.id } })) === 0 || (await ShopRow.findOne({ where: { ownerId: existing.id, host: DEMO_SHOP.host } }))?.publicationId !== null;
+    const finished =
+      !existing ||
+      (await ShopRow.count({ where: { ownerId: existing.id } })) === 0 ||
+      (await ShopRow.findOne({ where: { ownerId: existing.id, host: DEMO_SHOP.host } }))?.publicationId !== null;
     if (finished) return;
     await existing.destroy();
   }
@@ -55,7 +67,8 @@ export async function loadDemo(replace: boolean, say: (line: string) => void): P
     if (!found) throw new Error(`the demo shop lacks “${key}”`);
     return found;
   };
-  for (const { title, description, picture } of DEMO_COLLECTIONS) await describeCollection(id, title, description, need(pictures, picture));
+  for (const { title, description, picture } of DEMO_COLLECTIONS)
+    await describeCollection(id, title, description, need(pictures, picture));
   const collections = new Map((await CollectionRow.findAll({ where: { shopId: id } })).map((c) => [c.title, c.id]));
   const products = new Map((await ProductRow.findAll({ where: { shopId: id } })).map((p) => [p.sku, p.id]));
   const draft = demoDraft({

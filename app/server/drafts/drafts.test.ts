@@ -1,6 +1,16 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { duplicateSection, moveSection, removeSection, setBrand, setProp, setShown, setStyle, type Outcome, type Transaction } from "~/core/commands";
+import {
+  duplicateSection,
+  moveSection,
+  removeSection,
+  setBrand,
+  setProp,
+  setShown,
+  setStyle,
+  type Outcome,
+  type Transaction,
+} from "~/core/commands";
 import type { Draft } from "~/core/document";
 import { applyAll } from "~/core/operations";
 import { DraftLog, DraftPart } from "../database/index.server";
@@ -12,7 +22,8 @@ const made = (outcome: Outcome): Transaction => {
   return outcome.transaction;
 };
 const hero = (draft: Draft) => draft.documents.home!.root.slots.main![0]!;
-const heading = (draft: Draft, text: string) => made(setProp(draft, hero(draft).id, ["heading"], text, "Words changed"));
+const heading = (draft: Draft, text: string) =>
+  made(setProp(draft, hero(draft).id, ["heading"], text, "Words changed"));
 
 describe("keeping", () => {
   it("stores every kind of change so that loading gives it back, with the log for undo", async () => {
@@ -67,7 +78,8 @@ describe("keeping", () => {
           here = applied.draft;
           transactions.push(outcome.transaction);
         }
-        if (transactions.length) expect(await keep(shop.id, { base: start.seq, transactions })).toMatchObject({ ok: true });
+        if (transactions.length)
+          expect(await keep(shop.id, { base: start.seq, transactions })).toMatchObject({ ok: true });
         expect((await loadDraft(shop.id)).draft).toEqual(here);
       }),
       { seed: 8, numRuns: 15 },
@@ -79,7 +91,12 @@ describe("keeping", () => {
     const { draft, seq } = await loadDraft(shop.id);
     const theirs = heading(draft, "Theirs");
     expect(await keep(shop.id, { base: seq, transactions: [theirs] })).toMatchObject({ ok: true });
-    expect(await keep(shop.id, { base: seq, transactions: [made(setBrand(draft, "corners", "soft"))] })).toEqual({ ok: false, code: "behind", seq: seq + 1, missed: [theirs] });
+    expect(await keep(shop.id, { base: seq, transactions: [made(setBrand(draft, "corners", "soft"))] })).toEqual({
+      ok: false,
+      code: "behind",
+      seq: seq + 1,
+      missed: [theirs],
+    });
     expect((await loadDraft(shop.id)).draft.look.brand.corners).toBeUndefined();
     expect(await since(shop.id, seq)).toEqual({ seq: seq + 1, missed: [theirs] });
     expect(await since(shop.id, seq + 1)).toEqual({ seq: seq + 1, missed: [] });
@@ -99,7 +116,9 @@ describe("keeping", () => {
   it("lets exactly one of many that arrive at once be first, and loses none that was kept", async () => {
     const { shop } = await ownerWithShop();
     const { draft, seq } = await loadDraft(shop.id);
-    const answers = await Promise.all(Array.from({ length: 8 }, (_, i) => keep(shop.id, { base: seq, transactions: [heading(draft, `Tab ${i}`)] })));
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, (_, i) => keep(shop.id, { base: seq, transactions: [heading(draft, `Tab ${i}`)] })),
+    );
     expect(answers.filter((a) => a.ok)).toHaveLength(1);
     expect(answers.filter((a) => !a.ok && a.code === "behind")).toHaveLength(7);
     expect((await loadDraft(shop.id)).seq).toBe(seq + 1);
@@ -111,11 +130,26 @@ describe("keeping", () => {
     const good = heading(draft, "Good");
     const id = hero(draft).id;
     const bad = made(setProp(draft, id, ["link"], { to: "web", address: "javascript:alert(1)" }, "x"));
-    expect(await keep(shop.id, { base: seq, transactions: [good, bad] })).toMatchObject({ ok: false, code: "refused", transaction: bad.id });
+    expect(await keep(shop.id, { base: seq, transactions: [good, bad] })).toMatchObject({
+      ok: false,
+      code: "refused",
+      transaction: bad.id,
+    });
     expect((await loadDraft(shop.id)).draft).toEqual(draft);
     const noColour = made(setBrand(draft, "colour", "red;}"));
     expect(await keep(shop.id, { base: seq, transactions: [noColour] })).toMatchObject({ ok: false, code: "refused" });
-    const unknown: Transaction = { ...good, id: "unknownkind", operations: [{ type: "insertNode", document: "home", to: { parent: draft.documents.home!.root.id, slot: "main", index: 0 }, node: { ...hero(draft), id: "zz", kind: "nothing-we-know" } }] };
+    const unknown: Transaction = {
+      ...good,
+      id: "unknownkind",
+      operations: [
+        {
+          type: "insertNode",
+          document: "home",
+          to: { parent: draft.documents.home!.root.id, slot: "main", index: 0 },
+          node: { ...hero(draft), id: "zz", kind: "nothing-we-know" },
+        },
+      ],
+    };
     expect(await keep(shop.id, { base: seq, transactions: [unknown] })).toMatchObject({ ok: false, code: "refused" });
   });
 });

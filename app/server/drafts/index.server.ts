@@ -39,14 +39,19 @@ export async function loadDraft(shopId: string): Promise<LoadedDraft> {
     const shop = await ShopRow.findByPk(shopId, { transaction, rejectOnEmpty: true });
     const draft = await readDraft(shopId, transaction);
     const rows = await DraftLog.findAll({
-      where: { shopId, seq: { [Op.gt]: Math.max(0, shop.seq - REMEMBERED) } }, order: [["seq", "ASC"]], transaction,
+      where: { shopId, seq: { [Op.gt]: Math.max(0, shop.seq - REMEMBERED) } },
+      order: [["seq", "ASC"]],
+      transaction,
     });
     return { draft, seq: shop.seq, log: parseLog(rows) };
   });
 }
 
 /** What others have kept since `seq`, in order. */
-export async function since(shopId: string, seq: number): Promise<{ readonly seq: number; readonly missed: readonly Transaction[] }> {
+export async function since(
+  shopId: string,
+  seq: number,
+): Promise<{ readonly seq: number; readonly missed: readonly Transaction[] }> {
   database();
   const rows = await DraftLog.findAll({ where: { shopId, seq: { [Op.gt]: seq } }, order: [["seq", "ASC"]] });
   return { seq: rows.at(-1)?.seq ?? seq, missed: parseLog(rows) };
@@ -100,14 +105,21 @@ export async function keep(shopId: string, input: z.infer<typeof keepSchema>): P
   return atomically(async (transaction): Promise<Kept> => {
     const shop = await ShopRow.findByPk(shopId, { transaction, lock: true, rejectOnEmpty: true });
     const known = await DraftLog.findAll({
-      where: { shopId, transactionId: { [Op.in]: input.transactions.map((t) => t.id) } }, attributes: ["transactionId", "seq"], transaction,
+      where: { shopId, transactionId: { [Op.in]: input.transactions.map((t) => t.id) } },
+      attributes: ["transactionId", "seq"],
+      transaction,
     });
     const have = new Set(known.map((row) => row.transactionId));
     const fresh = input.transactions.filter((t) => !have.has(t.id));
     if (fresh.length === 0) return { ok: true, seq: shop.seq };
-    const missedRows = shop.seq > input.base
-      ? await DraftLog.findAll({ where: { shopId, seq: { [Op.gt]: input.base } }, order: [["seq", "ASC"]], transaction })
-      : [];
+    const missedRows =
+      shop.seq > input.base
+        ? await DraftLog.findAll({
+            where: { shopId, seq: { [Op.gt]: input.base } },
+            order: [["seq", "ASC"]],
+            transaction,
+          })
+        : [];
     // What the sender itself sent before, without hearing back, is not news to it.
     if (missedRows.some((row) => !have.has(row.transactionId))) {
       return { ok: false, code: "behind", seq: shop.seq, missed: parseLog(missedRows) };

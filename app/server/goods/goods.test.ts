@@ -28,8 +28,16 @@ describe("bringing goods in", () => {
     expect(await importGoods(await again(owned), dearer)).toEqual({ added: 0, changed: 1, same: 48 });
     const goods = await goodsOf(await again(owned));
     expect(goods.products).toHaveLength(49);
-    expect(goods.products[0]).toMatchObject({ sku: "LK-110", price: 6650, slug: "larkspindle-delta-190-dawn", attributes: { "Span (cm)": "190" } });
-    expect(goods.products.find((p) => p.sku === "LK-350")).toMatchObject({ availability: "coming-soon", availableFrom: "2027-03-14" });
+    expect(goods.products[0]).toMatchObject({
+      sku: "LK-110",
+      price: 6650,
+      slug: "larkspindle-delta-190-dawn",
+      attributes: { "Span (cm)": "190" },
+    });
+    expect(goods.products.find((p) => p.sku === "LK-350")).toMatchObject({
+      availability: "coming-soon",
+      availableFrom: "2027-03-14",
+    });
   });
 
   it("from a file with fewer columns leaves alone what the file says nothing about", async () => {
@@ -37,14 +45,23 @@ describe("bringing goods in", () => {
     await importGoods(owned.shop, text);
     const before = (await goodsOf(await again(owned))).products;
     const find = (list: typeof before, sku: string) => list.find((p) => p.sku === sku)!;
-    expect(await importGoods(await again(owned), "SKU,Title,Price,Colour\nLK-110,\"Larkspindle Delta 190, Dawn\",66.50,red\n")).toEqual({ added: 0, changed: 1, same: 0 });
+    expect(
+      await importGoods(await again(owned), 'SKU,Title,Price,Colour\nLK-110,"Larkspindle Delta 190, Dawn",66.50,red\n'),
+    ).toEqual({ added: 0, changed: 1, same: 0 });
     const after = (await goodsOf(await again(owned))).products;
     const old = find(before, "LK-110");
     expect(find(after, "LK-110")).toEqual({ ...old, price: 6650, attributes: { ...old.attributes, Colour: "red" } });
     // A file of stock alone sells out and brings back, and leaves a state of its own kind as it is.
-    await importGoods(await again(owned), "SKU,Title,Price,Stock\nLK-360,Turnstone,112.00,4\nLK-310,Skua,124.00,0\nLK-350,Kittiwake UL,189.00,5\n");
+    await importGoods(
+      await again(owned),
+      "SKU,Title,Price,Stock\nLK-360,Turnstone,112.00,4\nLK-310,Skua,124.00,0\nLK-350,Kittiwake UL,189.00,5\n",
+    );
     const stocked = (await goodsOf(await again(owned))).products;
-    expect(["LK-360", "LK-310", "LK-350"].map((sku) => find(stocked, sku).availability)).toEqual(["in-stock", "sold-out", "coming-soon"]);
+    expect(["LK-360", "LK-310", "LK-350"].map((sku) => find(stocked, sku).availability)).toEqual([
+      "in-stock",
+      "sold-out",
+      "coming-soon",
+    ]);
   });
 
   it("twice at the same moment is the same as once", async () => {

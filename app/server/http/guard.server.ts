@@ -7,7 +7,8 @@ export async function requireOwner(request: Request): Promise<OwnerIdentity> {
   const secret = sessionSecret(request.headers.get("Cookie"));
   const owner = secret ? await ownerOfSession(secret) : undefined;
   if (owner) return owner;
-  if (request.method !== "GET") throw new Response("You are signed out. Sign in again; what you changed is kept in this browser.", { status: 401 });
+  if (request.method !== "GET")
+    throw new Response("You are signed out. Sign in again; what you changed is kept in this browser.", { status: 401 });
   const { pathname } = new URL(request.url);
   const back = pathname.replace(/\.data$/, "");
   throw redirect(back === "/" ? "/sign-in" : `/sign-in?to=${encodeURIComponent(back)}`);

@@ -26,12 +26,17 @@ export type Running = { readonly port: number; readonly shopPort: number; readon
  */
 export async function start(
   build: ServerBuild | (() => Promise<ServerBuild>),
-  { say, assets = resolve("build/client"), mode = "production" }: { say: (line: string) => void; assets?: string; mode?: string },
+  {
+    say,
+    assets = resolve("build/client"),
+    mode = "production",
+  }: { say: (line: string) => void; assets?: string; mode?: string },
 ): Promise<Running> {
   const settings = config();
   database();
   const applied = await migrate();
-  if (applied.length) say(`Database schema brought up to date (${applied.length} step${applied.length === 1 ? "" : "s"}).`);
+  if (applied.length)
+    say(`Database schema brought up to date (${applied.length} step${applied.length === 1 ? "" : "s"}).`);
   if (settings.demo) await loadDemo(settings.demoReset, say);
   const shops = await listen(storefront(), settings.shopPort);
   process.env.ZEST_SHOP_PORT_IN_USE = String(portOf(shops));

@@ -10,7 +10,9 @@ const YEAR = "public, max-age=31536000, immutable";
 
 const fontFiles = new Map(
   FAMILIES.flatMap((family) =>
-    (Object.keys(SUBSETS) as Subset[]).map((subset) => [fontFileName(family, subset), join(fontFolder(family.id), fontFileName(family, subset))] as const),
+    (Object.keys(SUBSETS) as Subset[]).map(
+      (subset) => [fontFileName(family, subset), join(fontFolder(family.id), fontFileName(family, subset))] as const,
+    ),
   ),
 );
 
@@ -25,7 +27,11 @@ export const fonts: RequestHandler = (request, response, next) => {
 };
 
 /** Sends a picture of the library. Drawings get a policy of their own, so that one opened by itself can do nothing. */
-export async function sendPicture(name: string, response: Response, isAllowed: (hash: string) => Promise<boolean>): Promise<void> {
+export async function sendPicture(
+  name: string,
+  response: Response,
+  isAllowed: (hash: string) => Promise<boolean>,
+): Promise<void> {
   const hash = name.slice(0, 64);
   const file = /^[0-9a-f]{64}$/.test(hash) && (await isAllowed(hash)) ? await fileFor(name) : undefined;
   if (!file) {
@@ -33,8 +39,11 @@ export async function sendPicture(name: string, response: Response, isAllowed: (
     return;
   }
   response.setHeader("Cache-Control", YEAR);
-  if (name.endsWith(".svg")) response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox");
-  response.type(name.endsWith(".svg") ? "image/svg+xml" : "image/webp").sendFile(file, { cacheControl: false, dotfiles: "allow" });
+  if (name.endsWith(".svg"))
+    response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox");
+  response
+    .type(name.endsWith(".svg") ? "image/svg+xml" : "image/webp")
+    .sendFile(file, { cacheControl: false, dotfiles: "allow" });
 }
 
 const scriptFile = resolve("build/runtime/shop.js");

@@ -29,7 +29,8 @@ function sameOrigin(request: Request, response: Response, next: () => void): voi
 
 /** Refuses bodies that are too large before they are read, however they are sent. */
 function limitBody(request: Request, response: Response, next: () => void): void {
-  const tooLarge = () => response.status(413).type("text/plain").send("That is larger than 15 MB. Make it smaller first.");
+  const tooLarge = () =>
+    response.status(413).type("text/plain").send("That is larger than 15 MB. Make it smaller first.");
   if (Number(request.headers["content-length"] ?? 0) > MOST_BODY) {
     tooLarge();
     return;
@@ -55,7 +56,11 @@ async function mayView(request: Request, hash: string): Promise<boolean> {
 }
 
 /** The studio's web server around a build of its routes. `assets` is the folder of built browser files. */
-export function studio(build: ServerBuild | (() => Promise<ServerBuild>), assets: string | undefined, mode: string): Express {
+export function studio(
+  build: ServerBuild | (() => Promise<ServerBuild>),
+  assets: string | undefined,
+  mode: string,
+): Express {
   const app = express();
   app.disable("x-powered-by");
   app.use(compression());
@@ -68,7 +73,9 @@ export function studio(build: ServerBuild | (() => Promise<ServerBuild>), assets
     response.type("text/plain").send("ok");
   });
   app.get("/fonts/:file", fonts);
-  app.get("/media/:name", (request, response) => sendPicture(String(request.params.name), response, (hash) => mayView(request, hash)));
+  app.get("/media/:name", (request, response) =>
+    sendPicture(String(request.params.name), response, (hash) => mayView(request, hash)),
+  );
   app.use((_request, response, next) => {
     response.locals.nonce = randomBytes(16).toString("base64");
     next();

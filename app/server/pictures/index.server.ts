@@ -16,7 +16,9 @@ export const MOST_BYTES = 15 * 1024 * 1024;
 const MOST_PIXELS = 50_000_000;
 const LONGEST_SIDE = 2400;
 
-export type Upload = { readonly ok: true; readonly picture: Picture; readonly known: boolean } | { readonly ok: false; readonly why: string };
+export type Upload =
+  | { readonly ok: true; readonly picture: Picture; readonly known: boolean }
+  | { readonly ok: false; readonly why: string };
 
 const toPicture = (row: PictureRow): Picture => ({
   id: row.id,
@@ -31,7 +33,15 @@ const toPicture = (row: PictureRow): Picture => ({
 
 export async function picturesOf(shopId: string): Promise<readonly Picture[]> {
   database();
-  return (await PictureRow.findAll({ where: { shopId }, order: [["createdAt", "DESC"], ["id", "ASC"]] })).map(toPicture);
+  return (
+    await PictureRow.findAll({
+      where: { shopId },
+      order: [
+        ["createdAt", "DESC"],
+        ["id", "ASC"],
+      ],
+    })
+  ).map(toPicture);
 }
 
 /** Whether this shop has a picture of that content. */
@@ -42,7 +52,10 @@ export async function hasPicture(shopId: string, hash: string): Promise<boolean>
 
 type Prepared = { bytes: Buffer; width: number; height: number; vector: boolean };
 
-const looksLikeSvg = (bytes: Buffer) => /^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*(?:<!DOCTYPE[^>[]*(?:\[[\s\S]*?\])?>\s*)?<svg[\s>]/i.test(bytes.subarray(0, 4096).toString("utf8"));
+const looksLikeSvg = (bytes: Buffer) =>
+  /^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*(?:<!DOCTYPE[^>[]*(?:\[[\s\S]*?\])?>\s*)?<svg[\s>]/i.test(
+    bytes.subarray(0, 4096).toString("utf8"),
+  );
 
 async function prepare(bytes: Buffer): Promise<Prepared | string> {
   if (looksLikeSvg(bytes)) {
@@ -55,7 +68,8 @@ async function prepare(bytes: Buffer): Promise<Prepared | string> {
   try {
     const image = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: "error" });
     const { format } = await image.metadata();
-    if (!["jpeg", "png", "webp"].includes(format)) return "This kind of file can’t be used. Upload a PNG, JPEG, WebP or SVG.";
+    if (!["jpeg", "png", "webp"].includes(format))
+      return "This kind of file can’t be used. Upload a PNG, JPEG, WebP or SVG.";
     // Turned upright, without the camera's notes (which may say where it was taken), no larger than anything needs.
     const { data, info } = await image
       .rotate()
@@ -64,19 +78,28 @@ async function prepare(bytes: Buffer): Promise<Prepared | string> {
       .toBuffer({ resolveWithObject: true });
     return { bytes: data, width: info.width, height: info.height, vector: false };
   } catch (error) {
-    if (error instanceof Error && /pixel limit/i.test(error.message)) return "This picture has more than 50 million pixels. Make it smaller first.";
+    if (error instanceof Error && /pixel limit/i.test(error.message))
+      return "This picture has more than 50 million pixels. Make it smaller first.";
     return "This file can’t be read as a picture. Upload a PNG, JPEG, WebP or SVG.";
   }
 }
 
 const altFrom = (name: string) => {
-  const words = name.replace(/\.[a-z0-9]+$/i, "").replace(/[-_]+/g, " ").trim();
+  const words = name
+    .replace(/\.[a-z0-9]+$/i, "")
+    .replace(/[-_]+/g, " ")
+    .trim();
   // A camera's running number describes nothing.
   return /^(img|dsc|dscn|image|photo|picture|screenshot)?\s*\d*$/i.test(words) ? "" : words;
 };
 
 /** Takes an upload into the shop's library. The same picture twice is one picture. */
-export async function addPicture(shopId: string, bytes: Buffer, name: string, more: { alt?: string; focus?: readonly [number, number] } = {}): Promise<Upload> {
+export async function addPicture(
+  shopId: string,
+  bytes: Buffer,
+  name: string,
+  more: { alt?: string; focus?: readonly [number, number] } = {},
+): Promise<Upload> {
   database();
   if (bytes.length === 0) return { ok: false, why: "The file is empty." };
   if (bytes.length > MOST_BYTES) return { ok: false, why: "This file is larger than 15 MB. Make it smaller first." };
@@ -89,9 +112,18 @@ export async function addPicture(shopId: string, bytes: Buffer, name: string, mo
   await keepOriginal(hash, prepared.vector, prepared.bytes);
   try {
     const row = await PictureRow.create({
-      id: newId(), shopId, hash, name: name.slice(-160), alt: (more.alt ?? altFrom(name)).slice(0, 300),
-      width: prepared.width, height: prepared.height, bytes: prepared.bytes.length,
-      focusX: more.focus?.[0] ?? 50, focusY: more.focus?.[1] ?? 50, vector: prepared.vector, createdAt: new Date(),
+      id: newId(),
+      shopId,
+      hash,
+      name: name.slice(-160),
+      alt: (more.alt ?? altFrom(name)).slice(0, 300),
+      width: prepared.width,
+      height: prepared.height,
+      bytes: prepared.bytes.length,
+      focusX: more.focus?.[0] ?? 50,
+      focusY: more.focus?.[1] ?? 50,
+      vector: prepared.vector,
+      createdAt: new Date(),
     });
     await ShopRow.increment("picturesVersion", { where: { id: shopId } });
     forgetShops();

@@ -5,15 +5,24 @@ import { ownerWithShop } from "../testing/fixtures";
 import { addPicture, describePicture, fileFor, hasPicture, picturesOf } from "./index.server";
 import { sanitiseSvg, sizeOfSvg } from "./sanitise";
 
-const plain = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: "#c93a17" } });
+const plain = (width: number, height: number) =>
+  sharp({ create: { width, height, channels: 3, background: "#c93a17" } });
 
 describe("an uploaded picture", () => {
   it("is turned upright, loses the camera's notes, and is no larger than needed", async () => {
     const { shop } = await ownerWithShop();
     // EXIF orientation 6: the camera was held upright (TIFF 6.0 / EXIF 2.3, tag 0x0112).
-    const bytes = await plain(3000, 2000).withExif({ IFD0: { Copyright: "somebody" } }).withMetadata({ orientation: 6 }).jpeg().toBuffer();
+    const bytes = await plain(3000, 2000)
+      .withExif({ IFD0: { Copyright: "somebody" } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
     const added = await addPicture(shop.id, bytes, "IMG_0042.jpg");
-    expect(added).toMatchObject({ ok: true, known: false, picture: { width: 1600, height: 2400, alt: "", vector: false } });
+    expect(added).toMatchObject({
+      ok: true,
+      known: false,
+      picture: { width: 1600, height: 2400, alt: "", vector: false },
+    });
     const file = await fileFor(`${added.ok ? added.picture.hash : ""}-320.webp`);
     const meta = await sharp(file).metadata();
     expect([meta.format, meta.width, meta.exif]).toEqual(["webp", 320, undefined]);
@@ -22,7 +31,10 @@ describe("an uploaded picture", () => {
   it("is one picture when it comes twice, even at the same moment", async () => {
     const { shop } = await ownerWithShop();
     const bytes = await plain(50, 40).png().toBuffer();
-    const both = await Promise.all([addPicture(shop.id, bytes, "a red field.png"), addPicture(shop.id, bytes, "again.png")]);
+    const both = await Promise.all([
+      addPicture(shop.id, bytes, "a red field.png"),
+      addPicture(shop.id, bytes, "again.png"),
+    ]);
     expect(new Set(both.map((b) => b.ok && b.picture.id)).size).toBe(1);
     expect(await picturesOf(shop.id)).toHaveLength(1);
   });
@@ -30,8 +42,16 @@ describe("an uploaded picture", () => {
   it.each([
     ["nothing", Buffer.alloc(0), "The file is empty."],
     ["text", Buffer.from("hello"), "This file can’t be read as a picture. Upload a PNG, JPEG, WebP or SVG."],
-    ["a cut-off JPEG", readFileSync("demo/pictures/made/runner.webp").subarray(0, 900), "This file can’t be read as a picture. Upload a PNG, JPEG, WebP or SVG."],
-    ["an SVG of nothing", Buffer.from("<svg><script>alert(1)</script></svg>"), "There is nothing in this drawing that could be shown."],
+    [
+      "a cut-off JPEG",
+      readFileSync("demo/pictures/made/runner.webp").subarray(0, 900),
+      "This file can’t be read as a picture. Upload a PNG, JPEG, WebP or SVG.",
+    ],
+    [
+      "an SVG of nothing",
+      Buffer.from("<svg><script>alert(1)</script></svg>"),
+      "There is nothing in this drawing that could be shown.",
+    ],
     ["too much", Buffer.alloc(16 * 1024 * 1024), "This file is larger than 15 MB. Make it smaller first."],
   ])("that is %s is refused with a sentence", async (_name, bytes, why) => {
     const { shop } = await ownerWithShop();
@@ -41,8 +61,13 @@ describe("an uploaded picture", () => {
 
   it("with more pixels than a machine should decode is refused", async () => {
     const { shop } = await ownerWithShop();
-    const bomb = await sharp({ create: { width: 9000, height: 6000, channels: 3, background: "#fff" } }).png({ compressionLevel: 9 }).toBuffer();
-    expect(await addPicture(shop.id, bomb, "bomb.png")).toMatchObject({ ok: false, why: expect.stringContaining("50 million pixels") as string });
+    const bomb = await sharp({ create: { width: 9000, height: 6000, channels: 3, background: "#fff" } })
+      .png({ compressionLevel: 9 })
+      .toBuffer();
+    expect(await addPicture(shop.id, bomb, "bomb.png")).toMatchObject({
+      ok: false,
+      why: expect.stringContaining("50 million pixels") as string,
+    });
   });
 
   it("is served only in the widths there are, and never by a path", async () => {
@@ -50,7 +75,15 @@ describe("an uploaded picture", () => {
     const added = await addPicture(shop.id, await plain(400, 300).png().toBuffer(), "x.png");
     const hash = added.ok ? added.picture.hash : "";
     expect(await fileFor(`${hash}-160.webp`)).toBeDefined();
-    for (const name of [`${hash}-161.webp`, `${hash}-9999.webp`, `../${hash}-160.webp`, `${"0".repeat(64)}-160.webp`, `${hash}.svg`, "../../etc/passwd"]) expect(await fileFor(name), name).toBeUndefined();
+    for (const name of [
+      `${hash}-161.webp`,
+      `${hash}-9999.webp`,
+      `../${hash}-160.webp`,
+      `${"0".repeat(64)}-160.webp`,
+      `${hash}.svg`,
+      "../../etc/passwd",
+    ])
+      expect(await fileFor(name), name).toBeUndefined();
     expect(await hasPicture(shop.id, hash)).toBe(true);
     expect(await hasPicture((await ownerWithShop()).shop.id, hash)).toBe(false);
   });
@@ -89,7 +122,8 @@ describe("a drawing", () => {
   });
 
   it("keeps what shapes need: gradients inside it, letter case, size", () => {
-    const source = '<svg viewBox="0 0 300 100"><defs><linearGradient id="a" gradientUnits="userSpaceOnUse"><stop offset="0" stop-color="red"/></linearGradient></defs><rect width="300" height="100" fill="url(#a)"/></svg>';
+    const source =
+      '<svg viewBox="0 0 300 100"><defs><linearGradient id="a" gradientUnits="userSpaceOnUse"><stop offset="0" stop-color="red"/></linearGradient></defs><rect width="300" height="100" fill="url(#a)"/></svg>';
     const clean = sanitiseSvg(source)!;
     expect(clean).toContain('<linearGradient id="a" gradientUnits="userSpaceOnUse">');
     expect(clean).toContain('fill="url(#a)"');

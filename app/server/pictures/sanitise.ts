@@ -1,11 +1,82 @@
 import sanitizeHtml from "sanitize-html";
 
-const SHAPES = ["svg", "g", "path", "rect", "circle", "ellipse", "line", "polyline", "polygon", "defs", "linearGradient", "radialGradient", "stop", "clipPath", "mask", "title", "desc", "text", "tspan", "use", "symbol"];
+const SHAPES = [
+  "svg",
+  "g",
+  "path",
+  "rect",
+  "circle",
+  "ellipse",
+  "line",
+  "polyline",
+  "polygon",
+  "defs",
+  "linearGradient",
+  "radialGradient",
+  "stop",
+  "clipPath",
+  "mask",
+  "title",
+  "desc",
+  "text",
+  "tspan",
+  "use",
+  "symbol",
+];
 const ATTRIBUTES = [
-  "id", "class", "d", "x", "y", "x1", "x2", "y1", "y2", "cx", "cy", "r", "rx", "ry", "fx", "fy", "width", "height", "points", "viewBox", "preserveAspectRatio",
-  "transform", "fill", "fill-rule", "fill-opacity", "clip-rule", "clip-path", "mask", "stroke", "stroke-width", "stroke-linecap", "stroke-linejoin", "stroke-miterlimit",
-  "stroke-dasharray", "stroke-dashoffset", "stroke-opacity", "opacity", "offset", "stop-color", "stop-opacity", "gradientUnits", "gradientTransform",
-  "spreadMethod", "clipPathUnits", "maskUnits", "maskContentUnits", "font-family", "font-size", "font-weight", "text-anchor", "letter-spacing", "xmlns", "href",
+  "id",
+  "class",
+  "d",
+  "x",
+  "y",
+  "x1",
+  "x2",
+  "y1",
+  "y2",
+  "cx",
+  "cy",
+  "r",
+  "rx",
+  "ry",
+  "fx",
+  "fy",
+  "width",
+  "height",
+  "points",
+  "viewBox",
+  "preserveAspectRatio",
+  "transform",
+  "fill",
+  "fill-rule",
+  "fill-opacity",
+  "clip-rule",
+  "clip-path",
+  "mask",
+  "stroke",
+  "stroke-width",
+  "stroke-linecap",
+  "stroke-linejoin",
+  "stroke-miterlimit",
+  "stroke-dasharray",
+  "stroke-dashoffset",
+  "stroke-opacity",
+  "opacity",
+  "offset",
+  "stop-color",
+  "stop-opacity",
+  "gradientUnits",
+  "gradientTransform",
+  "spreadMethod",
+  "clipPathUnits",
+  "maskUnits",
+  "maskContentUnits",
+  "font-family",
+  "font-size",
+  "font-weight",
+  "text-anchor",
+  "letter-spacing",
+  "xmlns",
+  "href",
 ];
 
 /** Only references inside the drawing itself are let through. */
@@ -31,11 +102,14 @@ export function sanitiseSvg(source: string): string | undefined {
     transformTags: {
       "*": (tagName, attributes) => ({
         tagName,
-        attribs: Object.fromEntries(Object.entries(attributes).filter(([name, value]) => (name === "href" ? isLocal(value) : !leadsOut(value)))),
+        attribs: Object.fromEntries(
+          Object.entries(attributes).filter(([name, value]) => (name === "href" ? isLocal(value) : !leadsOut(value))),
+        ),
       }),
     },
   }).trim();
-  if (!/^<svg[\s>]/.test(clean) || !/<(path|rect|circle|ellipse|line|polyline|polygon|text|use)[\s/>]/.test(clean)) return undefined;
+  if (!/^<svg[\s>]/.test(clean) || !/<(path|rect|circle|ellipse|line|polyline|polygon|text|use)[\s/>]/.test(clean))
+    return undefined;
   return clean.includes("xmlns=") ? clean : clean.replace("<svg", '<svg xmlns="http://www.w3.org/2000/svg"');
 }
 

@@ -10,7 +10,11 @@ import { config } from "../config/index.server";
 
 const pathOf = (name: string) => join(config().picturesFolder, name.slice(0, 2), name);
 
-const exists = (path: string) => stat(path).then(() => true, () => false);
+const exists = (path: string) =>
+  stat(path).then(
+    () => true,
+    () => false,
+  );
 
 /** Writes beside and renames, so that a killed server never leaves half a file under a name that is believed. */
 async function put(path: string, bytes: Buffer | string): Promise<void> {
@@ -27,7 +31,8 @@ export async function keepOriginal(hash: string, vector: boolean, bytes: Buffer)
   if (!(await exists(path))) await put(path, bytes);
 }
 
-export const readOriginal = (hash: string, vector: boolean): Promise<Buffer> => readFile(pathOf(originalName(hash, vector)));
+export const readOriginal = (hash: string, vector: boolean): Promise<Buffer> =>
+  readFile(pathOf(originalName(hash, vector)));
 
 const underWay = new Map<string, Promise<string | undefined>>();
 
@@ -49,6 +54,9 @@ async function find(name: string): Promise<string | undefined> {
   if (!match[2] || !(RENDITION_WIDTHS as readonly number[]).includes(width)) return undefined;
   const original = pathOf(originalName(match[1]!, false));
   if (!(await exists(original))) return undefined;
-  await put(path, await sharp(original).resize({ width, withoutEnlargement: true }).webp({ quality: 76, effort: 4 }).toBuffer());
+  await put(
+    path,
+    await sharp(original).resize({ width, withoutEnlargement: true }).webp({ quality: 76, effort: 4 }).toBuffer(),
+  );
   return path;
 }

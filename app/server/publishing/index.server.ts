@@ -5,7 +5,6 @@ import { atomically, database, Publication, ShopRow } from "../database/index.se
 import { loadDraft } from "../drafts/index.server";
 import { forgetShops } from "../shops/index.server";
 
-
 const cache = new Map<string, Draft>();
 
 /** What shoppers see: an immutable publication. */
@@ -28,13 +27,19 @@ export async function publishedDraft(publicationId: string): Promise<Draft | und
 }
 
 /** What publishing now would change, in words. Everything is new while nothing has been published. */
-export async function pendingChanges(shopId: string): Promise<{ readonly first: boolean; readonly seq: number; readonly changes: readonly Change[] }> {
+export async function pendingChanges(
+  shopId: string,
+): Promise<{ readonly first: boolean; readonly seq: number; readonly changes: readonly Change[] }> {
   database();
   const shop = await ShopRow.findByPk(shopId, { rejectOnEmpty: true });
   const { draft, seq } = await loadDraft(shopId);
   const published = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
   if (!published) {
-    return { first: true, seq, changes: Object.values(draft.documents).map((d) => ({ where: d.title, what: "published for the first time" })) };
+    return {
+      first: true,
+      seq,
+      changes: Object.values(draft.documents).map((d) => ({ where: d.title, what: "published for the first time" })),
+    };
   }
   return { first: false, seq, changes: differences(published, draft).map(changeWords) };
 }
@@ -54,7 +59,14 @@ export async function publish(shopId: string, seq: number): Promise<Published> {
     const { draft } = await loadDraft(shopId);
     const number = (((await Publication.max("number", { where: { shopId }, transaction })) as number | null) ?? 0) + 1;
     const row = await Publication.create(
-      { id: newId(), shopId, number, body: JSON.stringify(draft), changes: JSON.stringify(pending.changes), createdAt: new Date() },
+      {
+        id: newId(),
+        shopId,
+        number,
+        body: JSON.stringify(draft),
+        changes: JSON.stringify(pending.changes),
+        createdAt: new Date(),
+      },
       { transaction },
     );
     await shop.update({ publicationId: row.id }, { transaction });

@@ -35,11 +35,19 @@ export const newShopSchema = z.object({
 });
 
 const toShop = (row: ShopRow): Shop => ({
-  id: row.id, ownerId: row.ownerId, host: row.host, currency: row.currency, locale: row.locale, seq: row.seq,
-  goodsVersion: row.goodsVersion, picturesVersion: row.picturesVersion, publicationId: row.publicationId,
+  id: row.id,
+  ownerId: row.ownerId,
+  host: row.host,
+  currency: row.currency,
+  locale: row.locale,
+  seq: row.seq,
+  goodsVersion: row.goodsVersion,
+  picturesVersion: row.picturesVersion,
+  publicationId: row.publicationId,
 });
 
-export type NewShop = { readonly ok: true; readonly shop: Shop } | { readonly ok: false; readonly field: "host"; readonly why: string };
+export type NewShop =
+  { readonly ok: true; readonly shop: Shop } | { readonly ok: false; readonly field: "host"; readonly why: string };
 
 /** Opens a shop for an owner, with a finished home page as its draft. Nothing is published yet. */
 export async function createShop(
@@ -52,17 +60,29 @@ export async function createShop(
     return await atomically(async (transaction) => {
       const row = await ShopRow.create(
         {
-          id: newId(), ownerId, host: input.host, currency: input.currency, locale: "en-GB", seq: 0, goodsVersion: 0,
-          picturesVersion: 0, publicationId: null, createdAt: new Date(),
+          id: newId(),
+          ownerId,
+          host: input.host,
+          currency: input.currency,
+          locale: "en-GB",
+          seq: 0,
+          goodsVersion: 0,
+          picturesVersion: 0,
+          publicationId: null,
+          createdAt: new Date(),
         },
         { transaction },
       );
       const parts = [["look", draft.look] as const, ...Object.entries(draft.documents)];
-      await DraftPart.bulkCreate(parts.map(([part, body]) => ({ shopId: row.id, part, body: JSON.stringify(body) })), { transaction });
+      await DraftPart.bulkCreate(
+        parts.map(([part, body]) => ({ shopId: row.id, part, body: JSON.stringify(body) })),
+        { transaction },
+      );
       return { ok: true, shop: toShop(row) };
     });
   } catch (error) {
-    if (error instanceof UniqueConstraintError) return { ok: false, field: "host", why: "Another shop has this address. Choose another one." };
+    if (error instanceof UniqueConstraintError)
+      return { ok: false, field: "host", why: "Another shop has this address. Choose another one." };
     throw error;
   }
 }

@@ -4,15 +4,29 @@ import { makeSection } from "~/kinds";
 import { THEMES } from "~/themes";
 
 const root = (slots: Record<string, readonly Node[]>): Node => ({
-  id: newId(), kind: "root", props: {}, style: {}, conditions: [], shown: true, slots,
+  id: newId(),
+  kind: "root",
+  props: {},
+  style: {},
+  conditions: [],
+  shown: true,
+  slots,
 });
 
 export const pageDocument = (id: string, title: string, main: readonly Node[]): Document => ({
-  schemaVersion: DOCUMENT_VERSION, id, kind: "page", title, root: root({ main }),
+  schemaVersion: DOCUMENT_VERSION,
+  id,
+  kind: "page",
+  title,
+  root: root({ main }),
 });
 
 export const frameDocument = (top: readonly Node[], bottom: readonly Node[]): Document => ({
-  schemaVersion: DOCUMENT_VERSION, id: "frame", kind: "frame", title: "Every page", root: root({ top, bottom }),
+  schemaVersion: DOCUMENT_VERSION,
+  id: "frame",
+  kind: "frame",
+  title: "Every page",
+  root: root({ top, bottom }),
 });
 
 /** What a new shop starts with: a whole home page in good order, with words that say what belongs there. */
@@ -24,7 +38,13 @@ export function starterDraft(name: string): Draft {
     documents: {
       frame: frameDocument(
         [section("header", { menu: [{ label: "Home", link: all }] })],
-        [section("footer", { about: `${name}: a small shop with a short story. Tell it here.`, contact: "Your address\nyour@mail.example", small: `© ${name}` })],
+        [
+          section("footer", {
+            about: `${name}: a small shop with a short story. Tell it here.`,
+            contact: "Your address\nyour@mail.example",
+            small: `© ${name}`,
+          }),
+        ],
       ),
       home: pageDocument("home", "Home", [
         section("hero", { heading: `Welcome to ${name}` }),

@@ -37,7 +37,10 @@ export async function iconPng(look: Look, logo: Picture | undefined, size: numbe
   if (look.identity.logo.form === "picture" && logo) {
     const original = await readOriginal(logo.hash, logo.vector);
     const clear = { r: 0, g: 0, b: 0, alpha: 0 };
-    return sharp(original, { density: 300 }).resize({ width: size, height: size, fit: "contain", background: clear }).png().toBuffer();
+    return sharp(original, { density: 300 })
+      .resize({ width: size, height: size, fit: "contain", background: clear })
+      .png()
+      .toBuffer();
   }
   const { brand } = solveLook(themeById(look.theme), look).roles.sets;
   const sign = look.identity.logo.form === "sign" ? SIGNS[look.identity.logo.sign] : undefined;
@@ -45,7 +48,10 @@ export async function iconPng(look: Look, logo: Picture | undefined, size: numbe
     ? `<g transform="translate(11 11) scale(1.75)"><path fill-rule="evenodd" d="${sign.path}" fill="INK"/></g>`
     : initial(look);
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="64" height="64" viewBox="0 0 64 64"><rect width="64" height="64" rx="14" fill="${brand.ground}"/>${mark.replaceAll("INK", brand.ink)}</svg>`;
-  return sharp(Buffer.from(svg), { density: (72 * size) / 64 }).resize(size, size).png().toBuffer();
+  return sharp(Buffer.from(svg), { density: (72 * size) / 64 })
+    .resize(size, size)
+    .png()
+    .toBuffer();
 }
 
 /** An ICO file that holds one PNG (allowed since Windows Vista; 6-byte head, 16-byte entry, data). */

@@ -15,9 +15,15 @@ export { contentOf } from "./pages";
 const originOf = (request: Request) => `${request.protocol}://${request.headers.host ?? ""}`;
 
 /** The first label of `larkspindle.localhost:4311`. */
-const hostLabel = (request: Request) => /^([a-z0-9-]{1,40})\.[a-z0-9.-]+(?::\d+)?$/i.exec(request.headers.host ?? "")?.[1]?.toLowerCase();
+const hostLabel = (request: Request) =>
+  /^([a-z0-9-]{1,40})\.[a-z0-9.-]+(?::\d+)?$/i.exec(request.headers.host ?? "")?.[1]?.toLowerCase();
 
-function send(request: Request, response: Response, page: ServedPage, cache = "public, max-age=0, must-revalidate"): void {
+function send(
+  request: Request,
+  response: Response,
+  page: ServedPage,
+  cache = "public, max-age=0, must-revalidate",
+): void {
   response.setHeader(
     "Content-Security-Policy",
     `default-src 'none'; style-src ${page.styleHash}; script-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'`,
@@ -31,12 +37,18 @@ function send(request: Request, response: Response, page: ServedPage, cache = "p
   }
   const encoding = request.acceptsEncodings(["br", "gzip"]);
   if (encoding === "br" || encoding === "gzip") response.setHeader("Content-Encoding", encoding);
-  response.status(page.status).type("html").send(encoding === "br" || encoding === "gzip" ? page.packed(encoding) : page.raw);
+  response
+    .status(page.status)
+    .type("html")
+    .send(encoding === "br" || encoding === "gzip" ? page.packed(encoding) : page.raw);
 }
 
 const signUpSchema = z.object({ address: z.string().trim().toLowerCase().max(254).pipe(z.email()) });
 
-const THANKS = { title: "Thank you", text: "You are on the list. We write rarely, and only when there is something to say." };
+const THANKS = {
+  title: "Thank you",
+  text: "You are on the list. We write rarely, and only when there is something to say.",
+};
 const NOT_AN_ADDRESS = { title: "That is not a mail address", text: "Please go back and check what you wrote." };
 
 /** At most this many sign-ups from one place in a minute. */
@@ -63,7 +75,14 @@ export function storefront(): Express {
   const app = express();
   app.disable("x-powered-by");
   app.set("etag", false);
-  app.use(helmet({ contentSecurityPolicy: false, strictTransportSecurity: false, crossOriginEmbedderPolicy: false, referrerPolicy: { policy: "strict-origin-when-cross-origin" } }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: false,
+      strictTransportSecurity: false,
+      crossOriginEmbedderPolicy: false,
+      referrerPolicy: { policy: "strict-origin-when-cross-origin" },
+    }),
+  );
   app.get("/fonts/:file", fonts);
   app.get(RUNTIME_ADDRESS, compression(), runtime);
 
@@ -88,7 +107,8 @@ export function storefront(): Express {
     const content = await contentOf(shopOf(response));
     if (!content) return undefined;
     const { logo } = content.draft.look.identity;
-    const picture: Picture | undefined = logo.form === "picture" ? content.pictures.find((p) => p.id === logo.picture) : undefined;
+    const picture: Picture | undefined =
+      logo.form === "picture" ? content.pictures.find((p) => p.id === logo.picture) : undefined;
     return iconPng(content.draft.look, picture, size);
   };
   const ICON_CACHE = "public, max-age=3600";
@@ -119,14 +139,19 @@ export function storefront(): Express {
     const shop = shopOf(response);
     const wantsJson = request.accepts(["html", "json"]) === "json";
     const answer = async (status: number, said: { title: string; text: string }) => {
-      if (wantsJson) return void response.status(status).json({ ok: status === 200, text: status === 200 ? said.text : `${said.title}. ${said.text}` });
+      if (wantsJson)
+        return void response
+          .status(status)
+          .json({ ok: status === 200, text: status === 200 ? said.text : `${said.title}. ${said.text}` });
       const page = await messagePage(shop, said.title, said.text, status, originOf(request), RUNTIME_ADDRESS);
       if (page) send(request, response, page, "no-store");
       else response.status(404).end();
     };
     const { origin } = request.headers;
-    if (origin !== undefined && origin !== originOf(request)) return answer(403, { title: "That came from another site", text: "Please sign up on this shop’s own page." });
-    if (!mayPost(`${shop.id} ${request.ip ?? ""}`)) return answer(429, { title: "That was a little too often", text: "Please try again in a minute." });
+    if (origin !== undefined && origin !== originOf(request))
+      return answer(403, { title: "That came from another site", text: "Please sign up on this shop’s own page." });
+    if (!mayPost(`${shop.id} ${request.ip ?? ""}`))
+      return answer(429, { title: "That was a little too often", text: "Please try again in a minute." });
     const input = signUpSchema.safeParse(request.body ?? {});
     if (!input.success) return answer(422, NOT_AN_ADDRESS);
     database();
@@ -138,14 +163,24 @@ export function storefront(): Express {
     const page = await pageAt(shopOf(response), request.path, originOf(request), RUNTIME_ADDRESS);
     if (page) return send(request, response, page);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
-    response.type("html").send("<!doctype html><html lang=en><title>Not open yet</title><h1>This shop is not open yet</h1><p>It has not been published.</p></html>");
+    response
+      .type("html")
+      .send(
+        "<!doctype html><html lang=en><title>Not open yet</title><h1>This shop is not open yet</h1><p>It has not been published.</p></html>",
+      );
   });
 
   app.use((error: unknown, _request: Request, response: Response, next: (error?: unknown) => void) => {
     if (response.headersSent) return next(error);
-    const status = typeof error === "object" && error && "status" in error && typeof error.status === "number" && error.status < 500 ? error.status : 500;
+    const status =
+      typeof error === "object" && error && "status" in error && typeof error.status === "number" && error.status < 500
+        ? error.status
+        : 500;
     if (status === 500) console.error(error);
-    response.status(status).type("text/plain").send(status === 500 ? "Something went wrong here. Please try again in a moment." : "That can’t be done.");
+    response
+      .status(status)
+      .type("text/plain")
+      .send(status === 500 ? "Something went wrong here. Please try again in a moment." : "That can’t be done.");
   });
   return app;
 }

@@ -28,9 +28,10 @@ function served(status: number, html: string, css: string): ServedPage {
     etag: `"${sha(raw).slice(0, 22)}"`,
     styleHash: `'sha256-${sha(css)}'`,
     packed: (encoding) =>
-      (packed[encoding] ??= encoding === "br"
-        ? brotliCompressSync(raw, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } })
-        : gzipSync(raw, { level: 9 })),
+      (packed[encoding] ??=
+        encoding === "br"
+          ? brotliCompressSync(raw, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } })
+          : gzipSync(raw, { level: 9 })),
   };
 }
 
@@ -73,7 +74,12 @@ const cache = new Map<string, ServedPage>();
  * The page at `path`. A page is drawn once for every state of publication, goods and pictures; whoever asks next gets
  * the same bytes. Paths that lead nowhere share one page, so that made-up addresses can't fill the memory.
  */
-export async function pageAt(shop: Shop, path: string, origin: string, script: string): Promise<ServedPage | undefined> {
+export async function pageAt(
+  shop: Shop,
+  path: string,
+  origin: string,
+  script: string,
+): Promise<ServedPage | undefined> {
   const state = [shop.id, shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin].join(" ");
   const plain = path.length > 1 ? path.replace(/\/+$/, "") : path;
   const known = cache.get(`${state} ${plain}`);
@@ -92,7 +98,14 @@ export async function pageAt(shop: Shop, path: string, origin: string, script: s
 }
 
 /** A page that says one thing, such as thanks for signing up. */
-export async function messagePage(shop: Shop, title: string, text: string, status: number, origin: string, script: string): Promise<ServedPage | undefined> {
+export async function messagePage(
+  shop: Shop,
+  title: string,
+  text: string,
+  status: number,
+  origin: string,
+  script: string,
+): Promise<ServedPage | undefined> {
   const content = await contentOf(shop);
   if (!content) return undefined;
   const { html, css } = renderPage({ page: "message", title, text }, content, origin, script);
@@ -104,8 +117,12 @@ export async function sitemapOf(shop: Shop, origin: string): Promise<string | un
   const content = await contentOf(shop);
   if (!content) return undefined;
   const { products, collections } = content.goods;
-  const paths = ["/", ...(products.length ? ["/collections/all"] : []), ...collections.map((c) => `/collections/${c.slug}`), ...products.map((p) => `/products/${p.slug}`)];
+  const paths = [
+    "/",
+    ...(products.length ? ["/collections/all"] : []),
+    ...collections.map((c) => `/collections/${c.slug}`),
+    ...products.map((p) => `/products/${p.slug}`),
+  ];
   const urls = paths.map((path) => `<url><loc>${origin}${path}</loc></url>`).join("");
   return `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls}</urlset>`;
 }
-

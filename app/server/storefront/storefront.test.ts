@@ -19,16 +19,27 @@ let server: Server;
 let port: number;
 let owned: Owned;
 
-function ask(path: string, { method = "GET", headers = {}, body, host = owned.shop.host }: { method?: string; headers?: Record<string, string>; body?: string; host?: string } = {}): Promise<Answer> {
+function ask(
+  path: string,
+  {
+    method = "GET",
+    headers = {},
+    body,
+    host = owned.shop.host,
+  }: { method?: string; headers?: Record<string, string>; body?: string; host?: string } = {},
+): Promise<Answer> {
   return new Promise((done, fail) => {
-    const sent = httpRequest({ port, host: "127.0.0.1", path, method, headers: { Host: `${host}.localhost:${port}`, ...headers } }, (response) => {
-      const chunks: Buffer[] = [];
-      response.on("data", (c: Buffer) => chunks.push(c));
-      response.on("end", () => {
-        const bytes = Buffer.concat(chunks);
-        done({ status: response.statusCode ?? 0, headers: response.headers, body: bytes.toString("utf8"), bytes });
-      });
-    });
+    const sent = httpRequest(
+      { port, host: "127.0.0.1", path, method, headers: { Host: `${host}.localhost:${port}`, ...headers } },
+      (response) => {
+        const chunks: Buffer[] = [];
+        response.on("data", (c: Buffer) => chunks.push(c));
+        response.on("end", () => {
+          const bytes = Buffer.concat(chunks);
+          done({ status: response.statusCode ?? 0, headers: response.headers, body: bytes.toString("utf8"), bytes });
+        });
+      },
+    );
     sent.on("error", fail);
     sent.end(body);
   });
@@ -129,14 +140,23 @@ describe("pages", () => {
     const ico = await ask("/favicon.ico");
     expect(ico.bytes.readUInt16LE(2)).toBe(1);
     expect(await sharp(ico.bytes.subarray(22)).metadata()).toMatchObject({ format: "png", width: 32, height: 32 });
-    expect(await sharp((await ask("/apple-touch-icon.png")).bytes).metadata()).toMatchObject({ width: 180, height: 180 });
+    expect(await sharp((await ask("/apple-touch-icon.png")).bytes).metadata()).toMatchObject({
+      width: 180,
+      height: 180,
+    });
   });
 
   it("serve fonts and pictures for ever, and pictures of this shop only", async () => {
     const font = await ask("/fonts/instrument-sans-latin-wght-normal.woff2");
     expect([font.status, font.headers["cache-control"]]).toEqual([200, "public, max-age=31536000, immutable"]);
     expect((await ask("/fonts/..%2f..%2fpackage.json")).status).toBe(404);
-    const added = await addPicture(owned.shop.id, await sharp({ create: { width: 300, height: 200, channels: 3, background: "#123" } }).png().toBuffer(), "x.png");
+    const added = await addPicture(
+      owned.shop.id,
+      await sharp({ create: { width: 300, height: 200, channels: 3, background: "#123" } })
+        .png()
+        .toBuffer(),
+      "x.png",
+    );
     const path = `/media/${added.ok ? added.picture.hash : ""}-160.webp`;
     expect((await ask(path)).headers["content-type"]).toBe("image/webp");
     const other = await ownerWithShop();
@@ -147,7 +167,11 @@ describe("pages", () => {
 
 describe("signing up", () => {
   const post = (address: string, headers: Record<string, string> = {}) =>
-    ask("/sign-up", { method: "POST", headers: { "Content-Type": "application/x-www-form-urlencoded", ...headers }, body: `address=${encodeURIComponent(address)}` });
+    ask("/sign-up", {
+      method: "POST",
+      headers: { "Content-Type": "application/x-www-form-urlencoded", ...headers },
+      body: `address=${encodeURIComponent(address)}`,
+    });
 
   it("works without a script, with a page, and with one, with a sentence; twice is once", async () => {
     const page = await post("Ann@Shop.example", { Accept: "text/html" });
@@ -160,7 +184,9 @@ describe("signing up", () => {
   it("refuses what is no address, what comes from elsewhere, and what comes too often", async () => {
     expect((await post("not an address", { Accept: "text/html" })).status).toBe(422);
     expect((await post("a@b.example", { Origin: "https://elsewhere.example" })).status).toBe(403);
-    const many = await Promise.all(Array.from({ length: 25 }, () => post("a@b.example", { Accept: "application/json" })));
+    const many = await Promise.all(
+      Array.from({ length: 25 }, () => post("a@b.example", { Accept: "application/json" })),
+    );
     expect(many.some((a) => a.status === 429)).toBe(true);
   });
 });

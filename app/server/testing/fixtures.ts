@@ -13,7 +13,11 @@ export async function ownerWithShop(): Promise<{ ownerId: string; address: strin
   const password = "a long enough password";
   const account = await createAccount({ name: "Owner", address, password });
   if (!account.ok) throw new Error(account.why);
-  const made = await createShop(account.owner.id, { name: `Shop ${n}`, host: `shop-${n}`.toLowerCase().slice(0, 38), currency: "EUR" });
+  const made = await createShop(account.owner.id, {
+    name: `Shop ${n}`,
+    host: `shop-${n}`.toLowerCase().slice(0, 38),
+    currency: "EUR",
+  });
   if (!made.ok) throw new Error(made.why);
   return { ownerId: account.owner.id, address, password, shop: made.shop };
 }

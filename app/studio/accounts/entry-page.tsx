@@ -5,12 +5,17 @@ import { INK, Zest } from "../ui";
 /** The frame of the pages outside of a shop: sign-in, account, new shop. A window, seen from the street. */
 export function EntryPage({ title, text, children }: { title: string; text?: string; children: ReactNode }) {
   return (
-    <Box component="main" sx={{ minHeight: "100dvh", display: "grid", gridTemplateColumns: { xs: "1fr", md: "minmax(420px, 5fr) 6fr" } }}>
+    <Box
+      component="main"
+      sx={{ minHeight: "100dvh", display: "grid", gridTemplateColumns: { xs: "1fr", md: "minmax(420px, 5fr) 6fr" } }}
+    >
       <Box sx={{ display: "flex", flexDirection: "column", justifyContent: "center", px: { xs: 3, sm: 7 }, py: 4 }}>
         <Box sx={{ width: "100%", maxWidth: 400, mx: "auto" }}>
           <Box sx={{ display: "flex", alignItems: "center", gap: 1.25, mb: 5 }}>
             <Zest size={30} />
-            <Typography sx={{ fontFamily: '"Bricolage Grotesque"', fontWeight: 700, fontSize: 20 }}>Zest Window</Typography>
+            <Typography sx={{ fontFamily: '"Bricolage Grotesque"', fontWeight: 700, fontSize: 20 }}>
+              Zest Window
+            </Typography>
           </Box>
           <Typography variant="h1" gutterBottom>
             {title}
@@ -23,8 +28,23 @@ export function EntryPage({ title, text, children }: { title: string; text?: str
           {children}
         </Box>
       </Box>
-      <Box aria-hidden sx={{ display: { xs: "none", md: "block" }, bgcolor: INK.lemon, borderLeft: `1px solid ${INK.ink}`, position: "relative", overflow: "hidden" }}>
-        <svg viewBox="0 0 600 800" preserveAspectRatio="xMidYMid slice" width="100%" height="100%" style={{ position: "absolute", inset: 0 }}>
+      <Box
+        aria-hidden
+        sx={{
+          display: { xs: "none", md: "block" },
+          bgcolor: INK.lemon,
+          borderLeft: `1px solid ${INK.ink}`,
+          position: "relative",
+          overflow: "hidden",
+        }}
+      >
+        <svg
+          viewBox="0 0 600 800"
+          preserveAspectRatio="xMidYMid slice"
+          width="100%"
+          height="100%"
+          style={{ position: "absolute", inset: 0 }}
+        >
           <rect width="600" height="800" fill={INK.lemon} />
           <path d="M0 640h600v160H0z" fill={INK.ink} />
           <g stroke={INK.ink} strokeWidth="4" fill={INK.paper}>
@@ -32,7 +52,13 @@ export function EntryPage({ title, text, children }: { title: string; text?: str
             <path d="M60 150 92 84h416l32 66z" fill={INK.ink} />
           </g>
           {[0, 1, 2, 3, 4, 5, 6, 7].map((i) => (
-            <path key={i} d={`M${60 + i * 60} 150h60v34a30 30 0 0 1-60 0z`} fill={i % 2 ? INK.paper : INK.ink} stroke={INK.ink} strokeWidth="4" />
+            <path
+              key={i}
+              d={`M${60 + i * 60} 150h60v34a30 30 0 0 1-60 0z`}
+              fill={i % 2 ? INK.paper : INK.ink}
+              stroke={INK.ink}
+              strokeWidth="4"
+            />
           ))}
           <g stroke={INK.ink} strokeWidth="4">
             <path d="M86 470h428M300 226v414" />

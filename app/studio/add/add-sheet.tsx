@@ -32,21 +32,47 @@ function Miniature({ choice }: { choice: Choice }) {
   const [seen, setSeen] = useState(false);
   useEffect(() => {
     if (!holder.current) return;
-    const observer = new IntersectionObserver(([entry]) => entry!.isIntersecting && setSeen(true), { rootMargin: "200px" });
+    const observer = new IntersectionObserver(([entry]) => entry!.isIntersecting && setSeen(true), {
+      rootMargin: "200px",
+    });
     observer.observe(holder.current);
     return () => observer.disconnect();
   }, []);
-  const node = useMemo(() => fillSection(choice.definition.kind, goods, pictures, choice.arrangement), [choice, goods, pictures]);
+  const node = useMemo(
+    () => fillSection(choice.definition.kind, goods, pictures, choice.arrangement),
+    [choice, goods, pictures],
+  );
   const alone = useMemo<Draft>(
-    () => ({ look: draft.look, documents: { one: { schemaVersion: 2, id: "one", kind: "page", title: "", root: { id: "r", kind: "root", props: {}, style: {}, conditions: [], shown: true, slots: { main: [node] } } } } }),
+    () => ({
+      look: draft.look,
+      documents: {
+        one: {
+          schemaVersion: 2,
+          id: "one",
+          kind: "page",
+          title: "",
+          root: { id: "r", kind: "root", props: {}, style: {}, conditions: [], shown: true, slots: { main: [node] } },
+        },
+      },
+    }),
     [draft.look, node],
   );
   const sheets = usePageSheets(alone, pictures, "body{overflow:hidden}");
-  const env = useMemo(() => envOf({ goods, pictures, currency, locale }, draft.look), [goods, pictures, currency, locale, draft.look]);
+  const env = useMemo(
+    () => envOf({ goods, pictures, currency, locale }, draft.look),
+    [goods, pictures, currency, locale, draft.look],
+  );
   return (
     <Box ref={holder} sx={{ width: TILE.width, height: TILE.height, overflow: "hidden", bgcolor: "#fff" }}>
       {seen ? (
-        <ShopFrame inert title={`${choice.definition.name}, ${choice.name}`} width={TILE.page} scale={TILE.width / TILE.page} height={TILE.height} sheets={sheets}>
+        <ShopFrame
+          inert
+          title={`${choice.definition.name}, ${choice.name}`}
+          width={TILE.page}
+          scale={TILE.width / TILE.page}
+          height={TILE.height}
+          sheets={sheets}
+        >
           <EnvProvider value={env}>
             <Section node={node} theme={themeById(draft.look.theme)} look={draft.look} first />
           </EnvProvider>
@@ -56,27 +82,54 @@ function Miniature({ choice }: { choice: Choice }) {
   );
 }
 
-type AddSheetProps = { page: string; /** Before which section of the page; closed when null. */ at: number | null; onClose: () => void };
+type AddSheetProps = {
+  page: string;
+  /** Before which section of the page; closed when null. */ at: number | null;
+  onClose: () => void;
+};
 
 /** Everything that can be put on the page, shown in the shop's own look and with its own goods. */
 export function AddSheet({ page, at, onClose }: AddSheetProps) {
   const store = useStudioStore();
   const [sought, setSought] = useState("");
   const words = sought.trim().toLowerCase();
-  const found = CHOICES.filter(({ definition: d, name }) => !words || `${d.name} ${d.about} ${d.purpose} ${name}`.toLowerCase().includes(words));
+  const found = CHOICES.filter(
+    ({ definition: d, name }) => !words || `${d.name} ${d.about} ${d.purpose} ${name}`.toLowerCase().includes(words),
+  );
   const add = ({ definition, arrangement }: Choice) => {
     const { draft, goods, pictures, run } = store.getState();
     const isForPage = definition.slots.includes("main");
     const document = isForPage ? page : "frame";
     const root = draft.documents[document]!.root;
     const node = fillSection(definition.kind, goods, pictures, arrangement);
-    run(addSection(draft, document, { parent: root.id, slot: definition.slots[0]!, index: isForPage ? (at ?? 0) : 0 }, node, definition.name));
+    run(
+      addSection(
+        draft,
+        document,
+        { parent: root.id, slot: definition.slots[0]!, index: isForPage ? (at ?? 0) : 0 },
+        node,
+        definition.name,
+      ),
+    );
     setSought("");
     onClose();
   };
   return (
-    <Drawer anchor="bottom" open={at !== null} onClose={onClose} slotProps={{ paper: { "aria-label": "Add a section", role: "dialog", sx: { height: "58vh", borderTop: `2px solid ${INK.ink}`, bgcolor: INK.paper } } }}>
-      <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1.5, borderBottom: `1px solid ${INK.line}` }}>
+    <Drawer
+      anchor="bottom"
+      open={at !== null}
+      onClose={onClose}
+      slotProps={{
+        paper: {
+          "aria-label": "Add a section",
+          role: "dialog",
+          sx: { height: "58vh", borderTop: `2px solid ${INK.ink}`, bgcolor: INK.paper },
+        },
+      }}
+    >
+      <Box
+        sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1.5, borderBottom: `1px solid ${INK.line}` }}
+      >
         <Typography variant="h2" sx={{ flex: 1 }}>
           What should be there?
         </Typography>
@@ -86,7 +139,15 @@ export function AddSheet({ page, at, onClose }: AddSheetProps) {
           value={sought}
           onChange={(event) => setSought(event.target.value)}
           sx={{ width: 280 }}
-          slotProps={{ input: { startAdornment: <InputAdornment position="start"><Search size={16} aria-hidden /></InputAdornment> } }}
+          slotProps={{
+            input: {
+              startAdornment: (
+                <InputAdornment position="start">
+                  <Search size={16} aria-hidden />
+                </InputAdornment>
+              ),
+            },
+          }}
         />
         <IconAction label="Close" keys="Esc" icon={X} onClick={onClose} />
       </Box>
@@ -105,7 +166,15 @@ export function AddSheet({ page, at, onClose }: AddSheetProps) {
                     key={`${choice.definition.kind} ${choice.arrangement}`}
                     onClick={() => add(choice)}
                     aria-label={`Add ${choice.definition.name}: ${choice.name}`}
-                    sx={{ display: "block", textAlign: "left", border: `1px solid ${INK.line}`, borderRadius: 1, overflow: "hidden", bgcolor: INK.raised, "&:hover, &.Mui-focusVisible": { borderColor: INK.ink, boxShadow: `0 3px 0 ${INK.lemon}` } }}
+                    sx={{
+                      display: "block",
+                      textAlign: "left",
+                      border: `1px solid ${INK.line}`,
+                      borderRadius: 1,
+                      overflow: "hidden",
+                      bgcolor: INK.raised,
+                      "&:hover, &.Mui-focusVisible": { borderColor: INK.ink, boxShadow: `0 3px 0 ${INK.lemon}` },
+                    }}
                   >
                     <Miniature choice={choice} />
                     <Box sx={{ px: 1.25, py: 0.75, borderTop: `1px solid ${INK.line}`, width: TILE.width }}>
@@ -120,7 +189,11 @@ export function AddSheet({ page, at, onClose }: AddSheetProps) {
             </Box>
           );
         })}
-        {found.length === 0 ? <Typography color="text.secondary">Nothing here is called “{sought}”. Try what it should do: welcome, goods, story, sign-up.</Typography> : null}
+        {found.length === 0 ? (
+          <Typography color="text.secondary">
+            Nothing here is called “{sought}”. Try what it should do: welcome, goods, story, sign-up.
+          </Typography>
+        ) : null}
       </Box>
     </Drawer>
   );

@@ -7,7 +7,11 @@ import { placeForNew, siblingsOf, standings } from "./sections";
 import { fieldAt, pathOf, writeWords } from "./words";
 import { KINDS } from "~/kinds";
 
-const extents = [{ start: 0, end: 100 }, { start: 100, end: 300 }, { start: 300, end: 340 }];
+const extents = [
+  { start: 0, end: 100 },
+  { start: 100, end: 300 },
+  { start: 300, end: 340 },
+];
 
 describe("dropping", () => {
   it("goes before the first section whose middle lies beyond", () => {
@@ -16,23 +20,33 @@ describe("dropping", () => {
 
   it("is at home where it came from: over itself, a section stays", () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 20, max: 400 }), { minLength: 1, maxLength: 12 }), fc.nat(11), (heights, pick) => {
-        let y = 0;
-        const all = heights.map((h) => ({ start: y, end: (y += h) }));
-        const i = pick % all.length;
-        const middle = (all[i]!.start + all[i]!.end) / 2;
-        expect([i, i + 1]).toContain(dropIndex(all, middle));
-        expect(dropWords(all.map(String), i, dropIndex(all, middle))).toBe("Stays here");
-      }),
+      fc.property(
+        fc.array(fc.integer({ min: 20, max: 400 }), { minLength: 1, maxLength: 12 }),
+        fc.nat(11),
+        (heights, pick) => {
+          let y = 0;
+          const all = heights.map((h) => ({ start: y, end: (y += h) }));
+          const i = pick % all.length;
+          const middle = (all[i]!.start + all[i]!.end) / 2;
+          expect([i, i + 1]).toContain(dropIndex(all, middle));
+          expect(dropWords(all.map(String), i, dropIndex(all, middle))).toBe("Stays here");
+        },
+      ),
       { seed: 4 },
     );
   });
 
-  it("draws its sill between the neighbours, and at the ends", () => expect([0, 1, 2, 3].map((i) => sillAt(extents, i))).toEqual([0, 100, 300, 340]));
+  it("draws its sill between the neighbours, and at the ends", () =>
+    expect([0, 1, 2, 3].map((i) => sillAt(extents, i))).toEqual([0, 100, 300, 340]));
 
   it("says what will happen before it does", () => {
     const names = ["Hero", "Goods", "Text"];
-    expect([0, 1, 2, 3].map((i) => dropWords(names, 0, i))).toEqual(["Stays here", "Stays here", "Between Goods and Text", "Last on the page"]);
+    expect([0, 1, 2, 3].map((i) => dropWords(names, 0, i))).toEqual([
+      "Stays here",
+      "Stays here",
+      "Between Goods and Text",
+      "Last on the page",
+    ]);
     expect(dropWords(names, 2, 0)).toBe("First on the page");
   });
 
@@ -47,7 +61,15 @@ describe("dropping", () => {
 const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
 const store = () => {
   const { draft, goods, pictures, currency, locale } = contentWith(main);
-  return createStudioStore({ shop: { id: "s", host: "s", address: "", currency, locale }, goods, pictures, published: undefined, draft, seq: 0, log: [] });
+  return createStudioStore({
+    shop: { id: "s", host: "s", address: "", currency, locale },
+    goods,
+    pictures,
+    published: undefined,
+    draft,
+    seq: 0,
+    log: [],
+  });
 };
 
 describe("the page on the bench", () => {
@@ -77,7 +99,8 @@ describe("words in place", () => {
   it("are kept as typed, one line where there is one, and no longer than allowed", () => {
     const s = store();
     const id = main.find((n) => n.kind === "hero")!.id;
-    const said = (key: string) => s.getState().draft.documents.home!.root.slots.main!.find((n) => n.id === id)!.props[key];
+    const said = (key: string) =>
+      s.getState().draft.documents.home!.root.slots.main!.find((n) => n.id === id)!.props[key];
     writeWords(s, id, "heading", "Two\nlines");
     expect(said("heading")).toBe("Two\nlines");
     writeWords(s, id, "button", "Buy\nnow");

@@ -32,7 +32,9 @@ function useSize() {
   const ref = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!ref.current) return;
-    const observer = new ResizeObserver(([entry]) => setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }));
+    const observer = new ResizeObserver(([entry]) =>
+      setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }),
+    );
     observer.observe(ref.current);
     return () => observer.disconnect();
   }, []);
@@ -55,7 +57,8 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
   const { ref, size } = useSize();
   const sync = useMemo(() => new ScrollSync(), []);
   const onFrame = useCallback(
-    (device: "phone" | "wide", frame: Document | null) => setFrames((f) => (f[device] === frame ? f : { ...f, [device]: frame })),
+    (device: "phone" | "wide", frame: Document | null) =>
+      setFrames((f) => (f[device] === frame ? f : { ...f, [device]: frame })),
     [],
   );
   const onPicture = useCallback((node: string, at: string) => setChoosing({ node, at }), []);
@@ -70,7 +73,8 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
       const [pane, frame] = frames.wide ? (["wide", frames.wide] as const) : (["phone", frames.phone] as const);
       // The pane has to have scrolled there before it can take the caret.
       requestAnimationFrame(() => {
-        if (frame && !editFirstWords(store, frame, pane, id)) store.getState().say("There are no words to edit in this section.");
+        if (frame && !editFirstWords(store, frame, pane, id))
+          store.getState().say("There are no words to edit in this section.");
       });
     },
     [store, frames],
@@ -133,7 +137,13 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
           anchor="bottom"
           open={panelOpen}
           onClose={() => setPanelOpen(false)}
-          slotProps={{ paper: { "aria-label": panelLabel, role: "dialog", sx: { height: "62dvh", borderTop: `2px solid ${INK.ink}` } } }}
+          slotProps={{
+            paper: {
+              "aria-label": panelLabel,
+              role: "dialog",
+              sx: { height: "62dvh", borderTop: `2px solid ${INK.ink}` },
+            },
+          }}
         >
           {panel}
         </Drawer>
@@ -141,7 +151,13 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
         <Box
           component="aside"
           aria-label={panelLabel}
-          sx={{ gridRow: "1 / 3", borderRight: `1px solid ${INK.line}`, bgcolor: INK.raised, overflowY: "auto", minHeight: 0 }}
+          sx={{
+            gridRow: "1 / 3",
+            borderRight: `1px solid ${INK.line}`,
+            bgcolor: INK.raised,
+            overflowY: "auto",
+            minHeight: 0,
+          }}
         >
           {panel}
         </Box>
@@ -172,7 +188,15 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
         </Box>
         <Box
           ref={ref}
-          sx={{ flex: 1, minHeight: 0, display: "flex", gap: `${PAD}px`, px: `${PAD}px`, justifyContent: "center", overflow: "hidden" }}
+          sx={{
+            flex: 1,
+            minHeight: 0,
+            display: "flex",
+            gap: `${PAD}px`,
+            px: `${PAD}px`,
+            justifyContent: "center",
+            overflow: "hidden",
+          }}
           data-panes-ready={frames.phone || frames.wide ? "" : undefined}
         >
           {scales && scales.phone ? <Pane key="phone" device="phone" scale={scales.phone} {...paneProps} /> : null}
@@ -182,7 +206,15 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
       <Box
         component="nav"
         aria-label="Plan"
-        sx={{ display: "flex", alignItems: "stretch", gap: 1.5, px: 1.5, borderTop: `1px solid ${INK.ink}`, bgcolor: INK.paper, minWidth: 0 }}
+        sx={{
+          display: "flex",
+          alignItems: "stretch",
+          gap: 1.5,
+          px: 1.5,
+          borderTop: `1px solid ${INK.ink}`,
+          bgcolor: INK.paper,
+          minWidth: 0,
+        }}
       >
         <Plan page={page} frame={frames.wide ?? frames.phone} onAdd={setAddAt} onEditWords={editWords} />
         <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
@@ -196,7 +228,8 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
         open={choosing !== null}
         onClose={() => setChoosing(null)}
         onChoose={(picture) => {
-          if (choosing) store.getState().run(setProp(now(), choosing.node, pathOf(choosing.at), picture, "Picture changed"));
+          if (choosing)
+            store.getState().run(setProp(now(), choosing.node, pathOf(choosing.at), picture, "Picture changed"));
           setChoosing(null);
         }}
       />

@@ -17,7 +17,14 @@ const wordsElement = (frame: Document, node: string, at: string): HTMLElement | 
   [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"] [data-at="${at}"]`)].find(isVisible);
 
 /** Begins to edit words in place. `select`: all of them are selected, as when coming by key. */
-export function beginEditing(store: StudioStore, frame: Document, pane: string, node: string, at: string, select: boolean): boolean {
+export function beginEditing(
+  store: StudioStore,
+  frame: Document,
+  pane: string,
+  node: string,
+  at: string,
+  select: boolean,
+): boolean {
   const element = wordsElement(frame, node, at);
   const found = locate(store.getState().draft, node)?.node;
   if (!element || !found) return false;

@@ -60,12 +60,18 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
   const box = node && boxOf(frame, node.id);
   const hoverBox = hovered && hovered !== selected && !dragging ? boxOf(frame, hovered) : undefined;
   const layers = node ? sectionLayers(node, themeById(draft.look.theme), draft.look) : [];
-  const hiddenElsewhere = (["phone", "tablet", "wide"] as const).filter((d) => d !== device && resolve(layers, "hidden", d)?.value === true);
+  const hiddenElsewhere = (["phone", "tablet", "wide"] as const).filter(
+    (d) => d !== device && resolve(layers, "hidden", d)?.value === true,
+  );
   return createPortal(
     <>
       {hoverBox ? <div className="zm-hover" style={hoverBox} /> : null}
       {node && box ? (
-        <div className="zm-frame" style={{ ...box, height: `calc(${box.height}px + 26px*var(--k))` }} data-selected={node.id}>
+        <div
+          className="zm-frame"
+          style={{ ...box, height: `calc(${box.height}px + 26px*var(--k))` }}
+          data-selected={node.id}
+        >
           <div className="zm-edge">
             <i />
             <i />
@@ -73,7 +79,13 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
             <i />
           </div>
           <div className="zm-tab">
-            <button className="zm-grip" type="button" tabIndex={-1} aria-label={`Drag ${nameOf(node)}`} onPointerDown={(e: ReactPointerEvent) => onGrip(node.id, e.nativeEvent)}>
+            <button
+              className="zm-grip"
+              type="button"
+              tabIndex={-1}
+              aria-label={`Drag ${nameOf(node)}`}
+              onPointerDown={(e: ReactPointerEvent) => onGrip(node.id, e.nativeEvent)}
+            >
               <svg viewBox="0 0 12 12" fill="currentColor" aria-hidden="true">
                 <circle cx="3.500" cy="2" r="1.200" />
                 <circle cx="8.500" cy="2" r="1.200" />

@@ -62,14 +62,44 @@ export function Pane({ device, page, scale, height, sync, onPicture, onFrame }: 
   });
 
   return (
-    <Box component="section" aria-label={`${DEVICE_NAME[device]} pane`} sx={{ display: "flex", flexDirection: "column", flex: "none" }}>
-      <Box sx={{ border: `1px solid ${INK.ink}`, borderBottom: 0, borderRadius: "6px 6px 0 0", overflow: "hidden", lineHeight: 0 }}>
-        <ShopFrame title={`${DEVICE_NAME[device]} view of the page`} width={DEVICE_WIDTH[device]} scale={scale} height={height} sheets={sheets} onDocument={setFrame}>
+    <Box
+      component="section"
+      aria-label={`${DEVICE_NAME[device]} pane`}
+      sx={{ display: "flex", flexDirection: "column", flex: "none" }}
+    >
+      <Box
+        sx={{
+          border: `1px solid ${INK.ink}`,
+          borderBottom: 0,
+          borderRadius: "6px 6px 0 0",
+          overflow: "hidden",
+          lineHeight: 0,
+        }}
+      >
+        <ShopFrame
+          title={`${DEVICE_NAME[device]} view of the page`}
+          width={DEVICE_WIDTH[device]}
+          scale={scale}
+          height={height}
+          sheets={sheets}
+          onDocument={setFrame}
+        >
           <ShopPage draft={draft} page={page} dressing={dressing} studio={studio} />
           {frame ? <Marks frame={frame} device={device} hovered={hovered} dragging={dragging} onGrip={begin} /> : null}
         </ShopFrame>
       </Box>
-      <Box sx={{ height: 24, px: 1.25, display: "flex", alignItems: "center", justifyContent: "space-between", bgcolor: INK.ink, color: INK.paper, borderRadius: "0 0 6px 6px" }}>
+      <Box
+        sx={{
+          height: 24,
+          px: 1.25,
+          display: "flex",
+          alignItems: "center",
+          justifyContent: "space-between",
+          bgcolor: INK.ink,
+          color: INK.paper,
+          borderRadius: "0 0 6px 6px",
+        }}
+      >
         <Typography variant="caption" sx={{ fontWeight: 600 }}>
           {DEVICE_NAME[device]}
         </Typography>

@@ -13,19 +13,42 @@ const ITEM = 92;
 const GAP = 24;
 const DRAWN = { width: 80, height: 46 };
 
-const BONE_FILL: Readonly<Record<Bone["what"], string>> = { picture: "#b9c7bd", head: INK.ink, text: "#9aa39b", button: INK.lemon, card: "#d6d9cf" };
+const BONE_FILL: Readonly<Record<Bone["what"], string>> = {
+  picture: "#b9c7bd",
+  head: INK.ink,
+  text: "#9aa39b",
+  button: INK.lemon,
+  card: "#d6d9cf",
+};
 
 const Drawing = memo(function Drawing({ wire }: { wire: Wireframe | undefined }) {
   const ratio = wire ? Math.min(wire.height, DRAWN.height / DRAWN.width) : 0.2;
   return (
     <svg width={DRAWN.width} height={DRAWN.height} viewBox={`0 0 1 ${DRAWN.height / DRAWN.width}`} aria-hidden="true">
       <g transform={`translate(0 ${(DRAWN.height / DRAWN.width - ratio) / 2})`}>
-        <rect width="1" height={ratio} rx="0.02" fill={wire?.dark ? "#d9d6ca" : "#fff"} stroke={INK.ink} strokeWidth="0.016" />
+        <rect
+          width="1"
+          height={ratio}
+          rx="0.02"
+          fill={wire?.dark ? "#d9d6ca" : "#fff"}
+          stroke={INK.ink}
+          strokeWidth="0.016"
+        />
         <g>
           {wire?.bones
             .filter((b) => b.y + b.h * 0.3 < ratio)
             .map((b, i) => (
-              <rect key={i} x={b.x} y={b.y} width={b.w} height={Math.max(0.012, Math.min(b.h, ratio - b.y) * (b.what === "text" || b.what === "head" ? 0.7 : 1))} fill={BONE_FILL[b.what]} />
+              <rect
+                key={i}
+                x={b.x}
+                y={b.y}
+                width={b.w}
+                height={Math.max(
+                  0.012,
+                  Math.min(b.h, ratio - b.y) * (b.what === "text" || b.what === "head" ? 0.7 : 1),
+                )}
+                fill={BONE_FILL[b.what]}
+              />
             ))}
         </g>
       </g>
@@ -128,14 +151,21 @@ const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: Pl
   return (
     <Box sx={{ position: "relative", overflowX: "auto", overflowY: "hidden", flex: 1, height: "100%" }}>
       <Box ref={strip} sx={{ position: "relative", width: offset(all.length), height: "100%" }}>
-        <Box role="tree" aria-label="Plan of the page" aria-orientation="horizontal" sx={{ display: "flex", gap: `${GAP}px`, height: "100%", alignItems: "center" }}>
+        <Box
+          role="tree"
+          aria-label="Plan of the page"
+          aria-orientation="horizontal"
+          sx={{ display: "flex", gap: `${GAP}px`, height: "100%", alignItems: "center" }}
+        >
           {all.map((standing, index) => {
             const { node, name } = standing;
             const isSelected = node.id === selected;
             return (
               <Box
                 key={node.id}
-                ref={(element: HTMLElement | null) => void (element ? items.current.set(node.id, element) : items.current.delete(node.id))}
+                ref={(element: HTMLElement | null) =>
+                  void (element ? items.current.set(node.id, element) : items.current.delete(node.id))
+                }
                 role="treeitem"
                 aria-selected={isSelected}
                 aria-label={`${name}${node.shown ? "" : ", not shown yet"}, ${index + 1} of ${all.length}`}
@@ -146,17 +176,40 @@ const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: Pl
                 onKeyDown={(event) => onKey(event, standing, index)}
                 onPointerDown={(event) => begin(node.id, event.nativeEvent)}
                 sx={{
-                  width: ITEM, flex: "none", p: "5px", borderRadius: 1, cursor: "grab", textAlign: "center", userSelect: "none", touchAction: "pan-x",
-                  border: `2px solid ${isSelected ? INK.ink : "transparent"}`, bgcolor: isSelected ? INK.lemon : "transparent",
+                  width: ITEM,
+                  flex: "none",
+                  p: "5px",
+                  borderRadius: 1,
+                  cursor: "grab",
+                  textAlign: "center",
+                  userSelect: "none",
+                  touchAction: "pan-x",
+                  border: `2px solid ${isSelected ? INK.ink : "transparent"}`,
+                  bgcolor: isSelected ? INK.lemon : "transparent",
                   opacity: dragging?.id === node.id ? 0.4 : 1,
-                  "&:hover": { borderColor: isSelected ? INK.ink : INK.soft, borderStyle: isSelected ? "solid" : "dotted" },
-                  "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 2, boxShadow: `0 0 0 2px ${INK.lemon}` },
+                  "&:hover": {
+                    borderColor: isSelected ? INK.ink : INK.soft,
+                    borderStyle: isSelected ? "solid" : "dotted",
+                  },
+                  "&:focus-visible": {
+                    outline: `2px solid ${INK.ink}`,
+                    outlineOffset: 2,
+                    boxShadow: `0 0 0 2px ${INK.lemon}`,
+                  },
                 }}
               >
                 <Box sx={{ opacity: node.shown ? 1 : 0.45, lineHeight: 0 }}>
                   <Drawing wire={wires.get(node.id)} />
                 </Box>
-                <Typography variant="caption" noWrap sx={{ display: "block", fontWeight: isSelected ? 650 : 500, textDecoration: node.shown ? "none" : "line-through" }}>
+                <Typography
+                  variant="caption"
+                  noWrap
+                  sx={{
+                    display: "block",
+                    fontWeight: isSelected ? 650 : 500,
+                    textDecoration: node.shown ? "none" : "line-through",
+                  }}
+                >
                   {name}
                 </Typography>
               </Box>
@@ -172,33 +225,99 @@ const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: Pl
             title={words}
             onClick={() => onAdd(at)}
             sx={{
-              all: "unset", position: "absolute", top: "50%", left: left + GAP / 2, width: 24, height: 24, ml: "-12px", mt: "-20px", borderRadius: "50%", display: "grid", placeItems: "center",
-              cursor: "pointer", color: INK.soft, "&:hover, &:focus-visible": { bgcolor: INK.ink, color: INK.lemon },
+              all: "unset",
+              position: "absolute",
+              top: "50%",
+              left: left + GAP / 2,
+              width: 24,
+              height: 24,
+              ml: "-12px",
+              mt: "-20px",
+              borderRadius: "50%",
+              display: "grid",
+              placeItems: "center",
+              cursor: "pointer",
+              color: INK.soft,
+              "&:hover, &:focus-visible": { bgcolor: INK.ink, color: INK.lemon },
             }}
           >
             <Plus size={15} strokeWidth={2} aria-hidden />
           </Box>
         ))}
         {dragging ? (
-          <Box sx={{ position: "absolute", left: dragging.sill - 4, top: 2, bottom: 2, width: 8, bgcolor: INK.lemon, borderInline: `1.5px solid ${INK.ink}` }}>
-            <Typography variant="caption" sx={{ position: "absolute", left: "50%", top: -2, transform: "translate(-50%, 0)", whiteSpace: "nowrap", bgcolor: INK.ink, color: INK.paper, px: 1, py: 0.25, borderRadius: 1 }}>
+          <Box
+            sx={{
+              position: "absolute",
+              left: dragging.sill - 4,
+              top: 2,
+              bottom: 2,
+              width: 8,
+              bgcolor: INK.lemon,
+              borderInline: `1.5px solid ${INK.ink}`,
+            }}
+          >
+            <Typography
+              variant="caption"
+              sx={{
+                position: "absolute",
+                left: "50%",
+                top: -2,
+                transform: "translate(-50%, 0)",
+                whiteSpace: "nowrap",
+                bgcolor: INK.ink,
+                color: INK.paper,
+                px: 1,
+                py: 0.25,
+                borderRadius: 1,
+              }}
+            >
               {dragging.words}
             </Typography>
           </Box>
         ) : null}
       </Box>
-      <span role="status" aria-live="assertive" style={{ position: "absolute", width: 1, height: 1, overflow: "hidden", clipPath: "inset(50%)" }}>
+      <span
+        role="status"
+        aria-live="assertive"
+        style={{ position: "absolute", width: 1, height: 1, overflow: "hidden", clipPath: "inset(50%)" }}
+      >
         {dragging?.words}
       </span>
-      <Menu open={menu !== null} onClose={() => setMenu(null)} anchorReference="anchorPosition" anchorPosition={menu ? { left: menu.x, top: menu.y } : { left: 0, top: 0 }} transformOrigin={{ vertical: "bottom", horizontal: "left" }}>
-        {menuOf ? [
-          <MenuItem key="words" onClick={() => { setMenu(null); onEditWords(menuOf.node.id); }}>Edit words</MenuItem>,
-          <MenuItem key="back" onClick={() => run(nudge(-1), menuOf.node.id)} disabled={!nudge(-1)(menuOf).ok}>Move earlier</MenuItem>,
-          <MenuItem key="on" onClick={() => run(nudge(1), menuOf.node.id)} disabled={!nudge(1)(menuOf).ok}>Move later</MenuItem>,
-          <MenuItem key="show" onClick={() => run(show, menuOf.node.id)}>{menuOf.node.shown ? "Not shown yet" : "Show in the shop"}</MenuItem>,
-          <MenuItem key="copy" onClick={() => run(duplicate, menuOf.node.id)}>Duplicate</MenuItem>,
-          <MenuItem key="remove" onClick={() => run(remove, menuOf.node.id)} sx={{ color: "error.main" }}>Remove</MenuItem>,
-        ] : null}
+      <Menu
+        open={menu !== null}
+        onClose={() => setMenu(null)}
+        anchorReference="anchorPosition"
+        anchorPosition={menu ? { left: menu.x, top: menu.y } : { left: 0, top: 0 }}
+        transformOrigin={{ vertical: "bottom", horizontal: "left" }}
+      >
+        {menuOf
+          ? [
+              <MenuItem
+                key="words"
+                onClick={() => {
+                  setMenu(null);
+                  onEditWords(menuOf.node.id);
+                }}
+              >
+                Edit words
+              </MenuItem>,
+              <MenuItem key="back" onClick={() => run(nudge(-1), menuOf.node.id)} disabled={!nudge(-1)(menuOf).ok}>
+                Move earlier
+              </MenuItem>,
+              <MenuItem key="on" onClick={() => run(nudge(1), menuOf.node.id)} disabled={!nudge(1)(menuOf).ok}>
+                Move later
+              </MenuItem>,
+              <MenuItem key="show" onClick={() => run(show, menuOf.node.id)}>
+                {menuOf.node.shown ? "Not shown yet" : "Show in the shop"}
+              </MenuItem>,
+              <MenuItem key="copy" onClick={() => run(duplicate, menuOf.node.id)}>
+                Duplicate
+              </MenuItem>,
+              <MenuItem key="remove" onClick={() => run(remove, menuOf.node.id)} sx={{ color: "error.main" }}>
+                Remove
+              </MenuItem>,
+            ]
+          : null}
       </Menu>
     </Box>
   );

@@ -2,20 +2,36 @@ import { placeOf, ROOT_SLOTS, type Draft, type Node } from "~/core/document";
 import { nameOf } from "~/kinds";
 
 /** A section of the page on the bench, and where it stands. */
-export type Standing = { readonly node: Node; readonly document: string; readonly slot: string; readonly index: number; readonly name: string };
+export type Standing = {
+  readonly node: Node;
+  readonly document: string;
+  readonly slot: string;
+  readonly index: number;
+  readonly name: string;
+};
 
 /** Everything that the plan shows for a page, in reading order: what every page has on top, the page, what is below. */
 export function standings(draft: Draft, page: string): readonly Standing[] {
   const of = (document: string, slots: readonly string[]): Standing[] =>
     slots.flatMap((slot) =>
-      (draft.documents[document]?.root.slots[slot] ?? []).map((node, index) => ({ node, document, slot, index, name: nameOf(node) })),
+      (draft.documents[document]?.root.slots[slot] ?? []).map((node, index) => ({
+        node,
+        document,
+        slot,
+        index,
+        name: nameOf(node),
+      })),
     );
   const [top, bottom] = ROOT_SLOTS.frame;
   return [...of("frame", [top!]), ...of(page, ROOT_SLOTS.page), ...of("frame", [bottom!])];
 }
 
 /** The siblings among which a section can be moved, and its place among them. */
-export function siblingsOf(draft: Draft, page: string, id: string): { readonly siblings: readonly Standing[]; readonly index: number } | undefined {
+export function siblingsOf(
+  draft: Draft,
+  page: string,
+  id: string,
+): { readonly siblings: readonly Standing[]; readonly index: number } | undefined {
   const all = standings(draft, page);
   const me = all.find((s) => s.node.id === id);
   if (!me) return undefined;

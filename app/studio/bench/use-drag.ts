@@ -11,7 +11,11 @@ type Track = {
   readonly extents: (ids: readonly string[]) => readonly Extent[];
   readonly position: (event: PointerEvent) => number;
   /** What scrolls while something is held near its edge. */
-  readonly scroller?: () => { readonly at: (event: PointerEvent) => number; readonly size: number; readonly by: (px: number) => void };
+  readonly scroller?: () => {
+    readonly at: (event: PointerEvent) => number;
+    readonly size: number;
+    readonly by: (px: number) => void;
+  };
 };
 
 /** Drags a section along a track (the plan, or a pane): says what will happen, scrolls at the edges, Escape cancels. */

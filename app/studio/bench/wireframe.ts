@@ -2,7 +2,13 @@ import { useEffect, useState } from "react";
 import type { Draft } from "~/core/document";
 
 /** A part of a section as the plan draws it, as shares of the pane's width. */
-export type Bone = { readonly what: "picture" | "head" | "text" | "button" | "card"; readonly x: number; readonly y: number; readonly w: number; readonly h: number };
+export type Bone = {
+  readonly what: "picture" | "head" | "text" | "button" | "card";
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+};
 export type Wireframe = { readonly height: number; readonly bones: readonly Bone[]; readonly dark: boolean };
 
 const PARTS: readonly (readonly [Bone["what"], string])[] = [
@@ -24,10 +30,20 @@ export function wireframes(frame: Document): ReadonlyMap<string, Wireframe> {
       for (const part of section.querySelectorAll<HTMLElement>(selector)) {
         const { left, top, width: w, height: h } = part.getBoundingClientRect();
         if (w === 0 || h === 0 || left >= width) continue;
-        bones.push({ what, x: left / width, y: (top - box.top) / width, w: Math.min(w, width - left) / width, h: h / width });
+        bones.push({
+          what,
+          x: left / width,
+          y: (top - box.top) / width,
+          w: Math.min(w, width - left) / width,
+          h: h / width,
+        });
       }
     }
-    found.set(section.dataset.node!, { height: box.height / width, bones: bones.slice(0, 60), dark: ["brand", "dark"].includes(section.dataset.set ?? "") });
+    found.set(section.dataset.node!, {
+      height: box.height / width,
+      bones: bones.slice(0, 60),
+      dark: ["brand", "dark"].includes(section.dataset.set ?? ""),
+    });
   }
   return found;
 }

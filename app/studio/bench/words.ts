@@ -20,8 +20,11 @@ export function writeWords(store: StudioStore, id: string, at: string, typed: st
   const path = pathOf(at);
   const field = fieldAt(kindOf(node)?.definition.fields ?? [], path);
   const most = field?.type === "line" || field?.type === "text" ? field.most : 6000;
-  const clean = (field?.type === "line" ? typed.replace(/\s*\n\s*/g, " ") : typed).replace(/\u00a0/g, " ").replace(/\n$/, "");
-  if (clean.length > most) state.say(`${field?.label ?? "This"} can have ${most} characters. The rest was left out.`, "problem");
+  const clean = (field?.type === "line" ? typed.replace(/\s*\n\s*/g, " ") : typed)
+    .replace(/\u00a0/g, " ")
+    .replace(/\n$/, "");
+  if (clean.length > most)
+    state.say(`${field?.label ?? "This"} can have ${most} characters. The rest was left out.`, "problem");
   const text = clean.slice(0, most);
   if (readAt(node.props, path) === text) return;
   const problem = state.run(setProp(state.draft, id, path, text, `Words changed in ${nameOf(node)}`));

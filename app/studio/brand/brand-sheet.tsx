@@ -90,11 +90,21 @@ export function BrandSheet() {
   const shop = useStudio((s) => s.shop);
   const theme = themeById(look.theme);
   const solved = solveLook(theme, look);
-  const set = <K extends keyof Brand>(key: K, value: Brand[K] | undefined) => store.getState().run(setBrand(store.getState().draft, key, value));
-  const origin = (key: keyof Brand) => <Origin isSet={look.brand[key] !== undefined} theme={theme.name} onBack={() => set(key, undefined)} />;
+  const set = <K extends keyof Brand>(key: K, value: Brand[K] | undefined) =>
+    store.getState().run(setBrand(store.getState().draft, key, value));
+  const origin = (key: keyof Brand) => (
+    <Origin isSet={look.brand[key] !== undefined} theme={theme.name} onBack={() => set(key, undefined)} />
+  );
   const choice = <K extends "corners" | "density">(key: K, words: Readonly<Record<string, string>>, label: string) => (
     <Box>
-      <ToggleButtonGroup exclusive fullWidth size="small" value={solved[key]} aria-label={label} onChange={(_e, next: Brand[K] | null) => next && set(key, next)}>
+      <ToggleButtonGroup
+        exclusive
+        fullWidth
+        size="small"
+        value={solved[key]}
+        aria-label={label}
+        onChange={(_e, next: Brand[K] | null) => next && set(key, next)}
+      >
         {Object.entries(words).map(([value, word]) => (
           <ToggleButton key={value} value={value}>
             {word}
@@ -137,12 +147,35 @@ export function BrandSheet() {
                 aria-checked={isChosen}
                 aria-label={`${pair.name}, ${pair.mood}`}
                 onClick={() => set("typePair", pair.id)}
-                sx={{ display: "block", textAlign: "left", p: 1.25, borderRadius: 1, border: `1px solid ${isChosen ? INK.ink : INK.line}`, bgcolor: isChosen ? INK.lemon : "transparent" }}
+                sx={{
+                  display: "block",
+                  textAlign: "left",
+                  p: 1.25,
+                  borderRadius: 1,
+                  border: `1px solid ${isChosen ? INK.ink : INK.line}`,
+                  bgcolor: isChosen ? INK.lemon : "transparent",
+                }}
               >
-                <Box sx={{ fontFamily: fontStack(pair.heads.family), fontWeight: pair.heads.weight, fontStretch: `${pair.heads.stretch ?? 100}%`, letterSpacing: `${pair.heads.tracking}em`, fontSize: 20, lineHeight: 1.15, overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" }}>
+                <Box
+                  sx={{
+                    fontFamily: fontStack(pair.heads.family),
+                    fontWeight: pair.heads.weight,
+                    fontStretch: `${pair.heads.stretch ?? 100}%`,
+                    letterSpacing: `${pair.heads.tracking}em`,
+                    fontSize: 20,
+                    lineHeight: 1.15,
+                    overflow: "hidden",
+                    textOverflow: "ellipsis",
+                    whiteSpace: "nowrap",
+                  }}
+                >
                   {look.identity.name}
                 </Box>
-                <Box sx={{ fontFamily: fontStack(pair.text.family), fontSize: 13, color: isChosen ? INK.ink : INK.soft }}>{pair.mood}</Box>
+                <Box
+                  sx={{ fontFamily: fontStack(pair.text.family), fontSize: 13, color: isChosen ? INK.ink : INK.soft }}
+                >
+                  {pair.mood}
+                </Box>
               </ButtonBase>
             );
           })}
@@ -153,7 +186,13 @@ export function BrandSheet() {
       <Part title="Space">{choice("density", DENSITY_WORDS, "Density")}</Part>
       <Part title="Goods pictures">
         <Box>
-          <TextField select label="Shape" value={solved.goodsShape} onChange={(event) => set("goodsShape", event.target.value)} slotProps={{ select: { native: true } }}>
+          <TextField
+            select
+            label="Shape"
+            value={solved.goodsShape}
+            onChange={(event) => set("goodsShape", event.target.value)}
+            slotProps={{ select: { native: true } }}
+          >
             {PROPERTIES.shape!.choices.map((c) => (
               <option key={String(c.value)} value={String(c.value)}>
                 {c.label}

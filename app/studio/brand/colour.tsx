@@ -17,7 +17,9 @@ export function ColourChoice() {
   const set = (colour: string | undefined) => store.getState().run(setBrand(store.getState().draft, "colour", colour));
   const isBad = typed !== null && typed.trim() !== "" && readColour(typed) === undefined;
   // Sets share most findings; each role is explained once, where it was moved the most.
-  const moved = ["button", "link"].flatMap((role) => solved.roles.moved.filter((m) => m.role === role && (m.set === "page" || m.set === "tint")).slice(0, 1));
+  const moved = ["button", "link"].flatMap((role) =>
+    solved.roles.moved.filter((m) => m.role === role && (m.set === "page" || m.set === "tint")).slice(0, 1),
+  );
   const swatches = [
     ["Page", solved.roles.sets.page.ground, solved.roles.sets.page.ink],
     ["Tint", solved.roles.sets.tint.ground, solved.roles.sets.tint.ink],
@@ -34,7 +36,16 @@ export function ColourChoice() {
           aria-label="Pick the brand colour"
           value={solved.brandColour}
           onChange={(event) => set((event.target as HTMLInputElement).value)}
-          sx={{ width: 48, height: 40, p: 0.375, border: `1px solid ${INK.soft}`, borderRadius: 1, bgcolor: INK.raised, cursor: "pointer", flex: "none" }}
+          sx={{
+            width: 48,
+            height: 40,
+            p: 0.375,
+            border: `1px solid ${INK.soft}`,
+            borderRadius: 1,
+            bgcolor: INK.raised,
+            cursor: "pointer",
+            flex: "none",
+          }}
         />
         <TextField
           label="Brand colour"
@@ -65,15 +76,35 @@ export function ColourChoice() {
           </>
         )}
       </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(5,1fr)", border: `1px solid ${INK.line}`, borderRadius: 1, overflow: "hidden" }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: "repeat(5,1fr)",
+          border: `1px solid ${INK.line}`,
+          borderRadius: 1,
+          overflow: "hidden",
+        }}
+      >
         {swatches.map(([name, ground, ink]) => (
-          <Box key={name} sx={{ bgcolor: ground, color: ink, py: 1.25, textAlign: "center", fontSize: 12, fontWeight: 600 }}>
+          <Box
+            key={name}
+            sx={{ bgcolor: ground, color: ink, py: 1.25, textAlign: "center", fontSize: 12, fontWeight: 600 }}
+          >
             {name}
           </Box>
         ))}
       </Box>
       {moved.map((each) => (
-        <Alert key={each.role} severity="info" icon={<Box sx={{ width: 18, height: 18, borderRadius: 0.5, bgcolor: each.used, border: `1px solid ${INK.ink}` }} />} sx={{ py: 0.25, fontSize: 13, bgcolor: INK.paper, borderColor: INK.line, color: INK.ink }}>
+        <Alert
+          key={each.role}
+          severity="info"
+          icon={
+            <Box
+              sx={{ width: 18, height: 18, borderRadius: 0.5, bgcolor: each.used, border: `1px solid ${INK.ink}` }}
+            />
+          }
+          sx={{ py: 0.25, fontSize: 13, bgcolor: INK.paper, borderColor: INK.line, color: INK.ink }}
+        >
           {explainMoved(each)}
         </Alert>
       ))}

@@ -11,7 +11,9 @@ import { INK } from "../ui";
 export function LogoChoice() {
   const store = useStudioStore();
   const { logo } = useStudio((s) => s.draft.look.identity);
-  const picture = useStudio((s) => (logo.form === "picture" ? s.pictures.find((p) => p.id === logo.picture) : undefined));
+  const picture = useStudio((s) =>
+    logo.form === "picture" ? s.pictures.find((p) => p.id === logo.picture) : undefined,
+  );
   const [form, setForm] = useState(logo.form);
   const [choosing, setChoosing] = useState(false);
   const set = (next: typeof logo) => {
@@ -43,7 +45,18 @@ export function LogoChoice() {
             const isChosen = logo.form === "sign" && logo.sign === sign;
             return (
               <Tooltip key={sign} title={name}>
-                <ButtonBase aria-label={name} aria-pressed={isChosen} onClick={() => set({ form: "sign", sign })} sx={{ height: 40, borderRadius: 1, fontSize: 18, border: `1px solid ${isChosen ? INK.ink : INK.line}`, bgcolor: isChosen ? INK.lemon : "transparent" }}>
+                <ButtonBase
+                  aria-label={name}
+                  aria-pressed={isChosen}
+                  onClick={() => set({ form: "sign", sign })}
+                  sx={{
+                    height: 40,
+                    borderRadius: 1,
+                    fontSize: 18,
+                    border: `1px solid ${isChosen ? INK.ink : INK.line}`,
+                    bgcolor: isChosen ? INK.lemon : "transparent",
+                  }}
+                >
                   <Sign sign={sign} />
                 </ButtonBase>
               </Tooltip>
@@ -54,8 +67,17 @@ export function LogoChoice() {
       {form === "picture" ? (
         <>
           {picture ? (
-            <ButtonBase onClick={() => setChoosing(true)} aria-label="Choose another logo" sx={{ p: 1.5, border: `1px solid ${INK.line}`, borderRadius: 1, bgcolor: INK.paper }}>
-              <Box component="img" src={sourceOf(picture, 320)} alt="" sx={{ maxHeight: 56, maxWidth: "100%", objectFit: "contain" }} />
+            <ButtonBase
+              onClick={() => setChoosing(true)}
+              aria-label="Choose another logo"
+              sx={{ p: 1.5, border: `1px solid ${INK.line}`, borderRadius: 1, bgcolor: INK.paper }}
+            >
+              <Box
+                component="img"
+                src={sourceOf(picture, 320)}
+                alt=""
+                sx={{ maxHeight: 56, maxWidth: "100%", objectFit: "contain" }}
+              />
             </ButtonBase>
           ) : null}
           <Uploader label="Upload a logo" onAdded={(added) => set({ form: "picture", picture: added.id })} />

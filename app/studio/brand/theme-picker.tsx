@@ -22,7 +22,19 @@ function Shown({ theme }: { theme: Theme }) {
   const dressing = useMemo(() => ({ goods, pictures, currency, locale }), [goods, pictures, currency, locale]);
   const page = <ShopPage draft={dressed} page="home" dressing={dressing} studio={STILL} />;
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "auto auto", gap: 1.25, justifyContent: "center", alignItems: "end", bgcolor: INK.bench, pt: 1.5, px: 1.5, overflow: "hidden" }}>
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: "auto auto",
+        gap: 1.25,
+        justifyContent: "center",
+        alignItems: "end",
+        bgcolor: INK.bench,
+        pt: 1.5,
+        px: 1.5,
+        overflow: "hidden",
+      }}
+    >
       <Box sx={{ border: `1px solid ${INK.ink}`, borderBottom: 0, lineHeight: 0 }}>
         <ShopFrame inert title={`${theme.name} on a wide screen`} width={1280} scale={0.2} height={330} sheets={sheets}>
           {page}
@@ -53,13 +65,25 @@ export function ThemePicker() {
       <Box sx={{ maxWidth: 1240, mx: "auto" }}>
         <Typography variant="h1">Choose a theme</Typography>
         <Typography color="text.secondary" sx={{ mt: 0.5, mb: 3, maxWidth: "64ch" }}>
-          This is your own shop in each of them. Switch as often as you like: your words, pictures and brand stay, and nothing reaches shoppers until you publish.
+          This is your own shop in each of them. Switch as often as you like: your words, pictures and brand stay, and
+          nothing reaches shoppers until you publish.
         </Typography>
         <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(378px, 1fr))", gap: 3 }}>
           {THEMES.map((theme) => {
             const isCurrent = theme.id === current;
             return (
-              <Box component="article" key={theme.id} aria-label={theme.name} sx={{ border: `1px solid ${isCurrent ? INK.ink : INK.line}`, boxShadow: isCurrent ? `0 4px 0 ${INK.lemon}` : "none", borderRadius: 1, bgcolor: INK.raised, overflow: "hidden" }}>
+              <Box
+                component="article"
+                key={theme.id}
+                aria-label={theme.name}
+                sx={{
+                  border: `1px solid ${isCurrent ? INK.ink : INK.line}`,
+                  boxShadow: isCurrent ? `0 4px 0 ${INK.lemon}` : "none",
+                  borderRadius: 1,
+                  bgcolor: INK.raised,
+                  overflow: "hidden",
+                }}
+              >
                 <Shown theme={theme} />
                 <Box sx={{ p: 2, borderTop: `1px solid ${INK.ink}`, display: "flex", gap: 2, alignItems: "center" }}>
                   <Box sx={{ flex: 1 }}>
@@ -69,7 +93,12 @@ export function ThemePicker() {
                       {theme.trades}
                     </Typography>
                   </Box>
-                  <Button variant={isCurrent ? "outlined" : "contained"} startIcon={isCurrent ? <Check size={16} aria-hidden /> : undefined} onClick={() => choose(theme)} aria-label={isCurrent ? `${theme.name} is worn now, go on to Brand` : `Wear ${theme.name}`}>
+                  <Button
+                    variant={isCurrent ? "outlined" : "contained"}
+                    startIcon={isCurrent ? <Check size={16} aria-hidden /> : undefined}
+                    onClick={() => choose(theme)}
+                    aria-label={isCurrent ? `${theme.name} is worn now, go on to Brand` : `Wear ${theme.name}`}
+                  >
                     {isCurrent ? "Worn now" : "Wear it"}
                   </Button>
                 </Box>

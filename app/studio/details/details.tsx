@@ -1,4 +1,15 @@
-import { Box, Button, Divider, FormControlLabel, Radio, RadioGroup, Switch, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
+import {
+  Box,
+  Button,
+  Divider,
+  FormControlLabel,
+  Radio,
+  RadioGroup,
+  Switch,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+} from "@mui/material";
 import { Copy, Trash2 } from "lucide-react";
 import { useMemo, type ReactNode } from "react";
 import { PROPERTIES, resolve } from "~/core/cascade";
@@ -31,10 +42,13 @@ function Nothing() {
       <Typography variant="h2" component="p">
         Choose a part of the page
       </Typography>
-      <Typography color="text.secondary">Click it in a pane or in the plan below. What it says, how it sits and how it looks can then be changed here.</Typography>
+      <Typography color="text.secondary">
+        Click it in a pane or in the plan below. What it says, how it sits and how it looks can then be changed here.
+      </Typography>
       <Divider />
       <Typography variant="body2" color="text.secondary">
-        Click words in a chosen part to change them where they stand. <kbd>A</kbd> adds a section, <kbd>[</kbd> and <kbd>]</kbd> walk along the page, <kbd>?</kbd> shows all keys.
+        Click words in a chosen part to change them where they stand. <kbd>A</kbd> adds a section, <kbd>[</kbd> and{" "}
+        <kbd>]</kbd> walk along the page, <kbd>?</kbd> shows all keys.
       </Typography>
     </Box>
   );
@@ -64,29 +78,77 @@ export function Details() {
     definition.styles
       .map((name) => PROPERTIES[name]!)
       .filter((property) => property.group === group && property.name !== "hidden")
-      .map((property) => <StyleField key={property.name} id={node.id} style={node.style} property={property} layers={layers} theme={theme.name} arrangement={arrangement.name} />);
+      .map((property) => (
+        <StyleField
+          key={property.name}
+          id={node.id}
+          style={node.style}
+          property={property}
+          layers={layers}
+          theme={theme.name}
+          arrangement={arrangement.name}
+        />
+      ));
   const canHide = definition.styles.includes("hidden");
   const looks = style("looks");
   return (
     <Box key={node.id}>
-      <Box sx={{ position: "sticky", top: 0, zIndex: 2, bgcolor: INK.raised, px: 2, pt: 1.25, pb: 1.25, borderBottom: `1px solid ${INK.line}` }}>
+      <Box
+        sx={{
+          position: "sticky",
+          top: 0,
+          zIndex: 2,
+          bgcolor: INK.raised,
+          px: 2,
+          pt: 1.25,
+          pb: 1.25,
+          borderBottom: `1px solid ${INK.line}`,
+        }}
+      >
         <Box sx={{ display: "flex", alignItems: "center" }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
             {definition.name}
           </Typography>
-          <IconAction label="Duplicate" keys="D" icon={Copy} onClick={() => run(duplicateSection(draft, node.id, definition.name))} />
-          <IconAction label="Remove" keys="Del" icon={Trash2} onClick={() => run(removeSection(draft, node.id, definition.name))} />
+          <IconAction
+            label="Duplicate"
+            keys="D"
+            icon={Copy}
+            onClick={() => run(duplicateSection(draft, node.id, definition.name))}
+          />
+          <IconAction
+            label="Remove"
+            keys="Del"
+            icon={Trash2}
+            onClick={() => run(removeSection(draft, node.id, definition.name))}
+          />
         </Box>
-        <ToggleButtonGroup exclusive fullWidth size="small" value={audience} aria-label="Whom a change of style is for" sx={{ mt: 0.5 }} onChange={(_e, next: Audience | null) => next && store.getState().setAudience(next)}>
+        <ToggleButtonGroup
+          exclusive
+          fullWidth
+          size="small"
+          value={audience}
+          aria-label="Whom a change of style is for"
+          sx={{ mt: 0.5 }}
+          onChange={(_e, next: Audience | null) => next && store.getState().setAudience(next)}
+        >
           <ToggleButton value="all">All</ToggleButton>
           {DEVICES.map((device) => (
-            <ToggleButton key={device} value={device} sx={{ "&&.Mui-selected": { bgcolor: INK.plum, color: INK.paper }, "&&.Mui-selected:hover": { bgcolor: INK.plum, color: INK.paper } }}>
+            <ToggleButton
+              key={device}
+              value={device}
+              sx={{
+                "&&.Mui-selected": { bgcolor: INK.plum, color: INK.paper },
+                "&&.Mui-selected:hover": { bgcolor: INK.plum, color: INK.paper },
+              }}
+            >
               {DEVICE_LABEL[device]}
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
         <Typography variant="caption" component="p" sx={{ mt: 0.5, color: audience === "all" ? INK.soft : INK.plum }}>
-          {audience === "all" ? "Changes of style are for all devices." : `◆ Changes of style are for ${ONLY_WORDS[audience]} only.`}
+          {audience === "all"
+            ? "Changes of style are for all devices."
+            : `◆ Changes of style are for ${ONLY_WORDS[audience]} only.`}
         </Typography>
       </Box>
       <Group title="What it says">
@@ -103,10 +165,24 @@ export function Details() {
             <RadioGroup
               aria-labelledby="arrangement"
               value={arrangement.id}
-              onChange={(_e, id) => run(switchArrangement(draft, node.id, id, `${definition.name}: ${definition.arrangements.find((a) => a.id === id)?.name ?? "arrangement changed"}`))}
+              onChange={(_e, id) =>
+                run(
+                  switchArrangement(
+                    draft,
+                    node.id,
+                    id,
+                    `${definition.name}: ${definition.arrangements.find((a) => a.id === id)?.name ?? "arrangement changed"}`,
+                  ),
+                )
+              }
             >
               {definition.arrangements.map((a) => (
-                <FormControlLabel key={a.id} value={a.id} control={<Radio size="small" sx={{ p: 0.5 }} />} label={<Typography variant="body2">{a.name}</Typography>} />
+                <FormControlLabel
+                  key={a.id}
+                  value={a.id}
+                  control={<Radio size="small" sx={{ p: 0.5 }} />}
+                  label={<Typography variant="body2">{a.name}</Typography>}
+                />
               ))}
             </RadioGroup>
             {node.props.arrangement === undefined ? (
@@ -114,7 +190,12 @@ export function Details() {
                 from theme {theme.name}
               </Typography>
             ) : (
-              <Button size="small" onClick={() => run(switchArrangement(draft, node.id, undefined, `${definition.name}: arrangement put back`))}>
+              <Button
+                size="small"
+                onClick={() =>
+                  run(switchArrangement(draft, node.id, undefined, `${definition.name}: arrangement put back`))
+                }
+              >
                 Put back to the theme’s
               </Button>
             )}
@@ -126,7 +207,9 @@ export function Details() {
       <Group title="When it shows">
         <Box>
           <FormControlLabel
-            control={<Switch checked={node.shown} onChange={(_e, on) => run(setShown(draft, node.id, on, definition.name))} />}
+            control={
+              <Switch checked={node.shown} onChange={(_e, on) => run(setShown(draft, node.id, on, definition.name))} />
+            }
             label={node.shown ? "Shown in the shop" : "Not shown yet"}
           />
           <Typography variant="caption" component="p" color="text.secondary">
@@ -141,11 +224,34 @@ export function Details() {
                 <FormControlLabel
                   key={device}
                   sx={{ display: "flex" }}
-                  control={<Switch size="small" color="secondary" checked={!hidden} onChange={(_e, on) => run(setStyle(draft, node.id, device, "hidden", on ? undefined : true, on ? `${definition.name} shown` : `${definition.name} hidden`))} />}
+                  control={
+                    <Switch
+                      size="small"
+                      color="secondary"
+                      checked={!hidden}
+                      onChange={(_e, on) =>
+                        run(
+                          setStyle(
+                            draft,
+                            node.id,
+                            device,
+                            "hidden",
+                            on ? undefined : true,
+                            on ? `${definition.name} shown` : `${definition.name} hidden`,
+                          ),
+                        )
+                      }
+                    />
+                  }
                   label={
                     <Typography variant="body2">
                       {HIDE_WORDS[device]}
-                      {hidden ? <Box component="span" sx={{ color: INK.plum }}> ◆ hidden here</Box> : null}
+                      {hidden ? (
+                        <Box component="span" sx={{ color: INK.plum }}>
+                          {" "}
+                          ◆ hidden here
+                        </Box>
+                      ) : null}
                     </Typography>
                   }
                 />

@@ -58,9 +58,23 @@ function PictureField({ node, field, path }: FieldProps) {
       </Typography>
       <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", mt: 0.5 }}>
         {picture ? (
-          <Box component="img" src={sourceOf(picture, 160)} alt={picture.alt} sx={{ width: 96, height: 72, objectFit: "cover", borderRadius: 1, border: `1px solid ${INK.line}` }} />
+          <Box
+            component="img"
+            src={sourceOf(picture, 160)}
+            alt={picture.alt}
+            sx={{ width: 96, height: 72, objectFit: "cover", borderRadius: 1, border: `1px solid ${INK.line}` }}
+          />
         ) : (
-          <Box sx={{ width: 96, height: 72, borderRadius: 1, border: `1px dashed ${INK.soft}`, display: "grid", placeItems: "center" }}>
+          <Box
+            sx={{
+              width: 96,
+              height: 72,
+              borderRadius: 1,
+              border: `1px dashed ${INK.soft}`,
+              display: "grid",
+              placeItems: "center",
+            }}
+          >
             <Typography variant="caption">none</Typography>
           </Box>
         )}
@@ -93,7 +107,14 @@ function CollectionField({ node, field, path }: FieldProps & { field: Extract<Fi
   const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
   const isGone = value !== null && !collections.some((c) => c.id === value);
   return (
-    <TextField select label={field.label} value={isGone ? "" : (value ?? "-")} error={isGone} helperText={isGone ? "This collection is gone. Choose another." : undefined} onChange={(e) => set(e.target.value === "-" ? null : e.target.value)}>
+    <TextField
+      select
+      label={field.label}
+      value={isGone ? "" : (value ?? "-")}
+      error={isGone}
+      helperText={isGone ? "This collection is gone. Choose another." : undefined}
+      onChange={(e) => set(e.target.value === "-" ? null : e.target.value)}
+    >
       <MenuItem value="-">{field.none}</MenuItem>
       {collections.map((c) => (
         <MenuItem key={c.id} value={c.id}>
@@ -128,7 +149,12 @@ function NumberField({ node, field, path }: FieldProps & { field: Extract<Field,
 
 function SwitchField({ node, field, path }: FieldProps) {
   const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
-  return <FormControlLabel control={<Switch checked={readAt(node.props, path) === true} onChange={(_e, on) => set(on)} />} label={field.label} />;
+  return (
+    <FormControlLabel
+      control={<Switch checked={readAt(node.props, path) === true} onChange={(_e, on) => set(on)} />}
+      label={field.label}
+    />
+  );
 }
 
 function ListField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "list" }> }) {
@@ -138,7 +164,12 @@ function ListField({ node, field, path }: FieldProps & { field: Extract<Field, {
   const goods = useStudio((s) => s.goods);
   const titleOf = (item: Json, index: number): string => {
     const said = item as { label?: string; words?: string; collection?: string | null };
-    return said.label || said.words || goods.collections.find((c) => c.id === said.collection)?.title || `${field.one} ${index + 1}`;
+    return (
+      said.label ||
+      said.words ||
+      goods.collections.find((c) => c.id === said.collection)?.title ||
+      `${field.one} ${index + 1}`
+    );
   };
   const move = (from: number, to: number) => {
     setAll(items.toSpliced(from, 1).toSpliced(to, 0, items[from]!));
@@ -152,14 +183,36 @@ function ListField({ node, field, path }: FieldProps & { field: Extract<Field, {
       {items.map((item, index) => (
         <Box key={index} sx={{ border: `1px solid ${open === index ? INK.ink : INK.line}`, borderRadius: 1, mt: 0.75 }}>
           <Box sx={{ display: "flex", alignItems: "center" }}>
-            <Button size="small" onClick={() => setOpen(open === index ? null : index)} aria-expanded={open === index} sx={{ flex: 1, minWidth: 0, justifyContent: "flex-start", fontWeight: 500 }}>
+            <Button
+              size="small"
+              onClick={() => setOpen(open === index ? null : index)}
+              aria-expanded={open === index}
+              sx={{ flex: 1, minWidth: 0, justifyContent: "flex-start", fontWeight: 500 }}
+            >
               <Typography variant="body2" noWrap>
                 {titleOf(item, index)}
               </Typography>
             </Button>
-            <IconAction label={`Move ${titleOf(item, index)} up`} icon={ChevronUp} size={16} disabled={index === 0} onClick={() => move(index, index - 1)} />
-            <IconAction label={`Move ${titleOf(item, index)} down`} icon={ChevronDown} size={16} disabled={index === items.length - 1} onClick={() => move(index, index + 1)} />
-            <IconAction label={`Remove ${titleOf(item, index)}`} icon={Trash2} size={16} onClick={() => setAll(items.toSpliced(index, 1))} />
+            <IconAction
+              label={`Move ${titleOf(item, index)} up`}
+              icon={ChevronUp}
+              size={16}
+              disabled={index === 0}
+              onClick={() => move(index, index - 1)}
+            />
+            <IconAction
+              label={`Move ${titleOf(item, index)} down`}
+              icon={ChevronDown}
+              size={16}
+              disabled={index === items.length - 1}
+              onClick={() => move(index, index + 1)}
+            />
+            <IconAction
+              label={`Remove ${titleOf(item, index)}`}
+              icon={Trash2}
+              size={16}
+              onClick={() => setAll(items.toSpliced(index, 1))}
+            />
           </Box>
           {open === index ? (
             <Box sx={{ display: "grid", gap: 1.5, p: 1.25, pt: 1 }}>

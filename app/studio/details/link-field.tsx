@@ -16,7 +16,9 @@ export function readLink(text: string): Link | string {
       ? { to: "phone", number: typed }
       : { to: "web", address: /^[a-z]+:\/\//i.test(typed) ? typed : `https://${typed}` };
   const parsed = linkSchema.safeParse(link);
-  return parsed.success ? parsed.data : "Choose a product or collection, or write a web address, a mail address or a phone number.";
+  return parsed.success
+    ? parsed.data
+    : "Choose a product or collection, or write a web address, a mail address or a phone number.";
 }
 
 const sameLink = (a: Link, b: Link) => JSON.stringify(a) === JSON.stringify(b);
@@ -29,13 +31,25 @@ function labelOf(link: Link, targets: readonly Target[]): string {
 }
 
 /** Chooses what a link leads to: a thing of the shop by its name, or an address outside. */
-export const LinkField = memo(function LinkField({ label, value, onChange }: { label: string; value: Link; onChange: (link: Link) => void }) {
+export const LinkField = memo(function LinkField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: Link;
+  onChange: (link: Link) => void;
+}) {
   const goods = useStudio((s) => s.goods);
   const [problem, setProblem] = useState<string | null>(null);
   const targets = useMemo<readonly Target[]>(
     () => [
       { label: "Home", group: "Pages", link: { to: "home" } },
-      ...goods.collections.map((c): Target => ({ label: c.title, group: "Collections", link: { to: "collection", id: c.id } })),
+      ...goods.collections.map((c): Target => ({
+        label: c.title,
+        group: "Collections",
+        link: { to: "collection", id: c.id },
+      })),
       ...goods.products.map((p): Target => ({ label: p.title, group: "Products", link: { to: "product", id: p.id } })),
     ],
     [goods],
@@ -60,7 +74,8 @@ export const LinkField = memo(function LinkField({ label, value, onChange }: { l
       onChange={(_event, next) => take(next === null ? NO_LINK : typeof next === "string" ? readLink(next) : next.link)}
       onBlur={(event) => {
         const typed = (event.target as HTMLInputElement).value ?? "";
-        if (typed !== (current?.label ?? labelOf(value, targets))) take(targets.find((t) => t.label.toLowerCase() === typed.toLowerCase())?.link ?? readLink(typed));
+        if (typed !== (current?.label ?? labelOf(value, targets)))
+          take(targets.find((t) => t.label.toLowerCase() === typed.toLowerCase())?.link ?? readLink(typed));
       }}
       renderOption={(props, option) => {
         const { key, ...rest } = props as typeof props & { key: string };
@@ -77,7 +92,14 @@ export const LinkField = memo(function LinkField({ label, value, onChange }: { l
           {...params}
           label={label}
           error={problem !== null || isDead}
-          helperText={problem ?? (isDead ? "What this led to is gone. Choose something else." : value.to === "nowhere" ? "Leads nowhere yet: left out of the shop." : undefined)}
+          helperText={
+            problem ??
+            (isDead
+              ? "What this led to is gone. Choose something else."
+              : value.to === "nowhere"
+                ? "Leads nowhere yet: left out of the shop."
+                : undefined)
+          }
         />
       )}
     />

@@ -25,10 +25,24 @@ export function sourceWords(source: Source, theme: string, arrangement: string):
   }
 }
 
-type StyleFieldProps = { id: string; style: StyleSheet; property: Property; layers: readonly Layer[]; theme: string; arrangement: string };
+type StyleFieldProps = {
+  id: string;
+  style: StyleSheet;
+  property: Property;
+  layers: readonly Layer[];
+  theme: string;
+  arrangement: string;
+};
 
 /** A style value: what it is, where it comes from, and how to put it back. */
-export const StyleField = memo(function StyleField({ id: node, style, property, layers, theme, arrangement }: StyleFieldProps) {
+export const StyleField = memo(function StyleField({
+  id: node,
+  style,
+  property,
+  layers,
+  theme,
+  arrangement,
+}: StyleFieldProps) {
   const store = useStudioStore();
   const chosen = useStudio((s) => s.audience);
   const audience: Audience = property.perDevice ? chosen : "all";
@@ -39,17 +53,31 @@ export const StyleField = memo(function StyleField({ id: node, style, property, 
     store.getState().run(setStyle(store.getState().draft, node, whom, property.name, value, what));
   const isSetHere = style[audience]?.[property.name] !== undefined;
   const differing = property.perDevice ? DEVICES.filter((d) => style[d]?.[property.name] !== undefined) : [];
-  const labelFor = (value: StyleValue | undefined) => property.choices.find((c) => c.value === value)?.label ?? String(value ?? "");
-  const isShort = property.choices.length <= 6 && property.choices.reduce((sum, c) => sum + c.label.length + 3, 0) <= 36;
+  const labelFor = (value: StyleValue | undefined) =>
+    property.choices.find((c) => c.value === value)?.label ?? String(value ?? "");
+  const isShort =
+    property.choices.length <= 6 && property.choices.reduce((sum, c) => sum + c.label.length + 3, 0) <= 36;
   const id = `style-${property.name}`;
   return (
-    <Box sx={{ borderLeft: audience !== "all" && isSetHere ? `3px solid ${INK.plum}` : "3px solid transparent", pl: 1, ml: -1.375 }}>
+    <Box
+      sx={{
+        borderLeft: audience !== "all" && isSetHere ? `3px solid ${INK.plum}` : "3px solid transparent",
+        pl: 1,
+        ml: -1.375,
+      }}
+    >
       {isShort ? (
         <>
           <Typography variant="caption" id={id} sx={{ display: "block", fontWeight: 600, mb: 0.5 }}>
             {property.label}
           </Typography>
-          <ToggleButtonGroup exclusive size="small" value={resolved?.value ?? null} aria-labelledby={id} onChange={(_e, value: StyleValue | null) => value !== null && set(value)}>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={resolved?.value ?? null}
+            aria-labelledby={id}
+            onChange={(_e, value: StyleValue | null) => value !== null && set(value)}
+          >
             {property.choices.map((choice) => (
               <ToggleButton key={String(choice.value)} value={choice.value}>
                 {choice.label}
@@ -76,7 +104,13 @@ export const StyleField = memo(function StyleField({ id: node, style, property, 
         {isSetHere && resolved ? (
           <>
             {" · "}
-            <Link component="button" type="button" variant="caption" onClick={() => set(undefined)} aria-label={`Put ${property.label.toLowerCase()} back`}>
+            <Link
+              component="button"
+              type="button"
+              variant="caption"
+              onClick={() => set(undefined)}
+              aria-label={`Put ${property.label.toLowerCase()} back`}
+            >
               put back
             </Link>
           </>
@@ -87,7 +121,13 @@ export const StyleField = memo(function StyleField({ id: node, style, property, 
             <Typography key={d} variant="caption" component="p" sx={{ color: INK.plum }}>
               ◆ {DEVICE_WORDS[d]} only: {labelFor(style[d]![property.name])}
               {" · "}
-              <Link component="button" type="button" variant="caption" onClick={() => set(undefined, d)} aria-label={`Put ${property.label.toLowerCase()} back on ${DEVICE_WORDS[d]}`}>
+              <Link
+                component="button"
+                type="button"
+                variant="caption"
+                onClick={() => set(undefined, d)}
+                aria-label={`Put ${property.label.toLowerCase()} back on ${DEVICE_WORDS[d]}`}
+              >
                 put back
               </Link>
             </Typography>

@@ -1,4 +1,16 @@
-import { Box, Button, Chip, InputAdornment, Table, TableBody, TableCell, TableHead, TableRow, TextField, Typography } from "@mui/material";
+import {
+  Box,
+  Button,
+  Chip,
+  InputAdornment,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  TextField,
+  Typography,
+} from "@mui/material";
 import { FileUp, Search } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -17,11 +29,17 @@ export function GoodsList() {
   const words = sought.trim().toLowerCase().split(/\s+/).filter(Boolean);
   const titles = new Map(collections.map((c) => [c.id, c.title]));
   const found = products.filter((p) => {
-    const text = `${p.title} ${p.sku} ${p.tags.join(" ")} ${p.collections.map((c) => titles.get(c)).join(" ")} ${AVAILABILITY_WORDS[p.availability]}`.toLowerCase();
+    const text =
+      `${p.title} ${p.sku} ${p.tags.join(" ")} ${p.collections.map((c) => titles.get(c)).join(" ")} ${AVAILABILITY_WORDS[p.availability]}`.toLowerCase();
     return words.every((w) => text.includes(w));
   });
   const bringIn = (
-    <Button variant="contained" component={Link} to={`/s/${shop.id}/goods/import`} startIcon={<FileUp size={17} aria-hidden />}>
+    <Button
+      variant="contained"
+      component={Link}
+      to={`/s/${shop.id}/goods/import`}
+      startIcon={<FileUp size={17} aria-hidden />}
+    >
       Bring in goods
     </Button>
   );
@@ -32,12 +50,27 @@ export function GoodsList() {
           <Box sx={{ flex: 1 }}>
             <Typography variant="h1">Goods</Typography>
             <Typography color="text.secondary">
-              {products.length === 1 ? "1 product" : `${products.length} products`} in {collections.length === 1 ? "1 collection" : `${collections.length} collections`}
+              {products.length === 1 ? "1 product" : `${products.length} products`} in{" "}
+              {collections.length === 1 ? "1 collection" : `${collections.length} collections`}
             </Typography>
           </Box>
           {products.length ? (
             <>
-              <TextField label="Find" value={sought} onChange={(event) => setSought(event.target.value)} sx={{ width: 240 }} slotProps={{ input: { startAdornment: <InputAdornment position="start"><Search size={16} aria-hidden /></InputAdornment> } }} />
+              <TextField
+                label="Find"
+                value={sought}
+                onChange={(event) => setSought(event.target.value)}
+                sx={{ width: 240 }}
+                slotProps={{
+                  input: {
+                    startAdornment: (
+                      <InputAdornment position="start">
+                        <Search size={16} aria-hidden />
+                      </InputAdornment>
+                    ),
+                  },
+                }}
+              />
               <Button variant="outlined" component="a" href={`/s/${shop.id}/goods.csv`} download>
                 Save as a file
               </Button>
@@ -46,11 +79,27 @@ export function GoodsList() {
           ) : null}
         </Box>
         {products.length === 0 ? (
-          <Blank title="No goods yet" text="Bring in a file with a line for each product: title, price, and whatever else you know. You see what was understood before anything is stored." action={bringIn} />
+          <Blank
+            title="No goods yet"
+            text="Bring in a file with a line for each product: title, price, and whatever else you know. You see what was understood before anything is stored."
+            action={bringIn}
+          />
         ) : found.length === 0 ? (
-          <Blank title="Nothing found" text={`No product has “${sought}” in its title, SKU, tags or collection.`} action={<Button onClick={() => setSought("")}>Show all</Button>} />
+          <Blank
+            title="Nothing found"
+            text={`No product has “${sought}” in its title, SKU, tags or collection.`}
+            action={<Button onClick={() => setSought("")}>Show all</Button>}
+          />
         ) : (
-          <Table size="small" aria-label="Goods" sx={{ bgcolor: INK.raised, border: `1px solid ${INK.line}`, "& th": { fontWeight: 650, bgcolor: INK.paper } }}>
+          <Table
+            size="small"
+            aria-label="Goods"
+            sx={{
+              bgcolor: INK.raised,
+              border: `1px solid ${INK.line}`,
+              "& th": { fontWeight: 650, bgcolor: INK.paper },
+            }}
+          >
             <TableHead>
               <TableRow>
                 <TableCell sx={{ width: 56 }}>
@@ -67,16 +116,33 @@ export function GoodsList() {
             <TableBody>
               {found.map((product) => {
                 const picture = pictures.find((p) => p.id === product.pictures[0]);
-                const badge = product.availability === "coming-soon" ? badgeOf(product) : AVAILABILITY_WORDS[product.availability];
+                const badge =
+                  product.availability === "coming-soon" ? badgeOf(product) : AVAILABILITY_WORDS[product.availability];
                 return (
                   <TableRow key={product.id} hover>
                     <TableCell sx={{ py: 0.5 }}>
-                      {picture ? <Box component="img" loading="lazy" src={sourceOf(picture, 160)} alt="" sx={{ width: 40, height: 50, objectFit: "cover", borderRadius: 0.5, display: "block" }} /> : <Box sx={{ width: 40, height: 50, border: `1px dashed ${INK.soft}` }} />}
+                      {picture ? (
+                        <Box
+                          component="img"
+                          loading="lazy"
+                          src={sourceOf(picture, 160)}
+                          alt=""
+                          sx={{ width: 40, height: 50, objectFit: "cover", borderRadius: 0.5, display: "block" }}
+                        />
+                      ) : (
+                        <Box sx={{ width: 40, height: 50, border: `1px dashed ${INK.soft}` }} />
+                      )}
                     </TableCell>
                     <TableCell sx={{ fontWeight: 600 }}>{product.title}</TableCell>
                     <TableCell>{product.sku}</TableCell>
                     <TableCell>{product.collections.map((c) => titles.get(c)).join(", ")}</TableCell>
-                    <TableCell>{product.availability === "in-stock" ? badge : <Chip size="small" label={badge} variant="outlined" />}</TableCell>
+                    <TableCell>
+                      {product.availability === "in-stock" ? (
+                        badge
+                      ) : (
+                        <Chip size="small" label={badge} variant="outlined" />
+                      )}
+                    </TableCell>
                     <TableCell align="right">{product.stock ?? "–"}</TableCell>
                     <TableCell align="right" sx={{ whiteSpace: "nowrap" }}>
                       {formatMoney(product.price, shop.currency, shop.locale)}

@@ -1,4 +1,16 @@
-import { Alert, Box, Button, Chip, CircularProgress, Table, TableBody, TableCell, TableHead, TableRow, Typography } from "@mui/material";
+import {
+  Alert,
+  Box,
+  Button,
+  Chip,
+  CircularProgress,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  Typography,
+} from "@mui/material";
 import { FileUp } from "lucide-react";
 import { useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";
@@ -31,7 +43,10 @@ function PlanView({ plan, currency, locale }: { plan: Plan; currency: string; lo
     <Box sx={{ display: "grid", gap: 2.5 }}>
       {plan.problems.length ? (
         <Alert severity="warning" sx={{ alignItems: "flex-start" }}>
-          <Typography sx={{ fontWeight: 600 }}>{count(plan.problems.length, "problem", "problems")}. These lines are left out; the others can be brought in.</Typography>
+          <Typography sx={{ fontWeight: 600 }}>
+            {count(plan.problems.length, "problem", "problems")}. These lines are left out; the others can be brought
+            in.
+          </Typography>
           <Box component="ul" aria-label="Problems" sx={{ m: 0, mt: 0.5, pl: 2.5, maxHeight: 180, overflowY: "auto" }}>
             {plan.problems.slice(0, 100).map((p, i) => (
               <li key={i}>
@@ -45,8 +60,10 @@ function PlanView({ plan, currency, locale }: { plan: Plan; currency: string; lo
       ) : null}
       {plan.missingPictures.length ? (
         <Alert severity="info">
-          {count(plan.missingPictures.length, "picture is", "pictures are")} not in your library yet: {plan.missingPictures.slice(0, 6).join(", ")}
-          {plan.missingPictures.length > 6 ? " …" : ""}. Upload them under Pictures and bring the same file in again; nothing will be doubled.
+          {count(plan.missingPictures.length, "picture is", "pictures are")} not in your library yet:{" "}
+          {plan.missingPictures.slice(0, 6).join(", ")}
+          {plan.missingPictures.length > 6 ? " …" : ""}. Upload them under Pictures and bring the same file in again;
+          nothing will be doubled.
         </Alert>
       ) : null}
       <Box>
@@ -55,13 +72,30 @@ function PlanView({ plan, currency, locale }: { plan: Plan; currency: string; lo
         </Typography>
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
           {plan.columns.map((c, i) => (
-            <Chip key={i} size="small" variant="outlined" label={c.means === "attribute" ? `${c.name}: describes the product` : c.name.toLowerCase() === c.means.toLowerCase() ? c.name : `${c.name || "(no name)"}: ${c.means}`} />
+            <Chip
+              key={i}
+              size="small"
+              variant="outlined"
+              label={
+                c.means === "attribute"
+                  ? `${c.name}: describes the product`
+                  : c.name.toLowerCase() === c.means.toLowerCase()
+                    ? c.name
+                    : `${c.name || "(no name)"}: ${c.means}`
+              }
+            />
           ))}
         </Box>
-        {plan.newCollections.length ? <Typography sx={{ mt: 1.25 }}>New collections: {plan.newCollections.join(", ")}</Typography> : null}
+        {plan.newCollections.length ? (
+          <Typography sx={{ mt: 1.25 }}>New collections: {plan.newCollections.join(", ")}</Typography>
+        ) : null}
       </Box>
       {plan.lines.length ? (
-        <Table size="small" aria-label="What was understood" sx={{ bgcolor: INK.raised, border: `1px solid ${INK.line}`, "& th": { fontWeight: 650, bgcolor: INK.paper } }}>
+        <Table
+          size="small"
+          aria-label="What was understood"
+          sx={{ bgcolor: INK.raised, border: `1px solid ${INK.line}`, "& th": { fontWeight: 650, bgcolor: INK.paper } }}
+        >
           <TableHead>
             <TableRow>
               <TableCell>Line</TableCell>
@@ -82,13 +116,22 @@ function PlanView({ plan, currency, locale }: { plan: Plan; currency: string; lo
                 <TableCell>{line.collections.join(", ")}</TableCell>
                 <TableCell>{AVAILABILITY_WORDS[line.availability]}</TableCell>
                 <TableCell align="right">{formatMoney(line.price, currency, locale)}</TableCell>
-                <TableCell sx={{ color: line.does === "same" ? INK.soft : INK.leaf, fontWeight: line.does === "same" ? 400 : 600 }}>{DOES[line.does]}</TableCell>
+                <TableCell
+                  sx={{
+                    color: line.does === "same" ? INK.soft : INK.leaf,
+                    fontWeight: line.does === "same" ? 400 : 600,
+                  }}
+                >
+                  {DOES[line.does]}
+                </TableCell>
               </TableRow>
             ))}
           </TableBody>
         </Table>
       ) : null}
-      {plan.lines.length > SHOWN ? <Typography color="text.secondary">and {plan.lines.length - SHOWN} more lines</Typography> : null}
+      {plan.lines.length > SHOWN ? (
+        <Typography color="text.secondary">and {plan.lines.length - SHOWN} more lines</Typography>
+      ) : null}
     </Box>
   );
 }
@@ -114,7 +157,8 @@ export function ImportGoods() {
       // Spreadsheets on some systems still write the old Western European code page.
       text = new TextDecoder("windows-1252").decode(bytes);
     }
-    if (text.includes("\u0000")) return setProblem(`“${chosen.name}” is not a text file. Save your table as CSV and choose that.`);
+    if (text.includes("\u0000"))
+      return setProblem(`“${chosen.name}” is not a text file. Save your table as CSV and choose that.`);
     setFile({ name: chosen.name, text });
     send("plan", text);
     if (input.current) input.current.value = "";
@@ -128,7 +172,9 @@ export function ImportGoods() {
         <Box>
           <Typography variant="h1">Bring in goods</Typography>
           <Typography color="text.secondary" sx={{ maxWidth: "70ch", mt: 0.5 }}>
-            From a CSV file, as every spreadsheet can save it. The first line names the columns. Needed are title and price; understood are description, compare-at price, collection, tags, pictures, stock, availability, available from and SKU. Any other column describes the product.
+            From a CSV file, as every spreadsheet can save it. The first line names the columns. Needed are title and
+            price; understood are description, compare-at price, collection, tags, pictures, stock, availability,
+            available from and SKU. Any other column describes the product.
           </Typography>
         </Box>
         <Box
@@ -137,31 +183,75 @@ export function ImportGoods() {
             event.preventDefault();
             void take(event.dataTransfer.files[0]);
           }}
-          sx={{ border: `1.5px dashed ${INK.soft}`, borderRadius: 1, p: 2.5, display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}
+          sx={{
+            border: `1.5px dashed ${INK.soft}`,
+            borderRadius: 1,
+            p: 2.5,
+            display: "flex",
+            gap: 2,
+            alignItems: "center",
+            flexWrap: "wrap",
+          }}
         >
-          <Button variant={plan ? "outlined" : "contained"} startIcon={<FileUp size={17} aria-hidden />} onClick={() => input.current?.click()} disabled={busy}>
+          <Button
+            variant={plan ? "outlined" : "contained"}
+            startIcon={<FileUp size={17} aria-hidden />}
+            onClick={() => input.current?.click()}
+            disabled={busy}
+          >
             {file ? "Choose another file" : "Choose a CSV file"}
           </Button>
           <Typography color="text.secondary">{file ? file.name : "or drop it here"}</Typography>
-          <input ref={input} hidden type="file" accept=".csv,text/csv,text/plain" aria-label="CSV file" onChange={(event) => void take(event.target.files?.[0])} />
+          <input
+            ref={input}
+            hidden
+            type="file"
+            accept=".csv,text/csv,text/plain"
+            aria-label="CSV file"
+            onChange={(event) => void take(event.target.files?.[0])}
+          />
         </Box>
         {problem ? <Alert severity="error">{problem}</Alert> : null}
         {busy ? (
           <Box sx={{ display: "flex", gap: 1.5, alignItems: "center" }} role="status">
-            <CircularProgress size={20} aria-label="Working" /> {fetcher.formData?.get("intent") === "import" ? "Bringing them in …" : "Reading the file …"}
+            <CircularProgress size={20} aria-label="Working" />{" "}
+            {fetcher.formData?.get("intent") === "import" ? "Bringing them in …" : "Reading the file …"}
           </Box>
         ) : null}
         {answer?.step === "refused" ? <Alert severity="error">{answer.why}</Alert> : null}
         {answer?.step === "done" ? (
-          <Alert severity="success" action={<Button component={Link} to={`/s/${shop.id}/goods`}>See the goods</Button>}>
-            {count(answer.added, "product", "products")} added, {answer.changed} changed, {answer.same} left as they were.
+          <Alert
+            severity="success"
+            action={
+              <Button component={Link} to={`/s/${shop.id}/goods`}>
+                See the goods
+              </Button>
+            }
+          >
+            {count(answer.added, "product", "products")} added, {answer.changed} changed, {answer.same} left as they
+            were.
           </Alert>
         ) : null}
         {plan && file ? (
           <>
-            <Box sx={{ display: "flex", gap: 2, alignItems: "center", position: "sticky", top: -24, bgcolor: INK.paper, py: 1.5, zIndex: 1, borderBottom: `1px solid ${INK.line}` }}>
+            <Box
+              sx={{
+                display: "flex",
+                gap: 2,
+                alignItems: "center",
+                position: "sticky",
+                top: -24,
+                bgcolor: INK.paper,
+                py: 1.5,
+                zIndex: 1,
+                borderBottom: `1px solid ${INK.line}`,
+              }}
+            >
               <Typography sx={{ flex: 1, fontWeight: 600 }}>
-                {count(plan.lines.length, "product", "products")} understood: {plan.lines.filter((l) => l.does === "new").length} new, {plan.lines.filter((l) => l.does === "changed").length} changed, {plan.lines.filter((l) => l.does === "same").length} as they are. Nothing is stored yet.
+                {count(plan.lines.length, "product", "products")} understood:{" "}
+                {plan.lines.filter((l) => l.does === "new").length} new,{" "}
+                {plan.lines.filter((l) => l.does === "changed").length} changed,{" "}
+                {plan.lines.filter((l) => l.does === "same").length} as they are. Nothing is stored yet.
               </Typography>
               <Button variant="contained" disabled={todo === 0 || busy} onClick={() => send("import", file.text)}>
                 {todo === 0 ? "Nothing to bring in" : `Bring in ${count(todo, "product", "products")}`}

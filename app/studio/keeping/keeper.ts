@@ -89,16 +89,23 @@ export function startKeeper(store: StudioStore): Keeper {
     const { dropped, ...next } = takeMissed(store.getState(), missed, seq);
     store.setState(next);
     const { say } = store.getState();
-    if (dropped) say(`Changed in another tab meanwhile. ${dropped} of your changes had nothing left to change.`, "problem");
+    if (dropped)
+      say(`Changed in another tab meanwhile. ${dropped} of your changes had nothing left to change.`, "problem");
     else say("Changes from another tab are in.");
   };
 
   const settle = (answer: Answer, batch: readonly Transaction[]) => {
     const state = store.getState();
     if (answer.ok) {
-      const applied = applyAll(state.confirmed, batch.flatMap((t) => t.operations));
+      const applied = applyAll(
+        state.confirmed,
+        batch.flatMap((t) => t.operations),
+      );
       store.setState({
-        base: answer.seq, confirmed: applied.ok ? applied.draft : state.draft, pending: state.pending.slice(batch.length), sent: 0,
+        base: answer.seq,
+        confirmed: applied.ok ? applied.draft : state.draft,
+        pending: state.pending.slice(batch.length),
+        sent: 0,
         keptAt: Date.now(),
       });
     } else if (answer.code === "behind") take(answer.missed, answer.seq);

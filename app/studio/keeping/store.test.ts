@@ -9,10 +9,19 @@ const [hero, grid] = [main[0]!, main.find((n) => n.kind === "product-grid")!];
 
 function studio(log: readonly Transaction[] = []) {
   const { draft, goods, pictures, currency, locale } = contentWith(main);
-  return createStudioStore({ shop: { id: "s", host: "s", address: "", currency, locale }, goods, pictures, published: undefined, draft, seq: 5, log });
+  return createStudioStore({
+    shop: { id: "s", host: "s", address: "", currency, locale },
+    goods,
+    pictures,
+    published: undefined,
+    draft,
+    seq: 5,
+    log,
+  });
 }
 const heading = (s: ReturnType<typeof studio>) => s.getState().draft.documents.home!.root.slots.main![0]!.props.heading;
-const type = (s: ReturnType<typeof studio>, text: string) => s.getState().run(setProp(s.getState().draft, hero.id, ["heading"], text, "Words changed in Hero"));
+const type = (s: ReturnType<typeof studio>, text: string) =>
+  s.getState().run(setProp(s.getState().draft, hero.id, ["heading"], text, "Words changed in Hero"));
 
 describe("the studio's state", () => {
   it("makes one step of fast typing and two of slow", () => {
@@ -83,7 +92,10 @@ describe("another tab's changes", () => {
     expect(heading(s)).toBe("Mine");
     expect(s.getState().draft.documents.home!.root.slots.main!.find((n) => n.id === grid.id)!.shown).toBe(false);
     expect(s.getState().base).toBe(6);
-    const server = applyAll(s.getState().confirmed, s.getState().pending.flatMap((t) => t.operations));
+    const server = applyAll(
+      s.getState().confirmed,
+      s.getState().pending.flatMap((t) => t.operations),
+    );
     expect(server.ok && server.draft).toEqual(s.getState().draft);
   });
 

@@ -22,7 +22,12 @@ import { problemOf } from "~/kinds";
 export type KeepState = "kept" | "keeping" | "waiting" | "signed-out";
 export type View = "phone" | "both" | "wide";
 export type Editing = { readonly pane: string; readonly node: string; readonly at: string };
-export type Said = { readonly text: string; readonly tone: "plain" | "problem"; readonly canUndo?: boolean; readonly key: number };
+export type Said = {
+  readonly text: string;
+  readonly tone: "plain" | "problem";
+  readonly canUndo?: boolean;
+  readonly key: number;
+};
 
 export type ShopFacts = {
   readonly id: string;
@@ -133,7 +138,9 @@ export function createStudioStore(loaded: Loaded): StudioStore {
       const now = Date.now();
       const last = state.pending.at(-1);
       const merges =
-        outcome.mergeKey !== undefined && state.lastMerge?.key === outcome.mergeKey && now - state.lastMerge.at < MERGE_WITHIN_MS;
+        outcome.mergeKey !== undefined &&
+        state.lastMerge?.key === outcome.mergeKey &&
+        now - state.lastMerge.at < MERGE_WITHIN_MS;
       const group = merges ? state.history.past.at(-1)?.group : undefined;
       const next = group === undefined ? outcome.transaction : { ...outcome.transaction, group };
       const isUnsent = last !== undefined && state.pending.length > state.sent && last.group === next.group;
@@ -168,14 +175,21 @@ export function createStudioStore(loaded: Loaded): StudioStore {
 }
 
 /** The state after others' changes: theirs first, then ours carried over onto them. */
-export function takeMissed(state: StudioState, missed: readonly Transaction[], seq: number): Partial<StudioState> & { readonly dropped: number } {
+export function takeMissed(
+  state: StudioState,
+  missed: readonly Transaction[],
+  seq: number,
+): Partial<StudioState> & { readonly dropped: number } {
   const theirs = new Set(missed.map((t) => t.id));
   let { confirmed } = state;
   for (const each of missed) {
     const applied = applyAll(confirmed, each.operations);
     if (applied.ok) confirmed = applied.draft;
   }
-  const { draft, kept, dropped } = rebaseAll(confirmed, state.pending.filter((t) => !theirs.has(t.id)));
+  const { draft, kept, dropped } = rebaseAll(
+    confirmed,
+    state.pending.filter((t) => !theirs.has(t.id)),
+  );
   return { confirmed, draft, pending: kept, base: seq, sent: 0, dropped: dropped.length };
 }
 
@@ -189,4 +203,4 @@ export function useStudioStore(): StudioStore {
 }
 
 /** Reads from the studio's state; draws again when what is read changes. */
-export const useStudio = <T,>(read: (state: StudioState) => T): T => useStore(useStudioStore(), read);
+export const useStudio = <T>(read: (state: StudioState) => T): T => useStore(useStudioStore(), read);

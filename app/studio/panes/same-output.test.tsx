@@ -20,7 +20,11 @@ function plain(html: string): string {
   for (const link of holder.querySelectorAll("link")) link.remove();
   for (const element of holder.querySelectorAll("*")) {
     // The order of attributes carries no meaning; the two writers differ in it.
-    const kept = element.getAttributeNames().filter((name) => !STUDIO_MARKS.includes(name)).sort().map((name) => [name, element.getAttribute(name)!] as const);
+    const kept = element
+      .getAttributeNames()
+      .filter((name) => !STUDIO_MARKS.includes(name))
+      .sort()
+      .map((name) => [name, element.getAttribute(name)!] as const);
     for (const name of element.getAttributeNames()) element.removeAttribute(name);
     for (const [name, value] of kept) element.setAttribute(name, value);
   }

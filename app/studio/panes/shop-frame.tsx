@@ -47,7 +47,16 @@ type ShopFrameProps = {
 };
 
 /** The shop's own views in a document of their own, at the width of a device, live. */
-export function ShopFrame({ title, width, scale, height, sheets, children, onDocument, inert = false }: ShopFrameProps) {
+export function ShopFrame({
+  title,
+  width,
+  scale,
+  height,
+  sheets,
+  children,
+  onDocument,
+  inert = false,
+}: ShopFrameProps) {
   const [frame, setFrame] = useState<Document | null>(null);
   useSheets(frame, sheets);
   const element = useRef<HTMLIFrameElement>(null);
@@ -63,7 +72,9 @@ export function ShopFrame({ title, width, scale, height, sheets, children, onDoc
   }, [frame, onDocument]);
   return (
     <Box sx={{ position: "relative", overflow: "hidden", width: Math.round(width * scale), height, bgcolor: "#fff" }}>
-      {frame ? null : <Skeleton variant="rectangular" animation={false} sx={{ position: "absolute", inset: 0, height: "100%" }} />}
+      {frame ? null : (
+        <Skeleton variant="rectangular" animation={false} sx={{ position: "absolute", inset: 0, height: "100%" }} />
+      )}
       <iframe
         ref={element}
         title={title}
@@ -71,7 +82,14 @@ export function ShopFrame({ title, width, scale, height, sheets, children, onDoc
         onLoad={ready}
         tabIndex={inert ? -1 : undefined}
         aria-hidden={inert || undefined}
-        style={{ border: 0, width, height: height / scale, transform: `scale(${scale})`, transformOrigin: "0 0", pointerEvents: inert ? "none" : undefined }}
+        style={{
+          border: 0,
+          width,
+          height: height / scale,
+          transform: `scale(${scale})`,
+          transformOrigin: "0 0",
+          pointerEvents: inert ? "none" : undefined,
+        }}
       />
       {frame ? createPortal(children, frame.body) : null}
     </Box>

@@ -9,7 +9,12 @@ import { envOf, Page, PageSections, sectionCss, sharedCss } from "~/render";
 import { themeById } from "~/themes";
 import type { Sheets } from "./shop-frame";
 
-export type Dressing = { readonly goods: Goods; readonly pictures: readonly Picture[]; readonly currency: string; readonly locale: string };
+export type Dressing = {
+  readonly goods: Goods;
+  readonly pictures: readonly Picture[];
+  readonly currency: string;
+  readonly locale: string;
+};
 
 /** Style sheets of a draft's pages, in the order in which they apply. */
 export function usePageSheets(draft: Draft, pictures: readonly Picture[], extra: string): Sheets {
@@ -19,7 +24,10 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], extra:
   const shared = useMemo(() => sharedCss(KINDS.keys(), theme), [theme]);
   const focus = useMemo(() => pictures.map(focusCss).join(""), [pictures]);
   return useMemo(() => {
-    const sheets = new Map([["look", looks], ["shared", shared]]);
+    const sheets = new Map([
+      ["look", looks],
+      ["shared", shared],
+    ]);
     for (const document of Object.values(documents)) {
       for (const node of Object.values(document.root.slots).flat()) sheets.set(node.id, sectionCss(node, theme, look));
     }
@@ -28,7 +36,17 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], extra:
 }
 
 /** A page of the shop as the studio shows it. */
-export function ShopPage({ draft, page, dressing, studio }: { draft: Draft; page: string; dressing: Dressing; studio: NonNullable<KindEnv["studio"]> }) {
+export function ShopPage({
+  draft,
+  page,
+  dressing,
+  studio,
+}: {
+  draft: Draft;
+  page: string;
+  dressing: Dressing;
+  studio: NonNullable<KindEnv["studio"]>;
+}) {
   const theme = themeById(draft.look.theme);
   const env = useMemo(() => envOf(dressing, draft.look, studio), [dressing, draft.look, studio]);
   return (

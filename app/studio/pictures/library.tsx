@@ -33,10 +33,37 @@ function Describe({ picture }: { picture: Picture }) {
     />
   );
   return (
-    <Box component="aside" aria-label="About this picture" sx={{ display: "grid", gap: 1.5, alignContent: "start", position: "sticky", top: 16 }}>
-      <Box sx={{ position: "relative", cursor: "crosshair", lineHeight: 0, border: `1px solid ${INK.line}` }} onClick={point}>
-        <img src={sourceOf(picture, 640)} alt={picture.alt} style={{ width: "100%", height: "auto" }} width={picture.width} height={picture.height} />
-        <Box aria-hidden sx={{ position: "absolute", left: `${focus[0]}%`, top: `${focus[1]}%`, width: 22, height: 22, m: "-11px", borderRadius: "50%", border: `2px solid ${INK.ink}`, bgcolor: INK.lemon, boxShadow: `0 0 0 2px ${INK.paper}` }} />
+    <Box
+      component="aside"
+      aria-label="About this picture"
+      sx={{ display: "grid", gap: 1.5, alignContent: "start", position: "sticky", top: 16 }}
+    >
+      <Box
+        sx={{ position: "relative", cursor: "crosshair", lineHeight: 0, border: `1px solid ${INK.line}` }}
+        onClick={point}
+      >
+        <img
+          src={sourceOf(picture, 640)}
+          alt={picture.alt}
+          style={{ width: "100%", height: "auto" }}
+          width={picture.width}
+          height={picture.height}
+        />
+        <Box
+          aria-hidden
+          sx={{
+            position: "absolute",
+            left: `${focus[0]}%`,
+            top: `${focus[1]}%`,
+            width: 22,
+            height: 22,
+            m: "-11px",
+            borderRadius: "50%",
+            border: `2px solid ${INK.ink}`,
+            bgcolor: INK.lemon,
+            boxShadow: `0 0 0 2px ${INK.paper}`,
+          }}
+        />
       </Box>
       <Typography variant="caption" color="text.secondary">
         Click what must stay in view when the picture is cropped.
@@ -45,12 +72,29 @@ function Describe({ picture }: { picture: Picture }) {
         {side(0, "From the left, %")}
         {side(1, "From the top, %")}
       </Box>
-      <TextField label="What it shows" multiline minRows={2} value={alt} onChange={(event) => setAlt(event.target.value)} helperText="Read out to people who don’t see the picture." slotProps={{ htmlInput: { maxLength: 300 } }} />
+      <TextField
+        label="What it shows"
+        multiline
+        minRows={2}
+        value={alt}
+        onChange={(event) => setAlt(event.target.value)}
+        helperText="Read out to people who don’t see the picture."
+        slotProps={{ htmlInput: { maxLength: 300 } }}
+      />
       <Typography variant="caption" color="text.secondary">
         {picture.name} · {picture.width} × {picture.height}
       </Typography>
       {fetcher.data && !fetcher.data.ok ? <Alert severity="error">{fetcher.data.why}</Alert> : null}
-      <Button variant="contained" disabled={!isChanged || fetcher.state !== "idle"} onClick={() => void fetcher.submit({ id: picture.id, alt, focusX: String(focus[0]), focusY: String(focus[1]) }, { method: "post" })}>
+      <Button
+        variant="contained"
+        disabled={!isChanged || fetcher.state !== "idle"}
+        onClick={() =>
+          void fetcher.submit(
+            { id: picture.id, alt, focusX: String(focus[0]), focusY: String(focus[1]) },
+            { method: "post" },
+          )
+        }
+      >
         {fetcher.state === "idle" ? "Keep" : "Keeping …"}
       </Button>
     </Box>
@@ -68,7 +112,9 @@ export function Library() {
         <Box sx={{ display: "flex", alignItems: "center", gap: 3, flexWrap: "wrap" }}>
           <Box sx={{ flex: 1 }}>
             <Typography variant="h1">Pictures</Typography>
-            <Typography color="text.secondary">{pictures.length === 1 ? "1 picture" : `${pictures.length} pictures`}</Typography>
+            <Typography color="text.secondary">
+              {pictures.length === 1 ? "1 picture" : `${pictures.length} pictures`}
+            </Typography>
           </Box>
           <Uploader several label="Upload pictures" onAdded={(added) => setChosen(added.id)} />
         </Box>
@@ -81,11 +127,42 @@ export function Library() {
                   aria-label={each.alt || each.name}
                   aria-pressed={each.id === picture.id}
                   onClick={() => setChosen(each.id)}
-                  sx={{ position: "relative", display: "block", borderRadius: 1, overflow: "hidden", outline: each.id === picture.id ? `3px solid ${INK.ink}` : `1px solid ${INK.line}`, boxShadow: each.id === picture.id ? `0 0 0 6px ${INK.lemon}` : "none" }}
+                  sx={{
+                    position: "relative",
+                    display: "block",
+                    borderRadius: 1,
+                    overflow: "hidden",
+                    outline: each.id === picture.id ? `3px solid ${INK.ink}` : `1px solid ${INK.line}`,
+                    boxShadow: each.id === picture.id ? `0 0 0 6px ${INK.lemon}` : "none",
+                  }}
                 >
-                  <Box component="img" loading="lazy" src={sourceOf(each, 320)} alt="" sx={{ display: "block", width: "100%", aspectRatio: "1/1", objectFit: "cover", objectPosition: `${each.focus[0]}% ${each.focus[1]}%`, bgcolor: INK.raised }} />
+                  <Box
+                    component="img"
+                    loading="lazy"
+                    src={sourceOf(each, 320)}
+                    alt=""
+                    sx={{
+                      display: "block",
+                      width: "100%",
+                      aspectRatio: "1/1",
+                      objectFit: "cover",
+                      objectPosition: `${each.focus[0]}% ${each.focus[1]}%`,
+                      bgcolor: INK.raised,
+                    }}
+                  />
                   {each.alt ? null : (
-                    <Typography variant="caption" sx={{ position: "absolute", left: 0, right: 0, bottom: 0, bgcolor: INK.lemon, color: INK.ink, fontWeight: 600 }}>
+                    <Typography
+                      variant="caption"
+                      sx={{
+                        position: "absolute",
+                        left: 0,
+                        right: 0,
+                        bottom: 0,
+                        bgcolor: INK.lemon,
+                        color: INK.ink,
+                        fontWeight: 600,
+                      }}
+                    >
                       not described
                     </Typography>
                   )}
@@ -95,7 +172,10 @@ export function Library() {
             <Describe picture={picture} />
           </Box>
         ) : (
-          <Blank title="No pictures yet" text="Upload photos of your goods and of where you make them. They are turned upright, and made in the right size for every screen, by themselves." />
+          <Blank
+            title="No pictures yet"
+            text="Upload photos of your goods and of where you make them. They are turned upright, and made in the right size for every screen, by themselves."
+          />
         )}
       </Box>
     </Box>

@@ -1,4 +1,13 @@
-import { Box, ButtonBase, Dialog, DialogContent, DialogTitle, InputAdornment, TextField, Typography } from "@mui/material";
+import {
+  Box,
+  ButtonBase,
+  Dialog,
+  DialogContent,
+  DialogTitle,
+  InputAdornment,
+  TextField,
+  Typography,
+} from "@mui/material";
 import { Search, X } from "lucide-react";
 import { useState } from "react";
 import { sourceOf } from "~/core/pictures";
@@ -27,27 +36,66 @@ export function PicturePicker({ open, onClose, onChoose }: PickerProps) {
           value={sought}
           onChange={(event) => setSought(event.target.value)}
           sx={{ width: 240 }}
-          slotProps={{ input: { startAdornment: <InputAdornment position="start"><Search size={16} aria-hidden /></InputAdornment> } }}
+          slotProps={{
+            input: {
+              startAdornment: (
+                <InputAdornment position="start">
+                  <Search size={16} aria-hidden />
+                </InputAdornment>
+              ),
+            },
+          }}
         />
         <IconAction label="Close" icon={X} onClick={onClose} />
       </DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2, gridTemplateRows: "auto minmax(0,1fr)" }}>
         <Uploader onAdded={(picture) => onChoose(picture.id)} />
         {sorted.length ? (
-          <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(130px, 1fr))", gap: 1.25, pb: 1, pt: 0.5 }}>
+          <Box
+            sx={{
+              display: "grid",
+              gridTemplateColumns: "repeat(auto-fill, minmax(130px, 1fr))",
+              gap: 1.25,
+              pb: 1,
+              pt: 0.5,
+            }}
+          >
             {sorted.map((picture) => (
               <ButtonBase
                 key={picture.id}
                 aria-label={picture.alt || picture.name}
                 onClick={() => onChoose(picture.id)}
-                sx={{ display: "block", borderRadius: 1, overflow: "hidden", border: `1px solid ${INK.line}`, "&:hover": { borderColor: INK.ink } }}
+                sx={{
+                  display: "block",
+                  borderRadius: 1,
+                  overflow: "hidden",
+                  border: `1px solid ${INK.line}`,
+                  "&:hover": { borderColor: INK.ink },
+                }}
               >
-                <Box component="img" loading="lazy" src={sourceOf(picture, 320)} alt="" sx={{ display: "block", width: "100%", aspectRatio: "4/3", objectFit: "cover", objectPosition: `${picture.focus[0]}% ${picture.focus[1]}%`, bgcolor: INK.paper }} />
+                <Box
+                  component="img"
+                  loading="lazy"
+                  src={sourceOf(picture, 320)}
+                  alt=""
+                  sx={{
+                    display: "block",
+                    width: "100%",
+                    aspectRatio: "4/3",
+                    objectFit: "cover",
+                    objectPosition: `${picture.focus[0]}% ${picture.focus[1]}%`,
+                    bgcolor: INK.paper,
+                  }}
+                />
               </ButtonBase>
             ))}
           </Box>
         ) : (
-          <Typography color="text.secondary">{pictures.length ? `No picture is described by “${sought}”.` : "There are no pictures yet. Upload the first one above."}</Typography>
+          <Typography color="text.secondary">
+            {pictures.length
+              ? `No picture is described by “${sought}”.`
+              : "There are no pictures yet. Upload the first one above."}
+          </Typography>
         )}
       </DialogContent>
     </Dialog>

@@ -23,10 +23,13 @@ export function Uploader({ onAdded, several = false, label = "Upload a picture" 
     setProblems([]);
     for (const [index, file] of wanted.entries()) {
       setShare(index / wanted.length);
-      const result = await upload(store.getState().shop.id, file, (part) => setShare((index + part * 0.9) / wanted.length));
+      const result = await upload(store.getState().shop.id, file, (part) =>
+        setShare((index + part * 0.9) / wanted.length),
+      );
       if (result.ok) {
         const { pictures } = store.getState();
-        if (!pictures.some((p) => p.id === result.picture.id)) store.setState({ pictures: [result.picture, ...pictures] });
+        if (!pictures.some((p) => p.id === result.picture.id))
+          store.setState({ pictures: [result.picture, ...pictures] });
         onAdded?.(result.picture);
       } else failed.push(result.why);
     }
@@ -47,17 +50,37 @@ export function Uploader({ onAdded, several = false, label = "Upload a picture" 
         setOver(false);
         void take([...event.dataTransfer.files]);
       }}
-      sx={{ border: `1.5px dashed ${over ? INK.ink : INK.soft}`, bgcolor: over ? INK.lemon : "transparent", borderRadius: 1, p: 1.5, display: "grid", gap: 1 }}
+      sx={{
+        border: `1.5px dashed ${over ? INK.ink : INK.soft}`,
+        bgcolor: over ? INK.lemon : "transparent",
+        borderRadius: 1,
+        p: 1.5,
+        display: "grid",
+        gap: 1,
+      }}
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
-        <Button variant="outlined" startIcon={<Upload size={16} aria-hidden />} onClick={() => input.current?.click()} disabled={share !== null}>
+        <Button
+          variant="outlined"
+          startIcon={<Upload size={16} aria-hidden />}
+          onClick={() => input.current?.click()}
+          disabled={share !== null}
+        >
           {label}
         </Button>
         <Typography variant="caption" color="text.secondary">
           or drop {several ? "them" : "it"} here · PNG, JPEG, WebP or SVG, up to 15 MB
         </Typography>
       </Box>
-      <input ref={input} type="file" hidden accept={ACCEPTED} multiple={several} aria-label={label} onChange={(event) => void take([...(event.target.files ?? [])])} />
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept={ACCEPTED}
+        multiple={several}
+        aria-label={label}
+        onChange={(event) => void take([...(event.target.files ?? [])])}
+      />
       {share !== null ? <LinearProgress variant="determinate" value={share * 100} aria-label="Uploading" /> : null}
       {problems.map((why) => (
         <Alert key={why} severity="error">

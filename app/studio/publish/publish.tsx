@@ -1,4 +1,15 @@
-import { Alert, Box, Button, CircularProgress, Dialog, DialogActions, DialogContent, DialogTitle, Link, Typography } from "@mui/material";
+import {
+  Alert,
+  Box,
+  Button,
+  CircularProgress,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  Link,
+  Typography,
+} from "@mui/material";
 import { useDeferredValue, useEffect, useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
 import { differences } from "~/core/document";
@@ -17,7 +28,15 @@ type Stage =
 const UNREACHABLE = "The server can’t be reached. Your changes are safe in this browser; try again in a moment.";
 
 /** Shows what publishing would change, in words, and publishes just that. */
-export function PublishDialog({ open, onClose, keeper }: { open: boolean; onClose: () => void; keeper: Keeper | null }) {
+export function PublishDialog({
+  open,
+  onClose,
+  keeper,
+}: {
+  open: boolean;
+  onClose: () => void;
+  keeper: Keeper | null;
+}) {
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop);
   const { revalidate } = useRevalidator();
@@ -45,7 +64,11 @@ export function PublishDialog({ open, onClose, keeper }: { open: boolean; onClos
   const publish = async (pending: Pending) => {
     setStage({ name: "publishing", pending });
     try {
-      const response = await fetch(address, { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify({ seq: pending.seq }) });
+      const response = await fetch(address, {
+        method: "POST",
+        headers: { "Content-Type": "application/json" },
+        body: JSON.stringify({ seq: pending.seq }),
+      });
       if (!response.ok) throw new Error();
       const result = (await response.json()) as { ok: true; number: number } | { ok: false; code: string };
       if (result.ok) {
@@ -72,13 +95,31 @@ export function PublishDialog({ open, onClose, keeper }: { open: boolean; onClos
           </Box>
         ) : null}
         {stage.name === "failed" ? <Alert severity="error">{stage.why}</Alert> : null}
-        {pending && pending.changes.length === 0 ? <Typography>Nothing has changed since it was last published. The shop shows what you see here.</Typography> : null}
+        {pending && pending.changes.length === 0 ? (
+          <Typography>Nothing has changed since it was last published. The shop shows what you see here.</Typography>
+        ) : null}
         {pending && pending.changes.length > 0 ? (
           <>
             <Typography color="text.secondary" gutterBottom>
-              {pending.first ? "Shoppers will see your shop for the first time." : pending.changes.length === 1 ? "Shoppers will see one change:" : `Shoppers will see ${pending.changes.length} changes:`}
+              {pending.first
+                ? "Shoppers will see your shop for the first time."
+                : pending.changes.length === 1
+                  ? "Shoppers will see one change:"
+                  : `Shoppers will see ${pending.changes.length} changes:`}
             </Typography>
-            <Box component="ul" aria-label="What will change" sx={{ m: 0, p: 0, listStyle: "none", maxHeight: "44vh", overflowY: "auto", border: `1px solid ${INK.line}`, borderRadius: 1 }}>
+            <Box
+              component="ul"
+              aria-label="What will change"
+              sx={{
+                m: 0,
+                p: 0,
+                listStyle: "none",
+                maxHeight: "44vh",
+                overflowY: "auto",
+                border: `1px solid ${INK.line}`,
+                borderRadius: 1,
+              }}
+            >
               {pending.changes.map(({ where, what }, i) => (
                 <Box component="li" key={i} sx={{ px: 1.5, py: 0.875, borderTop: i ? `1px solid ${INK.line}` : 0 }}>
                   <strong>{where}</strong>: {what}
@@ -123,15 +164,31 @@ export function PublishDialog({ open, onClose, keeper }: { open: boolean; onClos
 export function PublishButton({ onClick }: { onClick: () => void }) {
   const draft = useDeferredValue(useStudio((s) => s.draft));
   const published = useStudio((s) => s.published);
-  const changes = useMemo(() => (published ? differences(published, draft).map(changeWords).length : 1), [published, draft]);
+  const changes = useMemo(
+    () => (published ? differences(published, draft).map(changeWords).length : 1),
+    [published, draft],
+  );
   return (
     <Button
       variant="contained"
       onClick={onClick}
-      aria-label={published ? `Publish, ${changes} ${changes === 1 ? "change" : "changes"}` : "Publish for the first time"}
+      aria-label={
+        published ? `Publish, ${changes} ${changes === 1 ? "change" : "changes"}` : "Publish for the first time"
+      }
       endIcon={
         published && changes > 0 ? (
-          <Box component="span" sx={{ bgcolor: INK.lemon, color: INK.ink, borderRadius: 1, px: 0.75, lineHeight: "20px", "&&": { fontSize: 13 }, fontWeight: 700 }}>
+          <Box
+            component="span"
+            sx={{
+              bgcolor: INK.lemon,
+              color: INK.ink,
+              borderRadius: 1,
+              px: 0.75,
+              lineHeight: "20px",
+              "&&": { fontSize: 13 },
+              fontWeight: 700,
+            }}
+          >
             {changes}
           </Box>
         ) : undefined

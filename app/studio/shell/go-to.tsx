@@ -11,7 +11,11 @@ export function GoTo({ open, onClose, actions }: { open: boolean; onClose: () =>
   const navigate = useNavigate();
   const draft = useStudio((s) => s.draft);
   const shop = useStudio((s) => s.shop);
-  const area = (label: string, path: string): Goal => ({ label, group: "Areas", go: () => void navigate(`/s/${shop.id}/${path}`) });
+  const area = (label: string, path: string): Goal => ({
+    label,
+    group: "Areas",
+    go: () => void navigate(`/s/${shop.id}/${path}`),
+  });
   const goals: readonly Goal[] = [
     area("Brand", "brand"),
     area("Themes", "theme"),
@@ -33,7 +37,14 @@ export function GoTo({ open, onClose, actions }: { open: boolean; onClose: () =>
     ...actions,
   ];
   return (
-    <Dialog open={open} onClose={onClose} fullWidth maxWidth="sm" aria-label="Go to" sx={{ "& .MuiDialog-container": { alignItems: "flex-start", pt: 8 } }}>
+    <Dialog
+      open={open}
+      onClose={onClose}
+      fullWidth
+      maxWidth="sm"
+      aria-label="Go to"
+      sx={{ "& .MuiDialog-container": { alignItems: "flex-start", pt: 8 } }}
+    >
       <DialogContent>
         <Autocomplete<Goal>
           options={goals as Goal[]}

@@ -33,7 +33,15 @@ export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void
         <Box component="dl" sx={{ display: "grid", gridTemplateColumns: "auto 1fr", gap: "6px 24px", m: 0 }}>
           {KEYS.map(([keys, does]) => (
             <Box key={keys} sx={{ display: "contents" }}>
-              <Box component="dt" sx={{ fontWeight: 650, borderBottom: `2px solid ${INK.lemon}`, justifySelf: "start", whiteSpace: "pre" }}>
+              <Box
+                component="dt"
+                sx={{
+                  fontWeight: 650,
+                  borderBottom: `2px solid ${INK.lemon}`,
+                  justifySelf: "start",
+                  whiteSpace: "pre",
+                }}
+              >
                 {keys}
               </Box>
               <Box component="dd" sx={{ m: 0 }}>

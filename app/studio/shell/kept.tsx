@@ -20,13 +20,26 @@ export function Kept() {
   }
   const [Icon, text, hint] =
     keep === "waiting"
-      ? ([CloudOff, `${waiting} waiting here`, "The server can’t be reached. Your changes are safe in this browser and are sent as soon as it answers."] as const)
+      ? ([
+          CloudOff,
+          `${waiting} waiting here`,
+          "The server can’t be reached. Your changes are safe in this browser and are sent as soon as it answers.",
+        ] as const)
       : keep === "keeping"
         ? ([LoaderCircle, "Keeping …", "Your latest change is on its way."] as const)
         : ([Check, keptAt ? `Kept ${clock(keptAt)}` : "Kept", "Every change is kept by itself."] as const);
   return (
     <Tooltip title={hint}>
-      <Box role="status" sx={{ display: "flex", gap: 0.75, alignItems: "center", color: keep === "waiting" ? INK.brick : INK.soft, minWidth: { xs: 0, md: 96 } }}>
+      <Box
+        role="status"
+        sx={{
+          display: "flex",
+          gap: 0.75,
+          alignItems: "center",
+          color: keep === "waiting" ? INK.brick : INK.soft,
+          minWidth: { xs: 0, md: 96 },
+        }}
+      >
         <Icon size={16} strokeWidth={1.75} aria-hidden />
         <Typography variant="body2" noWrap sx={{ display: { xs: keep === "waiting" ? "block" : "none", sm: "block" } }}>
           {text}

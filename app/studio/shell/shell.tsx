@@ -25,7 +25,12 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
   const signOut = useRef<HTMLFormElement>(null);
   return (
     <>
-      <Button onClick={(event) => setAnchor(event.currentTarget)} endIcon={<ChevronDown size={15} aria-hidden />} aria-haspopup="menu" sx={{ maxWidth: { xs: 132, md: 210 }, px: 1 }}>
+      <Button
+        onClick={(event) => setAnchor(event.currentTarget)}
+        endIcon={<ChevronDown size={15} aria-hidden />}
+        aria-haspopup="menu"
+        sx={{ maxWidth: { xs: 132, md: 210 }, px: 1 }}
+      >
         <Typography component="span" noWrap sx={{ fontWeight: 600 }}>
           {name}
         </Typography>
@@ -54,7 +59,15 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
 }
 
 /** The top bar, what is said at the bottom, and the keys that work everywhere. */
-export function Shell({ shops, owner, children }: { shops: readonly ShopChoice[]; owner: string; children: ReactNode }) {
+export function Shell({
+  shops,
+  owner,
+  children,
+}: {
+  shops: readonly ShopChoice[];
+  owner: string;
+  children: ReactNode;
+}) {
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop);
   const history = useStudio((s) => s.history);
@@ -69,9 +82,16 @@ export function Shell({ shops, owner, children }: { shops: readonly ShopChoice[]
   const undo = () => store.getState().undo();
   const redo = () => store.getState().redo();
   const openPublish = () => setDialog("publish");
-  const frames = typeof document === "undefined" ? [] : [...document.querySelectorAll("iframe")].map((f) => f.contentDocument);
+  const frames =
+    typeof document === "undefined" ? [] : [...document.querySelectorAll("iframe")].map((f) => f.contentDocument);
   useKeys(
-    { "ctrl+z": undo, "ctrl+shift+z": redo, "ctrl+Enter": openPublish, g: () => setDialog("go"), "?": () => setDialog("keys") },
+    {
+      "ctrl+z": undo,
+      "ctrl+shift+z": redo,
+      "ctrl+Enter": openPublish,
+      g: () => setDialog("go"),
+      "?": () => setDialog("keys"),
+    },
     [frames[0], frames[1]],
   );
   const lastUndo = history.past.at(-1)?.label;
@@ -79,25 +99,72 @@ export function Shell({ shops, owner, children }: { shops: readonly ShopChoice[]
   const close = () => setDialog(null);
   return (
     <Box sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
-      <Box component="header" sx={{ display: "flex", flexWrap: { xs: "wrap", md: "nowrap" }, alignItems: "center", gap: { xs: 0.5, md: 1 }, px: { xs: 1, md: 1.5 }, minHeight: 48, borderBottom: `1px solid ${INK.ink}`, bgcolor: INK.paper, minWidth: 0 }}>
-        <MuiLink component={Link} to="/" underline="none" sx={{ display: "flex", alignItems: "center", gap: 1, mr: 0.5 }} aria-label="Zest Window, my shops">
+      <Box
+        component="header"
+        sx={{
+          display: "flex",
+          flexWrap: { xs: "wrap", md: "nowrap" },
+          alignItems: "center",
+          gap: { xs: 0.5, md: 1 },
+          px: { xs: 1, md: 1.5 },
+          minHeight: 48,
+          borderBottom: `1px solid ${INK.ink}`,
+          bgcolor: INK.paper,
+          minWidth: 0,
+        }}
+      >
+        <MuiLink
+          component={Link}
+          to="/"
+          underline="none"
+          sx={{ display: "flex", alignItems: "center", gap: 1, mr: 0.5 }}
+          aria-label="Zest Window, my shops"
+        >
           <Zest />
-          <Typography component="span" sx={{ fontFamily: '"Bricolage Grotesque"', fontWeight: 700, fontSize: 16, whiteSpace: "nowrap", display: { xs: "none", md: "inline" } }}>
+          <Typography
+            component="span"
+            sx={{
+              fontFamily: '"Bricolage Grotesque"',
+              fontWeight: 700,
+              fontSize: 16,
+              whiteSpace: "nowrap",
+              display: { xs: "none", md: "inline" },
+            }}
+          >
             Zest Window
           </Typography>
         </MuiLink>
         <Divider orientation="vertical" flexItem sx={{ my: 1.25, display: { xs: "none", md: "block" } }} />
         <ShopMenu shops={shops} owner={owner} />
         <Divider orientation="vertical" flexItem sx={{ my: 1.25, display: { xs: "none", md: "block" } }} />
-        <Box component="nav" aria-label="Areas" sx={{ display: "flex", alignSelf: "stretch", gap: 0.25, order: { xs: 9, md: 0 }, flexBasis: { xs: "100%", md: "auto" }, minHeight: 44 }}>
+        <Box
+          component="nav"
+          aria-label="Areas"
+          sx={{
+            display: "flex",
+            alignSelf: "stretch",
+            gap: 0.25,
+            order: { xs: 9, md: 0 },
+            flexBasis: { xs: "100%", md: "auto" },
+            minHeight: 44,
+          }}
+        >
           {AREAS.map(([label, path]) => (
             <Box
               key={path}
               component={NavLink}
               to={`/s/${shop.id}/${path}`}
               sx={{
-                display: "flex", alignItems: "center", px: 1.25, color: INK.ink, textDecoration: "none", fontWeight: 500, borderBottom: "3px solid transparent", borderTop: "3px solid transparent",
-                "&:hover": { borderBottomColor: INK.line }, "&.active": { borderBottomColor: INK.lemon, fontWeight: 700 },
+                display: "flex",
+                alignItems: "center",
+                px: 1.25,
+                color: INK.ink,
+                textDecoration: "none",
+                fontWeight: 500,
+                borderBottom: "3px solid transparent",
+                borderTop: "3px solid transparent",
+                "&:hover": { borderBottomColor: INK.line },
+                "&.active": { borderBottomColor: INK.lemon, fontWeight: 700 },
                 "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: -3 },
               }}
             >
@@ -106,8 +173,20 @@ export function Shell({ shops, owner, children }: { shops: readonly ShopChoice[]
           ))}
         </Box>
         <Box sx={{ flex: 1 }} />
-        <IconAction label={lastUndo ? `Undo: ${lastUndo}` : "Nothing to undo"} keys="Ctrl+Z" icon={Undo2} onClick={undo} disabled={!lastUndo} />
-        <IconAction label={lastRedo ? `Redo: ${lastRedo}` : "Nothing to redo"} keys="Ctrl+Shift+Z" icon={Redo2} onClick={redo} disabled={!lastRedo} />
+        <IconAction
+          label={lastUndo ? `Undo: ${lastUndo}` : "Nothing to undo"}
+          keys="Ctrl+Z"
+          icon={Undo2}
+          onClick={undo}
+          disabled={!lastUndo}
+        />
+        <IconAction
+          label={lastRedo ? `Redo: ${lastRedo}` : "Nothing to redo"}
+          keys="Ctrl+Shift+Z"
+          icon={Redo2}
+          onClick={redo}
+          disabled={!lastRedo}
+        />
         <Box sx={{ display: { xs: "none", md: "block" } }}>
           <IconAction label="Keys" keys="?" icon={Keyboard} onClick={() => setDialog("keys")} />
         </Box>
@@ -119,8 +198,22 @@ export function Shell({ shops, owner, children }: { shops: readonly ShopChoice[]
       </Box>
       <PublishDialog open={dialog === "publish"} onClose={close} keeper={keeper} />
       <KeysHelp open={dialog === "keys"} onClose={close} />
-      <GoTo open={dialog === "go"} onClose={close} actions={[{ label: "Publish", group: "Do", go: openPublish }, { label: "Undo", group: "Do", go: undo }]} />
-      <Snackbar key={said?.key} open={said !== null} autoHideDuration={said?.tone === "problem" ? 9000 : 4500} onClose={(_e, why) => why !== "clickaway" && store.getState().hush()} anchorOrigin={{ vertical: "bottom", horizontal: "center" }} sx={{ mb: 13 }}>
+      <GoTo
+        open={dialog === "go"}
+        onClose={close}
+        actions={[
+          { label: "Publish", group: "Do", go: openPublish },
+          { label: "Undo", group: "Do", go: undo },
+        ]}
+      />
+      <Snackbar
+        key={said?.key}
+        open={said !== null}
+        autoHideDuration={said?.tone === "problem" ? 9000 : 4500}
+        onClose={(_e, why) => why !== "clickaway" && store.getState().hush()}
+        anchorOrigin={{ vertical: "bottom", horizontal: "center" }}
+        sx={{ mb: 13 }}
+      >
         <Alert
           severity={said?.tone === "problem" ? "error" : "info"}
           icon={false}

@@ -12,7 +12,9 @@ export function keysOf(event: KeyboardEvent): string {
     // Of signs such as ? the shift is part already.
     event.shiftKey && (isLetter || key.length > 1) ? "shift" : "",
     key,
-  ].filter(Boolean).join("+");
+  ]
+    .filter(Boolean)
+    .join("+");
 }
 
 /** Whether a press belongs to what is being typed or operated there. */
@@ -20,7 +22,10 @@ function isTaken(event: KeyboardEvent, keys: string): boolean {
   // Frames have classes of their own, so `instanceof` would not know their elements.
   const target = event.target as HTMLElement | null;
   if (!target || typeof target.closest !== "function") return false;
-  if (target.isContentEditable || target.closest("input:not([type=checkbox]):not([type=radio]):not([type=color]), textarea, select")) {
+  if (
+    target.isContentEditable ||
+    target.closest("input:not([type=checkbox]):not([type=radio]):not([type=color]), textarea, select")
+  ) {
     return keys !== "ctrl+Enter";
   }
   if (target.closest("[role=dialog], [role=menu], [role=listbox]")) return true;

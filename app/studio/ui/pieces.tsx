@@ -17,7 +17,13 @@ type IconActionProps = {
 /** A button that shows only an icon; its name is its tooltip and its label. */
 export function IconAction({ label, icon: Icon, onClick, disabled = false, keys, tone, size = 18 }: IconActionProps) {
   const button = (
-    <IconButton aria-label={label} onClick={onClick} disabled={disabled} size="small" sx={{ color: tone ?? INK.ink, borderRadius: 1, width: 32, height: 32 }}>
+    <IconButton
+      aria-label={label}
+      onClick={onClick}
+      disabled={disabled}
+      size="small"
+      sx={{ color: tone ?? INK.ink, borderRadius: 1, width: 32, height: 32 }}
+    >
       <Icon size={size} strokeWidth={1.75} aria-hidden />
     </IconButton>
   );
@@ -39,7 +45,17 @@ export function Heading({ children, aside }: { children: ReactNode; aside?: Reac
 /** What a place says while there is nothing in it yet. */
 export function Blank({ title, text, action }: { title: string; text: string; action?: ReactNode }) {
   return (
-    <Box sx={{ border: `1px dashed ${INK.soft}`, borderRadius: 1, p: 4, textAlign: "center", maxWidth: 520, mx: "auto", my: 6 }}>
+    <Box
+      sx={{
+        border: `1px dashed ${INK.soft}`,
+        borderRadius: 1,
+        p: 4,
+        textAlign: "center",
+        maxWidth: 520,
+        mx: "auto",
+        my: 6,
+      }}
+    >
       <Typography variant="h2" component="p" gutterBottom>
         {title}
       </Typography>

@@ -44,31 +44,64 @@ export const studioTheme = createTheme({
     button: { textTransform: "none", fontWeight: 600, fontSize: 14 },
     subtitle2: { fontWeight: 600, fontSize: 13 },
   },
-  transitions: { duration: { shortest: 80, shorter: 100, short: 120, standard: 150, complex: 170, enteringScreen: 150, leavingScreen: 120 } },
+  transitions: {
+    duration: {
+      shortest: 80,
+      shorter: 100,
+      short: 120,
+      standard: 150,
+      complex: 170,
+      enteringScreen: 150,
+      leavingScreen: 120,
+    },
+  },
   components: {
     MuiCssBaseline: {
       styleOverrides: {
         body: { fontVariantNumeric: "tabular-nums" },
-        "@media (prefers-reduced-motion: reduce)": { "*, *::before, *::after": { animation: "none !important", transition: "none !important" } },
+        "@media (prefers-reduced-motion: reduce)": {
+          "*, *::before, *::after": { animation: "none !important", transition: "none !important" },
+        },
       },
     },
     MuiButtonBase: {
       defaultProps: { disableRipple: true },
       styleOverrides: {
-        root: { "&.Mui-focusVisible, &:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 2, boxShadow: `0 0 0 2px ${INK.lemon}` } },
+        root: {
+          "&.Mui-focusVisible, &:focus-visible": {
+            outline: `2px solid ${INK.ink}`,
+            outlineOffset: 2,
+            boxShadow: `0 0 0 2px ${INK.lemon}`,
+          },
+        },
       },
     },
     MuiButton: {
       defaultProps: { disableElevation: true },
-      styleOverrides: { root: { minHeight: 36, paddingInline: 14, whiteSpace: "nowrap" }, sizeSmall: { minHeight: 30, paddingInline: 10, fontSize: 13 }, outlined: { borderColor: "#9aa39b" } },
+      styleOverrides: {
+        root: { minHeight: 36, paddingInline: 14, whiteSpace: "nowrap" },
+        sizeSmall: { minHeight: 30, paddingInline: 10, fontSize: 13 },
+        outlined: { borderColor: "#9aa39b" },
+      },
     },
-    MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: "none" }, outlined: { borderColor: INK.line } } },
+    MuiPaper: {
+      defaultProps: { elevation: 0 },
+      styleOverrides: { root: { backgroundImage: "none" }, outlined: { borderColor: INK.line } },
+    },
     MuiDialog: { styleOverrides: { paper: { border: `1px solid ${INK.ink}` } } },
     MuiMenu: { styleOverrides: { paper: { border: `1px solid ${INK.ink}` } } },
     MuiTextField: { defaultProps: { size: "small", fullWidth: true } },
     MuiOutlinedInput: {
       styleOverrides: {
-        root: { backgroundColor: INK.raised, fontSize: 14, "&.Mui-focused .MuiOutlinedInput-notchedOutline": { borderColor: INK.ink, borderWidth: 2, boxShadow: `0 0 0 2px ${INK.lemon}` } },
+        root: {
+          backgroundColor: INK.raised,
+          fontSize: 14,
+          "&.Mui-focused .MuiOutlinedInput-notchedOutline": {
+            borderColor: INK.ink,
+            borderWidth: 2,
+            boxShadow: `0 0 0 2px ${INK.lemon}`,
+          },
+        },
         notchedOutline: { borderColor: "#8b938c" },
       },
     },
@@ -76,8 +109,19 @@ export const studioTheme = createTheme({
     MuiToggleButton: {
       styleOverrides: {
         root: {
-          textTransform: "none", fontSize: 13, fontWeight: 500, padding: "3px 9px", minHeight: 30, color: INK.ink, borderColor: "#9aa39b",
-          "&.Mui-selected, &.Mui-selected:hover": { backgroundColor: INK.lemon, color: INK.ink, fontWeight: 650, borderColor: INK.ink },
+          textTransform: "none",
+          fontSize: 13,
+          fontWeight: 500,
+          padding: "3px 9px",
+          minHeight: 30,
+          color: INK.ink,
+          borderColor: "#9aa39b",
+          "&.Mui-selected, &.Mui-selected:hover": {
+            backgroundColor: INK.lemon,
+            color: INK.ink,
+            fontWeight: 650,
+            borderColor: INK.ink,
+          },
         },
       },
     },

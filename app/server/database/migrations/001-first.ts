@@ -7,7 +7,8 @@ const moment = { type: DataTypes.DATE(3), allowNull: false } as const;
 const count = { type: DataTypes.INTEGER.UNSIGNED, allowNull: false, defaultValue: 0 } as const;
 const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false }) as const;
 
-const owned = (table: string, onDelete = "CASCADE") => ({ ...id, references: { model: table, key: "id" }, onDelete }) as const;
+const owned = (table: string, onDelete = "CASCADE") =>
+  ({ ...id, references: { model: table, key: "id" }, onDelete }) as const;
 
 export const name = "001-first";
 
@@ -19,8 +20,16 @@ export async function up(q: QueryInterface): Promise<void> {
     password: text(200),
     createdAt: moment,
   });
-  await q.createTable("sessions", { id: { ...text(64), primaryKey: true }, ownerId: owned("owners"), expiresAt: moment });
-  await q.createTable("signInFailures", { id: { ...text(64), primaryKey: true }, failures: count, blockedUntil: moment });
+  await q.createTable("sessions", {
+    id: { ...text(64), primaryKey: true },
+    ownerId: owned("owners"),
+    expiresAt: moment,
+  });
+  await q.createTable("signInFailures", {
+    id: { ...text(64), primaryKey: true },
+    failures: count,
+    blockedUntil: moment,
+  });
   await q.createTable("shops", {
     id: key,
     ownerId: owned("owners"),
@@ -34,7 +43,11 @@ export async function up(q: QueryInterface): Promise<void> {
     publicationId: { type: DataTypes.STRING(40), allowNull: true },
     createdAt: moment,
   });
-  await q.createTable("draftParts", { shopId: { ...owned("shops"), primaryKey: true }, part: { ...id, primaryKey: true }, body: json });
+  await q.createTable("draftParts", {
+    shopId: { ...owned("shops"), primaryKey: true },
+    part: { ...id, primaryKey: true },
+    body: json,
+  });
   await q.createTable("draftLog", {
     shopId: { ...owned("shops"), primaryKey: true },
     seq: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true },
@@ -100,5 +113,9 @@ export async function up(q: QueryInterface): Promise<void> {
     productId: { ...owned("products"), primaryKey: true },
     collectionId: { ...owned("collections"), primaryKey: true },
   });
-  await q.createTable("signUps", { shopId: { ...owned("shops"), primaryKey: true }, address: { ...text(254), primaryKey: true }, createdAt: moment });
+  await q.createTable("signUps", {
+    shopId: { ...owned("shops"), primaryKey: true },
+    address: { ...text(254), primaryKey: true },
+    createdAt: moment,
+  });
 }
