@@ -1,6 +1,6 @@
 // The import arrows between the rooms (README, "Where things live"). Type-only imports count too.
 const room = (path) => `^app/${path}`;
-const tests = "(\\.test\\.tsx?$|/testing/|/testing\\.ts$)";
+const tests = "(\\.test\\.tsx?$|/fixtures/)";
 const only = (name, from, may) => ({
   name,
   severity: "error",

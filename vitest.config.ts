@@ -20,7 +20,7 @@ export default defineConfig({
           name: "server",
           include: ["app/server/**/*.test.ts"],
           environment: "node",
-          globalSetup: ["./app/server/testing/database.setup.ts"],
+          globalSetup: ["./app/server/fixtures/database.setup.ts"],
           fileParallelism: false,
           testTimeout: 30_000,
           hookTimeout: 120_000,

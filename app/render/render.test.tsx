@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import fc from "fast-check";
 import { PROPERTIES, resolve } from "~/core/cascade";
 import { problemOf } from "~/kinds";
-import { contentWith, everySection, goods } from "./testing/content";
+import { contentWith, everySection, goods } from "./fixtures/content";
 import { THEMES, themeById } from "~/themes";
 import { renderPage, sectionCss, sectionLayers, type Target } from ".";
 

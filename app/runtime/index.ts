@@ -43,3 +43,6 @@ document.addEventListener("keydown", (event) => {
 document.addEventListener("click", (event) => {
   if (menu?.open && event.target instanceof Node && !menu.contains(event.target)) menu.open = false;
 });
+
+// A module of its own, so that nothing of it is global.
+export {};

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { PROPERTIES } from "~/core/cascade";
 import { COLOUR_SETS, contrast, explainMoved, lookCss, REQUIREMENTS, solveLook, solveRoles } from "~/core/theme";
 import { KINDS } from "~/kinds";
-import { starterLook } from "./testing";
+import { starterLook } from "./fixtures/look";
 import { themeById, THEMES } from ".";
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, "0")}`);

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { Draft, Json } from "../document";
 import { applyAll } from "../operations";
-import { carryOut, draft, steps } from "../testing/arbitraries";
+import { carryOut, draft, steps } from "../fixtures/arbitraries";
 import {
   addSection,
   applyTheme,

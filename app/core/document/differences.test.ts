@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { carryOut, draft, steps } from "../testing/arbitraries";
+import { carryOut, draft, steps } from "../fixtures/arbitraries";
 import { differences, freeze, type Draft } from ".";
 
 const [base] = fc.sample(

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { integrityOf, type Draft } from "../document";
-import { carryOut, draft, steps } from "../testing/arbitraries";
+import { carryOut, draft, steps } from "../fixtures/arbitraries";
 import { apply, applyAll, invert, invertAll, rebase, type Operation } from ".";
 
 const seed = 20261124;

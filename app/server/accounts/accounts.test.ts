@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { Owner, Session } from "../database/index.server";
-import { ownerWithShop } from "../testing/fixtures";
+import { ownerWithShop } from "../fixtures/owner";
 import {
   closeSession,
   createAccount,

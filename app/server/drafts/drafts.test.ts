@@ -14,7 +14,7 @@ import {
 import type { Draft } from "~/core/document";
 import { applyAll } from "~/core/operations";
 import { DraftLog, DraftPart } from "../database/index.server";
-import { ownerWithShop } from "../testing/fixtures";
+import { ownerWithShop } from "../fixtures/owner";
 import { keep, loadDraft, since } from "./index.server";
 
 const made = (outcome: Outcome): Transaction => {

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { CollectionRow, ProductRow } from "../database/index.server";
 import { addPicture } from "../pictures/index.server";
 import { shopOf } from "../shops/index.server";
-import { ownerWithShop } from "../testing/fixtures";
+import { ownerWithShop } from "../fixtures/owner";
 import { exportGoods, goodsOf, importGoods, planImport } from "./index.server";
 
 const text = readFileSync("demo/goods.csv", "utf8");

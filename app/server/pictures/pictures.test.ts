@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
-import { ownerWithShop } from "../testing/fixtures";
+import { ownerWithShop } from "../fixtures/owner";
 import { addPicture, describePicture, fileFor, hasPicture, picturesOf } from "./index.server";
 import { sanitiseSvg, sizeOfSvg } from "./sanitise";
 

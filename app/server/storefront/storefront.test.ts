@@ -9,7 +9,7 @@ import { keep, loadDraft } from "../drafts/index.server";
 import { importGoods } from "../goods/index.server";
 import { addPicture } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
-import { ownerWithShop } from "../testing/fixtures";
+import { ownerWithShop } from "../fixtures/owner";
 import { storefront } from "./index.server";
 
 type Owned = Awaited<ReturnType<typeof ownerWithShop>>;

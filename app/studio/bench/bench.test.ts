@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { contentWith, everySection } from "~/render/testing/content";
+import { contentWith, everySection } from "~/render/fixtures/content";
 import { createStudioStore } from "../keeping";
 import { dropIndex, dropWords, edgeScroll, sillAt } from "./drop";
 import { placeForNew, siblingsOf, standings } from "./sections";

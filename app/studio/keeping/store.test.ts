@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from "vitest";
 import { moveSection, nudgeSection, setBrand, setProp, setShown, type Transaction } from "~/core/commands";
 import { applyAll } from "~/core/operations";
-import { contentWith, everySection } from "~/render/testing/content";
+import { contentWith, everySection } from "~/render/fixtures/content";
 import { createStudioStore, takeMissed } from ".";
 
 const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);

@@ -5,7 +5,7 @@ import { renderToStaticMarkup } from "react-dom/server";
 import { expect, it } from "vitest";
 import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section } from "~/render";
-import { contentWith, everySection } from "~/render/testing/content";
+import { contentWith, everySection } from "~/render/fixtures/content";
 import { themeById, THEMES } from "~/themes";
 
 (globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }).IS_REACT_ACT_ENVIRONMENT = true;

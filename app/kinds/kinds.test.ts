@@ -1,0 +1,139 @@
+import { describe, expect, it } from "vitest";
+import { PROPERTIES } from "~/core/cascade";
+import { differences, freeze, type Document, type Draft, type Node } from "~/core/document";
+import { contentWith, everySection, goods, pictures } from "~/render/fixtures/content";
+import { changeWords } from "./change-words";
+import { fillSection } from "./fill";
+import { KINDS, kindOf, makeSection, nameOf, problemOf, PURPOSES, type Field } from ".";
+
+const all = [...KINDS.values()].map((kind) => kind.definition);
+
+describe.each(all.map((d) => [d.name, d] as const))("kind %s", (_name, definition) => {
+  it("has controls for values that it has, and only for those", () => {
+    const keys = Object.keys(definition.defaults);
+    for (const field of definition.fields) expect(keys, field.key).toContain(field.key);
+    expect(new Set(definition.fields.map((f) => f.key)).size).toBe(definition.fields.length);
+  });
+
+  it("allows as much text as its controls do, and no more", () => {
+    for (const field of definition.fields) {
+      if (field.type !== "line" && field.type !== "text") continue;
+      const parse = (length: number) =>
+        definition.props.safeParse({ ...definition.defaults, [field.key]: "x".repeat(length) }).success;
+      expect([field.key, parse(field.most), parse(field.most + 1)]).toEqual([field.key, true, false]);
+    }
+  });
+
+  it("gives a list item that its own list allows", () => {
+    for (const field of definition.fields) {
+      if (field.type !== "list") continue;
+      const items = Array.from({ length: field.most }, () => field.fresh);
+      const parse = (value: unknown) =>
+        definition.props.safeParse({ ...definition.defaults, [field.key]: value }).success;
+      expect(parse(items)).toBe(true);
+      expect(parse([...items, field.fresh])).toBe(false);
+    }
+  });
+
+  it("names only style properties and values that exist", () => {
+    for (const name of definition.styles) expect(Object.keys(PROPERTIES)).toContain(name);
+    const sheets = [definition.style, ...definition.arrangements.map((a) => a.style ?? {})];
+    for (const sheet of sheets) {
+      for (const values of Object.values(sheet)) {
+        for (const [property, value] of Object.entries(values)) {
+          expect(
+            PROPERTIES[property]!.choices.map((c) => c.value),
+            property,
+          ).toContain(value);
+        }
+      }
+    }
+  });
+
+  it("has arrangements of different names, a purpose, and a place", () => {
+    expect(new Set(definition.arrangements.map((a) => a.id)).size).toBe(definition.arrangements.length);
+    expect(PURPOSES).toContain(definition.purpose);
+    expect(["main", "top", "bottom"]).toContain(definition.slots[0]);
+  });
+
+  it("starts from values that it allows", () => expect(problemOf(makeSection(definition.kind))).toBeUndefined());
+});
+
+describe("a fresh section", () => {
+  it("is filled with the shop's own goods and its widest picture", () => {
+    expect(fillSection("hero", goods, pictures).props).toMatchObject({
+      picture: "wide",
+      link: { to: "collection", id: "one" },
+    });
+    expect(fillSection("product-grid", goods, pictures, "shelf").props).toMatchObject({
+      collection: "one",
+      arrangement: "shelf",
+    });
+    expect(fillSection("collection-tiles", goods, pictures).props.tiles).toHaveLength(2);
+  });
+
+  it("is whole in a shop that has nothing yet", () => {
+    for (const { kind } of all) {
+      expect(problemOf(fillSection(kind, { products: [], collections: [] }, [])), kind).toBeUndefined();
+    }
+  });
+
+  it("of an unknown kind is a mistake of ours; one that is stored keeps its name", () => {
+    expect(() => makeSection("nothing")).toThrow();
+    expect(kindOf({ kind: "nothing" })).toBeUndefined();
+    expect(nameOf({ kind: "nothing" })).toBe("nothing");
+    expect(problemOf({ ...everySection[0]!.node, kind: "nothing" })?.why).toBe("This version does not know “nothing”.");
+  });
+});
+
+describe("changes in words", () => {
+  const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
+  const base = contentWith(main).draft;
+  const withMain = (nodes: readonly Node[]): Draft => {
+    const home = base.documents.home!;
+    return freeze({
+      ...base,
+      documents: { ...base.documents, home: { ...home, root: { ...home.root, slots: { main: nodes } } } },
+    });
+  };
+  const words = (after: Draft) =>
+    differences(base, after)
+      .map(changeWords)
+      .map((c) => `${c.where}: ${c.what}`);
+  const [hero, ...rest] = main as [Node, ...Node[]];
+
+  it.each([
+    ["words", { ...hero, props: { ...hero.props, heading: "x", text: "y" } }, "Home › Hero: words changed"],
+    ["a link", { ...hero, props: { ...hero.props, link: { to: "home" } } }, "Home › Hero: link changed"],
+    ["a picture", { ...hero, props: { ...hero.props, picture: "tall" } }, "Home › Hero: picture changed"],
+    ["an arrangement", { ...hero, props: { ...hero.props, arrangement: "above" } }, "Home › Hero: arrangement changed"],
+    ["a style", { ...hero, style: { all: { headSize: 3 } } }, "Home › Hero: head size changed"],
+    ["a device", { ...hero, style: { phone: { hidden: true } } }, "Home › Hero: where it shows changed"],
+    ["hiding", { ...hero, shown: false }, "Home › Hero: no longer shown"],
+  ] as const)("say %s", (_what, changed, said) => expect(words(withMain([changed as Node, ...rest]))).toEqual([said]));
+
+  it("say added, removed and moved, and what is added but not shown yet", () => {
+    expect(words(withMain([hero, ...rest, { ...hero, id: "new" }]))).toEqual(["Home › Hero: added"]);
+    expect(words(withMain([hero, ...rest, { ...hero, id: "new", shown: false }]))).toEqual([
+      "Home › Hero: added, not shown yet",
+    ]);
+    expect(words(withMain(rest))).toEqual(["Home › Hero: removed"]);
+    expect(words(withMain([...rest, hero]))).toEqual(["Home › Hero: moved"]);
+  });
+
+  it("say the look, part by part, and pages", () => {
+    const look = { ...base.look, theme: "yuzu", brand: { colour: "#123456", density: "airy" as const } };
+    expect(words(freeze({ ...base, look }))).toEqual([
+      "Brand: another theme",
+      "Brand: brand colour changed",
+      "Brand: density changed",
+    ]);
+    const about: Document = { ...base.documents.home!, id: "about", title: "About" };
+    expect(words(freeze({ ...base, documents: { ...base.documents, about } }))).toEqual(["About: new page"]);
+  });
+});
+
+it("fields inside lists are of plain types, as Details expects", () => {
+  const inner = all.flatMap((d) => d.fields).flatMap((f: Field) => (f.type === "list" ? f.fields : []));
+  expect(inner.map((f) => f.type)).not.toContain("list");
+});
