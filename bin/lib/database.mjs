@@ -15,6 +15,14 @@ export const freePort = () =>
     });
   });
 
+/** Whether nobody listens on this port of loopback. */
+export const isFree = (port) =>
+  new Promise((done) => {
+    const probe = createServer();
+    probe.once("error", () => done(false));
+    probe.listen(port, "127.0.0.1", () => probe.close(() => done(true)));
+  });
+
 const answers = (port) =>
   new Promise((done) => {
     const socket = connect({ port, host: "127.0.0.1" });

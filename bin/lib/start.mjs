@@ -1,6 +1,6 @@
 import { resolve } from "node:path";
 import { parseArgs } from "node:util";
-import { startDatabase } from "./database.mjs";
+import { isFree, startDatabase } from "./database.mjs";
 import { runMain, say, Stop } from "./say.mjs";
 import { startServer } from "./server.mjs";
 import { checkNode, ensureBuild, ensureDebian, ensurePackages } from "./setup.mjs";
@@ -48,6 +48,10 @@ await runMain(async () => {
   const shopPort = portOf(given["shop-port"], "--shop-port");
   if (port === shopPort) throw new Stop("Studio and shops need different ports.");
   checkNode();
+  for (const wanted of [port, shopPort]) {
+    if (!(await isFree(wanted)))
+      throw new Stop(`Port ${wanted} is in use. Choose another one with --port or --shop-port.`);
+  }
   ensureDebian([{ command: "mariadbd", name: "mariadb-server" }]);
   ensurePackages();
   ensureBuild();

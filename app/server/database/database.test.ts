@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
+import { createServer, type AddressInfo } from "node:net";
 import { describe, expect, it } from "vitest";
 // @ts-expect-error plain JavaScript, so that it can start before any package is installed
 import { startDatabase } from "../../../bin/lib/database.mjs";
@@ -83,6 +84,21 @@ describe("the start command", () => {
     expect(status).toBe(1);
     expect(stderr).toContain(sentence);
     expect(stderr.trim().split("\n")).toHaveLength(1);
+  });
+
+  it("says which port is in use, before anything else is done", async () => {
+    const taken = createServer();
+    const port = await new Promise<number>((done) => {
+      taken.listen(0, "127.0.0.1", () => done((taken.address() as AddressInfo).port));
+    });
+    // Not waited for in this thread, which has to go on listening.
+    const child = spawn("node", ["bin/lib/start.mjs", "--port", String(port)], { stdio: ["ignore", "ignore", "pipe"] });
+    let said = "";
+    child.stderr.on("data", (chunk) => (said += String(chunk)));
+    const code = await new Promise((done) => child.once("exit", done));
+    taken.close();
+    expect(code).toBe(1);
+    expect(said.trim()).toBe(`Port ${port} is in use. Choose another one with --port or --shop-port.`);
   });
 
   it("helps", () => {
