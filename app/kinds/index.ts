@@ -1,3 +1,4 @@
+import { isKnownValue, PROPERTIES } from "~/core/cascade";
 import { newId, type Json, type Node } from "~/core/document";
 import type { Kind } from "./definition";
 import { collectionTiles } from "./collection-tiles";
@@ -42,6 +43,14 @@ export function makeSection(kind: string, props: Readonly<Record<string, Json>> 
 export function problemOf(node: Node): { path: string; why: string } | undefined {
   const kind = kindOf(node);
   if (!kind) return { path: "kind", why: `This version does not know “${node.kind}”.` };
+  for (const [audience, values] of Object.entries(node.style)) {
+    for (const [property, value] of Object.entries(values)) {
+      // A property that this version does not know is kept and never drawn.
+      if (PROPERTIES[property] && !isKnownValue(property, value)) {
+        return { path: `${audience}.${property}`, why: `${PROPERTIES[property].label} can’t be “${String(value)}”.` };
+      }
+    }
+  }
   const parsed = kind.definition.props.safeParse(node.props);
   if (parsed.success) return undefined;
   const issue = parsed.error.issues[0]!;

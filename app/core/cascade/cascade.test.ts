@@ -111,6 +111,13 @@ describe("emitting", () => {
     expect(nodeAttributes([{ name: "kind", sheet: { all: { set: "brand" } } }])).toEqual({ "data-set": "brand" });
   });
 
+  it("never writes a value that its property does not offer, wherever it came from", () => {
+    const hostile = "4/5}</style><script>alert(1)</script>";
+    const all: Layer[] = [{ name: "section", sheet: { all: { shape: hostile, set: hostile, nothing: hostile } } }];
+    expect(nodeCss(".x", all)).toBe("");
+    expect(nodeAttributes(all)).toEqual({});
+  });
+
   it("covers every width with one device, without gap or overlap", () => {
     expect(Object.values(MEDIA)).toEqual([
       "(max-width:599.98px)",

@@ -1,5 +1,5 @@
 import { DEVICES, type Audience, type Device, type Node, type StyleSheet, type StyleValue } from "../document";
-import { MEDIA, PROPERTIES } from "./properties";
+import { isKnownValue, MEDIA, PROPERTIES } from "./properties";
 
 /** Where a value can come from, weakest first. */
 export const LAYERS = ["kind", "theme", "brand", "arrangement", "section"] as const;
@@ -50,7 +50,9 @@ function declarationsByDevice(layers: readonly Layer[]) {
     if (property.emission.to !== "declarations") continue;
     for (const device of DEVICES) {
       const resolved = resolve(layers, property.name, device);
-      if (resolved) Object.assign(perDevice[device], property.emission.of(resolved.value));
+      if (resolved && isKnownValue(property.name, resolved.value)) {
+        Object.assign(perDevice[device], property.emission.of(resolved.value));
+      }
     }
   }
   const shared: Record<string, string> = {};
@@ -78,7 +80,9 @@ export function nodeAttributes(layers: readonly Layer[]): Readonly<Record<string
   for (const property of Object.values(PROPERTIES)) {
     if (property.emission.to !== "attribute") continue;
     const resolved = resolve(layers, property.name, "wide");
-    if (resolved) attributes[property.emission.name] = String(resolved.value);
+    if (resolved && isKnownValue(property.name, resolved.value)) {
+      attributes[property.emission.name] = String(resolved.value);
+    }
   }
   return attributes;
 }

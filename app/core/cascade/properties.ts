@@ -151,6 +151,8 @@ const LIST: readonly Property[] = [
 ];
 
 export const PROPERTIES: Readonly<Record<string, Property>> = Object.fromEntries(LIST.map((p) => [p.name, p]));
+
+/** Whether a property may have this value; only such values are ever written into a page's CSS. */
 export const isKnownValue = (property: string, value: StyleValue): boolean =>
   PROPERTIES[property]?.choices.some((c) => c.value === value) ?? false;
 

@@ -136,6 +136,8 @@ describe("keeping", () => {
       transaction: bad.id,
     });
     expect((await loadDraft(shop.id)).draft).toEqual(draft);
+    const injected = made(setStyle(draft, id, "all", "shape", "4/5}</style>", "x"));
+    expect(await keep(shop.id, { base: seq, transactions: [injected] })).toMatchObject({ ok: false, code: "refused" });
     const noColour = made(setBrand(draft, "colour", "red;}"));
     expect(await keep(shop.id, { base: seq, transactions: [noColour] })).toMatchObject({ ok: false, code: "refused" });
     const unknown: Transaction = {

@@ -27,20 +27,15 @@ function sameOrigin(request: Request, response: Response, next: () => void): voi
   response.status(403).type("text/plain").send("This request came from another site and was refused.");
 }
 
-/** Refuses bodies that are too large before they are read, however they are sent. */
+/** Refuses bodies that are too large, or that don't say how large they are, before they are read. */
 function limitBody(request: Request, response: Response, next: () => void): void {
-  const tooLarge = () =>
-    response.status(413).type("text/plain").send("That is larger than 15 MB. Make it smaller first.");
-  if (Number(request.headers["content-length"] ?? 0) > MOST_BODY) {
-    tooLarge();
+  if (request.headers["transfer-encoding"] !== undefined) {
+    response.status(411).type("text/plain").send("Say how large it is.");
     return;
   }
-  if (request.headers["transfer-encoding"] !== undefined) {
-    let read = 0;
-    request.on("data", (chunk: Buffer) => {
-      read += chunk.length;
-      if (read > MOST_BODY) request.destroy();
-    });
+  if (Number(request.headers["content-length"] ?? 0) > MOST_BODY) {
+    response.status(413).type("text/plain").send("That is larger than 15 MB. Make it smaller first.");
+    return;
   }
   next();
 }
