@@ -34,11 +34,16 @@ function ask(
         let text = "";
         response.setEncoding("utf8");
         response.on("data", (chunk: string) => (text += chunk));
-        response.on("end", () => done({ status: response.statusCode ?? 0, body: text, headers: response.headers }));
+        response.on("end", () => {
+          sent.destroy();
+          done({ status: response.statusCode ?? 0, body: text, headers: response.headers });
+        });
       },
     );
     sent.on("error", fail);
-    sent.end(body);
+    // A body that was announced and does not come: the answer has to come without it.
+    if (body === undefined && headers["Content-Length"]) sent.flushHeaders();
+    else sent.end(body);
   });
 }
 

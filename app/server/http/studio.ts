@@ -4,6 +4,7 @@ import compression from "compression";
 import express, { type Express, type Request, type Response } from "express";
 import helmet from "helmet";
 import type { ServerBuild } from "react-router";
+import { QueryTypes } from "sequelize";
 import { ownerOfSession, sessionSecret } from "../accounts/index.server";
 import { database, PictureRow, ShopRow } from "../database/index.server";
 import { MOST_BYTES } from "../pictures/index.server";
@@ -64,7 +65,7 @@ export function studio(
     app.use(express.static(assets, { maxAge: "1h", index: false }));
   }
   app.get("/health", async (_request, response) => {
-    await database().query("SELECT 1");
+    await database().query("SELECT 1", { type: QueryTypes.SELECT });
     response.type("text/plain").send("ok");
   });
   app.get("/fonts/:file", fonts);
@@ -109,5 +110,13 @@ export function studio(
       getLoadContext: (request, response) => ({ nonce: String(response.locals.nonce), from: request.ip ?? "" }),
     }),
   );
+  app.use((error: unknown, _request: Request, response: Response, next: (error?: unknown) => void) => {
+    console.error(error);
+    if (response.headersSent) return next(error);
+    response
+      .status(500)
+      .type("text/plain")
+      .send("Something went wrong here. What you had done is kept; try again in a moment.");
+  });
   return app;
 }
