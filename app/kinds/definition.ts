@@ -11,7 +11,7 @@ export type Field =
       readonly most: number;
       readonly hint?: string;
     }
-  | { readonly type: "picture" | "link" | "switch"; readonly key: string; readonly label: string }
+  | { readonly type: "picture" | "link"; readonly key: string; readonly label: string }
   | { readonly type: "collection"; readonly key: string; readonly label: string; readonly none: string }
   | {
       readonly type: "number";

@@ -1,4 +1,4 @@
-import type { Document, Node, Place } from "./types";
+import type { Node, Place } from "./types";
 
 /** Deep-freezes plain JSON. Already frozen branches are not walked again. */
 export function freeze<T>(value: T): T {
@@ -78,9 +78,4 @@ export function copyWithNewIds(node: Node, random?: () => number): Node {
       Object.entries(node.slots).map(([slot, children]) => [slot, children.map((c) => copyWithNewIds(c, random))]),
     ),
   };
-}
-
-/** The sections of a document in reading order. */
-export function sectionsOf(document: Document): readonly Node[] {
-  return Object.values(document.root.slots).flat();
 }

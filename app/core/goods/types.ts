@@ -52,8 +52,6 @@ export type Collection = {
 
 export type Goods = { readonly products: readonly Product[]; readonly collections: readonly Collection[] };
 
-export const NO_GOODS: Goods = { products: [], collections: [] };
-
 /** The badge that a product wears in a grid, if any. */
 export function badgeOf(product: Product, locale = "en-GB"): string | undefined {
   if (product.availability === "coming-soon" && product.availableFrom) {

@@ -1,6 +1,5 @@
 /** Widths in px at which a picture is served; each is made once. */
 export const RENDITION_WIDTHS = [160, 320, 480, 640, 960, 1280, 1920] as const;
-export type RenditionWidth = (typeof RENDITION_WIDTHS)[number];
 
 /** A picture of the shop's library, as pages need it. */
 export type Picture = {

@@ -1,5 +1,5 @@
-import { Box, ButtonBase, Drawer, InputAdornment, TextField, Typography } from "@mui/material";
-import { Search, X } from "lucide-react";
+import { Box, ButtonBase, Drawer, Typography } from "@mui/material";
+import { X } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { addSection } from "~/core/commands";
 import { KINDS, PURPOSES, type Definition } from "~/kinds";
@@ -9,8 +9,9 @@ import { envOf, Section } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { ShopFrame, usePageSheets } from "../panes";
-import { IconAction, INK } from "../ui";
+import { FindField, IconAction, INK } from "../ui";
 import type { Draft } from "~/core/document";
+import { DOCUMENT_VERSION } from "~/core/schema";
 
 type Choice = { readonly definition: Definition; readonly arrangement: string; readonly name: string };
 
@@ -47,7 +48,7 @@ function Miniature({ choice }: { choice: Choice }) {
       look: draft.look,
       documents: {
         one: {
-          schemaVersion: 2,
+          schemaVersion: DOCUMENT_VERSION,
           id: "one",
           kind: "page",
           title: "",
@@ -133,22 +134,7 @@ export function AddSheet({ page, at, onClose }: AddSheetProps) {
         <Typography variant="h2" sx={{ flex: 1 }}>
           What should be there?
         </Typography>
-        <TextField
-          autoFocus
-          label="Find"
-          value={sought}
-          onChange={(event) => setSought(event.target.value)}
-          sx={{ width: 280 }}
-          slotProps={{
-            input: {
-              startAdornment: (
-                <InputAdornment position="start">
-                  <Search size={16} aria-hidden />
-                </InputAdornment>
-              ),
-            },
-          }}
-        />
+        <FindField label="Find" value={sought} onChange={setSought} width={280} autoFocus />
         <IconAction label="Close" keys="Esc" icon={X} onClick={onClose} />
       </Box>
       <Box sx={{ overflowY: "auto", px: 3, py: 2, display: "grid", gap: 3 }}>

@@ -1,4 +1,4 @@
-import { Box, Button, FormControlLabel, MenuItem, Switch, TextField, Typography } from "@mui/material";
+import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { setProp } from "~/core/commands";
@@ -147,16 +147,6 @@ function NumberField({ node, field, path }: FieldProps & { field: Extract<Field,
   );
 }
 
-function SwitchField({ node, field, path }: FieldProps) {
-  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
-  return (
-    <FormControlLabel
-      control={<Switch checked={readAt(node.props, path) === true} onChange={(_e, on) => set(on)} />}
-      label={field.label}
-    />
-  );
-}
-
 function ListField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "list" }> }) {
   const items = (readAt(node.props, path) as readonly Json[] | undefined) ?? [];
   const setAll = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
@@ -263,8 +253,6 @@ export function FieldControl({ node, field, path }: FieldProps) {
       return <CollectionField node={node} field={field} path={path} />;
     case "number":
       return <NumberField node={node} field={field} path={path} />;
-    case "switch":
-      return <SwitchField node={node} field={field} path={path} />;
     case "list":
       return <ListField node={node} field={field} path={path} />;
   }

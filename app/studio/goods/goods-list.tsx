@@ -1,24 +1,12 @@
-import {
-  Box,
-  Button,
-  Chip,
-  InputAdornment,
-  Table,
-  TableBody,
-  TableCell,
-  TableHead,
-  TableRow,
-  TextField,
-  Typography,
-} from "@mui/material";
-import { FileUp, Search } from "lucide-react";
+import { Box, Button, Chip, Table, TableBody, TableCell, TableHead, TableRow, Typography } from "@mui/material";
+import { FileUp } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { AVAILABILITY_WORDS, badgeOf } from "~/core/goods";
 import { formatMoney } from "~/core/money";
 import { sourceOf } from "~/core/pictures";
 import { useStudio } from "../keeping";
-import { Blank, INK } from "../ui";
+import { FindField, Blank, INK } from "../ui";
 
 /** What the shop sells. */
 export function GoodsList() {
@@ -56,21 +44,7 @@ export function GoodsList() {
           </Box>
           {products.length ? (
             <>
-              <TextField
-                label="Find"
-                value={sought}
-                onChange={(event) => setSought(event.target.value)}
-                sx={{ width: 240 }}
-                slotProps={{
-                  input: {
-                    startAdornment: (
-                      <InputAdornment position="start">
-                        <Search size={16} aria-hidden />
-                      </InputAdornment>
-                    ),
-                  },
-                }}
-              />
+              <FindField label="Find" value={sought} onChange={setSought} width={240} />
               <Button variant="outlined" component="a" href={`/s/${shop.id}/goods.csv`} download>
                 Save as a file
               </Button>

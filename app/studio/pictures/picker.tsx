@@ -1,18 +1,9 @@
-import {
-  Box,
-  ButtonBase,
-  Dialog,
-  DialogContent,
-  DialogTitle,
-  InputAdornment,
-  TextField,
-  Typography,
-} from "@mui/material";
-import { Search, X } from "lucide-react";
+import { Box, ButtonBase, Dialog, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { X } from "lucide-react";
 import { useState } from "react";
 import { sourceOf } from "~/core/pictures";
 import { useStudio } from "../keeping";
-import { IconAction, INK } from "../ui";
+import { FindField, IconAction, INK } from "../ui";
 import { Uploader } from "./uploader";
 
 type PickerProps = { open: boolean; onClose: () => void; onChoose: (picture: string) => void };
@@ -31,21 +22,7 @@ export function PicturePicker({ open, onClose, onChoose }: PickerProps) {
         <Typography component="h2" variant="h2" sx={{ flex: 1 }}>
           Choose a picture
         </Typography>
-        <TextField
-          label="Find by words"
-          value={sought}
-          onChange={(event) => setSought(event.target.value)}
-          sx={{ width: 240 }}
-          slotProps={{
-            input: {
-              startAdornment: (
-                <InputAdornment position="start">
-                  <Search size={16} aria-hidden />
-                </InputAdornment>
-              ),
-            },
-          }}
-        />
+        <FindField label="Find by words" value={sought} onChange={setSought} width={240} />
         <IconAction label="Close" icon={X} onClick={onClose} />
       </DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2, gridTemplateRows: "auto minmax(0,1fr)" }}>

@@ -1,4 +1,4 @@
 export { INK, studioTheme } from "./theme";
-export { Blank, Heading, IconAction } from "./pieces";
+export { Blank, FindField, Heading, IconAction } from "./pieces";
 export { Zest } from "./zest";
 export { keysOf, useKeys, type KeyTable } from "./keys";

@@ -1,5 +1,5 @@
-import { Box, IconButton, Tooltip, Typography } from "@mui/material";
-import type { LucideIcon } from "lucide-react";
+import { Box, IconButton, InputAdornment, TextField, Tooltip, Typography } from "@mui/material";
+import { Search, type LucideIcon } from "lucide-react";
 import type { ReactNode } from "react";
 import { INK } from "./theme";
 
@@ -64,5 +64,32 @@ export function Blank({ title, text, action }: { title: string; text: string; ac
       </Typography>
       {action}
     </Box>
+  );
+}
+
+type FindFieldProps = {
+  label: string;
+  value: string;
+  onChange: (sought: string) => void;
+  width: number;
+  autoFocus?: boolean;
+};
+
+/** A field in which one types to find something in what is shown below. */
+export function FindField({ label, value, onChange, width, autoFocus = false }: FindFieldProps) {
+  const lens = (
+    <InputAdornment position="start">
+      <Search size={16} aria-hidden />
+    </InputAdornment>
+  );
+  return (
+    <TextField
+      label={label}
+      value={value}
+      autoFocus={autoFocus}
+      onChange={(event) => onChange(event.target.value)}
+      sx={{ width }}
+      slotProps={{ input: { startAdornment: lens } }}
+    />
   );
 }
