@@ -15,7 +15,8 @@ module.exports = {
     only("themes-import-core", "themes/", ["core/"]),
     only("render-imports-core-kinds-themes", "render/", ["core/", "kinds/", "themes/"]),
     only("runtime-imports-itself", "runtime/", []),
-    only("studio-imports-core-kinds-render", "studio/", ["core/", "kinds/", "render/", "themes/"]),
+    only("studio-imports-core-kinds-render", "studio/", ["core/", "kinds/", "render/", "themes/", "workers/"]),
+    only("workers-import-core", "workers/", ["core/"]),
     {
       name: "server-imports-no-studio",
       severity: "error",

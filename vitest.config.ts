@@ -12,6 +12,8 @@ export default defineConfig({
           include: ["app/**/*.test.{ts,tsx}", "demo/**/*.test.ts"],
           exclude: ["app/server/**"],
           environment: "node",
+          // Property tests share two cores with each other.
+          testTimeout: 60_000,
         },
       },
       {

@@ -1,63 +1,62 @@
 /** Reads the metrics of every shipped family from its font file and writes app/core/theme/family-metrics.ts. */
-import { writeFileSync } from "node:fs";
+import { readFileSync, writeFileSync } from "node:fs";
 import * as fontkit from "fontkit";
-import { FAMILIES, fontFileName } from "../app/core/theme/families";
+import subsetFont from "subset-font";
+import { averageWidthOf } from "../app/core/fixtures/letter-widths";
+import { FAMILIES, fontFileName, type Family } from "../app/core/theme/families";
 
-type Metrics = { unitsPerEm: number; ascent: number; descent: number; lineGap: number; averageWidth: number };
+const LETTERS = "abcdefghijklmnopqrstuvwxyz ";
 
-// Letters weighted as they occur in English text (common practice; Cornell letter frequencies, rounded).
-const FREQUENCY: Record<string, number> = {
-  e: 12,
-  t: 9.1,
-  a: 8.1,
-  o: 7.7,
-  i: 7.3,
-  n: 7,
-  s: 6.3,
-  r: 6,
-  h: 5.9,
-  d: 4.3,
-  l: 4,
-  u: 2.9,
-  c: 2.7,
-  m: 2.6,
-  f: 2.3,
-  y: 2.1,
-  w: 2.1,
-  g: 2,
-  p: 1.8,
-  b: 1.5,
-  v: 1.1,
-  k: 0.7,
-  x: 0.2,
-  q: 0.1,
-  j: 0.1,
-  z: 0.1,
-  " ": 18,
-};
+/** Size in px at which families with an optical size axis are measured: between a hero and the heads of sections. */
+const HEAD_SIZE = 72;
 
-function metricsOf(file: string): Metrics {
-  const font = fontkit.openSync(file) as fontkit.Font;
-  let sum = 0;
-  let weight = 0;
-  for (const [letter, share] of Object.entries(FREQUENCY)) {
-    sum += font.glyphForCodePoint(letter.codePointAt(0)!).advanceWidth * share;
-    weight += share;
-  }
-  const { unitsPerEm, ascent, descent, lineGap } = font;
-  return { unitsPerEm, ascent, descent, lineGap, averageWidth: Math.round(sum / weight) };
+/** The average width at a place on the font's axes, measured on an instance cut there. */
+async function widthAt(file: Buffer, axes: Record<string, number>): Promise<number> {
+  const has = Object.keys((fontkit.create(file) as fontkit.Font).variationAxes);
+  const all = {
+    ...(has.includes("opsz") ? { opsz: HEAD_SIZE } : {}),
+    ...(has.includes("wdth") ? { wdth: 100 } : {}),
+    ...axes,
+  };
+  const cut = await subsetFont(file, LETTERS, { targetFormat: "sfnt", variationAxes: all });
+  // fontkit also reads the outline for a width, which a glyph without one (the space, cut last) has not.
+  const font = fontkit.create(cut) as fontkit.Font & {
+    hhea: { numberOfMetrics: number };
+    hmtx: { metrics: { get: (index: number) => { advance: number } } };
+  };
+  return averageWidthOf((codePoint) => {
+    const { id } = font.glyphForCodePoint(codePoint);
+    return font.hmtx.metrics.get(Math.min(id, font.hhea.numberOfMetrics - 1)).advance;
+  });
 }
 
-const lines = FAMILIES.map((family) => {
-  const file = `node_modules/@fontsource-variable/${family.id}/files/${fontFileName(family, "latin")}`;
-  return `  "${family.id}": ${JSON.stringify(metricsOf(file))},`;
-});
+async function metricsOf(family: Family) {
+  const file = readFileSync(`node_modules/@fontsource-variable/${family.id}/files/${fontFileName(family, "latin")}`);
+  const { unitsPerEm, ascent, descent, lineGap } = fontkit.create(file) as fontkit.Font;
+  const [least, most] = family.weights;
+  const widths: [number, number][] = [];
+  for (const weight of [least, (least + most) / 2, most]) widths.push([weight, await widthAt(file, { wght: weight })]);
+  const stretched: [number, number][] = [];
+  if (family.axis === "wdth")
+    for (const wdth of [62, 100, 125]) stretched.push([wdth, await widthAt(file, { wght: 500, wdth })]);
+  return { unitsPerEm, ascent, descent, lineGap, widths, ...(stretched.length ? { stretched } : {}) };
+}
+
+const lines: string[] = [];
+for (const family of FAMILIES) lines.push(`  "${family.id}": ${JSON.stringify(await metricsOf(family))},`);
 writeFileSync(
   "app/core/theme/family-metrics.ts",
-  `// Made by \`npm run fonts:metrics\` from the shipped font files. Units: font design units.
-export const FAMILY_METRICS: Readonly<
-  Record<string, { unitsPerEm: number; ascent: number; descent: number; lineGap: number; averageWidth: number }>
-> = {
+  `// Made by \`npm run fonts:metrics\` from the shipped font files. Units: font design units; \`widths\`: average width of a
+// letter of running text at three weights; \`stretched\`: the same at three widths of the width axis.
+export type FamilyMetrics = {
+  readonly unitsPerEm: number;
+  readonly ascent: number;
+  readonly descent: number;
+  readonly lineGap: number;
+  readonly widths: readonly (readonly [weight: number, width: number])[];
+  readonly stretched?: readonly (readonly [stretch: number, width: number])[];
+};
+export const FAMILY_METRICS: Readonly<Record<string, FamilyMetrics>> = {
 ${lines.join("\n")}
 };
 `,

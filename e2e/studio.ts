@@ -78,3 +78,27 @@ export async function expectAccessible(page: Page): Promise<void> {
     .analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(" | ")}`)).toEqual([]);
 }
+
+/** What a role comes out as in a pane or a page of the shop. */
+export const roleIn = (frame: FrameLocator | Page, role: string, at = "body"): Promise<string> =>
+  frame
+    .locator(at)
+    .first()
+    .evaluate((element, name) => getComputedStyle(element).getPropertyValue(`--${name}`).trim(), role);
+
+export const brandSheet = (page: Page): Locator => page.getByRole("complementary", { name: "Brand" });
+
+/** Opens a group of the brand sheet, if it is not open. */
+export async function openGroup(page: Page, name: string): Promise<Locator> {
+  const group = brandSheet(page).getByRole("region", { name, exact: true });
+  const head = group.getByRole("button").first();
+  if ((await head.getAttribute("aria-expanded")) !== "true") await head.click();
+  return group;
+}
+
+/** The Brand area of a shop of one's own, dressed with the demo's goods where `demo` says so. */
+export async function openBrand(page: Page): Promise<void> {
+  await area(page, "Brand");
+  await expect(page.getByLabel("Colours in use")).toBeVisible();
+  await benchReady(page);
+}

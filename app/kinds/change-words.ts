@@ -1,5 +1,6 @@
 import type { Difference } from "~/core/document";
 import { PROPERTIES } from "~/core/cascade";
+import { readPinKey, ROLE_WORDS, SET_NAMES, settingOf } from "~/core/theme";
 import { kindOf, nameOf, type Field } from ".";
 
 export type Change = { readonly where: string; readonly what: string };
@@ -9,12 +10,15 @@ const LOOK: Readonly<Record<Extract<Difference, { what: "look" }>["part"], reado
   name: ["Brand", "shop name changed"],
   tagline: ["Brand", "tagline changed"],
   logo: ["Brand", "logo changed"],
-  colour: ["Brand", "brand colour changed"],
-  typePair: ["Brand", "type pair changed"],
-  corners: ["Brand", "corners changed"],
-  density: ["Brand", "density changed"],
-  goodsShape: ["Brand", "shape of goods pictures changed"],
 };
+
+/** A brand setting's name inside a sentence. */
+function brandLabel(key: string): string {
+  const pin = readPinKey(key);
+  if (pin) return `fixed colour of ${ROLE_WORDS[pin.role].name.toLowerCase()} in ${SET_NAMES[pin.set].toLowerCase()}`;
+  const label = settingOf(key)?.label ?? key;
+  return label.charAt(0).toLowerCase() + label.slice(1);
+}
 
 /** Props that hold words are named together; others by their label. */
 function propsWords(fields: readonly Field[], keys: readonly string[]): string {
@@ -38,6 +42,7 @@ export function changeWords(difference: Difference): Change {
     const [where, what] = LOOK[difference.part];
     return { where, what };
   }
+  if (difference.what === "brand") return { where: "Brand", what: `${brandLabel(difference.key)} changed` };
   if (!("node" in difference)) {
     return { where: difference.document.title, what: difference.what === "page-added" ? "new page" : "page removed" };
   }

@@ -1,22 +1,13 @@
-import type { ReactNode } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import type { Document, Node } from "~/core/document";
-import type { Collection, Product } from "~/core/goods";
 import { renditionAddress, sourceOf, widthsFor, type Picture } from "~/core/pictures";
-import { familyById, fontAddress, solveLook } from "~/core/theme";
+import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
 import { EnvProvider } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { pageCss } from "./css";
 import { envOf, type ShopContent } from "./shop";
-import { Page, PageSections } from "./page";
-import { CollectionPage, MessagePage, ProductPage } from "./pages/views";
-
-/** Which page of the shop is asked for. */
-export type Target =
-  | { readonly page: "home" }
-  | { readonly page: "collection"; readonly collection: Collection | undefined }
-  | { readonly page: "product"; readonly product: Product }
-  | { readonly page: "message"; readonly title: string; readonly text: string; readonly address?: string };
+import { Page, PageBody } from "./page";
+import { addressOf, type Target } from "./target";
 
 export type RenderedPage = {
   /** The whole document. */
@@ -46,16 +37,22 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
   const find = (id: string | null | undefined) => content.pictures.find((p) => p.id === id);
   const withName = (title: string) => `${title} · ${identity.name}`;
   switch (target.page) {
-    case "home": {
+    case "home":
+    case "text": {
+      const isHome = target.page === "home";
       const hero = page?.root.slots.main?.find((n) => n.shown && typeof n.props.picture === "string");
       const said = page?.root.slots.main
         ?.filter((n) => n.shown)
         .map((n) => n.props.text)
         .find((t) => typeof t === "string" && t !== "");
       return {
-        title: identity.tagline ? `${identity.name} · ${identity.tagline}` : identity.name,
+        title: isHome
+          ? identity.tagline
+            ? `${identity.name} · ${identity.tagline}`
+            : identity.name
+          : withName(page?.title ?? ""),
         description: plainText(String(said ?? identity.tagline ?? identity.name), 155),
-        address: "/",
+        address: addressOf(target),
         picture: find(hero?.props.picture as string | undefined),
         type: "website",
       };
@@ -65,7 +62,7 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
       return {
         title: withName(title),
         description: plainText(target.collection?.description || `${title} at ${identity.name}`, 155),
-        address: `/collections/${target.collection?.slug ?? "all"}`,
+        address: addressOf(target),
         picture: find(target.collection?.picture),
         type: "website",
       };
@@ -74,9 +71,18 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
       return {
         title: withName(target.product.title),
         description: plainText(target.product.description || target.product.title, 155),
-        address: `/products/${target.product.slug}`,
+        address: addressOf(target),
         picture: find(target.product.pictures[0]),
         type: "product",
+      };
+    case "search":
+      // Results are for whoever asked; there is no end of them for search engines.
+      return {
+        title: withName(target.query ? `Search for ${target.query}` : "Search"),
+        description: `Search ${identity.name}`,
+        address: undefined,
+        picture: undefined,
+        type: "website",
       };
     case "message":
       return {
@@ -89,13 +95,7 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
   }
 }
 
-function headHtml(
-  head: Head,
-  content: ShopContent,
-  origin: string,
-  families: readonly string[],
-  script: string,
-): string {
+function headHtml(head: Head, content: ShopContent, origin: string, cuts: readonly Cut[], script: string): string {
   const { identity } = content.draft.look;
   const meta = (name: string, value: string, key = "property") => `<meta ${key}="${name}" content="${escape(value)}">`;
   const parts = [
@@ -104,9 +104,8 @@ function headHtml(
     `<title>${escape(head.title)}</title>`,
     meta("description", head.description, "name"),
     // Only the Latin subset is fetched ahead; the other one is fetched when a letter of it occurs.
-    ...families.map(
-      (f) =>
-        `<link rel="preload" href="${fontAddress(familyById(f), "latin")}" as="font" type="font/woff2" crossorigin>`,
+    ...cuts.map(
+      (cut) => `<link rel="preload" href="${cutAddress(cut, "latin")}" as="font" type="font/woff2" crossorigin>`,
     ),
     '<link rel="icon" href="/favicon.ico" sizes="32x32">',
     '<link rel="apple-touch-icon" href="/apple-touch-icon.png">',
@@ -137,8 +136,8 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
   const { look, documents } = content.draft;
   const theme = themeById(look.theme);
   const frame = documents.frame!;
-  const page = target.page === "home" ? documents.home : undefined;
-  const env = envOf(content, look);
+  const page = target.page === "home" ? documents.home : target.page === "text" ? documents[target.id] : undefined;
+  const env = envOf(content, content.draft);
   const used = new Set<Picture>();
   const watching = {
     ...env,
@@ -148,26 +147,20 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
       return found;
     },
   };
-  let inner: ReactNode;
-  if (target.page === "home") inner = page ? <PageSections page={page} theme={theme} look={look} /> : null;
-  else if (target.page === "collection")
-    inner = <CollectionPage goods={content.goods} collection={target.collection} />;
-  else if (target.page === "product") inner = <ProductPage goods={content.goods} product={target.product} />;
-  else inner = <MessagePage title={target.title} text={target.text} goods={content.goods} />;
   const markup = renderToStaticMarkup(
     <EnvProvider value={watching}>
       <Page frame={frame} theme={theme} look={look}>
-        {inner}
+        <PageBody target={target} documents={documents} goods={content.goods} theme={theme} look={look} />
       </Page>
     </EnvProvider>,
   );
   // React puts what should be fetched early before the markup; its place is the head.
   const [, early = "", body = ""] = /^((?:<link [^>]*>)*)([\s\S]*)$/.exec(markup) ?? [];
   const sections: readonly Node[] = [frame, page].flatMap((d) => (d ? Object.values(d.root.slots).flat() : []));
-  const css = pageCss(sections, [...used], theme, look, target.page !== "home");
-  const solved = solveLook(theme, look);
-  const families = [...new Set([solved.typePair.heads.family, solved.typePair.text.family])];
-  const head = headHtml(headOf(target, content, page), content, origin, families, script);
+  const css = pageCss(body, sections, [...used], theme, look);
+  // A theme's further widths are small print; they can come when they come.
+  const cuts = cutsOf(solveLook(theme, look).type);
+  const head = headHtml(headOf(target, content, page), content, origin, cuts, script);
   const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${early}<style>${css}</style></head><body>${body}</body></html>`;
   return { html, css };
 }

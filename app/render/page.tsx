@@ -1,7 +1,10 @@
 import type { ReactNode } from "react";
-import type { Document, Look, Node } from "~/core/document";
+import type { Document, Draft, Look, Node } from "~/core/document";
+import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
+import { CollectionPage, MessagePage, ProductPage, SearchPage } from "./pages/views";
 import { Section } from "./section";
+import type { Target } from "./target";
 
 type PageProps = { frame: Document; theme: Theme; look: Look; children: ReactNode };
 
@@ -24,7 +27,23 @@ export function Page({ frame, theme, look, children }: PageProps): ReactNode {
   );
 }
 
-/** The sections of a page that is laid out on the bench. */
-export function PageSections({ page, theme, look }: { page: Document; theme: Theme; look: Look }): ReactNode {
-  return <>{sections(page.root.slots.main, theme, look, true)}</>;
+type BodyProps = { target: Target; documents: Draft["documents"]; goods: Goods; theme: Theme; look: Look };
+
+/** A page's own part: its sections, or what its kind shows. */
+export function PageBody({ target, documents, goods, theme, look }: BodyProps): ReactNode {
+  switch (target.page) {
+    case "home":
+    case "text": {
+      const document = documents[target.page === "home" ? "home" : target.id];
+      return document ? <>{sections(document.root.slots.main, theme, look, true)}</> : null;
+    }
+    case "collection":
+      return <CollectionPage goods={goods} collection={target.collection} />;
+    case "product":
+      return <ProductPage goods={goods} product={target.product} />;
+    case "search":
+      return <SearchPage goods={goods} query={target.query} />;
+    case "message":
+      return <MessagePage title={target.title} text={target.text} goods={goods} />;
+  }
 }

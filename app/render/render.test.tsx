@@ -1,6 +1,7 @@
 import { HtmlValidate } from "html-validate";
 import { describe, expect, it } from "vitest";
 import fc from "fast-check";
+import type { Brand } from "~/core/document";
 import { PROPERTIES, resolve } from "~/core/cascade";
 import { problemOf } from "~/kinds";
 import { contentWith, everySection, goods } from "./fixtures/content";
@@ -147,7 +148,7 @@ describe("what is drawn again is what would be drawn from scratch", () => {
         (changes, theme, goodsShape) => {
           const look = {
             ...contentWith([], theme.id).draft.look,
-            brand: goodsShape === undefined ? {} : { goodsShape: String(goodsShape) },
+            brand: (goodsShape === undefined ? {} : { goodsShape: String(goodsShape) }) as Brand,
           };
           let node = everySection.find((s) => s.node.kind === "product-grid")!.node;
           for (const { property, audience, pick } of changes) {

@@ -1,7 +1,9 @@
-import type { Draft, Look } from "~/core/document";
+import { textPages, type Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { formatMoney } from "~/core/money";
 import type { Picture } from "~/core/pictures";
+import { readerOf } from "~/core/theme";
+import { themeById } from "~/themes";
 import { hrefFor, type KindEnv } from "~/kinds/parts";
 
 /** Everything a page of the shop is drawn from. */
@@ -14,13 +16,26 @@ export type ShopContent = {
 };
 
 /** What views may ask of the shop. `studio` is given only by panes. */
-export function envOf(content: Omit<ShopContent, "draft">, look: Look, studio?: KindEnv["studio"]): KindEnv {
+export function envOf(
+  content: Omit<ShopContent, "draft">,
+  { look, documents }: Draft,
+  studio?: KindEnv["studio"],
+): KindEnv {
   const pictures = new Map(content.pictures.map((p) => [p.id, p]));
+  const pages = textPages(documents).map(({ id, title }) => ({ id, title }));
+  const read = readerOf(look.brand, themeById(look.theme).settings);
   return {
     identity: look.identity,
     goods: content.goods,
     picture: (id) => (id === null ? undefined : pictures.get(id)),
-    href: hrefFor(content.goods),
+    href: hrefFor(content.goods, pages),
+    pages,
+    card: {
+      facts: read.amount("goods.facts"),
+      second: read.isOn("goods.second"),
+      badge: read.isOn("goods.badge"),
+      price: read.isOn("goods.price"),
+    },
     money: (amount) => formatMoney(amount, content.currency, content.locale),
     ...(studio ? { studio } : {}),
   };

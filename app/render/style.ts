@@ -10,9 +10,14 @@ export function arrangementOf(kind: Kind, node: Node, theme: Theme): Arrangement
   return known(node.props.arrangement) ?? known(theme.kinds[kind.definition.kind]?.arrangement) ?? arrangements[0];
 }
 
-function brandSheet(kind: string, look: Look): StyleSheet {
-  const { goodsShape } = look.brand;
-  return kind === "product-grid" && goodsShape ? { all: { shape: goodsShape } } : {};
+/** What a brand or a theme says about the goods in a section, as a style sheet. */
+const goodsSheet = (kind: string, shape: unknown): StyleSheet =>
+  kind === "product-grid" && typeof shape === "string" ? { all: { shape } } : {};
+
+function themeSheet(kind: string, theme: Theme): StyleSheet {
+  const own = theme.kinds[kind]?.style ?? {};
+  const goods = goodsSheet(kind, theme.settings.goodsShape).all;
+  return goods ? { ...own, all: { ...goods, ...own.all } } : own;
 }
 
 /** Every layer of a section's style, weakest first: what Details explains and what the page's CSS is written from. */
@@ -21,8 +26,8 @@ export function sectionLayers(node: Node, theme: Theme, look: Look): readonly La
   if (!kind) return [];
   const below: Layer[] = [
     { name: "kind", sheet: kind.definition.style },
-    { name: "theme", sheet: theme.kinds[kind.definition.kind]?.style ?? {} },
-    { name: "brand", sheet: brandSheet(kind.definition.kind, look) },
+    { name: "theme", sheet: themeSheet(kind.definition.kind, theme) },
+    { name: "brand", sheet: goodsSheet(kind.definition.kind, look.brand.goodsShape) },
     { name: "arrangement", sheet: arrangementOf(kind, node, theme).style ?? {} },
   ];
   return layersOf(node, below);
@@ -35,7 +40,7 @@ const written = new WeakMap<Node, { readonly key: string; readonly css: string }
 
 /** A section's own rules. Nodes are frozen values, so each state of one is written once for each look it is seen in. */
 export function sectionCss(node: Node, theme: Theme, look: Look): string {
-  const key = `${theme.id} ${look.brand.goodsShape ?? ""}`;
+  const key = `${theme.id} ${String(look.brand.goodsShape ?? "")}`;
   const known = written.get(node);
   if (known?.key === key) return known.css;
   const css = nodeCss(`.${nodeClass(node)}`, sectionLayers(node, theme, look));

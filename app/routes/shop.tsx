@@ -8,6 +8,7 @@ import { publishedDraft } from "~/server/publishing/index.server";
 import { shopsOf } from "~/server/shops/index.server";
 import { createStudioStore, StudioProvider } from "~/studio/keeping";
 import { Shell } from "~/studio/shell";
+import { createKeyFrames, KeyFramesProvider } from "~/studio/ui";
 import type { Route } from "./+types/shop";
 
 export async function loader({ request, params }: Route.LoaderArgs) {
@@ -45,13 +46,16 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 function Studio({ loaderData }: Pick<Route.ComponentProps, "loaderData">) {
   const [store] = useState(() => createStudioStore(loaderData));
+  const [keyFrames] = useState(createKeyFrames);
   const { goods, pictures, published } = loaderData;
   useEffect(() => store.getState().refresh({ goods, pictures, published }), [store, goods, pictures, published]);
   return (
     <StudioProvider value={store}>
-      <Shell shops={loaderData.shops} owner={loaderData.owner}>
-        <Outlet />
-      </Shell>
+      <KeyFramesProvider value={keyFrames}>
+        <Shell shops={loaderData.shops} owner={loaderData.owner}>
+          <Outlet />
+        </Shell>
+      </KeyFramesProvider>
     </StudioProvider>
   );
 }

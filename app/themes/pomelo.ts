@@ -7,6 +7,7 @@ export const pomelo: Theme = {
   mood: "Big tight heads under a wide sky. Pictures do the talking.",
   palette: {
     brand: "#c93a17",
+    accent: "#0f6f86",
     page: "#fdfbf5",
     raised: "#f2efe4",
     tint: { lightness: 0.925, chroma: 0.034, hue: 222 },
@@ -15,15 +16,26 @@ export const pomelo: Theme = {
     onDark: "#f8f5ea",
     sale: "#b3261a",
   },
-  typePair: "open-air",
-  scale: { base: [17, 18], ratio: [1.215, 1.345] },
-  corners: "round",
-  density: "even",
-  contentWidth: 1280,
+  settings: {
+    typePair: "open-air",
+    "type.basePhone": 17,
+    "type.baseWide": 18,
+    "type.ratioPhone": 1.215,
+    "type.ratioWide": 1.345,
+    corners: "round",
+    density: "even",
+    "space.content": 1280,
+    goodsShape: "4/5",
+    "button.padding": 27,
+    "badge.shape": "pill",
+    "header.set": "page",
+    "footer.set": "dark",
+    "notice.set": "brand",
+  },
   kinds: {
     header: { arrangement: "left" },
     hero: { arrangement: "on-picture", style: { all: { headSize: 6 } } },
-    "product-grid": { arrangement: "cards", style: { all: { headSize: 5, columns: 4, shape: "4/5" } } },
+    "product-grid": { arrangement: "cards", style: { all: { headSize: 5, columns: 4 } } },
     "collection-tiles": { arrangement: "on-pictures", style: { all: { headSize: 4, columns: 3 } } },
     "picture-words": { arrangement: "picture-left", style: { all: { headSize: 5, shape: "4/3", set: "tint" } } },
     text: { arrangement: "statement" },
@@ -38,9 +50,7 @@ export const pomelo: Theme = {
 .nav a{font-weight:540}
 .over{color:var(--link)}
 .a-on-picture .over{color:#fff}
-.card-picture .pic{background:var(--raised)}
-.card-title{font-size:var(--t0)}
-.button{padding-inline:1.7rem}
 @media (min-width:800px){.s-picture-words .pic{min-height:26rem}}
 `,
+  widths: [],
 };

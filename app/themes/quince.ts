@@ -10,6 +10,7 @@ export const quince: Theme = {
   mood: "Warm paper, a soft serif and a drawn line between things.",
   palette: {
     brand: "#8c4a1c",
+    accent: "#6d7434",
     page: "#faf3e6",
     raised: "#fffaf0",
     tint: { lightness: 0.915, chroma: 0.044, hue: 92 },
@@ -18,21 +19,36 @@ export const quince: Theme = {
     onDark: "#fbf3e3",
     sale: "#9c2f1f",
   },
-  typePair: "larder",
-  scale: { base: [17, 18], ratio: [1.18, 1.262] },
-  corners: "square",
-  density: "even",
-  contentWidth: 1120,
+  settings: {
+    typePair: "larder",
+    "type.basePhone": 17,
+    "type.baseWide": 18,
+    "type.ratioPhone": 1.18,
+    "type.ratioWide": 1.26,
+    corners: "square",
+    density: "even",
+    "space.content": 1120,
+    goodsShape: "1/1",
+    "goods.frame": "framed",
+    "goods.align": "center",
+    "price.frame": "label",
+    "button.padding": 30,
+    "badge.shape": "square",
+    "badge.place": "top-right",
+    "tabs.style": "boxed",
+    "header.set": "page",
+    "footer.set": "tint",
+    "notice.set": "tint",
+  },
   kinds: {
     header: { arrangement: "middle", style: { all: { spaceTop: 3, spaceBottom: 3 } } },
-    notice: { style: { all: { set: "tint" } } },
     hero: {
       arrangement: "above",
       style: { all: { align: "center", headSize: 6, spaceTop: 5, shape: "16/9" }, phone: { shape: "4/5" } },
     },
     "product-grid": {
       arrangement: "cards",
-      style: { all: { headSize: 4, columns: 3, shape: "1/1", align: "center" } },
+      style: { all: { headSize: 4, columns: 3, align: "center" } },
     },
     "collection-tiles": {
       arrangement: "captions",
@@ -41,26 +57,22 @@ export const quince: Theme = {
     "picture-words": { arrangement: "overlap", style: { all: { headSize: 4 } } },
     text: { arrangement: "plain", style: { all: { align: "center", width: "narrow" } } },
     "sign-up": { arrangement: "stack", style: { all: { set: "tint" } } },
-    footer: { arrangement: "middle", style: { all: { set: "tint" } } },
+    footer: { arrangement: "middle" },
   },
   css: `
 main>.s+.s:not([data-set=brand]):not([data-set=dark])::before,.s-footer::before{content:"";position:absolute;top:-4px;left:var(--gutter);right:var(--gutter);height:8px;max-width:var(--content);margin-inline:auto;background:var(--soft);-webkit-mask:${RULE} 0 0 repeat-x;mask:${RULE} 0 0 repeat-x}
-.s-header .wordmark{font-size:var(--t3);font-weight:560}
+.s-header .wordmark{font-size:var(--t3)}
 .s-header .nav a{font-size:var(--t0);font-style:normal}
 .head{max-width:24ch}
 .s-hero.a-above .hero-words{display:flex;max-width:46rem;margin-inline:auto}
-.pic img{padding:0}
-.card-picture,.tile .pic,.s-hero .pic,.s-picture-words .pic{border:1px solid var(--line)}
-.card-words{align-items:center;text-align:center}
-.card-title{font-family:var(--heads);font-weight:520;font-size:var(--t1);line-height:1.2}
-.card-facts{justify-content:center}
-.card .price{margin-top:.35rem;padding:.15rem .8rem;border:1px solid var(--field-line);background:var(--raised);font-size:var(--t-1)}
-.badge{border-radius:0;left:auto;right:0;top:0;padding:.25rem .6rem}
+.tile .pic,.s-hero .pic,.s-picture-words .pic{border:1px solid var(--line)}
+.card-title{font-family:var(--heads);font-weight:var(--heads-weight);font-size:var(--t1);line-height:1.2}
+.card .price{margin-top:.35rem;font-size:calc(var(--t-1)*var(--price-size))}
 .goods-top{justify-content:center}
 .goods-top>div{flex:1 1 100%}
-.tile-name{justify-content:center;font-family:var(--heads);font-weight:520}
+.tile-name{justify-content:center;font-family:var(--heads);font-weight:var(--heads-weight)}
 .tile-count{display:none}
-.button{border-radius:var(--control);padding-inline:1.9rem}
 .a-overlap .pw-words{border:1px solid var(--line)}
 `,
+  widths: [],
 };

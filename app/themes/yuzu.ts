@@ -7,6 +7,7 @@ export const yuzu: Theme = {
   mood: "Ruled cells, facts first, nothing that is not needed.",
   palette: {
     brand: "#0b6b4a",
+    accent: "#8a4b12",
     page: "#ffffff",
     raised: "#f3f4f1",
     tint: { lightness: 0.955, chroma: 0.05, hue: 112 },
@@ -15,18 +16,34 @@ export const yuzu: Theme = {
     onDark: "#f4f6f2",
     sale: "#b02318",
   },
-  typePair: "workbench",
-  scale: { base: [15, 15], ratio: [1.165, 1.215] },
-  corners: "square",
-  density: "compact",
-  contentWidth: 1440,
+  settings: {
+    typePair: "workbench",
+    "type.basePhone": 15,
+    "type.baseWide": 15,
+    "type.ratioPhone": 1.165,
+    "type.ratioWide": 1.215,
+    corners: "square",
+    density: "compact",
+    "space.content": 1440,
+    goodsShape: "1/1",
+    "goods.facts": 3,
+    "button.height": 44,
+    "field.height": 44,
+    "badge.shape": "square",
+    "price.weight": 640,
+    "price.size": 1.15,
+    "tabs.style": "boxed",
+    "header.set": "page",
+    "footer.set": "dark",
+    "notice.set": "dark",
+  },
   kinds: {
-    notice: { arrangement: "ends", style: { all: { set: "dark" } } },
+    notice: { arrangement: "ends" },
     header: { arrangement: "left", style: { all: { spaceTop: 1, spaceBottom: 1 } } },
     hero: { arrangement: "beside", style: { all: { headSize: 5, spaceTop: 0, spaceBottom: 0, shape: "3/2" } } },
     "product-grid": {
       arrangement: "cards",
-      style: { all: { headSize: 2, columns: 5, shape: "1/1", spaceTop: 5, spaceBottom: 5 } },
+      style: { all: { headSize: 2, columns: 5, spaceTop: 5, spaceBottom: 5 } },
     },
     "collection-tiles": { arrangement: "index", style: { all: { headSize: 2, spaceTop: 5, spaceBottom: 5 } } },
     "picture-words": {
@@ -40,10 +57,10 @@ export const yuzu: Theme = {
   css: `
 .s-header{border-bottom:1px solid var(--ink)}
 .s-header .wordmark{font-size:var(--t2)}
-.s-header .nav a{font-size:var(--t0);font-stretch:95%;font-weight:560}
+.s-header .nav a{font-size:var(--t0);font-weight:560}
 main>.s+.s{border-top:1px solid var(--ink)}
 .head{max-width:26ch}
-.over{font-stretch:80%;letter-spacing:.04em;color:var(--soft)}
+.over{font-stretch:86%;letter-spacing:.04em;color:var(--soft)}
 .s-hero.a-beside .in{padding-inline:0;max-width:none;gap:0;grid-auto-flow:row}
 .s-hero.a-beside .hero-words{padding:var(--s5) var(--gutter)}
 .s-hero.a-beside .pic{aspect-ratio:3/2;height:100%;border-radius:0}
@@ -53,17 +70,16 @@ main>.s+.s{border-top:1px solid var(--ink)}
 .card:hover{background:var(--raised)}
 .card-picture .pic{background:none}
 .card-words{flex:1;gap:.35rem}
-.card-title{order:1;font-size:var(--t0);font-weight:600}
-.card-facts{order:2;display:grid;grid-template-columns:1fr;row-gap:0;font-stretch:88%}
+.card-title{order:1;font-weight:600}
+.card-facts{order:2;display:grid;grid-template-columns:1fr;row-gap:0;font-stretch:86%}
 .card-facts>div{display:flex;justify-content:space-between;gap:.5rem;border-top:1px solid var(--line);padding-block:.2rem}
 .card-facts dt{position:static;width:auto;height:auto;clip-path:none;overflow:visible}
 .card-facts dd{text-align:right;color:var(--ink)}
-.card .price{order:3;margin-top:auto;padding-top:.4rem;font-size:var(--t1);font-weight:640;font-stretch:88%}
-.badge{border-radius:0;left:0;top:0;font-stretch:88%}
+.card .price{order:3;margin-top:auto;padding-top:.4rem;font-stretch:86%}
+.badge{font-stretch:86%}
 .a-index .grid{grid-template-columns:repeat(auto-fill,minmax(min(100%,17rem),1fr))}
 .a-index .tile{border:0}
 .a-index .tile-name{font-size:var(--t1);padding:var(--s2) .9rem}
-.button{min-height:2.75rem;padding-block:.5rem}
-.field{min-height:2.75rem}
 `,
+  widths: [86],
 };

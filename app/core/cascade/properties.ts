@@ -1,5 +1,5 @@
 import type { Device, StyleValue } from "../document";
-import { COLOUR_SETS } from "../theme";
+import { ALL_SETS, SET_NAMES } from "../theme";
 
 /** A value that can be chosen, and the seller's word for it. */
 export type Choice = { readonly value: StyleValue; readonly label: string };
@@ -115,10 +115,7 @@ const LIST: readonly Property[] = [
     label: "Colours",
     group: "looks",
     perDevice: false,
-    choices: COLOUR_SETS.map((value) => ({
-      value,
-      label: { page: "Page", tint: "Tint", brand: "Brand", dark: "Dark" }[value],
-    })),
+    choices: ALL_SETS.map((value) => ({ value, label: SET_NAMES[value] })),
     emission: { to: "attribute", name: "data-set" },
   },
   {

@@ -1,6 +1,23 @@
-import type { Brand, Draft, Json, Logo } from "../document";
+import { newId, type Brand, type BrandVersion, type Draft, type Json, type Logo } from "../document";
 import { held, readAt, type Operation, type Path } from "../operations";
+import {
+  problemWithBrand,
+  problemWithValue,
+  readPinKey,
+  ROLE_WORDS,
+  setName,
+  SET_NAMES,
+  settingOf,
+  type SettingValue,
+} from "../theme";
 import { refuse, transaction, type Outcome } from "./transaction";
+
+function lookOperation(draft: Draft, path: Path, value: Json | undefined): Operation | undefined {
+  const before = held(readAt(draft.look as unknown as Json, path));
+  const after = held(value);
+  if (JSON.stringify(before) === JSON.stringify(after)) return undefined;
+  return { type: "setLook", path, before, after };
+}
 
 function setLook(
   draft: Draft,
@@ -10,10 +27,8 @@ function setLook(
   label: string,
   merges: boolean,
 ): Outcome {
-  const before = held(readAt(draft.look as unknown as Json, path));
-  const after = held(value);
-  if (JSON.stringify(before) === JSON.stringify(after)) return refuse("It is like that already.");
-  const operation: Operation = { type: "setLook", path, before, after };
+  const operation = lookOperation(draft, path, value);
+  if (!operation) return refuse("It is like that already.");
   return transaction(intent, label, [operation], merges ? { mergeKey: `look:${path.join(".")}` } : {});
 }
 
@@ -21,24 +36,98 @@ function setLook(
 export const applyTheme = (draft: Draft, theme: string, name: string): Outcome =>
   setLook(draft, ["theme"], theme, "applyTheme", `Theme changed to ${name}`, false);
 
-const BRAND_WORDS: Readonly<Record<keyof Brand, string>> = {
-  colour: "Brand colour",
-  typePair: "Type pair",
-  corners: "Corners",
-  density: "Density",
-  goodsShape: "Shape of goods pictures",
-};
+/** What a brand setting is called in a list of changes: "Button › Primary: made", "Link pinned in Header". */
+export function brandWords(brand: Brand, key: string): string {
+  const pin = readPinKey(key);
+  if (pin)
+    return `${ROLE_WORDS[pin.role].name} in ${setName(brand, pin.set) || SET_NAMES[pin.set]}${pin.scheme === "dark" ? ", dark" : ""}`;
+  return settingOf(key)?.label ?? key;
+}
 
 /** Sets one thing that the brand says; `undefined` leaves it to the theme again. */
-export const setBrand = <K extends keyof Brand>(draft: Draft, key: K, value: Brand[K] | undefined): Outcome =>
-  setLook(
-    draft,
-    ["brand", key],
-    value,
-    "setBrand",
-    `${BRAND_WORDS[key]} ${value === undefined ? "put back" : "changed"}`,
-    true,
+export function setBrand(draft: Draft, key: string, value: SettingValue | undefined): Outcome {
+  const setting = settingOf(key);
+  if (!setting) return refuse(`A brand has no setting “${key}”.`);
+  const json = value as Json | undefined;
+  const problem = json === undefined ? undefined : problemWithValue(setting, json);
+  if (problem) return refuse(problem);
+  const words = brandWords(draft.look.brand, key);
+  const did = value === undefined ? "put back" : readPinKey(key) ? "fixed" : "changed";
+  return setLook(draft, ["brand", key], json, "setBrand", `${words} ${did}`, true);
+}
+
+/** Changes many things of the brand in one step; `undefined` values are left to the theme. */
+export function setBrandAll(
+  draft: Draft,
+  values: Readonly<Record<string, SettingValue | undefined>>,
+  label: string,
+): Outcome {
+  const given = Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)) as Brand;
+  const problem = problemWithBrand(given);
+  if (problem) return refuse(problem);
+  const operations = Object.entries(values).flatMap(
+    ([key, value]) => lookOperation(draft, ["brand", key], value as Json | undefined) ?? [],
   );
+  if (operations.length === 0) return refuse("It is like that already.");
+  return transaction("setBrandAll", label, operations);
+}
+
+/** The brand becomes exactly `brand`, whatever it says now. */
+export function replaceBrand(draft: Draft, brand: Brand, label: string): Outcome {
+  const keys = new Set([...Object.keys(draft.look.brand), ...Object.keys(brand)]);
+  return setBrandAll(
+    draft,
+    Object.fromEntries([...keys].map((key) => [key, brand[key] as SettingValue | undefined])),
+    label,
+  );
+}
+
+/** Puts everything that the brand says back to the theme; with `keys`, only those. */
+export function putBackBrand(
+  draft: Draft,
+  keys: readonly string[] = Object.keys(draft.look.brand),
+  what = "Everything in Brand",
+): Outcome {
+  return setBrandAll(draft, Object.fromEntries(keys.map((key) => [key, undefined])), `${what} put back to the theme`);
+}
+
+const MOST_VERSIONS = 40;
+
+/** Puts the brand as it is aside under a name. `at`: now, as an ISO 8601 date and time. */
+export function keepVersion(draft: Draft, name: string, at: string): Outcome {
+  const trimmed = name.trim();
+  if (trimmed === "") return refuse("Give the version a name, so that you find it again.");
+  if (Object.keys(draft.look.versions).length >= MOST_VERSIONS)
+    return refuse(`There are ${MOST_VERSIONS} versions already. Remove one first.`);
+  const { theme, brand } = draft.look;
+  const version: BrandVersion = { name: trimmed.slice(0, 60), at, theme, brand };
+  return setLook(
+    draft,
+    ["versions", newId()],
+    version as unknown as Json,
+    "keepVersion",
+    `Brand kept as “${version.name}”`,
+    false,
+  );
+}
+
+export function removeVersion(draft: Draft, id: string): Outcome {
+  const version = draft.look.versions[id];
+  if (!version) return refuse("This version is no longer there.");
+  return setLook(draft, ["versions", id], undefined, "removeVersion", `Version “${version.name}” removed`, false);
+}
+
+/** Goes back to a version: its brand and its theme, in one step. */
+export function wearVersion(draft: Draft, id: string): Outcome {
+  const version = draft.look.versions[id];
+  if (!version) return refuse("This version is no longer there.");
+  const label = `Brand is “${version.name}” again`;
+  const brand = replaceBrand(draft, version.brand, label);
+  const theme = lookOperation(draft, ["theme"], version.theme);
+  const operations = [...(theme ? [theme] : []), ...(brand.ok ? brand.transaction.operations : [])];
+  if (operations.length === 0) return refuse(`The brand is “${version.name}” already.`);
+  return transaction("wearVersion", label, operations);
+}
 
 export const setShopName = (draft: Draft, name: string): Outcome =>
   setLook(draft, ["identity", "name"], name, "setShopName", "Shop name changed", true);

@@ -55,7 +55,11 @@ describe("differences", () => {
         brand: { colour: "#000000" },
       },
     });
-    expect(differences(base, next).map((d) => (d.what === "look" ? d.part : ""))).toEqual(["theme", "name", "colour"]);
+    expect(differences(base, next).map((d) => (d.what === "look" ? d.part : d.what === "brand" ? d.key : ""))).toEqual([
+      "theme",
+      "name",
+      "colour",
+    ]);
   });
 });
 

@@ -3,11 +3,9 @@ import type { Document, Draft, Node } from "./types";
 
 /** One change between two drafts, in the terms of the document; wording is the caller's. */
 export type Difference =
-  | {
-      readonly what: "look";
-      readonly part:
-        "theme" | "name" | "tagline" | "logo" | "colour" | "typePair" | "corners" | "density" | "goodsShape";
-    }
+  | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" }
+  /** One setting of the brand, by its key. */
+  | { readonly what: "brand"; readonly key: string }
   | { readonly what: "page-added" | "page-removed"; readonly document: Document }
   | { readonly what: "added" | "removed" | "moved"; readonly document: Document; readonly node: Node }
   | { readonly what: "shown" | "not-shown"; readonly document: Document; readonly node: Node }
@@ -82,9 +80,7 @@ export function differences(before: Draft, after: Draft): readonly Difference[] 
   look("name", before.look.identity.name, after.look.identity.name);
   look("tagline", before.look.identity.tagline, after.look.identity.tagline);
   look("logo", before.look.identity.logo, after.look.identity.logo);
-  for (const part of ["colour", "typePair", "corners", "density", "goodsShape"] as const) {
-    look(part, before.look.brand[part], after.look.brand[part]);
-  }
+  for (const key of keysThatDiffer(before.look.brand, after.look.brand)) found.push({ what: "brand", key });
   for (const [id, document] of Object.entries(after.documents)) {
     const old = before.documents[id];
     if (!old) found.push({ what: "page-added", document });

@@ -1,4 +1,4 @@
-import type { Node, Place } from "./types";
+import type { Document, Draft, Node, Place } from "./types";
 
 /** Deep-freezes plain JSON. Already frozen branches are not walked again. */
 export function freeze<T>(value: T): T {
@@ -79,3 +79,9 @@ export function copyWithNewIds(node: Node, random?: () => number): Node {
     ),
   };
 }
+
+/** The pages of a shop that hold what the seller writes, besides its home page, by title. */
+export const textPages = (documents: Draft["documents"]): readonly Document[] =>
+  Object.values(documents)
+    .filter((d) => d.kind === "page" && d.id !== "home")
+    .sort((a, b) => (a.title < b.title ? -1 : 1));

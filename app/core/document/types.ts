@@ -50,23 +50,27 @@ export type Logo =
   | { readonly form: "sign"; readonly sign: string }
   | { readonly form: "picture"; readonly picture: string };
 
-export type Corners = "square" | "soft" | "round";
-export type Density = "compact" | "even" | "airy";
+/**
+ * What a brand says for itself: values by the keys of the table of settings (`core/theme`); a key that is absent is the
+ * theme's to decide.
+ */
+export type Brand = Readonly<Record<string, Json>>;
 
-/** What a brand says for itself; a key that is absent is the theme's to decide. */
-export type Brand = {
-  readonly colour?: string;
-  readonly typePair?: string;
-  readonly corners?: Corners;
-  readonly density?: Density;
-  /** Picture shape of goods wherever they show, as `width/height`. */
-  readonly goodsShape?: string;
+/** A brand that was put aside under a name, with the theme it was made in. */
+export type BrandVersion = {
+  readonly name: string;
+  /** When, as an ISO 8601 date and time. */
+  readonly at: string;
+  readonly theme: string;
+  readonly brand: Brand;
 };
 
 export type Look = {
   readonly theme: string;
   readonly identity: { readonly name: string; readonly tagline: string; readonly logo: Logo };
   readonly brand: Brand;
+  /** Brands put aside, by id. */
+  readonly versions: Readonly<Record<string, BrandVersion>>;
 };
 
 /** The slots of a document's root, in the order in which a page shows them. */

@@ -1,2 +1,3 @@
 export * from "./types";
 export * from "./import";
+export * from "./search";

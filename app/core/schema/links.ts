@@ -4,7 +4,7 @@ import { z } from "zod";
 export type Link =
   | { readonly to: "nowhere" }
   | { readonly to: "home" }
-  | { readonly to: "product" | "collection"; readonly id: string }
+  | { readonly to: "product" | "collection" | "page"; readonly id: string }
   | { readonly to: "web"; readonly address: string }
   | { readonly to: "mail"; readonly address: string }
   | { readonly to: "phone"; readonly number: string };
@@ -17,7 +17,7 @@ const isWebAddress = (text: string) =>
 export const linkSchema: z.ZodType<Link> = z.discriminatedUnion("to", [
   z.strictObject({ to: z.literal("nowhere") }),
   z.strictObject({ to: z.literal("home") }),
-  z.strictObject({ to: z.enum(["product", "collection"]), id: z.string().min(1).max(40) }),
+  z.strictObject({ to: z.enum(["product", "collection", "page"]), id: z.string().min(1).max(40) }),
   z.strictObject({
     to: z.literal("web"),
     address: z.string().max(2000).refine(isWebAddress, "Write the whole address, like https://example.com."),

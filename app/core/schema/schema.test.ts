@@ -72,7 +72,12 @@ describe("what comes from outside", () => {
   ])("is a link or not: %j", (link, good) => expect(linkSchema.safeParse(link).success).toBe(good));
 
   it("is a look only with a name and a colour that needs no guessing", () => {
-    const look = { theme: "pomelo", identity: { name: "Shop", tagline: "", logo: { form: "words" } }, brand: {} };
+    const look = {
+      theme: "pomelo",
+      identity: { name: "Shop", tagline: "", logo: { form: "words" } },
+      brand: {},
+      versions: {},
+    };
     expect(lookSchema.safeParse(look).success).toBe(true);
     expect(lookSchema.safeParse({ ...look, identity: { ...look.identity, name: " " } }).success).toBe(false);
     expect(lookSchema.safeParse({ ...look, brand: { colour: "red;}body{display:none" } }).success).toBe(false);

@@ -1,7 +1,17 @@
 import { z } from "zod";
-import { AUDIENCES, type Document, type Draft, type Json, type Look, type Node, type StyleSheet } from "../document";
+import {
+  AUDIENCES,
+  type Brand,
+  type Document,
+  type Draft,
+  type Json,
+  type Look,
+  type Node,
+  type StyleSheet,
+} from "../document";
 import type { Operation } from "../operations";
 import type { Transaction } from "../commands";
+import { problemWithBrand } from "../theme";
 
 /** Longest text that any single value may hold. */
 export const MOST_CHARACTERS = 20_000;
@@ -44,7 +54,12 @@ export const documentSchema: z.ZodType<Document> = z.strictObject({
   root: nodeSchema,
 });
 
-export const lookSchema: z.ZodType<Look> = z.strictObject({
+const brandSchema: z.ZodType<Brand> = z.record(z.string().max(60), json).superRefine((brand, context) => {
+  const problem = problemWithBrand(brand);
+  if (problem) context.addIssue({ code: "custom", message: problem });
+});
+
+export const lookSchema: z.ZodType<Look, unknown> = z.strictObject({
   theme: z.string().max(40),
   identity: z.strictObject({
     name: z.string().trim().min(1).max(60),
@@ -55,16 +70,19 @@ export const lookSchema: z.ZodType<Look> = z.strictObject({
       z.strictObject({ form: z.literal("picture"), picture: id }),
     ]),
   }),
-  brand: z.strictObject({
-    colour: z
-      .string()
-      .regex(/^#[0-9a-f]{6}$/)
-      .optional(),
-    typePair: z.string().max(40).optional(),
-    corners: z.enum(["square", "soft", "round"]).optional(),
-    density: z.enum(["compact", "even", "airy"]).optional(),
-    goodsShape: z.enum(["1/1", "5/6", "4/5", "3/4", "4/3", "3/2", "16/9"]).optional(),
-  }),
+  brand: brandSchema,
+  // Looks stored before brands could be put aside have none.
+  versions: z
+    .record(
+      id,
+      z.strictObject({
+        name: z.string().trim().min(1, "A version needs a name.").max(60),
+        at: z.iso.datetime(),
+        theme: z.string().max(40),
+        brand: brandSchema,
+      }),
+    )
+    .default({}),
 });
 
 export const draftSchema: z.ZodType<Draft> = z.strictObject({

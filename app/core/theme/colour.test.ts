@@ -1,7 +1,20 @@
 import Color from "colorjs.io";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { contrast, deltaEOk, fromOklch, luminance, mix, nearestPassing, oklchOf, readColour } from ".";
+import {
+  contrast,
+  deltaEOk,
+  fromOklch,
+  luminance,
+  mix,
+  nearestPassing,
+  oklchOf,
+  readColour,
+  rampOf,
+  spansAgainst,
+  spansForWords,
+  TONES,
+} from ".";
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, "0")}`);
 const seed = 42;
@@ -97,8 +110,8 @@ describe("colours", () => {
             .toGamut({ method: "css" })
             .to("srgb")
             .toString({ format: "hex", collapse: false });
-          // CSS Color 4 calls 0.02 just noticeable; the two differ in where they stop searching.
-          expect(deltaEOk(fromOklch(l, c, h), theirs)).toBeLessThan(0.03);
+          // Both follow CSS Color 4; they differ in where they stop searching, and in rounding to 8 bits.
+          expect(deltaEOk(fromOklch(l, c, h), theirs)).toBeLessThan(0.012);
         },
       ),
       { seed, numRuns: 500 },
@@ -135,6 +148,78 @@ describe("the nearest colour that passes", () => {
     );
   });
 
-  it("is undefined where nothing can pass", () =>
-    expect(nearestPassing("#888888", ["#000000", "#ffffff"], 4.5)).toBeUndefined());
+  it("is undefined where nothing can pass, and finds what passes between two grounds", () => {
+    expect(nearestPassing("#888888", ["#000000", "#ffffff"], 7)).toBeUndefined();
+    // 4.5 on both black and white leaves the greys #747474 to #767676 (WCAG 2.2, contrast ratio).
+    expect(nearestPassing("#888888", ["#000000", "#ffffff"], 4.5)).toBe("#767676");
+  });
+
+  it("is no farther than the best of a grid over lightness and chroma", () => {
+    fc.assert(
+      fc.property(hex, hex, fc.constantFrom(3, 4.5, 7), (wish, ground, ratio) => {
+        const found = nearestPassing(wish, [ground], ratio);
+        const { hue, chroma } = oklchOf(wish);
+        let best = Number.POSITIVE_INFINITY;
+        for (let l = 0; l <= 1; l += 0.02) {
+          for (let share = 0.3; share <= 1.4; share += 0.1) {
+            const other = fromOklch(l, chroma * share, hue);
+            if (contrast(other, ground) >= ratio) best = Math.min(best, deltaEOk(other, wish));
+          }
+        }
+        if (found === undefined) expect(best).toBe(Number.POSITIVE_INFINITY);
+        else expect(deltaEOk(found, wish)).toBeLessThan(best + 0.012);
+      }),
+      { seed, numRuns: 150 },
+    );
+  });
+});
+
+describe("spans of luminance", () => {
+  it("hold just the luminances that pass", () => {
+    fc.assert(
+      fc.property(hex, hex, fc.array(hex, { minLength: 1, maxLength: 3 }), (a, b, grounds) => {
+        for (const colour of [a, b]) {
+          const own = luminance(colour);
+          const inside = spansAgainst(grounds, 4.5).some(([low, high]) => own >= low && own <= high);
+          const passes = grounds.every((g) => contrast(colour, g) >= 4.5);
+          const isEdge = grounds.some((g) => Math.abs(contrast(colour, g) - 4.5) < 1e-9);
+          if (!isEdge) expect(inside).toBe(passes);
+        }
+      }),
+      { seed, numRuns: 500 },
+    );
+  });
+
+  it("for words are those on which white or black can be read", () => {
+    for (let i = 0; i < 256; i++) {
+      const grey = `#${i.toString(16).padStart(2, "0").repeat(3)}`;
+      const own = luminance(grey);
+      for (const ratio of [4.5, 7]) {
+        const inside = spansForWords(ratio).some(([low, high]) => own >= low && own <= high);
+        expect(inside, grey).toBe(Math.max(contrast(grey, "#ffffff"), contrast(grey, "#000000")) >= ratio);
+      }
+    }
+  });
+});
+
+describe("a ramp", () => {
+  it("keeps hue, falls evenly in lightness and holds the colour near its own tone", () => {
+    fc.assert(
+      fc.property(hex, (colour) => {
+        const own = oklchOf(colour);
+        const ramp = rampOf(colour);
+        for (const tone of TONES) {
+          const made = oklchOf(ramp[tone]);
+          expect(Math.abs(made.lightness - tone / 100)).toBeLessThan(0.02);
+          expect(made.chroma).toBeLessThan(own.chroma + 0.02);
+          // Hue says nothing in what is nearly grey, and bends a little where the gamut is narrow.
+          if (own.chroma > 0.05 && made.chroma > 0.05) {
+            const apart = Math.abs(((made.hue - own.hue + 540) % 360) - 180);
+            expect(apart, `${colour} ${tone}`).toBeLessThan(20);
+          }
+        }
+      }),
+      { seed, numRuns: 200 },
+    );
+  });
 });

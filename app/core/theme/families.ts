@@ -4,25 +4,48 @@ export type Family = {
   /** The name used in CSS. */
   readonly name: string;
   readonly fallback: "sans" | "serif";
-  /** Which of the variable files is served; it carries the weight axis and the one named. */
+  /** Which of the package's variable files is cut from; it carries the weight axis and the one named. */
   readonly axis: "wght" | "opsz" | "wdth";
   readonly weights: readonly [number, number];
 };
 
+const family = (
+  id: string,
+  name: string,
+  fallback: Family["fallback"],
+  weights: Family["weights"],
+  axis: Family["axis"] = "wght",
+): Family => ({ id, name, fallback, axis, weights });
+
 export const FAMILIES: readonly Family[] = [
-  { id: "archivo", name: "Archivo", fallback: "sans", axis: "wdth", weights: [100, 900] },
-  { id: "bricolage-grotesque", name: "Bricolage Grotesque", fallback: "sans", axis: "opsz", weights: [200, 800] },
-  { id: "cormorant-garamond", name: "Cormorant Garamond", fallback: "serif", axis: "wght", weights: [300, 700] },
-  { id: "epilogue", name: "Epilogue", fallback: "sans", axis: "wght", weights: [100, 900] },
-  { id: "fraunces", name: "Fraunces", fallback: "serif", axis: "opsz", weights: [100, 900] },
-  { id: "fredoka", name: "Fredoka", fallback: "sans", axis: "wght", weights: [300, 700] },
-  { id: "instrument-sans", name: "Instrument Sans", fallback: "sans", axis: "wght", weights: [400, 700] },
-  { id: "jost", name: "Jost", fallback: "sans", axis: "wght", weights: [100, 900] },
-  { id: "karla", name: "Karla", fallback: "sans", axis: "wght", weights: [200, 800] },
-  { id: "literata", name: "Literata", fallback: "serif", axis: "wght", weights: [200, 900] },
-  { id: "newsreader", name: "Newsreader", fallback: "serif", axis: "opsz", weights: [200, 800] },
-  { id: "nunito", name: "Nunito", fallback: "sans", axis: "wght", weights: [200, 1000] },
-  { id: "source-serif-4", name: "Source Serif 4", fallback: "serif", axis: "wght", weights: [200, 900] },
+  family("alegreya", "Alegreya", "serif", [400, 900]),
+  family("archivo", "Archivo", "sans", [100, 900], "wdth"),
+  family("bitter", "Bitter", "serif", [100, 900]),
+  family("bricolage-grotesque", "Bricolage Grotesque", "sans", [200, 800], "opsz"),
+  family("cormorant-garamond", "Cormorant Garamond", "serif", [300, 700]),
+  family("dm-sans", "DM Sans", "sans", [100, 1000]),
+  family("epilogue", "Epilogue", "sans", [100, 900]),
+  family("figtree", "Figtree", "sans", [300, 900]),
+  family("fraunces", "Fraunces", "serif", [100, 900], "opsz"),
+  family("fredoka", "Fredoka", "sans", [300, 700]),
+  family("instrument-sans", "Instrument Sans", "sans", [400, 700]),
+  family("jost", "Jost", "sans", [100, 900]),
+  family("karla", "Karla", "sans", [200, 800]),
+  family("literata", "Literata", "serif", [200, 900]),
+  family("lora", "Lora", "serif", [400, 700]),
+  family("manrope", "Manrope", "sans", [200, 800]),
+  family("mulish", "Mulish", "sans", [200, 1000]),
+  family("newsreader", "Newsreader", "serif", [200, 800], "opsz"),
+  family("nunito", "Nunito", "sans", [200, 1000]),
+  family("outfit", "Outfit", "sans", [100, 900]),
+  family("playfair-display", "Playfair Display", "serif", [400, 900]),
+  family("quicksand", "Quicksand", "sans", [300, 700]),
+  family("rubik", "Rubik", "sans", [300, 900]),
+  family("source-serif-4", "Source Serif 4", "serif", [200, 900]),
+  family("space-grotesk", "Space Grotesk", "sans", [300, 700]),
+  family("syne", "Syne", "sans", [400, 800]),
+  family("unbounded", "Unbounded", "sans", [200, 900]),
+  family("work-sans", "Work Sans", "sans", [100, 900]),
 ];
 
 /** Unicode ranges of the two subsets that are served, as the fontsource packages cut them. */
@@ -35,12 +58,42 @@ export const SUBSETS = {
 export type Subset = keyof typeof SUBSETS;
 
 /** The file of a family's subset inside its package. */
-export const fontFileName = (family: Family, subset: Subset): string =>
-  `${family.id}-${subset}-${family.axis}-normal.woff2`;
+export const fontFileName = (of: Family, subset: Subset): string => `${of.id}-${subset}-${of.axis}-normal.woff2`;
 
-/** @throws when no such family is shipped; ids come from our own tables, never from input. */
+/** The family with this id; undefined where no such family is shipped. */
+export const findFamily = (id: string): Family | undefined => FAMILIES.find((f) => f.id === id);
+
+/** @throws when no such family is shipped; for ids from our own tables, never from input. */
 export function familyById(id: string): Family {
-  const family = FAMILIES.find((f) => f.id === id);
-  if (!family) throw new Error(`no shipped family "${id}"`);
-  return family;
+  const found = findFamily(id);
+  if (!found) throw new Error(`no shipped family "${id}"`);
+  return found;
+}
+
+/** A part of a family that a shop uses: only these weights (and, for some, this width) are served. */
+export type Cut = {
+  readonly family: string;
+  readonly weights: readonly [least: number, most: number];
+  readonly stretch?: number;
+};
+
+/** The file name of a cut: `instrument-sans-latin-420-620.woff2`, `archivo-latin-640-640-w116.woff2`. */
+export const cutFileName = (cut: Cut, subset: Subset): string =>
+  `${cut.family}-${subset}-${cut.weights[0]}-${cut.weights[1]}${cut.stretch === undefined ? "" : `-w${cut.stretch}`}.woff2`;
+
+/** Reads a cut's file name back; undefined for anything that is not one of a shipped family within its weights. */
+export function readCutFileName(name: string): { readonly cut: Cut; readonly subset: Subset } | undefined {
+  const match = /^([a-z0-9-]+?)-(latin|latin-ext)-(\d{3,4})-(\d{3,4})(?:-w(\d{2,3}))?\.woff2$/.exec(name);
+  if (!match) return undefined;
+  const found = findFamily(match[1]!);
+  const weights = [Number(match[3]), Number(match[4])] as const;
+  if (!found || weights[0] < found.weights[0] || weights[1] > found.weights[1] || weights[0] > weights[1])
+    return undefined;
+  const stretch = match[5] === undefined ? undefined : Number(match[5]);
+  if ((stretch !== undefined) !== (found.axis === "wdth") || (stretch !== undefined && (stretch < 62 || stretch > 125)))
+    return undefined;
+  return {
+    cut: { family: found.id, weights, ...(stretch === undefined ? {} : { stretch }) },
+    subset: match[2] as Subset,
+  };
 }

@@ -1,5 +1,27 @@
 export * from "./colour";
+export * from "./explain";
+export * from "./gradient";
+export * from "./harmony";
+export * from "./look";
+export * from "./look-css";
+export * from "./pairs";
+export * from "./palette";
+export * from "./ramps";
+export * from "./roles";
+export * from "./settings";
 export * from "./solver";
-export * from "./type";
 export * from "./theme";
-export { FAMILIES, familyById, fontFileName, SUBSETS, type Family, type Subset } from "./families";
+export * from "./type";
+export * from "./vision";
+export {
+  cutFileName,
+  FAMILIES,
+  familyById,
+  findFamily,
+  fontFileName,
+  readCutFileName,
+  SUBSETS,
+  type Cut,
+  type Family,
+  type Subset,
+} from "./families";

@@ -42,7 +42,7 @@ export const definition: Definition<FooterProps> = {
   ],
   props,
   defaults: { about: "", contact: "", links: [], small: "" },
-  style: { all: { set: "dark", width: "content", spaceTop: 5, spaceBottom: 4 } },
+  style: { all: { set: "footer", width: "content", spaceTop: 5, spaceBottom: 4 } },
   styles: ["width", "spaceTop", "spaceBottom", "set"],
   css: `
 .s-footer .in{display:grid;gap:var(--s4)}

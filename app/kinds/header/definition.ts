@@ -36,30 +36,37 @@ export const definition: Definition<HeaderProps> = {
   ],
   props,
   defaults: { menu: [] },
-  style: { all: { set: "page", width: "content", spaceTop: 2, spaceBottom: 2 } },
+  style: { all: { set: "header", width: "content", spaceTop: 2, spaceBottom: 2 } },
   styles: ["width", "spaceTop", "spaceBottom", "set"],
   css: `
 .s-header .in{display:flex;align-items:center;justify-content:space-between;gap:var(--s3)}
 .s-header .nav ul{display:flex;flex-wrap:wrap;gap:.25rem clamp(.9rem,1.8vw,1.9rem)}
 .s-header .nav a{display:inline-flex;align-items:center;min-height:2.5rem;text-decoration:none}
 .s-header .nav a:hover{text-decoration:underline;text-decoration-thickness:.1em}
+.s-header .nav{flex:1;display:flex;justify-content:flex-end}
+.find{display:grid;place-items:center;width:2.75rem;height:2.75rem;flex:none}
 .s-header .drop{display:none}
 .a-middle .in,.a-split .in{flex-wrap:wrap}
 @media (min-width:800px){
-.s-header.a-middle .in{flex-direction:column;gap:var(--s1)}
+.s-header.a-middle .in{flex-direction:column;gap:var(--s1);position:relative}
+.s-header.a-middle .find{position:absolute;right:var(--gutter);top:0}
 .s-header.a-split .in{display:grid;grid-template-columns:1fr auto 1fr}
+.s-header.a-split .find{grid-column:3;grid-row:1;justify-self:end}
+.s-header.a-split .nav{justify-content:flex-start}
 .s-header.a-split .wordmark{grid-column:2;grid-row:1}
 .s-header.a-split .nav{grid-column:1;grid-row:1}
 }
 @media (max-width:799.98px){
 .s-header .nav{display:none}
-.s-header .drop{display:block}
+.s-header .wordmark{flex:1}
+.find{order:1}
+.s-header .drop{display:block;order:2}
 .drop summary{display:flex;align-items:center;gap:.5rem;min-height:2.75rem;padding-inline:.25rem;cursor:pointer;list-style:none;font-weight:var(--strong)}
 .drop summary::-webkit-details-marker{display:none}
 .bars{width:1.25rem;height:.8rem;border-block:2px solid currentColor;position:relative}
 .bars::after{content:"";position:absolute;inset:auto 0;top:calc(50% - 1px);height:2px;background:currentColor}
 .drop[open] .bars{border-color:transparent}
-.drop ul{position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--ground);border-bottom:1px solid var(--line)}
+.drop ul{position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--page);border-bottom:1px solid var(--line)}
 .drop li+li{border-top:1px solid var(--line)}
 .drop a{display:flex;align-items:center;min-height:3.1rem;font-size:var(--t1);text-decoration:none}
 .s-header{z-index:4}

@@ -4,7 +4,7 @@ import { Action, useEnv, Wordmark } from "../parts";
 import type { HeaderProps } from "./definition";
 
 export function View({ props }: ViewProps<HeaderProps>): ReactNode {
-  const { studio, href } = useEnv();
+  const { studio, href, goods } = useEnv();
   const entries = props.menu
     .map((entry, index) => ({ ...entry, index }))
     .filter((entry) => studio || (entry.label && href(entry.link)));
@@ -32,6 +32,19 @@ export function View({ props }: ViewProps<HeaderProps>): ReactNode {
             <nav aria-label="Main menu, small screen">{list}</nav>
           </details>
         </>
+      ) : null}
+      {goods.products.length ? (
+        <a className="find" href="/search" aria-label="Search">
+          <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+            <path
+              d="M10.500 4a6.500 6.500 0 1 1 0 13 6.500 6.500 0 0 1 0-13Zm4.800 11.300L20 20"
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="1.900"
+              strokeLinecap="round"
+            />
+          </svg>
+        </a>
       ) : null}
     </div>
   );

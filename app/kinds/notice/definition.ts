@@ -28,7 +28,7 @@ export const definition: Definition<NoticeProps> = {
   ],
   props,
   defaults: { text: "Free delivery over 60, all autumn", more: "", link: NO_LINK },
-  style: { all: { set: "brand", width: "content", spaceTop: 1, spaceBottom: 1 } },
+  style: { all: { set: "notice", width: "content", spaceTop: 1, spaceBottom: 1 } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set"],
   css: `
 .s-notice{font-size:var(--t-1);line-height:1.4}

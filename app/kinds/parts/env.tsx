@@ -12,6 +12,10 @@ export type KindEnv = {
   /** The address that a link leads to; undefined where it leads nowhere (any more). */
   readonly href: (link: Link) => string | undefined;
   readonly money: (amount: number) => string;
+  /** What a product card lists, as the brand says. */
+  readonly card: { readonly facts: number; readonly second: boolean; readonly badge: boolean; readonly price: boolean };
+  /** The shop's own text pages. */
+  readonly pages: readonly { readonly id: string; readonly title: string }[];
   /** Only in the studio: words can be edited, and what is missing says so. */
   readonly studio?: { readonly editing: { readonly node: string; readonly at: string } | null };
 };
@@ -29,17 +33,20 @@ export function useEnv(): KindEnv {
 }
 
 export const productAddress = (product: Product): string => `/products/${product.slug}`;
+export const pageAddress = (id: string): string => (id === "home" ? "/" : `/pages/${id}`);
 export const collectionAddress = (collection: Collection): string => `/collections/${collection.slug}`;
 
-/** Makes `href` for a set of goods. */
+/** Makes `href` for a set of goods and the shop's own pages. */
 export const hrefFor =
-  (goods: Goods) =>
+  (goods: Goods, pages: KindEnv["pages"]) =>
   (link: Link): string | undefined => {
     switch (link.to) {
       case "nowhere":
         return undefined;
       case "home":
         return "/";
+      case "page":
+        return pages.some((p) => p.id === link.id) ? pageAddress(link.id) : undefined;
       case "product": {
         const product = goods.products.find((p) => p.id === link.id);
         return product && productAddress(product);

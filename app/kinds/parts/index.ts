@@ -1,7 +1,7 @@
 export * from "./env";
 export { Action, Words } from "./words";
 export { Pic } from "./pic";
-export { Price, ProductCard } from "./product-card";
+export { Price, ProductCard, Rating } from "./product-card";
 export { Sign, SIGNS } from "./signs";
 export { Wordmark } from "./wordmark";
 export { BASE_CSS } from "./base-css";

@@ -17,21 +17,48 @@ export function Price({ product }: { product: Product }): ReactNode {
   );
 }
 
-type CardProps = { product: Product; sizes: string; eager?: boolean; level?: 2 | 3; facts?: number };
+type CardProps = {
+  product: Product;
+  sizes: string;
+  eager?: boolean;
+  level?: 2 | 3;
+  /** How many, where the place says it and not the brand. */ facts?: number;
+};
+
+const STARS = [1, 2, 3, 4, 5] as const;
+
+/** An average of stars, `value` of 5, with how many gave one. */
+export function Rating({ value, count }: { value: number; count: number }): ReactNode {
+  const kind = (star: number) => (value >= star - 0.25 ? "" : value >= star - 0.75 ? "is-half" : "is-off");
+  return (
+    <p className="rating">
+      {STARS.map((star) => (
+        <i key={star} className={kind(star) || undefined} />
+      ))}
+      <span>
+        <span className="unseen">{value.toFixed(1)} of 5 from </span>
+        {count} reviews
+      </span>
+    </p>
+  );
+}
 
 /** A product in a grid, a shelf or a list: one link, whole card. */
-export function ProductCard({ product, sizes, eager = false, level = 3, facts = 2 }: CardProps): ReactNode {
-  const badge = badgeOf(product);
+export function ProductCard({ product, sizes, eager = false, level = 3, facts }: CardProps): ReactNode {
+  const { card } = useEnv();
+  const badge = card.badge ? badgeOf(product) : undefined;
   const Head = level === 2 ? "h2" : "h3";
   const said = Object.entries(product.attributes)
-    .slice(0, facts)
+    .slice(0, facts ?? card.facts)
     .map(([name, value]) => factWords(name, value));
   const isOver = product.availability === "sold-out" || product.availability === "discontinued";
   return (
     <article className={isOver ? "card is-over" : "card"}>
       <div className="card-picture">
         <Pic picture={product.pictures[0] ?? null} sizes={sizes} eager={eager} alt="" />
-        {product.pictures[1] ? <Pic picture={product.pictures[1]} sizes={sizes} className="pic-second" alt="" /> : null}
+        {card.second && product.pictures[1] ? (
+          <Pic picture={product.pictures[1]} sizes={sizes} className="pic-second" alt="" />
+        ) : null}
         {badge ? (
           <span className={`badge badge-${badge.startsWith("Save") ? "sale" : product.availability}`}>{badge}</span>
         ) : null}
@@ -50,7 +77,7 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts = 
             ))}
           </dl>
         ) : null}
-        <Price product={product} />
+        {card.price ? <Price product={product} /> : null}
       </div>
     </article>
   );

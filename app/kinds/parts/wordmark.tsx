@@ -12,6 +12,7 @@ export function Wordmark(): ReactNode {
     <a className="wordmark" href="/">
       {drawn ? (
         <img
+          className="wordmark-picture"
           src={sourceOf(drawn, 320)}
           srcSet={srcSetOf(drawn)}
           sizes={drawn.vector ? undefined : "240px"}

@@ -31,7 +31,7 @@ export function View({ props, arrangement, first }: ViewProps<ProductGridProps>)
         >
           {products.map((product) => (
             <li key={product.id}>
-              <ProductCard product={product} sizes={sizes} facts={arrangement === "rows" ? 4 : 2} />
+              <ProductCard product={product} sizes={sizes} {...(arrangement === "rows" ? { facts: 4 } : {})} />
             </li>
           ))}
         </ul>

@@ -5,6 +5,8 @@ export const PAGES_CSS = `
 .crumbs ol{display:flex;flex-wrap:wrap;gap:.25rem .6rem}
 .crumbs li+li::before{content:"/";margin-right:.6rem}
 .crumbs a{display:inline-block;min-height:1.5rem}
+.search{display:flex;flex-wrap:wrap;gap:.6rem;max-width:36rem;margin-block:var(--s2)}
+.search .field{flex:1 1 14rem;width:auto}
 .plain-head{display:flex;flex-direction:column;gap:var(--s2);margin-bottom:var(--s5);--head:var(--t5)}
 .plain .grid{--columns:2}
 @media (min-width:600px){.plain .grid{--columns:3}}

@@ -4,6 +4,7 @@ import {
   badgeOf,
   chosenProducts,
   factWords,
+  searchProducts,
   type Collection,
   type Goods,
   type Product,
@@ -24,6 +25,23 @@ function Crumbs({ crumbs }: { crumbs: readonly Crumb[] }): ReactNode {
   );
 }
 
+function Grid({ products }: { products: readonly Product[] }): ReactNode {
+  return (
+    <ul className="grid">
+      {products.map((product, index) => (
+        <li key={product.id}>
+          <ProductCard
+            product={product}
+            level={2}
+            eager={index < 4}
+            sizes="(min-width:1024px) 25vw, (min-width:600px) 33vw, 50vw"
+          />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** All goods of a collection; of the whole shop where none is given. */
 export function CollectionPage({ goods, collection }: { goods: Goods; collection: Collection | undefined }): ReactNode {
   const products = chosenProducts(goods, collection?.id ?? null, 500);
@@ -36,18 +54,7 @@ export function CollectionPage({ goods, collection }: { goods: Goods; collection
         {collection?.description ? <p className="lead">{collection.description}</p> : null}
       </div>
       {products.length ? (
-        <ul className="grid">
-          {products.map((product, index) => (
-            <li key={product.id}>
-              <ProductCard
-                product={product}
-                level={2}
-                eager={index < 4}
-                sizes="(min-width:1024px) 25vw, (min-width:600px) 33vw, 50vw"
-              />
-            </li>
-          ))}
-        </ul>
+        <Grid products={products} />
       ) : (
         <p className="lead">
           There is nothing here just now. <a href="/">Back to the start</a>
@@ -100,6 +107,42 @@ export function ProductPage({ goods, product }: { goods: Goods; product: Product
           ) : null}
         </div>
       </article>
+    </div>
+  );
+}
+
+/** What was sought, and what fits it; something to go on with where nothing does. */
+export function SearchPage({ goods, query }: { goods: Goods; query: string }): ReactNode {
+  const found = searchProducts(goods, query);
+  const asked = query.trim() !== "";
+  const said = found.length === 1 ? "One thing fits" : `${found.length} things fit`;
+  return (
+    <div className="in plain">
+      <div className="plain-head">
+        <h1 className="head">Search</h1>
+        <form className="search" method="get" action="/search" role="search">
+          <label className="unseen" htmlFor="search-for">
+            Search for
+          </label>
+          <input className="field" id="search-for" type="search" name="q" defaultValue={query} maxLength={120} />
+          <button className="button" type="submit">
+            Search
+          </button>
+        </form>
+        {asked ? (
+          <p className="lead">
+            {found.length
+              ? `${said} “${query}”.`
+              : `Nothing fits “${query}”. Try one word less, or look through everything.`}
+          </p>
+        ) : null}
+      </div>
+      {found.length ? <Grid products={found} /> : null}
+      {asked && !found.length ? (
+        <a className="button button-2" href="/collections/all">
+          See everything
+        </a>
+      ) : null}
     </div>
   );
 }

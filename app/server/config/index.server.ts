@@ -14,6 +14,7 @@ const schema = z.object({
 export type Config = {
   readonly database: string;
   readonly picturesFolder: string;
+  readonly fontsFolder: string;
   readonly port: number;
   readonly shopPort: number;
   readonly demo: boolean;
@@ -29,6 +30,7 @@ export function config(): Config {
   cached = {
     database: env.ZEST_DATABASE,
     picturesFolder: resolve(env.ZEST_DATA, "pictures"),
+    fontsFolder: resolve(env.ZEST_DATA, "fonts"),
     port: env.ZEST_PORT,
     shopPort: env.ZEST_SHOP_PORT,
     demo: env.ZEST_DEMO === "1",

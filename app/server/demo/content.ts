@@ -61,6 +61,7 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
         logo: { form: "sign", sign: "kite" },
       },
       brand: {},
+      versions: {},
     },
     documents: {
       frame: frameDocument(
@@ -94,6 +95,7 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
               entry("Repair parts", "Repair parts"),
               entry("Line & reels", "Line & reels"),
               entry("Build it yourself", "Build it yourself"),
+              { label: "About us", link: { to: "page", id: "about" } },
             ],
             small: "© Larkspindle Kites. A made-up shop at a made-up place.",
           }),
@@ -158,6 +160,35 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           button: "Write to me",
           note: "Six letters a year at most.",
         }),
+      ]),
+      about: pageDocument("about", "About us", [
+        makeSection("hero", {
+          arrangement: "beside",
+          over: "About us",
+          heading: "Two people and a slipway",
+          text: "Ines cuts, Tam sews, and whoever is done first goes down to the beach to see whether it flies.",
+          button: "What we make",
+          link: to("Single-line kites"),
+          more: "",
+          picture: picture("workshop-bench.webp"),
+        }),
+        makeSection("text", {
+          arrangement: "beside",
+          heading: "How we work",
+          text: "We make in small runs, six to twelve of a kind, and change something each time. Cloth comes off the roll, not out of a catalogue: what is left from a delta becomes the tail of a windsock.\n\nNothing leaves the loft before it has been in the air. If there is no wind for a week, parcels wait for a week. We write to you then.",
+        }),
+        makeSection(
+          "picture-words",
+          {
+            over: "Skerrow Bay",
+            heading: "Come and fly one first",
+            text: "Thursday to Saturday the loft is open. Bring a coat: the good wind is on the north side.",
+            more: "First kites",
+            link: to("First kites"),
+            picture: picture("scene-beach-dusk.webp"),
+          },
+          { style: { all: { set: "tint" } } },
+        ),
       ]),
     },
   });

@@ -11,7 +11,7 @@ import {
   type Outcome,
   type Transaction,
 } from "~/core/commands";
-import type { Draft } from "~/core/document";
+import type { Draft, Json } from "~/core/document";
 import { applyAll } from "~/core/operations";
 import { DraftLog, DraftPart } from "../database/index.server";
 import { ownerWithShop } from "../fixtures/owner";
@@ -138,8 +138,28 @@ describe("keeping", () => {
     expect((await loadDraft(shop.id)).draft).toEqual(draft);
     const injected = made(setStyle(draft, id, "all", "shape", "4/5}</style>", "x"));
     expect(await keep(shop.id, { base: seq, transactions: [injected] })).toMatchObject({ ok: false, code: "refused" });
-    const noColour = made(setBrand(draft, "colour", "red;}"));
-    expect(await keep(shop.id, { base: seq, transactions: [noColour] })).toMatchObject({ ok: false, code: "refused" });
+    // The commands would not make such changes; a hostile browser could.
+    const onLook = (id: string, path: string[], value: Json): Transaction => ({
+      ...good,
+      id,
+      operations: [{ type: "setLook", path, before: { absent: true }, after: { is: value } }],
+    });
+    for (const [n, [path, value]] of (
+      [
+        [["brand", "colour"], "red;}"],
+        [["brand", "nothing"], 1],
+        [["brand", "pin.light.page.link"], "</style>"],
+        [["brand", "button.primary.gradient"], { angle: 90, stops: [{ colour: "url(x)", at: 0 }] }],
+        [["versions", "v1"], { name: "", at: "now", theme: "pomelo", brand: {} }],
+      ] as const
+    ).entries()) {
+      expect(
+        await keep(shop.id, { base: seq, transactions: [onLook(`hostile${n}`, [...path], value as Json)] }),
+      ).toMatchObject({
+        ok: false,
+        code: "refused",
+      });
+    }
     const unknown: Transaction = {
       ...good,
       id: "unknownkind",

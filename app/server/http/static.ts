@@ -1,24 +1,15 @@
 import { createHash } from "node:crypto";
 import { existsSync, readFileSync } from "node:fs";
-import { join, resolve } from "node:path";
+import { resolve } from "node:path";
 import type { RequestHandler, Response } from "express";
-import { FAMILIES, fontFileName, SUBSETS, type Subset } from "~/core/theme";
-import { fontFolder } from "../storefront/favicon";
+import { fontFileFor } from "../fonts/index.server";
 import { fileFor } from "../pictures/index.server";
 
 const YEAR = "public, max-age=31536000, immutable";
 
-const fontFiles = new Map(
-  FAMILIES.flatMap((family) =>
-    (Object.keys(SUBSETS) as Subset[]).map(
-      (subset) => [fontFileName(family, subset), join(fontFolder(family.id), fontFileName(family, subset))] as const,
-    ),
-  ),
-);
-
-/** The fonts that are shipped; only names from our own table are ever looked up. */
-export const fonts: RequestHandler = (request, response, next) => {
-  const file = fontFiles.get(String(request.params.file));
+/** The fonts that are shipped, whole or cut; only names that read as one of them are ever looked up. */
+export const fonts: RequestHandler = async (request, response, next) => {
+  const file = await fontFileFor(String(request.params.file));
   if (!file) return next();
   response.setHeader("Cache-Control", YEAR);
   // Fonts are fetched without credentials and checked by origin, also by the shop's own pages.

@@ -94,6 +94,7 @@ export function studio(
           connectSrc: mode === "development" ? ["'self'", "ws:"] : ["'self'"],
           manifestSrc: ["'self'"],
           frameSrc: ["'self'"],
+          workerSrc: ["'self'"],
           formAction: ["'self'"],
           baseUri: ["'none'"],
           frameAncestors: ["'none'"],

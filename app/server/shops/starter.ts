@@ -34,10 +34,17 @@ export function starterDraft(name: string): Draft {
   const section = (kind: string, props: Record<string, Json> = {}) => makeSection(kind, props);
   const all = { to: "home" } as const;
   return freeze({
-    look: { theme: THEMES[0]!.id, identity: { name, tagline: "", logo: { form: "words" } }, brand: {} },
+    look: { theme: THEMES[0]!.id, identity: { name, tagline: "", logo: { form: "words" } }, brand: {}, versions: {} },
     documents: {
       frame: frameDocument(
-        [section("header", { menu: [{ label: "Home", link: all }] })],
+        [
+          section("header", {
+            menu: [
+              { label: "Home", link: all },
+              { label: "About us", link: { to: "page", id: "about" } },
+            ],
+          }),
+        ],
         [
           section("footer", {
             about: `${name}: a small shop with a short story. Tell it here.`,
@@ -51,6 +58,12 @@ export function starterDraft(name: string): Draft {
         section("product-grid"),
         section("picture-words"),
         section("sign-up"),
+      ]),
+      about: pageDocument("about", "About us", [
+        section("text", {
+          heading: `About ${name}`,
+          text: "Who makes what you sell, where, and since when? Two or three short paragraphs are enough. Shoppers read this page before they trust a shop they do not know.",
+        }),
       ]),
     },
   });

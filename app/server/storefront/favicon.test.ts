@@ -1,3 +1,4 @@
+import { existsSync } from "node:fs";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
 import type { Look } from "~/core/document";
@@ -5,12 +6,14 @@ import { FAMILIES, solveLook, TYPE_PAIRS } from "~/core/theme";
 import { themeById } from "~/themes";
 import { addPicture } from "../pictures/index.server";
 import { ownerWithShop } from "../fixtures/owner";
-import { fontFolder, icoOf, iconPng } from "./favicon";
+import { shippedFontFile } from "../fonts/index.server";
+import { icoOf, iconPng } from "./favicon";
 
 const look = (more: Partial<Look["identity"]> = {}, brand: Look["brand"] = {}): Look => ({
   theme: "pomelo",
   identity: { name: "Larkspindle", tagline: "", logo: { form: "words" }, ...more },
   brand,
+  versions: {},
 });
 
 /** Shares of a picture's pixels that are near each of the colours. */
@@ -30,8 +33,8 @@ describe("an icon", () => {
   it("is the first letter in brand colours, in any type", async () => {
     for (const pair of TYPE_PAIRS) {
       const dressed = look({}, { typePair: pair.id, colour: "#1f6f8b" });
-      const { ground, ink } = solveLook(themeById("pomelo"), dressed).roles.sets.brand;
-      const [grounds, inks] = await shares(await iconPng(dressed, undefined, 64), [ground, ink]);
+      const { page, ink } = solveLook(themeById("pomelo"), dressed).roles.sets.brand;
+      const [grounds, inks] = await shares(await iconPng(dressed, undefined, 64), [page, ink]);
       expect(grounds, pair.id).toBeGreaterThan(0.4);
       expect(inks, pair.id).toBeGreaterThan(0.04);
     }
@@ -70,6 +73,9 @@ describe("an icon", () => {
   });
 });
 
-it("every shipped family has its folder", () => {
-  for (const { id } of FAMILIES) expect(fontFolder(id)).toMatch(new RegExp(`${id}/files$`));
+it("every shipped family has its files", () => {
+  for (const family of FAMILIES) {
+    for (const subset of ["latin", "latin-ext"] as const)
+      expect(existsSync(shippedFontFile(family, subset)), family.id).toBe(true);
+  }
 });

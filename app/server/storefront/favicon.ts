@@ -1,19 +1,12 @@
-import { createRequire } from "node:module";
-import { dirname, join } from "node:path";
 import * as fontkit from "fontkit";
 import sharp from "sharp";
 import type { Look } from "~/core/document";
 import type { Picture } from "~/core/pictures";
-import { familyById, fontFileName, solveLook } from "~/core/theme";
+import { familyById, solveLook } from "~/core/theme";
 import { SIGNS } from "~/kinds/parts";
 import { themeById } from "~/themes";
+import { shippedFontFile } from "../fonts/index.server";
 import { readOriginal } from "../pictures/index.server";
-
-const require = createRequire(import.meta.url);
-
-/** The folder of a shipped family's files. */
-export const fontFolder = (familyId: string): string =>
-  join(dirname(require.resolve(`@fontsource-variable/${familyId}/package.json`)), "files");
 
 /** The file's own instance is its lightest; an outline of this share of the em makes it hold at 16 px. */
 const EMBOLDEN = 0.045;
@@ -21,9 +14,9 @@ const EMBOLDEN = 0.045;
 /** The first letter of the shop's name as a drawn outline in its own head type. */
 function initial(look: Look): string {
   const solved = solveLook(themeById(look.theme), look);
-  const family = familyById(solved.typePair.heads.family);
+  const family = familyById(solved.type.heads.family);
   const letter = [...look.identity.name.trim()][0]?.toUpperCase() ?? "?";
-  const font = fontkit.openSync(join(fontFolder(family.id), fontFileName(family, "latin"))) as fontkit.Font;
+  const font = fontkit.openSync(shippedFontFile(family, "latin")) as fontkit.Font;
   const glyph = font.glyphForCodePoint(letter.codePointAt(0)!);
   const { minX, minY, maxX, maxY } = glyph.bbox;
   const scale = 36 / Math.max(maxX - minX, maxY - minY, 1);
@@ -47,7 +40,7 @@ export async function iconPng(look: Look, logo: Picture | undefined, size: numbe
   const mark = sign
     ? `<g transform="translate(11 11) scale(1.75)"><path fill-rule="evenodd" d="${sign.path}" fill="INK"/></g>`
     : initial(look);
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="64" height="64" viewBox="0 0 64 64"><rect width="64" height="64" rx="14" fill="${brand.ground}"/>${mark.replaceAll("INK", brand.ink)}</svg>`;
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="64" height="64" viewBox="0 0 64 64"><rect width="64" height="64" rx="14" fill="${brand.page}"/>${mark.replaceAll("INK", brand.ink)}</svg>`;
   return sharp(Buffer.from(svg), { density: (72 * size) / 64 })
     .resize(size, size)
     .png()

@@ -160,7 +160,8 @@ export function storefront(): Express {
   });
 
   app.get("/{*path}", async (request, response) => {
-    const page = await pageAt(shopOf(response), request.path, originOf(request), RUNTIME_ADDRESS);
+    const query = new URL(request.url, originOf(request)).searchParams;
+    const page = await pageAt(shopOf(response), request.path, query, originOf(request), RUNTIME_ADDRESS);
     if (page) return send(request, response, page);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response

@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
-import type { Product } from "~/core/goods";
-import { renderPage, type ShopContent, type Target } from "~/render";
+import { textPages } from "~/core/document";
+import { renderPage, targetAt, type ShopContent } from "~/render";
 import { goodsOf } from "../goods/index.server";
 import { picturesOf } from "../pictures/index.server";
 import { publishedDraft } from "../publishing/index.server";
@@ -43,30 +43,6 @@ export async function contentOf(shop: Shop): Promise<ShopContent | undefined> {
   return { draft, goods, pictures, currency: shop.currency, locale: shop.locale };
 }
 
-const NOT_FOUND: Target = {
-  page: "message",
-  title: "There is nothing here",
-  text: "The address may be mistyped, or what was here has gone. The rest of the shop is where it was.",
-};
-
-const isListed = (product: Product) => product.title !== "";
-
-function targetOf(path: string, content: ShopContent): Target {
-  if (path === "/") return { page: "home" };
-  const [, area, slug, ...more] = path.split("/");
-  if (!slug || more.length) return NOT_FOUND;
-  if (area === "collections") {
-    if (slug === "all") return { page: "collection", collection: undefined };
-    const collection = content.goods.collections.find((c) => c.slug === slug);
-    return collection ? { page: "collection", collection } : NOT_FOUND;
-  }
-  if (area === "products") {
-    const product = content.goods.products.find((p) => p.slug === slug && isListed(p));
-    return product ? { page: "product", product } : NOT_FOUND;
-  }
-  return NOT_FOUND;
-}
-
 const MOST_PAGES = 2_000;
 const cache = new Map<string, ServedPage>();
 
@@ -77,6 +53,7 @@ const cache = new Map<string, ServedPage>();
 export async function pageAt(
   shop: Shop,
   path: string,
+  query: URLSearchParams,
   origin: string,
   script: string,
 ): Promise<ServedPage | undefined> {
@@ -86,7 +63,12 @@ export async function pageAt(
   if (known) return known;
   const content = await contentOf(shop);
   if (!content) return undefined;
-  const target = targetOf(plain, content);
+  const target = targetAt(plain, query, content.draft, content.goods);
+  // There is no end of things to search for, so that what was found is not kept.
+  if (target.page === "search") {
+    const { html, css } = renderPage(target, content, origin, script);
+    return served(200, html, css);
+  }
   const key = target.page === "message" ? `${state} ?` : `${state} ${plain}`;
   const again = cache.get(key);
   if (again) return again;
@@ -122,6 +104,7 @@ export async function sitemapOf(shop: Shop, origin: string): Promise<string | un
     ...(products.length ? ["/collections/all"] : []),
     ...collections.map((c) => `/collections/${c.slug}`),
     ...products.map((p) => `/products/${p.slug}`),
+    ...textPages(content.draft.documents).map((d) => `/pages/${d.id}`),
   ];
   const urls = paths.map((path) => `<url><loc>${origin}${path}</loc></url>`).join("");
   return `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls}</urlset>`;

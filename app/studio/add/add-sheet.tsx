@@ -8,7 +8,7 @@ import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
-import { ShopFrame, usePageSheets } from "../panes";
+import { ShopFrame, usePageSheets, useWithStudioCss } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
 import type { Draft } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
@@ -58,10 +58,10 @@ function Miniature({ choice }: { choice: Choice }) {
     }),
     [draft.look, node],
   );
-  const sheets = usePageSheets(alone, pictures, "body{overflow:hidden}");
+  const sheets = useWithStudioCss(usePageSheets(alone, pictures), "body{overflow:hidden}");
   const env = useMemo(
-    () => envOf({ goods, pictures, currency, locale }, draft.look),
-    [goods, pictures, currency, locale, draft.look],
+    () => envOf({ goods, pictures, currency, locale }, draft),
+    [goods, pictures, currency, locale, draft],
   );
   return (
     <Box ref={holder} sx={{ width: TILE.width, height: TILE.height, overflow: "hidden", bgcolor: "#fff" }}>

@@ -1,52 +1,35 @@
-import { Box, Button, Drawer, ToggleButton, ToggleButtonGroup, Typography, useMediaQuery } from "@mui/material";
+import { Box, Button, Drawer, ToggleButton, ToggleButtonGroup, useMediaQuery } from "@mui/material";
 import { Plus } from "lucide-react";
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
 import { duplicateSection, nudgeSection, removeSection, setProp, setShown, type Outcome } from "~/core/commands";
 import { AddSheet } from "../add";
 import { useStudio, useStudioStore, type View } from "../keeping";
+import { usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
-import { INK, useKeys } from "../ui";
+import { INK, useKeys, useSize } from "../ui";
 import { editFirstWords } from "./interaction";
-import { DEVICE_WIDTH, Pane } from "./pane";
+import { DEVICE_WIDTH, PAD, scalesFor } from "./devices";
+import { Pane } from "./pane";
 import { Plan } from "./plan";
 import { ScrollSync } from "./scroll-sync";
 import { placeForNew, standings, type Standing } from "./sections";
 import { pathOf } from "./words";
 
 const SILL = 26;
-const PAD = 16;
-/** The phone pane is shown a little larger than the wide one: its words are what has to be read. */
-const PHONE_FACTOR = 1.18;
-
-/** Scales at which the panes fill the room there is. */
-export function scalesFor(view: View, width: number, height: number): { phone: number; wide: number } {
-  const room = width - PAD * (view === "both" ? 3 : 2);
-  if (view === "phone") return { phone: Math.min(1, Math.max(0.5, height / 700)), wide: 0 };
-  if (view === "wide") return { phone: 0, wide: Math.min(1, room / DEVICE_WIDTH.wide) };
-  const wide = Math.min(1, room / (DEVICE_WIDTH.phone * PHONE_FACTOR + DEVICE_WIDTH.wide));
-  return { phone: Math.min(1, wide * PHONE_FACTOR), wide };
-}
-
-function useSize() {
-  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
-  const ref = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (!ref.current) return;
-    const observer = new ResizeObserver(([entry]) =>
-      setSize({ width: entry!.contentRect.width, height: entry!.contentRect.height }),
-    );
-    observer.observe(ref.current);
-    return () => observer.disconnect();
-  }, []);
-  return { ref, size };
-}
-
-type BenchProps = { page: string; title: string; panel: ReactNode; panelLabel: string };
+type BenchProps = {
+  page: string;
+  /** What stands above the panes: the page's name, or a choice among pages. */ title: ReactNode;
+  panel: ReactNode;
+  panelLabel: string;
+};
 
 /** The work place: a panel on the left, the panes, and the plan below. */
-export function Bench({ page, title, panel, panelLabel }: BenchProps) {
+export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
   const store = useStudioStore();
   const view = useStudio((s) => s.view);
+  const draft = useStudio((s) => s.draft);
+  const page = draft.documents[asked] ? asked : "home";
+  const pictures = useStudio((s) => s.pictures);
   const selected = useStudio((s) => s.selected);
   const [frames, setFrames] = useState<{ phone: Document | null; wide: Document | null }>({ phone: null, wide: null });
   const [addAt, setAddAt] = useState<number | null>(null);
@@ -92,28 +75,25 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
   };
   const now = () => store.getState().draft;
   const openAdd = () => setAddAt(placeForNew(now(), page, store.getState().selected));
-  useKeys(
-    {
-      "1": () => store.getState().setView("phone"),
-      "2": () => store.getState().setView("both"),
-      "3": () => store.getState().setView("wide"),
-      "[": step(-1),
-      "]": step(1),
-      a: openAdd,
-      d: withSelected((s) => duplicateSection(now(), s.node.id, s.name)),
-      h: withSelected((s) => setShown(now(), s.node.id, !s.node.shown, s.name)),
-      Delete: withSelected((s) => removeSection(now(), s.node.id, s.name)),
-      "alt+ArrowLeft": withSelected((s) => nudgeSection(now(), s.node.id, -1, s.name)),
-      "alt+ArrowRight": withSelected((s) => nudgeSection(now(), s.node.id, 1, s.name)),
-      p: () => store.getState().setAudience(store.getState().audience === "phone" ? "all" : "phone"),
-      Enter: () => {
-        const id = store.getState().selected;
-        if (id) editWords(id);
-      },
-      Escape: () => store.getState().select(null),
+  useKeys({
+    "1": () => store.getState().setView("phone"),
+    "2": () => store.getState().setView("both"),
+    "3": () => store.getState().setView("wide"),
+    "[": step(-1),
+    "]": step(1),
+    a: openAdd,
+    d: withSelected((s) => duplicateSection(now(), s.node.id, s.name)),
+    h: withSelected((s) => setShown(now(), s.node.id, !s.node.shown, s.name)),
+    Delete: withSelected((s) => removeSection(now(), s.node.id, s.name)),
+    "alt+ArrowLeft": withSelected((s) => nudgeSection(now(), s.node.id, -1, s.name)),
+    "alt+ArrowRight": withSelected((s) => nudgeSection(now(), s.node.id, 1, s.name)),
+    p: () => store.getState().setAudience(store.getState().audience === "phone" ? "all" : "phone"),
+    Enter: () => {
+      const id = store.getState().selected;
+      if (id) editWords(id);
     },
-    [frames.phone, frames.wide],
-  );
+    Escape: () => store.getState().select(null),
+  });
 
   const scales = size
     ? isNarrow
@@ -121,7 +101,8 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
       : scalesFor(view, size.width, size.height)
     : null;
   const height = size ? Math.max(200, size.height - SILL - PAD) : 0;
-  const paneProps = { page, sync, onPicture, onFrame, height };
+  const pageSheets = usePageSheets(draft, pictures);
+  const paneProps = { page, pageSheets, sync, onPicture, onFrame, height };
   return (
     <Box
       sx={{
@@ -164,9 +145,7 @@ export function Bench({ page, title, panel, panelLabel }: BenchProps) {
       )}
       <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
         <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2, height: 44, flex: "none" }}>
-          <Typography component="h1" variant="h2">
-            {title}
-          </Typography>
+          {title}
           <Box sx={{ flex: 1 }} />
           {isNarrow ? (
             <Button variant="outlined" size="small" onClick={() => setPanelOpen(true)}>

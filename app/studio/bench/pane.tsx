@@ -1,19 +1,20 @@
 import { Box, Typography } from "@mui/material";
 import { useEffect, useMemo, useState } from "react";
+import type { Target } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
-import { paneCss, ShopFrame, ShopPage, usePageSheets } from "../panes";
+import { paneCss, ShopFrame, ShopPage, useDressing, useWithStudioCss, type Sheets } from "../panes";
 import { INK } from "../ui";
+import { DEVICE_NAME, DEVICE_WIDTH } from "./devices";
 import { attachPane } from "./interaction";
 import { boxOf, Marks } from "./marks";
 import type { ScrollSync } from "./scroll-sync";
 import { useSectionDrag } from "./use-drag";
 
-export const DEVICE_WIDTH = { phone: 390, wide: 1280 } as const;
-const DEVICE_NAME = { phone: "Phone", wide: "Wide" } as const;
-
 type PaneProps = {
   device: "phone" | "wide";
   page: string;
+  /** Style sheets of the shop, shared by all panes. */
+  pageSheets: Sheets;
   scale: number;
   height: number;
   sync: ScrollSync;
@@ -22,7 +23,7 @@ type PaneProps = {
 };
 
 /** A live, editable view of a page at the width of one device, standing on its sill. */
-export function Pane({ device, page, scale, height, sync, onPicture, onFrame }: PaneProps) {
+export function Pane({ device, page, pageSheets, scale, height, sync, onPicture, onFrame }: PaneProps) {
   const store = useStudioStore();
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
@@ -32,8 +33,9 @@ export function Pane({ device, page, scale, height, sync, onPicture, onFrame }: 
   const [frame, setFrame] = useState<Document | null>(null);
   const [hovered, setHovered] = useState<string | null>(null);
   const css = useMemo(() => paneCss(scale), [scale]);
-  const sheets = usePageSheets(draft, pictures, css);
-  const dressing = useMemo(() => ({ goods, pictures, currency, locale }), [goods, pictures, currency, locale]);
+  const sheets = useWithStudioCss(pageSheets, css);
+  const dressing = useDressing(goods, pictures, currency, locale);
+  const target = useMemo<Target>(() => (page === "home" ? { page: "home" } : { page: "text", id: page }), [page]);
   const studio = useMemo(() => ({ editing }), [editing]);
 
   useEffect(() => {
@@ -84,7 +86,7 @@ export function Pane({ device, page, scale, height, sync, onPicture, onFrame }: 
           sheets={sheets}
           onDocument={setFrame}
         >
-          <ShopPage draft={draft} page={page} dressing={dressing} studio={studio} />
+          <ShopPage draft={draft} target={target} dressing={dressing} studio={studio} />
           {frame ? <Marks frame={frame} device={device} hovered={hovered} dragging={dragging} onGrip={begin} /> : null}
         </ShopFrame>
       </Box>

@@ -12,7 +12,7 @@ export type Bone = {
 export type Wireframe = { readonly height: number; readonly bones: readonly Bone[]; readonly dark: boolean };
 
 const PARTS: readonly (readonly [Bone["what"], string])[] = [
-  ["picture", ".pic:not(.pic-second), .wordmark img"],
+  ["picture", ".pic:not(.pic-second), .wordmark-picture"],
   ["head", ".head, .wordmark span"],
   ["text", ".lead, .price, .card-title, .foot-text, .foot-links li, .nav li, .tile-name, .s-notice p, .foot-small"],
   ["button", ".button, .field, .more, .drop summary"],

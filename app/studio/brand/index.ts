@@ -1,2 +1,2 @@
-export { BrandSheet } from "./brand-sheet";
+export { BrandDesk } from "./brand-desk";
 export { ThemePicker } from "./theme-picker";

@@ -6,10 +6,10 @@ import { applyTheme } from "~/core/commands";
 import type { Theme } from "~/core/theme";
 import { THEMES } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
-import { ShopFrame, ShopPage, usePageSheets } from "../panes";
+import { ShopFrame, ShopPage, useDressing, usePageSheets, useWithStudioCss } from "../panes";
 import { INK } from "../ui";
 
-const STILL = { editing: null };
+const HOME = { page: "home" } as const;
 
 /** The shop's own home page in a theme, on a wide screen and on a phone. */
 function Shown({ theme }: { theme: Theme }) {
@@ -18,9 +18,9 @@ function Shown({ theme }: { theme: Theme }) {
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
   const dressed = useMemo(() => ({ ...draft, look: { ...draft.look, theme: theme.id } }), [draft, theme]);
-  const sheets = usePageSheets(dressed, pictures, "body{overflow-x:hidden}");
-  const dressing = useMemo(() => ({ goods, pictures, currency, locale }), [goods, pictures, currency, locale]);
-  const page = <ShopPage draft={dressed} page="home" dressing={dressing} studio={STILL} />;
+  const sheets = useWithStudioCss(usePageSheets(dressed, pictures), "body{overflow-x:hidden}");
+  const dressing = useDressing(goods, pictures, currency, locale);
+  const page = <ShopPage draft={dressed} target={HOME} dressing={dressing} />;
   return (
     <Box
       sx={{

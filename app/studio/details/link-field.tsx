@@ -1,7 +1,7 @@
 import { Autocomplete, Box, TextField, Typography } from "@mui/material";
 import { memo, useMemo, useState } from "react";
-import { NO_LINK, type Link } from "~/core/schema";
-import { linkSchema } from "~/core/schema";
+import { textPages } from "~/core/document";
+import { linkSchema, NO_LINK, type Link } from "~/core/schema";
 import { useStudio } from "../keeping";
 
 type Target = { readonly label: string; readonly group: string; readonly link: Link };
@@ -41,10 +41,12 @@ export const LinkField = memo(function LinkField({
   onChange: (link: Link) => void;
 }) {
   const goods = useStudio((s) => s.goods);
+  const documents = useStudio((s) => s.draft.documents);
   const [problem, setProblem] = useState<string | null>(null);
   const targets = useMemo<readonly Target[]>(
     () => [
       { label: "Home", group: "Pages", link: { to: "home" } },
+      ...textPages(documents).map((d): Target => ({ label: d.title, group: "Pages", link: { to: "page", id: d.id } })),
       ...goods.collections.map((c): Target => ({
         label: c.title,
         group: "Collections",
@@ -52,10 +54,10 @@ export const LinkField = memo(function LinkField({
       })),
       ...goods.products.map((p): Target => ({ label: p.title, group: "Products", link: { to: "product", id: p.id } })),
     ],
-    [goods],
+    [goods, documents],
   );
   const current = targets.find((t) => sameLink(t.link, value));
-  const isDead = (value.to === "product" || value.to === "collection") && !current;
+  const isDead = (value.to === "product" || value.to === "collection" || value.to === "page") && !current;
   const take = (next: Link | string) => {
     if (typeof next === "string") return setProblem(next);
     setProblem(null);

@@ -1,8 +1,9 @@
 import { Box, Link, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
 import { memo } from "react";
-import { resolve, type Layer, type Property, type Source } from "~/core/cascade";
-import { setStyle } from "~/core/commands";
+import { resolve, type Choice, type Layer, type Property, type Source } from "~/core/cascade";
+import { locate, setStyle } from "~/core/commands";
 import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue } from "~/core/document";
+import { FRAME_SETS, setName, type AnySet, type FrameSet } from "~/core/theme";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
 
@@ -34,6 +35,22 @@ type StyleFieldProps = {
   arrangement: string;
 };
 
+/**
+ * What can be chosen: colour sets under the seller's own names, and of those that belong to header, footer and notice only
+ * the one of the part itself.
+ */
+function useChoices(property: Property, node: string): readonly Choice[] {
+  const brand = useStudio((s) => s.draft.look.brand);
+  const kind = useStudio((s) => locate(s.draft, node)?.node.kind);
+  if (property.name !== "set") return property.choices;
+  return property.choices
+    .filter(({ value }) => !FRAME_SETS.includes(value as FrameSet) || value === kind)
+    .map(({ value, label }) => ({
+      value,
+      label: value === kind ? "As Brand says" : setName(brand, value as AnySet) || label,
+    }));
+}
+
 /** A style value: what it is, where it comes from, and how to put it back. */
 export const StyleField = memo(function StyleField({
   id: node,
@@ -53,10 +70,10 @@ export const StyleField = memo(function StyleField({
     store.getState().run(setStyle(store.getState().draft, node, whom, property.name, value, what));
   const isSetHere = style[audience]?.[property.name] !== undefined;
   const differing = property.perDevice ? DEVICES.filter((d) => style[d]?.[property.name] !== undefined) : [];
+  const choices = useChoices(property, node);
   const labelFor = (value: StyleValue | undefined) =>
-    property.choices.find((c) => c.value === value)?.label ?? String(value ?? "");
-  const isShort =
-    property.choices.length <= 6 && property.choices.reduce((sum, c) => sum + c.label.length + 3, 0) <= 36;
+    choices.find((c) => c.value === value)?.label ?? String(value ?? "");
+  const isShort = choices.length <= 6 && choices.reduce((sum, c) => sum + c.label.length + 3, 0) <= 36;
   const id = `style-${property.name}`;
   return (
     <Box
@@ -78,7 +95,7 @@ export const StyleField = memo(function StyleField({
             aria-labelledby={id}
             onChange={(_e, value: StyleValue | null) => value !== null && set(value)}
           >
-            {property.choices.map((choice) => (
+            {choices.map((choice) => (
               <ToggleButton key={String(choice.value)} value={choice.value}>
                 {choice.label}
               </ToggleButton>
@@ -90,9 +107,9 @@ export const StyleField = memo(function StyleField({
           select
           label={property.label}
           value={resolved ? String(resolved.value) : ""}
-          onChange={(event) => set(property.choices.find((c) => String(c.value) === event.target.value)!.value)}
+          onChange={(event) => set(choices.find((c) => String(c.value) === event.target.value)!.value)}
         >
-          {property.choices.map((choice) => (
+          {choices.map((choice) => (
             <MenuItem key={String(choice.value)} value={String(choice.value)}>
               {choice.label}
             </MenuItem>

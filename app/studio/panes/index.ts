@@ -1,3 +1,3 @@
 export { ShopFrame, type Sheets } from "./shop-frame";
-export { ShopPage, usePageSheets, type Dressing } from "./shop-page";
+export { ShopPage, useDressing, usePageSheets, useWithStudioCss, type Dressing } from "./shop-page";
 export { paneCss } from "./studio-css";

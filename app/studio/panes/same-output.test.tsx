@@ -37,7 +37,7 @@ it.each(cases)("in %s, a pane draws “%s” as the shop serves it", async (them
   const content = contentWith([node], themeId);
   const { look } = content.draft;
   const part = (studio?: { editing: null }) => (
-    <EnvProvider value={envOf(content, look, studio)}>
+    <EnvProvider value={envOf(content, content.draft, studio)}>
       <Section node={node} theme={themeById(themeId)} look={look} first />
     </EnvProvider>
   );

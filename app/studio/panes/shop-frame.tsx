@@ -1,6 +1,7 @@
 import { Box, Skeleton } from "@mui/material";
 import { useCallback, useEffect, useRef, useState, type ReactNode } from "react";
 import { createPortal } from "react-dom";
+import { useKeyFrame } from "../ui";
 
 /** CSS of a frame in parts; a part whose text is the same is not touched when another one changes. */
 export type Sheets = ReadonlyMap<string, string>;
@@ -59,6 +60,7 @@ export function ShopFrame({
 }: ShopFrameProps) {
   const [frame, setFrame] = useState<Document | null>(null);
   useSheets(frame, sheets);
+  useKeyFrame(inert ? null : frame);
   const element = useRef<HTMLIFrameElement>(null);
   const ready = useCallback(() => {
     const inner = element.current?.contentDocument;

@@ -1,11 +1,10 @@
-import { useMemo } from "react";
-import type { Draft } from "~/core/document";
+import { memo, useMemo } from "react";
+import type { Draft, Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, type Picture } from "~/core/pictures";
-import { lookCss, solveLook } from "~/core/theme";
+import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
-import { KINDS } from "~/kinds";
-import { envOf, Page, PageSections, sectionCss, sharedCss } from "~/render";
+import { envOf, Page, PageBody, sectionCss, sharedCss, type Target } from "~/render";
 import { themeById } from "~/themes";
 import type { Sheets } from "./shop-frame";
 
@@ -16,44 +15,87 @@ export type Dressing = {
   readonly locale: string;
 };
 
-/** Style sheets of a draft's pages, in the order in which they apply. */
-export function usePageSheets(draft: Draft, pictures: readonly Picture[], extra: string): Sheets {
-  const { look, documents } = draft;
+/**
+ * Style sheets of a draft's pages, in the order in which they apply. A part of the look that did not change keeps its text,
+ * so that a colour being dragged replaces the sheet of colours and nothing else. `look`: another look than the draft's own.
+ */
+export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: Look = draft.look): Sheets {
+  const { documents } = draft;
   const theme = themeById(look.theme);
-  const looks = useMemo(() => lookCss(solveLook(theme, look)), [theme, look]);
-  const shared = useMemo(() => sharedCss(KINDS.keys(), theme), [theme]);
+  const { fonts, measures, colours } = lookCss(solveLook(theme, look));
+  const shared = sharedCss(theme);
   const focus = useMemo(() => pictures.map(focusCss).join(""), [pictures]);
-  return useMemo(() => {
-    const sheets = new Map([
-      ["look", looks],
-      ["shared", shared],
-    ]);
+  const goodsShape = look.brand.goodsShape;
+  const nodes = useMemo(() => {
+    const sheets = new Map<string, string>();
     for (const document of Object.values(documents)) {
       for (const node of Object.values(document.root.slots).flat()) sheets.set(node.id, sectionCss(node, theme, look));
     }
-    return sheets.set("focus", focus).set("studio", extra);
-  }, [looks, shared, focus, extra, theme, look, documents]);
+    return sheets;
+    // Of the look, only this reaches the rules of single sections.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [documents, theme, goodsShape]);
+  return useMemo(
+    () =>
+      new Map([
+        ["fonts", fonts],
+        ["measures", measures],
+        ["colours", colours],
+        ["shared", shared],
+        ...nodes,
+        ["focus", focus],
+      ]),
+    [fonts, measures, colours, shared, nodes, focus],
+  );
 }
 
-/** A page of the shop as the studio shows it. */
-export function ShopPage({
-  draft,
-  page,
-  dressing,
-  studio,
-}: {
+/** Page sheets with what the studio adds to them in one pane. */
+export const useWithStudioCss = (sheets: Sheets, css: string): Sheets =>
+  useMemo(() => new Map([...sheets, ["studio", css]]), [sheets, css]);
+
+const STRUCTURAL = [...SETTINGS.values()].filter((s) => s.structural).map((s) => s.key);
+
+/** The look as far as it changes what pages contain: the same object for as long as only colours, sizes and shapes change. */
+function useStructure(look: Look): Look {
+  const theme = themeById(look.theme);
+  const key = JSON.stringify([
+    look.theme,
+    look.identity,
+    STRUCTURAL.map((name) => resolveSetting(name, look.brand, theme.settings).value),
+  ]);
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  return useMemo(() => look, [key]);
+}
+
+type ShopPageProps = {
   draft: Draft;
-  page: string;
+  target: Target;
   dressing: Dressing;
-  studio: NonNullable<KindEnv["studio"]>;
-}) {
-  const theme = themeById(draft.look.theme);
-  const env = useMemo(() => envOf(dressing, draft.look, studio), [dressing, draft.look, studio]);
+  /** Absent: just as shoppers see it. */
+  studio?: KindEnv["studio"];
+};
+
+/** A page of the shop as the studio shows it. */
+export function ShopPage({ draft, ...rest }: ShopPageProps) {
+  const look = useStructure(draft.look);
+  return <StillPage look={look} documents={draft.documents} {...rest} />;
+}
+
+type StillProps = Omit<ShopPageProps, "draft"> & { look: Look; documents: Draft["documents"] };
+
+const StillPage = memo(function StillPage({ look, documents, target, dressing, studio }: StillProps) {
+  const theme = themeById(look.theme);
+  const env = useMemo(() => envOf(dressing, { look, documents }, studio), [dressing, look, documents, studio]);
   return (
     <EnvProvider value={env}>
-      <Page frame={draft.documents.frame!} theme={theme} look={draft.look}>
-        <PageSections page={draft.documents[page]!} theme={theme} look={draft.look} />
+      <Page frame={documents.frame!} theme={theme} look={look}>
+        <PageBody target={target} documents={documents} goods={dressing.goods} theme={theme} look={look} />
       </Page>
     </EnvProvider>
   );
+});
+
+/** Goods, pictures and money of the shop that is being dressed. */
+export function useDressing(goods: Goods, pictures: readonly Picture[], currency: string, locale: string): Dressing {
+  return useMemo(() => ({ goods, pictures, currency, locale }), [goods, pictures, currency, locale]);
 }

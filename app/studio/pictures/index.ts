@@ -1,3 +1,4 @@
 export { Library } from "./library";
 export { PicturePicker } from "./picker";
 export { Uploader } from "./uploader";
+export { ACCEPTED } from "./upload";

@@ -82,18 +82,13 @@ export function Shell({
   const undo = () => store.getState().undo();
   const redo = () => store.getState().redo();
   const openPublish = () => setDialog("publish");
-  const frames =
-    typeof document === "undefined" ? [] : [...document.querySelectorAll("iframe")].map((f) => f.contentDocument);
-  useKeys(
-    {
-      "ctrl+z": undo,
-      "ctrl+shift+z": redo,
-      "ctrl+Enter": openPublish,
-      g: () => setDialog("go"),
-      "?": () => setDialog("keys"),
-    },
-    [frames[0], frames[1]],
-  );
+  useKeys({
+    "ctrl+z": undo,
+    "ctrl+shift+z": redo,
+    "ctrl+Enter": openPublish,
+    g: () => setDialog("go"),
+    "?": () => setDialog("keys"),
+  });
   const lastUndo = history.past.at(-1)?.label;
   const lastRedo = history.future.at(-1)?.label;
   const close = () => setDialog(null);

@@ -1,4 +1,5 @@
 export { INK, studioTheme } from "./theme";
 export { Blank, FindField, Heading, IconAction } from "./pieces";
 export { Zest } from "./zest";
-export { keysOf, useKeys, type KeyTable } from "./keys";
+export { createKeyFrames, keysOf, KeyFramesProvider, useKeyFrame, useKeys, type KeyTable } from "./keys";
+export { useSize } from "./use-size";

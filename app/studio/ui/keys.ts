@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { createContext, useContext, useEffect, useRef, useSyncExternalStore } from "react";
 
 export type KeyTable = Readonly<Record<string, (event: KeyboardEvent) => void>>;
 
@@ -33,12 +33,52 @@ function isTaken(event: KeyboardEvent, keys: string): boolean {
   return operates && (keys === "Enter" || keys === " ");
 }
 
-/** Calls the entry of `table` for a key pressed anywhere in `document`, unless it belongs to a field or dialog. */
-export function useKeys(table: KeyTable, documents: readonly (Document | null | undefined)[] = []): void {
+/** The documents of panes, in which keys are pressed as well as in the studio's own. */
+export type KeyFrames = {
+  readonly add: (frame: Document) => () => void;
+  readonly subscribe: (changed: () => void) => () => void;
+  readonly now: () => readonly Document[];
+};
+
+export function createKeyFrames(): KeyFrames {
+  let frames: readonly Document[] = [];
+  const listeners = new Set<() => void>();
+  const set = (next: readonly Document[]) => {
+    frames = next;
+    for (const changed of listeners) changed();
+  };
+  return {
+    add: (frame) => {
+      set([...frames, frame]);
+      return () => set(frames.filter((f) => f !== frame));
+    },
+    subscribe: (changed) => {
+      listeners.add(changed);
+      return () => listeners.delete(changed);
+    },
+    now: () => frames,
+  };
+}
+
+const NO_FRAMES: readonly Document[] = [];
+const ALONE: KeyFrames = { add: () => () => {}, subscribe: () => () => {}, now: () => NO_FRAMES };
+const KeyFramesContext = createContext<KeyFrames>(ALONE);
+export const KeyFramesProvider = KeyFramesContext.Provider;
+
+/** Lets keys pressed in a pane count, for as long as it is there. */
+export function useKeyFrame(frame: Document | null): void {
+  const frames = useContext(KeyFramesContext);
+  useEffect(() => (frame ? frames.add(frame) : undefined), [frames, frame]);
+}
+
+/** Calls the entry of `table` for a key pressed in the studio or a pane, unless it belongs to a field or dialog. */
+export function useKeys(table: KeyTable): void {
   const latest = useRef(table);
   useEffect(() => {
     latest.current = table;
   });
+  const frames = useContext(KeyFramesContext);
+  const documents = useSyncExternalStore(frames.subscribe, frames.now, () => NO_FRAMES);
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       const keys = keysOf(event);
@@ -47,12 +87,10 @@ export function useKeys(table: KeyTable, documents: readonly (Document | null | 
       event.preventDefault();
       action(event);
     };
-    const all = [document, ...documents].filter((d) => d !== null && d !== undefined);
+    const all = [document, ...documents];
     for (const each of all) each.addEventListener("keydown", listen);
     return () => {
       for (const each of all) each.removeEventListener("keydown", listen);
     };
-    // The list is made anew on every draw; what counts is which documents are in it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, documents);
+  }, [documents]);
 }

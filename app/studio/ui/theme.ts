@@ -68,6 +68,7 @@ export const studioTheme = createTheme({
       defaultProps: { disableRipple: true },
       styleOverrides: {
         root: {
+          fontFamily: text,
           "&.Mui-focusVisible, &:focus-visible": {
             outline: `2px solid ${INK.ink}`,
             outlineOffset: 2,

@@ -1,0 +1,83 @@
+// @vitest-environment jsdom
+import { gzipSync } from "node:zlib";
+import { describe, expect, it } from "vitest";
+import { referencesOf } from "~/core/theme";
+import { THEMES } from "~/themes";
+import { contentWith, everySection, goods } from "./fixtures/content";
+import { prune, vocabularyOf } from "./prune";
+import { NOT_FOUND, renderPage, type Target } from ".";
+
+const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
+const TARGETS: readonly (readonly [string, Target])[] = [
+  ["home", { page: "home" }],
+  ["a collection", { page: "collection", collection: undefined }],
+  ["a product", { page: "product", product: goods.products[1]! }],
+  ["a search", { page: "search", query: "kite" }],
+  ["nothing found", { page: "search", query: "zzz" }],
+  ["not found", NOT_FOUND],
+];
+
+/** Selectors of a sheet, without what depends on a state or draws beside an element. */
+function selectorsIn(css: string): string[] {
+  const sheet = new CSSStyleSheet();
+  sheet.replaceSync(css.replace(/@font-face\{[^}]*\}/g, ""));
+  const found: string[] = [];
+  const visit = (rules: CSSRuleList) => {
+    for (const rule of rules) {
+      if ("selectorText" in rule) found.push(String(rule.selectorText));
+      else if ("cssRules" in rule) visit(rule.cssRules as CSSRuleList);
+    }
+  };
+  visit(sheet.cssRules);
+  return found
+    .flatMap((s) => s.split(/,(?![^(]*\))/))
+    .map((s) =>
+      s
+        .replace(
+          /::?(hover|active|focus-visible|focus-within|focus|disabled|placeholder|before|after|-webkit-[\w-]+|[\w-]*details[\w-]*)/g,
+          "",
+        )
+        .trim(),
+    );
+}
+
+describe.each(THEMES.map((t) => [t.id] as const))("the CSS of a page in %s", (theme) => {
+  it.each(TARGETS)("%s, holds nothing that the page can't use, and is under 20 KB packed", (_name, target) => {
+    const { html, css } = renderPage(target, contentWith(main, theme), "http://shop.localhost", "/assets/shop.js");
+    expect(gzipSync(css).length).toBeLessThan(20 * 1024);
+    document.documentElement.innerHTML = html
+      .replace(/^<!doctype html><html[^>]*>/, "")
+      .replace(/<style>[\s\S]*?<\/style>/, "");
+    const idle = selectorsIn(css)
+      // States that the page's script or a shopper brings about, and combinations that depend on how much there is.
+      .filter((s) => s && !/\[data-state|\[open\]|\[aria-|is-|:has|\+|#/.test(s))
+      .filter((s) => document.querySelector(s) === null);
+    expect(idle.filter((s) => !/^[a-z.]*(a-|s-)/.test(s))).toEqual([]);
+    // Every custom property that is declared is asked for by some rule.
+    const asked = new Set(referencesOf(css));
+    const declared = new Set([...css.matchAll(/[{;](--[\w-]+):/g)].map((m) => m[1]!));
+    expect([...declared].filter((name) => !asked.has(name))).toEqual([]);
+    // And every one that is asked for without a fallback is declared.
+    const needed = new Set([...css.matchAll(/var\((--[\w-]+)\)/g)].map((m) => m[1]!));
+    expect([...needed].filter((name) => !declared.has(name))).toEqual([]);
+  });
+});
+
+describe("pruning", () => {
+  const has = vocabularyOf('<main class="a b" data-set="tint"><p class="c"></p></main>');
+  it.each([
+    [".a{color:red}", ".a{color:red}"],
+    [".z{color:red}", ""],
+    [".a,.z{color:red}", ".a{color:red}"],
+    [".a .z{color:red}", ""],
+    [".a:not(.z){color:red}", ".a:not(.z){color:red}"],
+    [".a:is(.z,.b){color:red}", ".a:is(.z,.b){color:red}"],
+    [".a:has(.z){color:red}", ""],
+    ["article{color:red}", ""],
+    ["p:hover::before{color:red}", "p:hover::before{color:red}"],
+    ["[data-set=tint]{color:red}[data-set=dark]{color:red}", "[data-set=tint]{color:red}"],
+    ["@media (min-width:800px){.z{color:red}}", ""],
+    ["@media (min-width:800px){.z{color:red}.c{top:0}}", "@media (min-width:800px){.c{top:0}}"],
+    ["@font-face{font-family:X}", "@font-face{font-family:X}"],
+  ])("of %s leaves “%s”", (css, kept) => expect(prune(css, has)).toBe(kept));
+});

@@ -1,0 +1,101 @@
+import { generate, parse, walk, type CssNode } from "css-tree";
+
+// Themes and kinds are written whole; a page is sent only what it can use. Rules are taken apart once, and for each page
+// those are kept whose selectors speak only of elements, classes and colour sets that the page has.
+
+type Selector = {
+  readonly text: string;
+  readonly tags: readonly string[];
+  readonly classes: readonly string[];
+  readonly sets: readonly string[];
+};
+type Part =
+  | { readonly type: "rule"; readonly selectors: readonly Selector[]; readonly body: string }
+  | { readonly type: "group"; readonly head: string; readonly parts: readonly Part[] }
+  | { readonly type: "plain"; readonly css: string };
+
+/** What a page has: names of elements, of classes, and of colour sets that something wears. */
+export type Vocabulary = {
+  readonly tags: ReadonlySet<string>;
+  readonly classes: ReadonlySet<string>;
+  readonly sets: ReadonlySet<string>;
+};
+
+function selectorOf(node: CssNode): Selector {
+  const tags: string[] = [];
+  const classes: string[] = [];
+  const sets: string[] = [];
+  // What stands inside of :not() need not be there, and of :is() or :where() any one will do.
+  let depth = 0;
+  walk(node, {
+    enter(inner: CssNode) {
+      if (inner.type === "PseudoClassSelector" && ["not", "is", "where"].includes(inner.name)) depth++;
+      if (depth) return;
+      if (inner.type === "TypeSelector" && inner.name !== "*") tags.push(inner.name);
+      if (inner.type === "ClassSelector") classes.push(inner.name);
+      if (inner.type === "AttributeSelector" && inner.name.name === "data-set" && inner.value)
+        sets.push(inner.value.type === "Identifier" ? inner.value.name : inner.value.value);
+    },
+    leave(inner: CssNode) {
+      if (inner.type === "PseudoClassSelector" && ["not", "is", "where"].includes(inner.name)) depth--;
+    },
+  });
+  return { text: generate(node), tags, classes, sets };
+}
+
+function partsOf(nodes: Iterable<CssNode>): readonly Part[] {
+  const parts: Part[] = [];
+  for (const node of nodes) {
+    if (node.type === "Rule" && node.prelude.type === "SelectorList") {
+      const selectors = [...node.prelude.children].map(selectorOf);
+      parts.push({ type: "rule", selectors, body: generate(node.block) });
+    } else if (node.type === "Atrule" && node.block && (node.name === "media" || node.name === "supports")) {
+      const head = `@${node.name} ${node.prelude ? generate(node.prelude) : ""}`;
+      parts.push({ type: "group", head, parts: partsOf(node.block.children) });
+    } else parts.push({ type: "plain", css: generate(node) });
+  }
+  return parts;
+}
+
+const taken = new Map<string, readonly Part[]>();
+
+function takeApart(css: string): readonly Part[] {
+  const known = taken.get(css);
+  if (known) return known;
+  const tree = parse(css);
+  const parts = tree.type === "StyleSheet" ? partsOf(tree.children) : [];
+  if (taken.size > 100) taken.clear();
+  taken.set(css, parts);
+  return parts;
+}
+
+function write(parts: readonly Part[], has: Vocabulary): string {
+  let css = "";
+  for (const part of parts) {
+    if (part.type === "plain") css += part.css;
+    else if (part.type === "group") {
+      const inner = write(part.parts, has);
+      if (inner) css += `${part.head}{${inner}}`;
+    } else {
+      const kept = part.selectors.filter(
+        (s) =>
+          s.tags.every((t) => has.tags.has(t)) &&
+          s.classes.every((c) => has.classes.has(c)) &&
+          s.sets.every((d) => has.sets.has(d)),
+      );
+      if (kept.length) css += kept.map((s) => s.text).join(",") + part.body;
+    }
+  }
+  return css;
+}
+
+/** What a page's markup has. */
+export function vocabularyOf(html: string): Vocabulary {
+  const tags = new Set(["html", "body", ...[...html.matchAll(/<([a-z][\w-]*)/g)].map((m) => m[1]!)]);
+  const classes = new Set([...html.matchAll(/ class="([^"]*)"/g)].flatMap((m) => m[1]!.split(/\s+/)));
+  const sets = new Set([...html.matchAll(/ data-set="([^"]*)"/g)].map((m) => m[1]!));
+  return { tags, classes, sets };
+}
+
+/** The rules of `css` that a page with this vocabulary can use, in their order. */
+export const prune = (css: string, has: Vocabulary): string => write(takeApart(css), has);

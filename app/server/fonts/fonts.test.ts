@@ -1,0 +1,45 @@
+import { readdir, readFile } from "node:fs/promises";
+import * as fontkit from "fontkit";
+import { describe, expect, it } from "vitest";
+import { cutFileName, FAMILIES, fontFileName } from "~/core/theme";
+import { config } from "../config/index.server";
+import { fontFileFor } from "./index.server";
+
+const read = async (name: string) => fontkit.create(await readFile((await fontFileFor(name))!)) as fontkit.Font;
+
+describe("a cut of a font", () => {
+  it("holds one weight and no axis for it, is smaller, and draws the same letters", async () => {
+    const family = FAMILIES.find((f) => f.id === "instrument-sans")!;
+    const name = cutFileName({ family: family.id, weights: [620, 620] }, "latin");
+    const cut = await read(name);
+    const whole = await read(fontFileName(family, "latin"));
+    expect(Object.keys(cut.variationAxes)).not.toContain("wght");
+    expect([...cut.characterSet].sort()).toEqual([...whole.characterSet].sort());
+    const sizes = await Promise.all(
+      [name, fontFileName(family, "latin")].map(async (n) => (await readFile((await fontFileFor(n))!)).length),
+    );
+    expect(sizes[0]!).toBeLessThan(sizes[1]! * 0.7);
+  });
+
+  it("keeps the span of weights that is asked for, and the width", async () => {
+    const span = await read(cutFileName({ family: "lora", weights: [450, 600] }, "latin"));
+    expect(span.variationAxes).toMatchObject({ wght: { min: 450, max: 600 } });
+    const narrow = await read(cutFileName({ family: "archivo", weights: [400, 650], stretch: 86 }, "latin"));
+    expect(Object.keys(narrow.variationAxes)).toEqual(["wght"]);
+  });
+
+  it("is made once, also when many ask at the same time, and leaves no half file behind", async () => {
+    const name = cutFileName({ family: "karla", weights: [400, 650] }, "latin-ext");
+    const paths = await Promise.all(Array.from({ length: 6 }, () => fontFileFor(name)));
+    expect(new Set(paths).size).toBe(1);
+    expect((await readdir(config().fontsFolder)).filter((f) => f.includes(".part"))).toEqual([]);
+  });
+
+  it.each([
+    "../../../etc/passwd",
+    "lora-latin-1-9999.woff2",
+    "lora-latin-400-400.woff",
+    "nope-latin-400-400.woff2",
+    "",
+  ])("is not made for “%s”", async (name) => expect(await fontFileFor(name)).toBeUndefined());
+});

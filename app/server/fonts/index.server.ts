@@ -1,0 +1,70 @@
+import { randomBytes } from "node:crypto";
+import { mkdir, readFile, rename, stat, writeFile } from "node:fs/promises";
+import { createRequire } from "node:module";
+import { dirname, join } from "node:path";
+import * as fontkit from "fontkit";
+import subsetFont from "subset-font";
+import { FAMILIES, familyById, fontFileName, readCutFileName, SUBSETS, type Family, type Subset } from "~/core/theme";
+import { config } from "../config/index.server";
+
+const require = createRequire(import.meta.url);
+
+/** The file of a shipped family, with all its weights. */
+export const shippedFontFile = (family: Family, subset: Subset): string =>
+  join(
+    dirname(require.resolve(`@fontsource-variable/${family.id}/package.json`)),
+    "files",
+    fontFileName(family, subset),
+  );
+
+const whole = new Map(
+  FAMILIES.flatMap((family) =>
+    (Object.keys(SUBSETS) as Subset[]).map((subset) => [fontFileName(family, subset), { family, subset }] as const),
+  ),
+);
+
+const underWay = new Map<string, Promise<string | undefined>>();
+
+/**
+ * The path of the file that serves a font's name: a shipped file, or a cut of one that holds only the weights its name
+ * says. A cut is made when it is first asked for and kept. Undefined for names that are neither.
+ */
+export function fontFileFor(name: string): Promise<string | undefined> {
+  const shipped = whole.get(name);
+  if (shipped) return Promise.resolve(shippedFontFile(shipped.family, shipped.subset));
+  const running = underWay.get(name);
+  if (running) return running;
+  const made = cutFor(name).finally(() => underWay.delete(name));
+  underWay.set(name, made);
+  return made;
+}
+
+async function cutFor(name: string): Promise<string | undefined> {
+  const read = readCutFileName(name);
+  if (!read) return undefined;
+  const path = join(config().fontsFolder, name);
+  if (
+    await stat(path).then(
+      () => true,
+      () => false,
+    )
+  )
+    return path;
+  const { cut, subset } = read;
+  const source = await readFile(shippedFontFile(familyById(cut.family), subset));
+  const [least, most] = cut.weights;
+  const letters = (fontkit.create(source) as fontkit.Font).characterSet;
+  const bytes = await subsetFont(source, String.fromCodePoint(...letters), {
+    targetFormat: "woff2",
+    variationAxes: {
+      wght: least === most ? least : { min: least, max: most },
+      ...(cut.stretch === undefined ? {} : { wdth: cut.stretch }),
+    },
+  });
+  // Written beside and renamed, so that a killed server never leaves half a font.
+  await mkdir(dirname(path), { recursive: true });
+  const beside = `${path}.${randomBytes(6).toString("hex")}.part`;
+  await writeFile(beside, bytes);
+  await rename(beside, path);
+  return path;
+}

@@ -1,0 +1,97 @@
+import { createContext, useContext } from "react";
+import { createStore, useStore, type StoreApi } from "zustand";
+import type { AnySet, Group, Role, Scheme, Vision } from "~/core/theme";
+
+export type DeskView = "phone" | "both" | "wide" | "all" | "parts";
+
+/** What was clicked in a pane: a part of the shop, and the colour set that it stands in. */
+export type Picked = { readonly part: string; readonly set: AnySet };
+export type RoleInSet = { readonly set: AnySet; readonly role: Role };
+
+/** What is being looked at in the Brand area; nothing of it is kept. */
+export type Desk = {
+  readonly view: DeskView;
+  /** The address of the page in the panes, and those from which one came here. */
+  readonly address: string;
+  readonly trail: readonly string[];
+  /** Whether a click in a pane styles what is clicked, or follows it. */
+  readonly mode: "style" | "walk";
+  /** Light or dark pages, where that is another than the look's own. */
+  readonly shows: Scheme | null;
+  readonly vision: Vision["id"] | null;
+  readonly picked: Picked | null;
+  /** The set whose roles stand in the strip. */
+  readonly set: AnySet;
+  /** The role whose card is open, and the one whose places are marked in the panes. */
+  readonly role: RoleInSet | null;
+  readonly sought: RoleInSet | null;
+  readonly open: ReadonlySet<Group | "identity" | "versions" | "files">;
+  /** How often the sought role was found in each pane. */
+  readonly counts: Readonly<Record<string, number>>;
+
+  readonly show: (view: DeskView) => void;
+  readonly walkTo: (address: string) => void;
+  readonly back: () => void;
+  readonly pick: (picked: Picked | null, group?: Group) => void;
+  readonly openRole: (role: RoleInSet | null) => void;
+  readonly seek: (sought: RoleInSet | null) => void;
+  readonly toggle: (group: Group | "identity" | "versions" | "files") => void;
+  readonly count: (pane: string, found: number) => void;
+  readonly look: (change: Partial<Pick<Desk, "mode" | "shows" | "vision" | "set">>) => void;
+};
+
+export type DeskStore = StoreApi<Desk>;
+
+export const createDesk = (): DeskStore =>
+  createStore<Desk>((set, get) => ({
+    view: "both",
+    address: "/",
+    trail: [],
+    mode: "style",
+    shows: null,
+    vision: null,
+    picked: null,
+    set: "page",
+    role: null,
+    sought: null,
+    open: new Set<Group>(["colour"]),
+    counts: {},
+    show: (view) => set({ view }),
+    walkTo: (address) => {
+      if (address === get().address) return;
+      set({ address, trail: [...get().trail, get().address].slice(-30), picked: null });
+    },
+    back: () => {
+      const { trail } = get();
+      const address = trail.at(-1);
+      if (address !== undefined) set({ address, trail: trail.slice(0, -1), picked: null });
+    },
+    pick: (picked, group) =>
+      set({
+        picked,
+        ...(picked ? { set: picked.set } : {}),
+        ...(group ? { open: new Set([...get().open, group]) } : {}),
+      }),
+    openRole: (role) => set({ role, ...(role ? { set: role.set } : {}) }),
+    seek: (sought) => set({ sought, counts: {}, ...(sought && get().view !== "parts" ? { view: "all" } : {}) }),
+    toggle: (group) => {
+      const open = new Set(get().open);
+      if (!open.delete(group)) open.add(group);
+      set({ open });
+    },
+    count: (pane, found) => {
+      if (get().counts[pane] !== found) set({ counts: { ...get().counts, [pane]: found } });
+    },
+    look: (change) => set(change),
+  }));
+
+const DeskContext = createContext<DeskStore | null>(null);
+export const DeskProvider = DeskContext.Provider;
+
+export function useDeskStore(): DeskStore {
+  const store = useContext(DeskContext);
+  if (!store) throw new Error("the desk was asked for outside of the Brand area");
+  return store;
+}
+
+export const useDesk = <T>(read: (desk: Desk) => T): T => useStore(useDeskStore(), read);

@@ -1,0 +1,191 @@
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { Trash2 } from "lucide-react";
+import { useMemo, useState } from "react";
+import { brandWords, keepVersion, removeVersion, wearVersion } from "~/core/commands";
+import type { Brand, BrandVersion, Draft } from "~/core/document";
+import { readPinKey, resolveSetting } from "~/core/theme";
+import { themeById } from "~/themes";
+import { useStudio, useStudioStore } from "../../keeping";
+import { ShopFrame, ShopPage, useDressing, usePageSheets, useWithStudioCss } from "../../panes";
+import { IconAction, INK } from "../../ui";
+import { wordsFor } from "./setting-control";
+
+const HOME = { page: "home" } as const;
+
+type Row = { readonly key: string; readonly name: string; readonly a: string; readonly b: string };
+
+/** What two brands say differently, setting by setting, in words. */
+export function brandRows(a: Brand, themeA: string, b: Brand, themeB: string): readonly Row[] {
+  const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])].sort();
+  const said = (brand: Brand, theme: string, key: string) => {
+    const own = brand[key];
+    if (own !== undefined) return wordsFor(key, own);
+    if (readPinKey(key)) return "not fixed";
+    const { name, settings } = themeById(theme);
+    const { value } = resolveSetting(key, {}, settings);
+    return value === null ? `as theme ${name} has it` : `${wordsFor(key, value)} (theme ${name})`;
+  };
+  const rows = keys
+    .map((key) => ({ key, name: brandWords({ ...a, ...b }, key), a: said(a, themeA, key), b: said(b, themeB, key) }))
+    .filter((row) => row.a !== row.b);
+  return themeA === themeB
+    ? rows
+    : [{ key: "theme", name: "Theme", a: themeById(themeA).name, b: themeById(themeB).name }, ...rows];
+}
+
+function Shown({ draft, title }: { draft: Draft; title: string }) {
+  const goods = useStudio((s) => s.goods);
+  const pictures = useStudio((s) => s.pictures);
+  const { currency, locale } = useStudio((s) => s.shop);
+  const dressing = useDressing(goods, pictures, currency, locale);
+  const sheets = useWithStudioCss(usePageSheets(draft, pictures), "body{overflow-x:hidden}");
+  return (
+    <Box sx={{ border: `1px solid ${INK.ink}`, lineHeight: 0, width: "max-content" }}>
+      <ShopFrame inert title={title} width={1280} scale={0.324} height={310} sheets={sheets}>
+        <ShopPage draft={draft} target={HOME} dressing={dressing} />
+      </ShopFrame>
+    </Box>
+  );
+}
+
+function Compare({ version, onClose }: { version: BrandVersion; onClose: () => void }) {
+  const draft = useStudio((s) => s.draft);
+  const then = useMemo<Draft>(
+    () => ({ ...draft, look: { ...draft.look, theme: version.theme, brand: version.brand } }),
+    [draft, version],
+  );
+  const rows = brandRows(version.brand, version.theme, draft.look.brand, draft.look.theme);
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="compare-brands">
+      <DialogTitle id="compare-brands" component="h2" sx={{ typography: "h2" }}>
+        “{version.name}” and the brand as it is
+      </DialogTitle>
+      <DialogContent>
+        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
+          <Box>
+            <Typography variant="subtitle2">{version.name}</Typography>
+            <Shown draft={then} title={version.name} />
+          </Box>
+          <Box>
+            <Typography variant="subtitle2">Now</Typography>
+            <Shown draft={draft} title="Now" />
+          </Box>
+        </Box>
+        {rows.length ? (
+          <Box
+            component="table"
+            sx={{
+              width: "100%",
+              mt: 2,
+              borderCollapse: "collapse",
+              "& td, & th": { textAlign: "left", py: 0.625, pr: 2, borderTop: `1px solid ${INK.line}`, fontSize: 13 },
+            }}
+          >
+            <thead>
+              <tr>
+                <th scope="col">What differs</th>
+                <th scope="col">{version.name}</th>
+                <th scope="col">Now</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row) => (
+                <tr key={row.key}>
+                  <td>{row.name}</td>
+                  <td>{row.a}</td>
+                  <td>{row.b}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Box>
+        ) : (
+          <Typography sx={{ mt: 2 }}>They are the same.</Typography>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+/** Brands put aside under a name: to go back to, and to hold against the one that is worn now. */
+export function VersionsGroup() {
+  const store = useStudioStore();
+  const versions = useStudio((s) => s.draft.look.versions);
+  const locale = useStudio((s) => s.shop.locale);
+  const [name, setName] = useState("");
+  const [why, setWhy] = useState<string | null>(null);
+  const [comparing, setComparing] = useState<string | null>(null);
+  const sorted = Object.entries(versions).toSorted(([, a], [, b]) => (a.at < b.at ? 1 : -1));
+  const when = new Intl.DateTimeFormat(locale, { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
+  const keep = () => {
+    const outcome = keepVersion(store.getState().draft, name, new Date().toISOString());
+    if (!outcome.ok) return setWhy(outcome.why);
+    store.getState().run(outcome);
+    setName("");
+    setWhy(null);
+  };
+  return (
+    <>
+      <Box
+        component="form"
+        onSubmit={(event) => (event.preventDefault(), keep())}
+        sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}
+      >
+        <TextField
+          label="Name for the brand as it is"
+          value={name}
+          error={why !== null}
+          helperText={why ?? undefined}
+          slotProps={{ htmlInput: { maxLength: 60 } }}
+          onChange={(event) => {
+            setName(event.target.value);
+            setWhy(null);
+          }}
+        />
+        <Button type="submit" variant="outlined" sx={{ mt: 0.25 }}>
+          Keep
+        </Button>
+      </Box>
+      {sorted.length === 0 ? (
+        <Typography variant="caption" color="text.secondary">
+          Nothing is put aside yet. Keep the brand under a name before you try something bold.
+        </Typography>
+      ) : null}
+      {sorted.map(([id, version]) => (
+        <Box key={id} role="group" aria-label={version.name} sx={{ borderTop: `1px solid ${INK.line}`, pt: 1 }}>
+          <Typography variant="subtitle2">{version.name}</Typography>
+          <Typography variant="caption" color="text.secondary">
+            {when.format(new Date(version.at))} · theme {themeById(version.theme).name}
+          </Typography>
+          <Box sx={{ display: "flex", gap: 0.5, alignItems: "center" }}>
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() => store.getState().run(wearVersion(store.getState().draft, id))}
+            >
+              Wear it
+            </Button>
+            <Button size="small" onClick={() => setComparing(id)}>
+              Compare
+            </Button>
+            <Box sx={{ flex: 1 }} />
+            <IconAction
+              label={`Remove ${version.name}`}
+              icon={Trash2}
+              size={16}
+              onClick={() => {
+                store.getState().run(removeVersion(store.getState().draft, id));
+                store.getState().say(`Version “${version.name}” removed.`, "plain", true);
+              }}
+            />
+          </Box>
+        </Box>
+      ))}
+      {comparing && versions[comparing] ? (
+        <Compare version={versions[comparing]} onClose={() => setComparing(null)} />
+      ) : null}
+    </>
+  );
+}
