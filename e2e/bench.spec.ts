@@ -1,4 +1,5 @@
 import { expect, test, type Locator } from "@playwright/test";
+import sharp from "sharp";
 import {
   area,
   askShop,
@@ -208,4 +209,34 @@ test("the demo shop: what is marked not yet shown is drawn under a screen and ab
   await page.getByRole("button", { name: "Undo: Collections not shown yet" }).click();
   await publish(page);
   expect(await (await askShop(page, "larkspindle")).text()).toContain("Where to start");
+});
+
+test("words on a picture are measured on its pixels in both panes, and a tint that is just enough is one click away", async ({
+  page,
+}) => {
+  // A pale sky, a little uneven: white words can't be read on it.
+  const noise = Buffer.alloc(160 * 100 * 3);
+  for (let i = 0; i < noise.length; i++) noise[i] = 208 + ((i * 37) % 40);
+  const pale = await sharp(noise, { raw: { width: 160, height: 100, channels: 3 } })
+    .resize(1600, 1000)
+    .png()
+    .toBuffer();
+  await inPlan(page, "Hero").click();
+  await details(page).getByRole("button", { name: "Choose a picture" }).click();
+  await page
+    .getByRole("dialog", { name: "Choose a picture" })
+    .getByLabel("Upload a picture")
+    .setInputFiles({ name: "pale-sky.png", mimeType: "image/png", buffer: pale });
+  const found = page.getByRole("group", { name: "Words on the picture" });
+  await expect(found.getByText(/On a phone: hard to read, [1-4]\.\d of 4\.5/)).toBeVisible();
+  await expect(found.getByText(/On a wide screen: hard to read/)).toBeVisible();
+  await found.getByRole("button", { name: "Tint it just enough" }).click();
+  await expect(found.getByText(/On a phone: can be read/)).toBeVisible();
+  await expect(found.getByText(/On a wide screen: can be read/)).toBeVisible();
+  // It follows: words that reach into the pale part of the picture are measured where they stand now.
+  await details(page).getByRole("textbox", { name: "Tint over picture", exact: true }).fill("20");
+  await page.getByRole("button", { name: /^Undo: Tint over picture/ }).click();
+  await page.getByRole("button", { name: "Undo: Tint just enough for the words" }).click();
+  await expect(found.getByText(/On a phone: hard to read/)).toBeVisible();
+  await kept(page);
 });

@@ -63,6 +63,9 @@ test("clicking a part opens what styles it, with where that comes from and the w
   await ownBrand(page);
   await page.getByRole("button", { name: "Home", exact: true }).click();
   await page.getByRole("menuitem", { name: "Not found: There is nothing here" }).click();
+  await expect(pane(page, "Wide").getByRole("heading", { level: 1 })).toHaveText("There is nothing here");
+  // A menu that is still closing would take the click for itself.
+  await expect(page.locator(".MuiMenu-root")).toHaveCount(0);
   await pane(page, "Wide").locator("main .button").click();
   await expect(picked(page)).toHaveAttribute("aria-label", "Picked: Button › Primary");
   await expect(picked(page).getByText(/^from theme Pomelo, on Page/)).toBeVisible();
@@ -76,6 +79,10 @@ test("clicking a part opens what styles it, with where that comes from and the w
   await expect.poll(fill).toBe("rgb(20, 36, 44)");
   await picked(page).getByRole("button", { name: "Put back: Primary: colour" }).click();
   await expect.poll(fill).toBe("rgb(201, 58, 23)");
+  await picked(page).getByRole("button", { name: "Where else is it?" }).click();
+  await expect(page.getByRole("status").filter({ hasText: /^Button › Primary: \d+ places/ })).toBeVisible();
+  await expect(page.getByRole("article", { name: "Search" }).getByText(/\d+ here/)).toBeVisible();
+  await page.getByRole("article", { name: "Not found" }).getByRole("button", { name: "Open Not found" }).click();
   await pane(page, "Wide").locator(".s-footer .foot-text").first().click();
   await expect(picked(page).getByText(/on Footer/)).toBeVisible();
 });

@@ -31,7 +31,13 @@ export type Field =
       readonly fresh: Readonly<Record<string, Json>>;
     };
 
-export type Arrangement = { readonly id: string; readonly name: string; readonly style?: StyleSheet };
+export type Arrangement = {
+  readonly id: string;
+  readonly name: string;
+  readonly style?: StyleSheet;
+  /** Words stand on the section's picture, which must let them be read. */
+  readonly wordsOnPicture?: true;
+};
 
 /** What a seller wants to do with a section; Add is grouped by it. */
 export const PURPOSES = ["Welcome", "Show goods", "Tell the story", "Keep in touch", "On every page"] as const;

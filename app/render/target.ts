@@ -2,6 +2,8 @@ import { textPages, type Draft } from "~/core/document";
 import type { Collection, Goods, Product } from "~/core/goods";
 import { collectionAddress, pageAddress, productAddress } from "~/kinds/parts";
 
+type Documents = Draft["documents"];
+
 /** Which page of the shop is asked for. */
 export type Target =
   | { readonly page: "home" }
@@ -18,7 +20,7 @@ export const NOT_FOUND: Target = {
 };
 
 /** The page at an address of the shop; a message that there is none where nothing stands there. `query`: as after `?`. */
-export function targetAt(path: string, query: URLSearchParams, draft: Draft, goods: Goods): Target {
+export function targetAt(path: string, query: URLSearchParams, documents: Documents, goods: Goods): Target {
   if (path === "/") return { page: "home" };
   const [, area, slug, ...more] = path.split("/");
   if (area === "search" && !slug) return { page: "search", query: (query.get("q") ?? "").slice(0, 120) };
@@ -33,7 +35,7 @@ export function targetAt(path: string, query: URLSearchParams, draft: Draft, goo
     return product ? { page: "product", product } : NOT_FOUND;
   }
   if (area === "pages") {
-    const document = textPages(draft.documents).find((d) => d.id === slug);
+    const document = textPages(documents).find((d) => d.id === slug);
     return document ? { page: "text", id: document.id } : NOT_FOUND;
   }
   return NOT_FOUND;
@@ -58,12 +60,12 @@ export function addressOf(target: Target): string | undefined {
 }
 
 /** A page's name for the seller. */
-export function targetName(target: Target, draft: Draft): string {
+export function targetName(target: Target, documents: Documents): string {
   switch (target.page) {
     case "home":
       return "Home";
     case "text":
-      return draft.documents[target.id]?.title ?? "Page";
+      return documents[target.id]?.title ?? "Page";
     case "collection":
       return target.collection?.title ?? "Everything";
     case "product":
@@ -86,13 +88,13 @@ export const TARGET_KINDS: Readonly<Record<Target["page"], string>> = {
 };
 
 /** One page of every kind that a shop has, the most telling of each. */
-export function onePageOfEachKind(draft: Draft, goods: Goods): readonly Target[] {
+export function onePageOfEachKind(documents: Documents, goods: Goods): readonly Target[] {
   const fullest = goods.collections
     .map((c) => [c, goods.products.filter((p) => p.collections.includes(c.id)).length] as const)
     .toSorted(([, a], [, b]) => b - a)[0]?.[0];
   const reduced = goods.products.find((p) => p.compareAt !== null && p.pictures.length > 1);
   const product = reduced ?? goods.products.find((p) => p.pictures.length > 1) ?? goods.products[0];
-  const text = textPages(draft.documents)[0];
+  const text = textPages(documents)[0];
   const words = goods.products.flatMap((p) => p.title.split(/[^\p{L}]+/u)).filter((w) => w.length > 3);
   const count = (word: string) => words.filter((w) => w === word).length;
   // A word that finds several things, as most searches do.

@@ -49,7 +49,7 @@ export const pomelo: Theme = {
 .s-header .wordmark{font-size:calc(var(--t1)*1.12)}
 .nav a{font-weight:540}
 .over{color:var(--link)}
-.a-on-picture .over{color:#fff}
+.a-on-picture .over{color:var(--on-picture)}
 @media (min-width:800px){.s-picture-words .pic{min-height:26rem}}
 `,
   widths: [],

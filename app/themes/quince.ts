@@ -65,14 +65,14 @@ main>.s+.s:not([data-set=brand]):not([data-set=dark])::before,.s-footer::before{
 .s-header .nav a{font-size:var(--t0);font-style:normal}
 .head{max-width:24ch}
 .s-hero.a-above .hero-words{display:flex;max-width:46rem;margin-inline:auto}
-.tile .pic,.s-hero .pic,.s-picture-words .pic{border:1px solid var(--line)}
+.tile .pic,.s-hero .pic,.s-picture-words .pic{border:var(--rule) solid var(--line)}
 .card-title{font-family:var(--heads);font-weight:var(--heads-weight);font-size:var(--t1);line-height:1.2}
 .card .price{margin-top:.35rem;font-size:calc(var(--t-1)*var(--price-size))}
 .goods-top{justify-content:center}
 .goods-top>div{flex:1 1 100%}
 .tile-name{justify-content:center;font-family:var(--heads);font-weight:var(--heads-weight)}
 .tile-count{display:none}
-.a-overlap .pw-words{border:1px solid var(--line)}
+.a-overlap .pw-words{border:var(--rule) solid var(--line)}
 `,
   widths: [],
 };

@@ -1,4 +1,5 @@
 import type { Device, StyleValue } from "../document";
+import { SCRIM_COLOURS, SCRIM_FROM, SCRIM_STOPS, SCRIM_TONES, type ScrimFrom, type ScrimTone } from "../pictures";
 import { ALL_SETS, SET_NAMES } from "../theme";
 
 /** A value that can be chosen, and the seller's word for it. */
@@ -14,6 +15,8 @@ export type Property = {
   readonly label: string;
   readonly group: "sits" | "looks";
   readonly choices: readonly Choice[];
+  /** Whole numbers that may be set besides the choices. */
+  readonly exact?: { readonly least: number; readonly most: number; readonly unit: string };
   /** Whether it may differ between devices. */
   readonly perDevice: boolean;
   readonly emission: Emission;
@@ -143,15 +146,58 @@ const LIST: readonly Property[] = [
     group: "looks",
     perDevice: true,
     choices: [0, 15, 30, 45, 60, 75].map((value) => ({ value, label: value === 0 ? "None" : `${value} %` })),
+    exact: { least: 0, most: 95, unit: "%" },
     emission: declare("--scrim", (v) => `${v}%`),
+  },
+  {
+    name: "scrimFrom",
+    label: "Tint comes from",
+    group: "looks",
+    perDevice: true,
+    choices: SCRIM_FROM.map((value) => ({
+      value,
+      label: { bottom: "Below", top: "Above", left: "Left", right: "Right", even: "All over" }[value],
+    })),
+    emission: {
+      to: "declarations",
+      of: (value) => ({
+        "--scrim-to": `to ${{ bottom: "top", top: "bottom", left: "right", right: "left", even: "top" }[value as ScrimFrom]}`,
+        ...Object.fromEntries(
+          SCRIM_STOPS.map(([, factor], i) => [`--scrim-${i}`, String(value === "even" ? 1 : factor)]),
+        ),
+      }),
+    },
+  },
+  {
+    name: "scrimTone",
+    label: "Tint and words",
+    group: "looks",
+    perDevice: true,
+    choices: SCRIM_TONES.map((value) => ({
+      value,
+      label: { dark: "Dark tint, light words", light: "Light tint, dark words" }[value],
+    })),
+    emission: {
+      to: "declarations",
+      of: (value) => {
+        const { scrim, words } = SCRIM_COLOURS[value as ScrimTone];
+        return { "--scrim-rgb": scrim.join(" "), "--on-picture": words };
+      },
+    },
   },
 ];
 
 export const PROPERTIES: Readonly<Record<string, Property>> = Object.fromEntries(LIST.map((p) => [p.name, p]));
 
 /** Whether a property may have this value; only such values are ever written into a page's CSS. */
-export const isKnownValue = (property: string, value: StyleValue): boolean =>
-  PROPERTIES[property]?.choices.some((c) => c.value === value) ?? false;
+export function isKnownValue(name: string, value: StyleValue): boolean {
+  const property = PROPERTIES[name];
+  if (!property) return false;
+  const { exact } = property;
+  const isExact =
+    exact && typeof value === "number" && Number.isInteger(value) && value >= exact.least && value <= exact.most;
+  return isExact || property.choices.some((c) => c.value === value);
+}
 
 /** Media queries of the three devices; together they cover every width once. */
 export const MEDIA: Readonly<Record<Device, string>> = {

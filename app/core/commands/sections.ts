@@ -120,6 +120,26 @@ const AUDIENCE_WORDS: Readonly<Record<Audience, string>> = {
   wide: ", wide screen only",
 };
 
+/** Sets several style values of a section in one step. */
+export function setStyles(
+  draft: Draft,
+  id: string,
+  values: readonly (readonly [audience: Audience, property: string, value: StyleValue])[],
+  label: string,
+): Outcome {
+  const found = locate(draft, id);
+  if (!found) return refuse(GONE);
+  const operations = values.flatMap(([audience, property, value]): readonly Operation[] => {
+    const before: Held<StyleValue> = held(found.node.style[audience]?.[property]);
+    const after: Held<StyleValue> = { is: value };
+    if (JSON.stringify(before) === JSON.stringify(after)) return [];
+    return [{ type: "setStyle", document: found.document, node: id, audience, property, before, after }];
+  });
+  return operations.length
+    ? transaction("setStyles", label, operations, { selects: id })
+    : refuse("It is like that already.");
+}
+
 /** Sets a style value for all devices or for one; `undefined` puts it back to where it comes from otherwise. */
 export function setStyle(
   draft: Draft,

@@ -1,1 +1,2 @@
 export * from "./renditions";
+export * from "./words-on-picture";

@@ -31,7 +31,7 @@ const DENSITY: Readonly<Record<string, number>> = { compact: 0.72, even: 1, airy
 
 /** Space steps of a look in px, [phone, wide]. Small gaps hold words together and stay; density works on the rest. */
 export function spaceSteps(look: SolvedLook): readonly (readonly [phone: number, wide: number])[] {
-  const density = DENSITY[look.read.text("density")] ?? 1;
+  const density = look.read.amountOr("space.air", 100 * (DENSITY[look.read.text("density")] ?? 1)) / 100;
   return SPACE.map(([phone, wide], step) => {
     const factor = step <= 2 ? 1 : density;
     return [phone * factor, wide * factor];
@@ -144,6 +144,7 @@ export function measureDeclarations(look: SolvedLook): Declarations {
     "--goods-fit": read.text("goods.fit"),
     "--goods-edge": goodsFrame === "framed" ? "var(--edge)" : "0px",
     "--goods-card-edge": goodsFrame === "card" ? "var(--edge)" : "0px",
+    "--goods-shadow": goodsFrame === "card" ? shadow : "none",
     "--goods-pad": goodsFrame === "card" ? ".85rem" : "0px",
     "--goods-align": read.text("goods.align"),
     "--goods-justify": read.text("goods.align") === "center" ? "center" : "flex-start",

@@ -168,6 +168,7 @@ const LIST: readonly Setting[] = [
   choice("type.headsCase", "type", "Heads", CASES, "none"),
 
   choice("density", "space", "Density", { compact: "Compact", even: "Even", airy: "Airy" }, "even"),
+  number("space.air", "space", "Air between and within sections", [50, 180, 1], "%", null),
   number("space.content", "space", "Content width", [960, 1680, 20], "px", 1280),
 
   choice("corners", "shape", "Corners", { square: "Square", soft: "Soft", round: "Round" }, "soft"),
@@ -242,17 +243,9 @@ const LIST: readonly Setting[] = [
 
   choice("tabs.style", "tabs", "Made", { underline: "Underlined", boxed: "Boxes", pill: "Pills" }, "underline"),
 
-  choice("popup.set", "popup", "Colour set", SETS, "page"),
-  choice(
-    "popup.place",
-    "popup",
-    "Place on wide screens",
-    { middle: "In the middle", corner: "In the corner", side: "At the side" },
-    "middle",
-  ),
+  structural(choice("popup.set", "popup", "Colour set", SETS, "page")),
 
-  choice("toast.set", "toast", "Colour set", SETS, "dark"),
-  choice("toast.place", "toast", "Place", { bottom: "Below", top: "Above", corner: "In the corner" }, "bottom"),
+  structural(choice("toast.set", "toast", "Colour set", SETS, "dark")),
 
   choice("header.set", "frame", "Header wears", SETS, "page"),
   choice("footer.set", "frame", "Footer wears", SETS, "dark"),

@@ -346,17 +346,35 @@ export function companionOf(brand: Hex): Hex {
 }
 
 /**
- * Colours near a pinned one with which all its pairs pass, nearest first: darker and lighter ones of its own hue, and the
- * one that would be used without the pin.
+ * Colours near a pinned one with which all its pairs pass, nearest first: of its own hue, and the one that would be used
+ * without the pin. What is solved follows the new colour; what is pinned as well (`isPinned`) stays and is reckoned with.
  */
-export function passingNear(failing: Failing, roles: Roles, unpinned: Roles, level: ContrastLevel): readonly Hex[] {
+export function passingNear(
+  failing: Failing,
+  roles: Roles,
+  unpinned: Roles,
+  level: ContrastLevel,
+  isPinned: (role: Role) => boolean,
+): readonly Hex[] {
   const { pinned } = failing;
   const needs = RATIOS[level];
   let spans: readonly Span[] = [[0, 1]];
   for (const { role, against, use } of REQUIREMENTS) {
-    for (const other of against) {
-      if (role === pinned) spans = bothSpans(spans, spansAgainst([roles[other]], needs[use]));
-      else if (other === pinned) spans = bothSpans(spans, spansAgainst([roles[role]], needs[use]));
+    if (role === pinned)
+      spans = bothSpans(
+        spans,
+        spansAgainst(
+          against.map((other) => roles[other]),
+          needs[use],
+        ),
+      );
+    else if (against.includes(pinned)) {
+      // Words on it are chosen anew, so that it is enough if there can be some.
+      const stays = isPinned(role);
+      spans = bothSpans(
+        spans,
+        stays ? spansAgainst([roles[role]], needs[use]) : use === "text" ? spansForWords(needs.text) : [[0, 1]],
+      );
     }
   }
   const wish = roles[pinned];

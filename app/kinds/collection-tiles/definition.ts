@@ -63,7 +63,7 @@ export const definition: Definition<CollectionTilesProps> = {
 .a-on-pictures .tile-count{display:none}
 .a-index .grid{grid-template-columns:1fr;gap:0}
 .a-index .pic{display:none}
-.a-index .tile{border-top:1px solid var(--line)}
+.a-index .tile{border-top:var(--rule) solid var(--line)}
 .a-index .tile-name{padding-block:var(--s3);font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);font-size:var(--t3)}
 @media (max-width:599.98px){.a-captions .tile-count{display:none}}
 `,

@@ -50,7 +50,7 @@ export const definition: Definition<FooterProps> = {
 .foot-text{white-space:pre-line;text-wrap:pretty;max-width:40ch}
 .foot-links ul{display:grid;grid-template-columns:1fr 1fr;gap:0 var(--s3)}
 .foot-links a{display:inline-flex;align-items:center;min-height:2.25rem}
-.foot-small{font-size:var(--t-1);color:var(--soft);border-top:1px solid var(--line);padding-top:var(--s2)}
+.foot-small{font-size:var(--t-1);color:var(--soft);border-top:var(--rule) solid var(--line);padding-top:var(--s2)}
 .a-wide-name .wordmark{font-size:clamp(2.4rem,9.2vw,8.5rem);line-height:.95;letter-spacing:-.045em;margin-bottom:var(--s2)}
 .a-wide-name .wordmark .sign{width:.8em;height:.8em}
 .s-footer.a-middle .in{justify-items:center;text-align:center}

@@ -59,6 +59,8 @@ export const definition: Definition<HeaderProps> = {
 @media (max-width:799.98px){
 .s-header .nav{display:none}
 .s-header .wordmark{flex:1}
+.s-header .in{gap:.25rem}
+.s-header .wordmark{min-width:0}
 .find{order:1}
 .s-header .drop{display:block;order:2}
 .drop summary{display:flex;align-items:center;gap:.5rem;min-height:2.75rem;padding-inline:.25rem;cursor:pointer;list-style:none;font-weight:var(--strong)}
@@ -66,10 +68,11 @@ export const definition: Definition<HeaderProps> = {
 .bars{width:1.25rem;height:.8rem;border-block:2px solid currentColor;position:relative}
 .bars::after{content:"";position:absolute;inset:auto 0;top:calc(50% - 1px);height:2px;background:currentColor}
 .drop[open] .bars{border-color:transparent}
-.drop ul{position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--page);border-bottom:1px solid var(--line)}
-.drop li+li{border-top:1px solid var(--line)}
+.drop ul{position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--page);border-bottom:var(--rule) solid var(--line)}
+.drop li+li{border-top:var(--rule) solid var(--line)}
 .drop a{display:flex;align-items:center;min-height:3.1rem;font-size:var(--t1);text-decoration:none}
 .s-header{z-index:4}
 }
+@media (max-width:359.98px){.s-header .wordmark{font-size:var(--t0)}.find{width:2.25rem}}
 `,
 };

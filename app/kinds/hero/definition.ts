@@ -26,6 +26,7 @@ export const definition: Definition<HeroProps> = {
     {
       id: "on-picture",
       name: "Words on the picture",
+      wordsOnPicture: true,
       style: { all: { height: "tall", spaceTop: 0, spaceBottom: 0, width: "content" } },
     },
     { id: "beside", name: "Words beside the picture", style: { all: { height: "content", scrim: 0 } } },
@@ -60,23 +61,38 @@ export const definition: Definition<HeroProps> = {
       align: "start",
       headSize: 6,
       scrim: 45,
+      scrimFrom: "bottom",
+      scrimTone: "dark",
       spaceTop: 6,
       spaceBottom: 6,
       shape: "4/3",
     },
   },
-  styles: ["height", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "scrim", "shape"],
+  styles: [
+    "height",
+    "width",
+    "align",
+    "spaceTop",
+    "spaceBottom",
+    "hidden",
+    "set",
+    "headSize",
+    "scrim",
+    "scrimFrom",
+    "scrimTone",
+    "shape",
+  ],
   css: `
 .hero-words{display:flex;flex-direction:column;gap:var(--s3);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 .hero-words .lead{font-size:var(--t1);line-height:1.45;max-width:44ch}
 .hero-actions{display:flex;flex-wrap:wrap;align-items:center;gap:.75rem 1.5rem;justify-content:var(--align-box,flex-start)}
 .a-on-picture.s-hero{display:flex;flex-direction:column;justify-content:flex-end;min-height:var(--min-height);isolation:isolate}
 .a-on-picture>.pic{position:absolute;inset:0;z-index:-2}
-.a-on-picture.s-hero::before{content:"";position:absolute;inset:0;z-index:-1;background:linear-gradient(to top,rgb(8 18 26/calc(var(--scrim)*1.6)) 0,rgb(8 18 26/var(--scrim)) 38%,rgb(8 18 26/calc(var(--scrim)*.3)) 62%,rgb(8 18 26/0) 82%)}
+.a-on-picture.s-hero::before{content:"";position:absolute;inset:0;z-index:-1;background:linear-gradient(var(--scrim-to),rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-0))) 0,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-1))) 38%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-2))) 62%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-3))) 82%)}
 .a-on-picture .hero-words{padding-block:var(--s7) var(--s5);max-width:46rem;margin-inline:0}
 .a-on-picture .in{display:flex;justify-content:var(--align-box,flex-start)}
-.a-on-picture{--ink:#fff;--soft:#fff;--link:#fff;--focus:#fff}
-.a-on-picture .over{color:#fff}
+.a-on-picture{--ink:var(--on-picture);--soft:var(--on-picture);--link:var(--on-picture);--focus:var(--on-picture)}
+.a-on-picture .over{color:var(--on-picture)}
 .a-beside .in{display:grid;gap:var(--s4);align-items:center}
 .a-beside .pic,.a-above .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
 .a-above .in{display:flex;flex-direction:column;gap:var(--s5)}

@@ -24,7 +24,7 @@ export const PARTS_CSS = `
 .badge-coming-soon{background:var(--soon);color:var(--on-soon)}
 .badge-sold-out,.badge-discontinued{background:var(--sold-out);color:var(--on-sold-out)}
 .badge-still{position:static}
-.card{position:relative;display:flex;flex-direction:column;min-width:0;border:var(--goods-card-edge) solid var(--line);border-radius:var(--card);background:var(--goods-bg)}
+.card{position:relative;display:flex;flex-direction:column;min-width:0;border:var(--goods-card-edge) solid var(--line);border-radius:var(--card);background:var(--goods-bg);box-shadow:var(--goods-shadow)}
 .card-picture{position:relative;border:var(--goods-edge) solid var(--line);border-radius:var(--card);overflow:hidden}
 .card-picture .pic{aspect-ratio:var(--shape,4/5)}
 .card-picture .pic img{object-fit:var(--goods-fit)}

@@ -51,7 +51,7 @@ export const definition: Definition<ProductGridProps> = {
 .a-shelf .shelf{display:grid;grid-auto-flow:column;grid-auto-columns:calc((100% - var(--columns)*var(--s3))/(var(--columns) + .35));gap:var(--s3);overflow-x:auto;scroll-snap-type:x proximity;padding-bottom:var(--s2);scrollbar-width:thin}
 .a-shelf .shelf>*{scroll-snap-align:start}
 .a-rows .grid{gap:0 var(--s4)}
-.a-rows .card{flex-direction:row;gap:var(--s3);align-items:center;padding-block:var(--s2);border-top:1px solid var(--line)}
+.a-rows .card{flex-direction:row;gap:var(--s3);align-items:center;padding-block:var(--s2);border-top:var(--rule) solid var(--line)}
 .a-rows .card-picture{flex:0 0 5.5rem}
 .a-rows .card-words{flex:1;padding:0}
 .a-rows .badge{position:static;display:inline-block;margin-top:.3rem;border-radius:0;background:none;color:var(--soft);padding:0}

@@ -21,8 +21,8 @@ export const PAGES_CSS = `
 .state::before{content:"";width:.6em;height:.6em;border-radius:50%;background:var(--success);flex:none}
 .state-sold-out::before,.state-discontinued::before{background:none;border:1.5px solid var(--soft)}
 .state-coming-soon::before,.state-made-to-order::before,.state-collect-only::before{background:var(--link)}
-.facts{width:100%;border-top:1px solid var(--line)}
-.facts>div{display:grid;grid-template-columns:10rem 1fr;gap:1rem;padding-block:.55rem;border-bottom:1px solid var(--line)}
+.facts{width:100%;border-top:var(--rule) solid var(--line)}
+.facts>div{display:grid;grid-template-columns:10rem 1fr;gap:1rem;padding-block:.55rem;border-bottom:var(--rule) solid var(--line)}
 .facts dt{color:var(--soft)}
 @media (min-width:800px){.product{grid-template-columns:1.25fr 1fr}.product-words{position:sticky;top:var(--s3);align-self:start}}
 .message-page{min-height:52svh;display:flex;flex-direction:column;justify-content:center;gap:var(--s3);align-items:flex-start;--head:var(--t5)}

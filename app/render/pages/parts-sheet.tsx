@@ -176,7 +176,7 @@ export function PartsSheet({ goods, read }: { goods: Goods; read: SettingReader 
 /** Rules of that page alone. */
 export const SHEET_CSS = `
 .sheet{padding-block:var(--s4) var(--s6);display:flex;flex-direction:column;gap:var(--s4)}
-.sheet-row{display:grid;gap:.75rem;border-top:1px solid var(--line);padding-top:.75rem}
+.sheet-row{display:grid;gap:.75rem;border-top:var(--rule) solid var(--line);padding-top:.75rem}
 .sheet-name{font-size:var(--t-1);font-weight:var(--strong);color:var(--soft)}
 .sheet-things,.sheet-stack{display:flex;flex-direction:column;gap:1rem}
 .sheet-line{display:flex;flex-wrap:wrap;gap:.9rem 1.1rem;align-items:center}

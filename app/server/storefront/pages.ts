@@ -63,7 +63,7 @@ export async function pageAt(
   if (known) return known;
   const content = await contentOf(shop);
   if (!content) return undefined;
-  const target = targetAt(plain, query, content.draft, content.goods);
+  const target = targetAt(plain, query, content.draft.documents, content.goods);
   // There is no end of things to search for, so that what was found is not kept.
   if (target.page === "search") {
     const { html, css } = renderPage(target, content, origin, script);

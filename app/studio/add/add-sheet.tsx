@@ -8,7 +8,7 @@ import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
-import { ShopFrame, usePageSheets, useWithStudioCss } from "../panes";
+import { ShopFrame, usePageSheets } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
 import type { Draft } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
@@ -58,7 +58,7 @@ function Miniature({ choice }: { choice: Choice }) {
     }),
     [draft.look, node],
   );
-  const sheets = useWithStudioCss(usePageSheets(alone, pictures), "body{overflow:hidden}");
+  const sheets = usePageSheets(alone, pictures);
   const env = useMemo(
     () => envOf({ goods, pictures, currency, locale }, draft),
     [goods, pictures, currency, locale, draft],
@@ -73,6 +73,7 @@ function Miniature({ choice }: { choice: Choice }) {
           scale={TILE.width / TILE.page}
           height={TILE.height}
           sheets={sheets}
+          extra="body{overflow:hidden}"
         >
           <EnvProvider value={env}>
             <Section node={node} theme={themeById(draft.look.theme)} look={draft.look} first />

@@ -9,6 +9,7 @@ import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
 import { editFirstWords } from "./interaction";
 import { DEVICE_WIDTH, PAD, scalesFor } from "./devices";
+import { BenchFramesProvider } from "./frames";
 import { Pane } from "./pane";
 import { Plan } from "./plan";
 import { ScrollSync } from "./scroll-sync";
@@ -104,114 +105,116 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
   const pageSheets = usePageSheets(draft, pictures);
   const paneProps = { page, pageSheets, sync, onPicture, onFrame, height };
   return (
-    <Box
-      sx={{
-        display: "grid",
-        gridTemplateColumns: isNarrow ? "minmax(0,1fr)" : "300px minmax(0,1fr)",
-        gridTemplateRows: "minmax(0,1fr) 102px",
-        height: "100%",
-        minHeight: 0,
-      }}
-    >
-      {isNarrow ? (
-        <Drawer
-          anchor="bottom"
-          open={panelOpen}
-          onClose={() => setPanelOpen(false)}
-          slotProps={{
-            paper: {
-              "aria-label": panelLabel,
-              role: "dialog",
-              sx: { height: "62dvh", borderTop: `2px solid ${INK.ink}` },
-            },
-          }}
-        >
-          {panel}
-        </Drawer>
-      ) : (
-        <Box
-          component="aside"
-          aria-label={panelLabel}
-          sx={{
-            gridRow: "1 / 3",
-            borderRight: `1px solid ${INK.line}`,
-            bgcolor: INK.raised,
-            overflowY: "auto",
-            minHeight: 0,
-          }}
-        >
-          {panel}
-        </Box>
-      )}
-      <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
-        <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2, height: 44, flex: "none" }}>
-          {title}
-          <Box sx={{ flex: 1 }} />
-          {isNarrow ? (
-            <Button variant="outlined" size="small" onClick={() => setPanelOpen(true)}>
-              {panelLabel}
-            </Button>
-          ) : (
-            <ToggleButtonGroup
-              exclusive
-              size="small"
-              value={view}
-              aria-label="Panes"
-              onChange={(_event, next: View | null) => next && store.getState().setView(next)}
-            >
-              <ToggleButton value="phone">Phone</ToggleButton>
-              <ToggleButton value="both">Both</ToggleButton>
-              <ToggleButton value="wide">Wide</ToggleButton>
-            </ToggleButtonGroup>
-          )}
-        </Box>
-        <Box
-          ref={ref}
-          sx={{
-            flex: 1,
-            minHeight: 0,
-            display: "flex",
-            gap: `${PAD}px`,
-            px: `${PAD}px`,
-            justifyContent: "center",
-            overflow: "hidden",
-          }}
-          data-panes-ready={frames.phone || frames.wide ? "" : undefined}
-        >
-          {scales && scales.phone ? <Pane key="phone" device="phone" scale={scales.phone} {...paneProps} /> : null}
-          {scales && scales.wide ? <Pane key="wide" device="wide" scale={scales.wide} {...paneProps} /> : null}
-        </Box>
-      </Box>
+    <BenchFramesProvider value={frames}>
       <Box
-        component="nav"
-        aria-label="Plan"
         sx={{
-          display: "flex",
-          alignItems: "stretch",
-          gap: 1.5,
-          px: 1.5,
-          borderTop: `1px solid ${INK.ink}`,
-          bgcolor: INK.paper,
-          minWidth: 0,
+          display: "grid",
+          gridTemplateColumns: isNarrow ? "minmax(0,1fr)" : "300px minmax(0,1fr)",
+          gridTemplateRows: "minmax(0,1fr) 102px",
+          height: "100%",
+          minHeight: 0,
         }}
       >
-        <Plan page={page} frame={frames.wide ?? frames.phone} onAdd={setAddAt} onEditWords={editWords} />
-        <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
-          <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>
-            Add
-          </Button>
+        {isNarrow ? (
+          <Drawer
+            anchor="bottom"
+            open={panelOpen}
+            onClose={() => setPanelOpen(false)}
+            slotProps={{
+              paper: {
+                "aria-label": panelLabel,
+                role: "dialog",
+                sx: { height: "62dvh", borderTop: `2px solid ${INK.ink}` },
+              },
+            }}
+          >
+            {panel}
+          </Drawer>
+        ) : (
+          <Box
+            component="aside"
+            aria-label={panelLabel}
+            sx={{
+              gridRow: "1 / 3",
+              borderRight: `1px solid ${INK.line}`,
+              bgcolor: INK.raised,
+              overflowY: "auto",
+              minHeight: 0,
+            }}
+          >
+            {panel}
+          </Box>
+        )}
+        <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
+          <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2, height: 44, flex: "none" }}>
+            {title}
+            <Box sx={{ flex: 1 }} />
+            {isNarrow ? (
+              <Button variant="outlined" size="small" onClick={() => setPanelOpen(true)}>
+                {panelLabel}
+              </Button>
+            ) : (
+              <ToggleButtonGroup
+                exclusive
+                size="small"
+                value={view}
+                aria-label="Panes"
+                onChange={(_event, next: View | null) => next && store.getState().setView(next)}
+              >
+                <ToggleButton value="phone">Phone</ToggleButton>
+                <ToggleButton value="both">Both</ToggleButton>
+                <ToggleButton value="wide">Wide</ToggleButton>
+              </ToggleButtonGroup>
+            )}
+          </Box>
+          <Box
+            ref={ref}
+            sx={{
+              flex: 1,
+              minHeight: 0,
+              display: "flex",
+              gap: `${PAD}px`,
+              px: `${PAD}px`,
+              justifyContent: "center",
+              overflow: "hidden",
+            }}
+            data-panes-ready={frames.phone || frames.wide ? "" : undefined}
+          >
+            {scales && scales.phone ? <Pane key="phone" device="phone" scale={scales.phone} {...paneProps} /> : null}
+            {scales && scales.wide ? <Pane key="wide" device="wide" scale={scales.wide} {...paneProps} /> : null}
+          </Box>
         </Box>
+        <Box
+          component="nav"
+          aria-label="Plan"
+          sx={{
+            display: "flex",
+            alignItems: "stretch",
+            gap: 1.5,
+            px: 1.5,
+            borderTop: `1px solid ${INK.ink}`,
+            bgcolor: INK.paper,
+            minWidth: 0,
+          }}
+        >
+          <Plan page={page} frame={frames.wide ?? frames.phone} onAdd={setAddAt} onEditWords={editWords} />
+          <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
+            <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>
+              Add
+            </Button>
+          </Box>
+        </Box>
+        <AddSheet page={page} at={addAt} onClose={() => setAddAt(null)} />
+        <PicturePicker
+          open={choosing !== null}
+          onClose={() => setChoosing(null)}
+          onChoose={(picture) => {
+            if (choosing)
+              store.getState().run(setProp(now(), choosing.node, pathOf(choosing.at), picture, "Picture changed"));
+            setChoosing(null);
+          }}
+        />
       </Box>
-      <AddSheet page={page} at={addAt} onClose={() => setAddAt(null)} />
-      <PicturePicker
-        open={choosing !== null}
-        onClose={() => setChoosing(null)}
-        onChoose={(picture) => {
-          if (choosing)
-            store.getState().run(setProp(now(), choosing.node, pathOf(choosing.at), picture, "Picture changed"));
-          setChoosing(null);
-        }}
-      />
-    </Box>
+    </BenchFramesProvider>
   );
 }

@@ -2,7 +2,7 @@ import { Box, Typography } from "@mui/material";
 import { useEffect, useMemo, useState } from "react";
 import type { Target } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
-import { paneCss, ShopFrame, ShopPage, useDressing, useWithStudioCss, type Sheets } from "../panes";
+import { paneCss, ShopFrame, ShopPage, useDressing, type Sheets } from "../panes";
 import { INK } from "../ui";
 import { DEVICE_NAME, DEVICE_WIDTH } from "./devices";
 import { attachPane } from "./interaction";
@@ -33,7 +33,6 @@ export function Pane({ device, page, pageSheets, scale, height, sync, onPicture,
   const [frame, setFrame] = useState<Document | null>(null);
   const [hovered, setHovered] = useState<string | null>(null);
   const css = useMemo(() => paneCss(scale), [scale]);
-  const sheets = useWithStudioCss(pageSheets, css);
   const dressing = useDressing(goods, pictures, currency, locale);
   const target = useMemo<Target>(() => (page === "home" ? { page: "home" } : { page: "text", id: page }), [page]);
   const studio = useMemo(() => ({ editing }), [editing]);
@@ -83,7 +82,8 @@ export function Pane({ device, page, pageSheets, scale, height, sync, onPicture,
           width={DEVICE_WIDTH[device]}
           scale={scale}
           height={height}
-          sheets={sheets}
+          sheets={pageSheets}
+          extra={css}
           onDocument={setFrame}
         >
           <ShopPage draft={draft} target={target} dressing={dressing} studio={studio} />

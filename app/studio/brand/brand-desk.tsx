@@ -12,13 +12,14 @@ import {
   useMediaQuery,
 } from "@mui/material";
 import { ArrowLeft, ChevronDown, Eye, Moon, Sun, X } from "lucide-react";
-import { useEffect, useState } from "react";
+import { memo, useCallback, useEffect, useMemo, useState } from "react";
 import { ROLE_WORDS, setName, SET_NAMES, VISIONS, type Vision } from "~/core/theme";
-import { addressOf, onePageOfEachKind, TARGET_KINDS, targetAt, targetName } from "~/render";
+import { addressOf, onePageOfEachKind, partById, TARGET_KINDS, targetAt, targetName } from "~/render";
 import { useStudio } from "../keeping";
-import { INK, useKeys } from "../ui";
+import { INK, useBehind, useKeys } from "../ui";
 import { createDesk, DeskProvider, useDesk, useDeskStore, type DeskView } from "./desk";
-import { PanesArea, useShownDraft } from "./panes-area";
+import { PanesArea } from "./panes-area";
+import { ShownProvider, useShown, useWorkOutShown } from "./shown";
 import { RoleStrip } from "./role-strip";
 import { BrandSheet } from "./sheet/brand-sheet";
 
@@ -27,12 +28,12 @@ function PageChoice() {
   const desk = useDeskStore();
   const address = useDesk((d) => d.address);
   const trail = useDesk((d) => d.trail);
-  const draft = useStudio((s) => s.draft);
+  const documents = useStudio((s) => s.draft.documents);
   const goods = useStudio((s) => s.goods);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [path, query] = address.split("?");
-  const name = targetName(targetAt(path!, new URLSearchParams(query), draft, goods), draft);
-  const targets = onePageOfEachKind(draft, goods);
+  const name = targetName(targetAt(path!, new URLSearchParams(query), documents, goods), documents);
+  const targets = useMemo(() => onePageOfEachKind(documents, goods), [documents, goods]);
   return (
     <Box sx={{ display: "flex", alignItems: "center", minWidth: 0 }}>
       <Tooltip title="Back to the page before">
@@ -70,7 +71,7 @@ function PageChoice() {
               }}
             >
               {TARGET_KINDS[target.page]}
-              {targetName(target, draft) === TARGET_KINDS[target.page] ? "" : `: ${targetName(target, draft)}`}
+              {targetName(target, documents) === TARGET_KINDS[target.page] ? "" : `: ${targetName(target, documents)}`}
             </MenuItem>
           );
         })}
@@ -118,7 +119,7 @@ function VisionChoice() {
 
 function SchemeSwitch() {
   const desk = useDeskStore();
-  const { look } = useShownDraft();
+  const { look } = useShown();
   const isDark = look.scheme === "dark";
   const Icon = isDark ? Sun : Moon;
   const words = isDark ? "See the light pages" : "See the dark pages";
@@ -157,7 +158,16 @@ function SoughtLine() {
       }}
     >
       <Box sx={{ flex: 1 }}>
-        <strong>{ROLE_WORDS[sought.role].name}</strong> of {setName(brand, sought.set) || SET_NAMES[sought.set]}:{" "}
+        {"role" in sought ? (
+          <>
+            <strong>{ROLE_WORDS[sought.role].name}</strong> of {setName(brand, sought.set) || SET_NAMES[sought.set]}
+            :{" "}
+          </>
+        ) : (
+          <>
+            <strong>{partById(sought.part)?.name}</strong>:{" "}
+          </>
+        )}
         {total === 0 ? "not used on these pages" : total === 1 ? "1 place" : `${total} places`}. Press a page’s name to
         go there.
       </Box>
@@ -176,7 +186,7 @@ const VIEWS: readonly (readonly [view: DeskView, label: string])[] = [
   ["parts", "Parts"],
 ];
 
-function DeskBar({ isNarrow, onSheet }: { isNarrow: boolean; onSheet: () => void }) {
+const DeskBar = memo(function DeskBar({ isNarrow, onSheet }: { isNarrow: boolean; onSheet: () => void }) {
   const desk = useDeskStore();
   const view = useDesk((d) => d.view);
   const mode = useDesk((d) => d.mode);
@@ -223,13 +233,17 @@ function DeskBar({ isNarrow, onSheet }: { isNarrow: boolean; onSheet: () => void
       </ToggleButtonGroup>
     </Box>
   );
-}
+});
 
 function DeskArea() {
   const desk = useDeskStore();
   const isNarrow = useMediaQuery("(max-width:899.98px)");
   const [sheetOpen, setSheetOpen] = useState(false);
   const picked = useDesk((d) => d.picked);
+  const openSheet = useCallback(() => setSheetOpen(true), []);
+  const shown = useWorkOutShown();
+  // Panes follow at once; panels when there is time.
+  const behind = useBehind(shown);
   useEffect(() => {
     if (picked && isNarrow) setSheetOpen(true);
   }, [picked, isNarrow]);
@@ -243,52 +257,54 @@ function DeskArea() {
     Escape: () => (desk.getState().sought ? desk.getState().seek(null) : desk.getState().pick(null)),
   });
   return (
-    <Box
-      sx={{
-        display: "grid",
-        gridTemplateColumns: isNarrow ? "minmax(0,1fr)" : "316px minmax(0,1fr)",
-        gridTemplateRows: "minmax(0,1fr) auto",
-        height: "100%",
-        minHeight: 0,
-      }}
-    >
-      {isNarrow ? (
-        <Drawer
-          anchor="bottom"
-          open={sheetOpen}
-          onClose={() => setSheetOpen(false)}
-          slotProps={{
-            paper: {
-              "aria-label": "Brand",
-              role: "dialog",
-              sx: { height: "62dvh", borderTop: `2px solid ${INK.ink}` },
-            },
-          }}
-        >
-          <BrandSheet />
-        </Drawer>
-      ) : (
-        <Box
-          component="aside"
-          aria-label="Brand"
-          sx={{
-            gridRow: "1 / 3",
-            borderRight: `1px solid ${INK.line}`,
-            bgcolor: INK.raised,
-            overflowY: "auto",
-            minHeight: 0,
-          }}
-        >
-          <BrandSheet />
+    <ShownProvider value={behind}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: isNarrow ? "minmax(0,1fr)" : "316px minmax(0,1fr)",
+          gridTemplateRows: "minmax(0,1fr) auto",
+          height: "100%",
+          minHeight: 0,
+        }}
+      >
+        {isNarrow ? (
+          <Drawer
+            anchor="bottom"
+            open={sheetOpen}
+            onClose={() => setSheetOpen(false)}
+            slotProps={{
+              paper: {
+                "aria-label": "Brand",
+                role: "dialog",
+                sx: { height: "62dvh", borderTop: `2px solid ${INK.ink}` },
+              },
+            }}
+          >
+            <BrandSheet />
+          </Drawer>
+        ) : (
+          <Box
+            component="aside"
+            aria-label="Brand"
+            sx={{
+              gridRow: "1 / 3",
+              borderRight: `1px solid ${INK.line}`,
+              bgcolor: INK.raised,
+              overflowY: "auto",
+              minHeight: 0,
+            }}
+          >
+            <BrandSheet />
+          </Box>
+        )}
+        <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
+          <DeskBar isNarrow={isNarrow} onSheet={openSheet} />
+          <SoughtLine />
+          <PanesArea isNarrow={isNarrow} shown={shown} />
         </Box>
-      )}
-      <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
-        <DeskBar isNarrow={isNarrow} onSheet={() => setSheetOpen(true)} />
-        <SoughtLine />
-        <PanesArea isNarrow={isNarrow} />
+        <RoleStrip />
       </Box>
-      <RoleStrip />
-    </Box>
+    </ShownProvider>
   );
 }
 

@@ -1,22 +1,27 @@
 import { Box, ButtonBase, Tooltip, Typography } from "@mui/material";
 import { TriangleAlert } from "lucide-react";
-import { memo, useEffect, useLayoutEffect, useMemo, useState } from "react";
+import { memo, useEffect, useLayoutEffect, useMemo, useState, type RefObject } from "react";
 import { createPortal } from "react-dom";
 import type { Draft } from "~/core/document";
-import type { AnySet, SolvedLook } from "~/core/theme";
+import { readerOf, type AnySet, type Failing, type SolvedLook } from "~/core/theme";
 import { PARTS, partById, PartsSheet, sharedCss, targetAt, type Part } from "~/render";
 import { EnvProvider } from "~/kinds/parts";
+import { themeById } from "~/themes";
 import { envOf } from "~/render";
 import { DEVICE_NAME, DEVICE_WIDTH } from "../bench";
-import { paneCss, ShopFrame, ShopPage, useWithStudioCss, type Dressing, type Sheets } from "../panes";
+import { paneCss, ShopFrame, ShopPage, type Dressing, type SheetSource } from "../panes";
 import { INK } from "../ui";
 import { useDesk, useDeskStore } from "./desk";
-import { elementsUsing } from "./where-used";
+import { elementsOfPart, elementsUsing } from "./where-used";
 
 /** The address under which the sheet of all parts stands; no page of a shop has it. */
 export const PARTS_ADDRESS = "#parts";
 
-const deskCss = (scale: number) => `${paneCss(scale)}
+/** In small panes, what is far below need not be styled with every step of a colour that is dragged. */
+const SMALL_CSS =
+  "main>.s:nth-child(n+3),.plain .grid>li:nth-child(n+13),.s-footer{content-visibility:auto;contain-intrinsic-size:auto 500px}";
+
+const deskCss = (scale: number, small: boolean) => `${small ? SMALL_CSS : ""}${paneCss(scale)}
 a,button,summary,input{cursor:default}
 [data-zest-walk] a,[data-zest-walk] summary,[data-zest-walk] button{cursor:pointer}
 [data-zest-hover]{outline:calc(1.5px*var(--k)) dotted #17241d!important;outline-offset:calc(2px*var(--k))!important}
@@ -89,16 +94,18 @@ function PickedMark({ frame, element, name }: { frame: Document; element: HTMLEl
   );
 }
 
-type BrandPaneProps = {
+export type BrandPaneProps = {
   /** A name that no other pane has. */
   id: string;
   device: "phone" | "wide";
   address: string;
   title: string;
   draft: Draft;
-  look: SolvedLook;
+  /** The look as it is just now; it is asked for when something is sought, and changes without drawing anew. */
+  latest: RefObject<SolvedLook>;
+  failing: readonly Failing[];
   dressing: Dressing;
-  sheets: Sheets;
+  sheets: SheetSource;
   width: number;
   height: number;
   /** In the contact sheet: following a link would lead out of it. */
@@ -107,7 +114,7 @@ type BrandPaneProps = {
 
 /** A live view of a page in which a click leads to what styles the thing clicked, or along the shop's links. */
 export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
-  const { id, device, address, title, draft, look, dressing, sheets, width, height, small = false } = props;
+  const { id, device, address, title, draft, latest, failing, dressing, sheets, width, height, small = false } = props;
   const desk = useDeskStore();
   const scale = width / DEVICE_WIDTH[device];
   const [frame, setFrame] = useState<Document | null>(null);
@@ -117,13 +124,13 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
   const sought = useDesk((d) => d.sought);
   const found = useDesk((d) => d.counts[id]);
   const [failingCount, setFailingCount] = useState(0);
-  const css = useMemo(() => deskCss(scale), [scale]);
-  const own = useWithStudioCss(sheets, css);
+  const css = useMemo(() => deskCss(scale, small), [scale, small]);
   const target = useMemo(() => {
     const [path, query] = address.split("?");
-    return targetAt(path!, new URLSearchParams(query), draft, dressing.goods);
-  }, [address, draft, dressing.goods]);
-  const rules = sharedCss(look.theme);
+    return targetAt(path!, new URLSearchParams(query), draft.documents, dressing.goods);
+  }, [address, draft.documents, dressing.goods]);
+  const theme = themeById(draft.look.theme);
+  const rules = sharedCss(theme);
 
   // Another page has other elements; the place of the old ones means nothing there.
   useEffect(() => {
@@ -196,7 +203,13 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
   // After the page is drawn: where the sought role is used.
   useEffect(() => {
     if (!frame || !sought) return;
-    const elements = elementsUsing(frame, sought.role, sought.set, rules, look);
+    const part = "part" in sought ? partById(sought.part) : undefined;
+    const elements =
+      "role" in sought
+        ? elementsUsing(frame, sought.role, sought.set, rules, latest.current)
+        : part
+          ? elementsOfPart(frame, part)
+          : [];
     desk.getState().count(id, elements.length);
     const [first] = elements;
     const window = frame.defaultView;
@@ -210,10 +223,9 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [frame, sought, rules, address, id, desk, draft.documents]);
 
-  const failing = look.roles.failing;
   useEffect(() => {
     if (!frame) return;
-    const elements = new Set(failing.flatMap((f) => elementsUsing(frame, f.pinned, f.set, rules, look)));
+    const elements = new Set(failing.flatMap((f) => elementsUsing(frame, f.pinned, f.set, rules, latest.current)));
     setFailingCount(elements.size);
     return mark([...elements], "data-zest-failing");
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -239,12 +251,13 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
           width={DEVICE_WIDTH[device]}
           scale={scale}
           height={height}
-          sheets={own}
+          sheets={sheets}
+          extra={css}
           onDocument={setFrame}
         >
           {isParts ? (
             <EnvProvider value={env}>
-              <PartsSheet goods={dressing.goods} read={look.read} />
+              <PartsSheet goods={dressing.goods} read={readerOf(draft.look.brand, theme.settings)} />
             </EnvProvider>
           ) : (
             <ShopPage draft={draft} target={target} dressing={dressing} />

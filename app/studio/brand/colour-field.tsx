@@ -1,10 +1,13 @@
 import { Box, ButtonBase, Popover, TextField, Tooltip } from "@mui/material";
-import { useEffect, useRef, useState, type ReactNode } from "react";
+import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { HexColorPicker, setNonce } from "react-colorful";
 import { readColour, type Hex } from "~/core/theme";
-import { INK } from "../ui";
+import { INK, useBehind } from "../ui";
 
 const NOT_A_COLOUR = "This is not a colour. Write it like #1f6f8b, teal or rgb(31 111 139).";
+
+type Offered = readonly { readonly name: string; readonly colour: Hex }[];
+const NONE: Offered = [];
 
 /** Calls `apply` at most once a frame, with the latest value; a colour is dragged faster than it can be drawn. */
 function usePerFrame(apply: (hex: Hex) => void): (hex: Hex) => void {
@@ -19,7 +22,7 @@ function usePerFrame(apply: (hex: Hex) => void): (hex: Hex) => void {
     },
     [],
   );
-  return (hex) => {
+  return useCallback((hex) => {
     if (waiting.current) {
       waiting.current.hex = hex;
       return;
@@ -30,8 +33,89 @@ function usePerFrame(apply: (hex: Hex) => void): (hex: Hex) => void {
       latest.current(due);
     });
     waiting.current = { frame, hex };
-  };
+  }, []);
 }
+
+type PickerProps = {
+  label: string;
+  start: Hex;
+  anchor: HTMLElement;
+  offered: Offered;
+  onChange: (hex: Hex) => void;
+  onClose: () => void;
+};
+
+/** The field of tints; it keeps what is picked to itself, so that a drag draws nothing else of the studio anew. */
+const Picker = memo(function Picker({ label, start, anchor, offered, onChange, onClose }: PickerProps) {
+  const [colour, setColour] = useState(start);
+  const change = usePerFrame(onChange);
+  const pick = (hex: Hex) => {
+    setColour(hex);
+    change(hex);
+  };
+  useEffect(() => {
+    // The picker's own style element must carry the nonce of the page.
+    const nonce = document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce;
+    if (nonce) setNonce(nonce);
+  }, []);
+  return (
+    <Popover
+      open
+      anchorEl={anchor}
+      onClose={onClose}
+      anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
+      slotProps={{
+        paper: { role: "dialog", "aria-label": label, sx: { p: 1.5, width: 232, border: `1px solid ${INK.ink}` } },
+        // What is being coloured must stay in view and unshaded.
+        backdrop: { invisible: true },
+      }}
+    >
+      <HexColorPicker color={colour} onChange={pick} />
+      {offered.length ? (
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1.25 }}>
+          {offered.map((each) => (
+            <Tooltip key={`${each.name} ${each.colour}`} title={`${each.name} ${each.colour}`}>
+              <ButtonBase
+                aria-label={`${each.name} ${each.colour}`}
+                onClick={() => pick(each.colour)}
+                sx={{ width: 24, height: 24, borderRadius: 0.5, border: `1px solid ${INK.line}` }}
+                style={{ backgroundColor: each.colour }}
+              />
+            </Tooltip>
+          ))}
+        </Box>
+      ) : null}
+    </Popover>
+  );
+});
+
+type ColourTextProps = { label: string; value: Hex; onChange: (hex: Hex) => void };
+
+/** A colour as text, in any form that CSS knows. */
+const ColourText = memo(function ColourText({ label, value, onChange }: ColourTextProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  useEffect(() => setTyped(null), [value]);
+  const isBad = typed !== null && typed.trim() !== "" && readColour(typed) === undefined;
+  return (
+    <TextField
+      label={label}
+      value={typed ?? value}
+      error={isBad}
+      helperText={isBad ? NOT_A_COLOUR : undefined}
+      slotProps={{ htmlInput: { spellCheck: false } }}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        const read = readColour(event.target.value);
+        if (read && event.target.value.trim().length > 3) onChange(read);
+      }}
+      onBlur={() => {
+        const read = typed === null ? undefined : readColour(typed);
+        if (read && read !== value) onChange(read);
+        if (read || typed?.trim() === "") setTyped(null);
+      }}
+    />
+  );
+});
 
 type ColourFieldProps = {
   label: string;
@@ -39,76 +123,45 @@ type ColourFieldProps = {
   value: Hex;
   onChange: (hex: Hex) => void;
   /** Colours that are offered below the picker. */
-  offered?: readonly { readonly name: string; readonly colour: Hex }[];
-  children?: ReactNode;
+  offered?: Offered;
 };
 
-/** A colour: picked on a field of tints, or typed in any form that CSS knows. */
-export function ColourField({ label, value, onChange, offered = [], children }: ColourFieldProps) {
-  const [typed, setTyped] = useState<string | null>(null);
+/** A colour: picked on a field of tints, or typed. */
+export function ColourField({ label, value, onChange, offered = NONE }: ColourFieldProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const change = usePerFrame(onChange);
+  // What is offered when the picker opens stays while it is open.
+  const [kept, setKept] = useState({ offered, start: value });
+  const shown = useBehind(value);
+  const latest = useRef(onChange);
   useEffect(() => {
-    // The picker's own style element must carry the nonce of the page.
-    const nonce = document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce;
-    if (nonce) setNonce(nonce);
-  }, []);
-  useEffect(() => setTyped(null), [value]);
-  const isBad = typed !== null && typed.trim() !== "" && readColour(typed) === undefined;
+    latest.current = onChange;
+  });
+  const change = useCallback((hex: Hex) => latest.current(hex), []);
+  const close = useCallback(() => setAnchor(null), []);
   return (
     <Box sx={{ display: "flex", gap: 1, alignItems: "flex-start" }}>
-      <Tooltip title={`Pick: ${label}`}>
-        <ButtonBase
-          aria-label={`Pick: ${label}`}
-          aria-haspopup="dialog"
-          onClick={(event) => setAnchor(event.currentTarget)}
-          sx={{ width: 44, height: 40, flex: "none", border: `1px solid ${INK.soft}`, borderRadius: 1, bgcolor: value }}
-        />
-      </Tooltip>
-      <TextField
-        label={label}
-        value={typed ?? value}
-        error={isBad}
-        helperText={isBad ? NOT_A_COLOUR : undefined}
-        slotProps={{ htmlInput: { spellCheck: false } }}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          const read = readColour(event.target.value);
-          if (read && event.target.value.trim().length > 3) onChange(read);
+      <ButtonBase
+        aria-label={`Pick: ${label}`}
+        title={`Pick: ${label}`}
+        aria-haspopup="dialog"
+        onClick={(event) => {
+          setKept({ offered, start: value });
+          setAnchor(event.currentTarget);
         }}
-        onBlur={() => {
-          const read = typed === null ? undefined : readColour(typed);
-          if (read && read !== value) onChange(read);
-          if (read || typed?.trim() === "") setTyped(null);
-        }}
+        sx={{ width: 44, height: 40, flex: "none", border: `1px solid ${INK.soft}`, borderRadius: 1 }}
+        style={{ backgroundColor: value }}
       />
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
-        slotProps={{
-          paper: { role: "dialog", "aria-label": label, sx: { p: 1.5, width: 232, border: `1px solid ${INK.ink}` } },
-          // What is being coloured must stay in view and unshaded.
-          backdrop: { invisible: true },
-        }}
-      >
-        <HexColorPicker color={value} onChange={change} />
-        {offered.length ? (
-          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1.25 }}>
-            {offered.map(({ name, colour }) => (
-              <Tooltip key={`${name} ${colour}`} title={`${name} ${colour}`}>
-                <ButtonBase
-                  aria-label={`${name} ${colour}`}
-                  onClick={() => onChange(colour)}
-                  sx={{ width: 24, height: 24, borderRadius: 0.5, bgcolor: colour, border: `1px solid ${INK.line}` }}
-                />
-              </Tooltip>
-            ))}
-          </Box>
-        ) : null}
-        {children}
-      </Popover>
+      <ColourText label={label} value={shown} onChange={change} />
+      {anchor ? (
+        <Picker
+          label={label}
+          start={kept.start}
+          anchor={anchor}
+          offered={kept.offered}
+          onChange={change}
+          onClose={close}
+        />
+      ) : null}
     </Box>
   );
 }

@@ -1,5 +1,5 @@
 import { Box, ButtonBase, Typography } from "@mui/material";
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import { addressOf, onePageOfEachKind, TARGET_KINDS, targetName } from "~/render";
 import { useStudio } from "../keeping";
 import { INK } from "../ui";
@@ -25,15 +25,21 @@ export function sheetMeasures(count: number, width: number, height: number) {
 }
 
 /** Every kind of page the shop has, on a phone and on a wide screen, small and live. */
-export function ContactSheet({ panes, width, height }: { panes: DeskPanes; width: number; height: number }) {
+export const ContactSheet = memo(function ContactSheet({
+  panes,
+  width,
+  height,
+}: {
+  panes: DeskPanes;
+  width: number;
+  height: number;
+}) {
   const desk = useDeskStore();
   const documents = useStudio((s) => s.draft.documents);
-  const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
   const counts = useDesk((d) => d.counts);
   const sought = useDesk((d) => d.sought);
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  const targets = useMemo(() => onePageOfEachKind(draft, goods), [documents, goods]);
+  const targets = useMemo(() => onePageOfEachKind(documents, goods), [documents, goods]);
   const measures = sheetMeasures(targets.length, width, height);
   return (
     <Box
@@ -51,7 +57,7 @@ export function ContactSheet({ panes, width, height }: { panes: DeskPanes; width
       {targets.map((target) => {
         const address = addressOf(target) ?? "/nothing-here";
         const kind = TARGET_KINDS[target.page];
-        const name = targetName(target, draft);
+        const name = targetName(target, documents);
         const found = (counts[`${kind} phone`] ?? 0) + (counts[`${kind} wide`] ?? 0);
         const common = { address, title: kind, small: true, height: measures.pane, ...panes } as const;
         return (
@@ -93,4 +99,4 @@ export function ContactSheet({ panes, width, height }: { panes: DeskPanes; width
       })}
     </Box>
   );
-}
+});

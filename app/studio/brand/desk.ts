@@ -6,6 +6,8 @@ export type DeskView = "phone" | "both" | "wide" | "all" | "parts";
 
 /** What was clicked in a pane: a part of the shop, and the colour set that it stands in. */
 export type Picked = { readonly part: string; readonly set: AnySet };
+/** What is marked in all panes: the places of a role within a set, or of a part. */
+export type Sought = RoleInSet | { readonly part: string };
 export type RoleInSet = { readonly set: AnySet; readonly role: Role };
 
 /** What is being looked at in the Brand area; nothing of it is kept. */
@@ -24,7 +26,7 @@ export type Desk = {
   readonly set: AnySet;
   /** The role whose card is open, and the one whose places are marked in the panes. */
   readonly role: RoleInSet | null;
-  readonly sought: RoleInSet | null;
+  readonly sought: Sought | null;
   readonly open: ReadonlySet<Group | "identity" | "versions" | "files">;
   /** How often the sought role was found in each pane. */
   readonly counts: Readonly<Record<string, number>>;
@@ -34,7 +36,7 @@ export type Desk = {
   readonly back: () => void;
   readonly pick: (picked: Picked | null, group?: Group) => void;
   readonly openRole: (role: RoleInSet | null) => void;
-  readonly seek: (sought: RoleInSet | null) => void;
+  readonly seek: (sought: Sought | null) => void;
   readonly toggle: (group: Group | "identity" | "versions" | "files") => void;
   readonly count: (pane: string, found: number) => void;
   readonly look: (change: Partial<Pick<Desk, "mode" | "shows" | "vision" | "set">>) => void;

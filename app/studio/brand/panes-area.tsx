@@ -1,44 +1,24 @@
 import { Box } from "@mui/material";
-import { useMemo } from "react";
-import type { Draft } from "~/core/document";
-import { filterValues, solveLook, VISIONS, type SolvedLook } from "~/core/theme";
+import { useLayoutEffect, useMemo, useRef } from "react";
+import { filterValues, VISIONS, type Failing } from "~/core/theme";
 import { targetAt, targetName } from "~/render";
 import { SHEET_CSS } from "~/render";
-import { themeById } from "~/themes";
 import { DEVICE_WIDTH, scalesFor } from "../bench";
 import { useStudio } from "../keeping";
-import { useDressing, usePageSheets, type Dressing, type Sheets } from "../panes";
+import { useDressing, usePageSheets, useSheetSource, useStructure } from "../panes";
 import { useSize } from "../ui";
-import { BrandPane, PARTS_ADDRESS } from "./brand-pane";
+import { BrandPane, PARTS_ADDRESS, type BrandPaneProps } from "./brand-pane";
 import { ContactSheet } from "./contact-sheet";
 import { useDesk } from "./desk";
+import type { Shown } from "./shown";
 
-/** What all panes of the desk are drawn from. */
-export type DeskPanes = {
-  readonly draft: Draft;
-  readonly look: SolvedLook;
-  readonly dressing: Dressing;
-  readonly sheets: Sheets;
-};
+/** What all panes of the desk are drawn from; all of it stays the same while only colours and sizes change. */
+export type DeskPanes = Pick<BrandPaneProps, "draft" | "latest" | "failing" | "dressing" | "sheets">;
+
+const NONE: readonly Failing[] = [];
 
 const SILL = 26;
 const GAP = 16;
-
-/** The shop as it is seen now: the draft's look, or that look by night or by day when the desk asks for it. */
-export function useShownDraft(): { draft: Draft; look: SolvedLook } {
-  const draft = useStudio((s) => s.draft);
-  const shows = useDesk((d) => d.shows);
-  return useMemo(() => {
-    const theme = themeById(draft.look.theme);
-    const look = solveLook(theme, draft.look);
-    if ((shows ?? look.scheme) === look.scheme && look.appearance !== "auto") return { draft, look };
-    const shown = {
-      ...draft,
-      look: { ...draft.look, brand: { ...draft.look.brand, appearance: shows ?? look.scheme } },
-    };
-    return { draft: shown, look: solveLook(theme, shown.look) };
-  }, [draft, shows]);
-}
 
 /** Tints everything below as somebody with that way of seeing colours sees it. */
 function VisionFilter() {
@@ -54,9 +34,9 @@ function VisionFilter() {
 }
 
 /** The panes of the Brand area: one page on phone and wide screen, all pages at once, or the sheet of all parts. */
-export function PanesArea({ isNarrow }: { isNarrow: boolean }) {
+export function PanesArea({ isNarrow, shown: seen }: { isNarrow: boolean; shown: Shown }) {
   const { ref, size } = useSize();
-  const { draft, look } = useShownDraft();
+  const { draft: exact, look } = seen;
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
@@ -64,9 +44,25 @@ export function PanesArea({ isNarrow }: { isNarrow: boolean }) {
   const address = useDesk((d) => d.address);
   const vision = useDesk((d) => d.vision);
   const dressing = useDressing(goods, pictures, currency, locale);
-  const pages = usePageSheets(draft, pictures);
-  const withParts = useMemo(() => new Map([...pages, ["parts", SHEET_CSS]]), [pages]);
-  const panes: DeskPanes = { draft, look, dressing, sheets: pages };
+  const pages = usePageSheets(exact, pictures);
+  const isParts = view === "parts";
+  const sheets = useSheetSource(
+    useMemo(() => (isParts ? new Map([...pages, ["parts", SHEET_CSS]]) : pages), [pages, isParts]),
+  );
+  const structure = useStructure(exact.look);
+  const { documents } = exact;
+  const draft = useMemo(() => ({ look: structure, documents }), [structure, documents]);
+  const latest = useRef(look);
+  useLayoutEffect(() => {
+    latest.current = look;
+  });
+  const failingKey = JSON.stringify(look.roles.failing.map((f) => [f.set, f.pinned]));
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const failing = useMemo(() => (look.roles.failing.length ? look.roles.failing : NONE), [failingKey]);
+  const panes: DeskPanes = useMemo(
+    () => ({ draft, latest, failing, dressing, sheets }),
+    [draft, failing, dressing, sheets],
+  );
   const height = size ? Math.max(200, size.height - SILL - 8) : 0;
   const shown = isNarrow && view !== "parts" ? "phone" : view;
   const single = shown === "parts" ? (isNarrow ? "phone" : "both") : shown === "all" ? "both" : shown;
@@ -78,8 +74,10 @@ export function PanesArea({ isNarrow }: { isNarrow: boolean }) {
   const where = shown === "parts" ? PARTS_ADDRESS : address;
   const [path, query] = address.split("?");
   const title =
-    shown === "parts" ? "all parts" : targetName(targetAt(path!, new URLSearchParams(query), draft, goods), draft);
-  const common = { ...panes, address: where, title, height, sheets: shown === "parts" ? withParts : pages };
+    shown === "parts"
+      ? "all parts"
+      : targetName(targetAt(path!, new URLSearchParams(query), documents, goods), documents);
+  const common = { ...panes, address: where, title, height };
   return (
     <Box
       ref={ref}

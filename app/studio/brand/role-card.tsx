@@ -23,7 +23,7 @@ import { useStudio, useStudioStore } from "../keeping";
 import { IconAction, INK } from "../ui";
 import { ColourField } from "./colour-field";
 import { useDeskStore, type RoleInSet } from "./desk";
-import { useShownDraft } from "./panes-area";
+import { useShown } from "./shown";
 
 /** The seller's own name for a set that sections can wear. */
 function SetNameField({ set }: { set: RoleInSet["set"] }) {
@@ -57,7 +57,7 @@ export function RoleCard({ at, anchor, onClose }: { at: RoleInSet; anchor: HTMLE
   const store = useStudioStore();
   const desk = useDeskStore();
   const brand = useStudio((s) => s.draft.look.brand);
-  const { look } = useShownDraft();
+  const { look } = useShown();
   // The panes stay in reach beside it; the keyboard comes here first and goes back where it was.
   const card = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -76,7 +76,13 @@ export function RoleCard({ at, anchor, onClose }: { at: RoleInSet; anchor: HTMLE
   );
   const failing = look.roles.failing.filter((f) => f.set === set && f.pinned === role);
   const passing = failing[0]
-    ? passingNear(failing[0], roles, unpinnedRoles(look.theme, look.brand, look.scheme, set), look.level)
+    ? passingNear(
+        failing[0],
+        roles,
+        unpinnedRoles(look.theme, look.brand, look.scheme, set),
+        look.level,
+        (r) => brand[pinKey(look.scheme, set, r)] !== undefined,
+      )
     : [];
   const ramps = rampsOf(look);
   const offered = [
@@ -152,7 +158,8 @@ export function RoleCard({ at, anchor, onClose }: { at: RoleInSet; anchor: HTMLE
                   <ButtonBase
                     aria-label={`Use ${colour}`}
                     onClick={() => pin(colour)}
-                    sx={{ width: 52, height: 30, borderRadius: 1, bgcolor: colour, border: `1px solid ${INK.soft}` }}
+                    sx={{ width: 52, height: 30, borderRadius: 1, border: `1px solid ${INK.soft}` }}
+                    style={{ backgroundColor: colour }}
                   />
                 </Tooltip>
               ))}
@@ -179,12 +186,11 @@ export function RoleCard({ at, anchor, onClose }: { at: RoleInSet; anchor: HTMLE
                   }}
                 >
                   <Box
+                    style={{ backgroundColor: roles[other], color: roles[words] }}
                     sx={{
                       width: 30,
                       height: 20,
                       borderRadius: 0.5,
-                      bgcolor: roles[other],
-                      color: roles[words],
                       border: `1px solid ${INK.line}`,
                       display: "grid",
                       placeItems: "center",

@@ -1,4 +1,5 @@
-import { Box, ButtonBase, Tab, Tabs, Tooltip, Typography } from "@mui/material";
+import { Box, Tab, Tabs } from "@mui/material";
+import { styled } from "@mui/material/styles";
 import { Pin, TriangleAlert } from "lucide-react";
 import { memo, useState } from "react";
 import {
@@ -15,10 +16,9 @@ import {
   type Role,
   type Roles,
 } from "~/core/theme";
-import { useStudio } from "../keeping";
 import { INK } from "../ui";
 import { useDesk, useDeskStore } from "./desk";
-import { useShownDraft } from "./panes-area";
+import { useShown } from "./shown";
 import { RoleCard } from "./role-card";
 
 /** The least contrast that a role has with what it must be legible on; undefined where nothing is asked of it. */
@@ -29,91 +29,100 @@ export function leastOf(role: Role, roles: Roles): number | undefined {
 
 const SHOWN: readonly Role[] = ROLES.filter((role) => !/-(hover|pressed)$/.test(role));
 
+const Strip = styled("div")({
+  display: "flex",
+  gap: 6,
+  padding: "2px 12px 8px",
+  overflowX: "auto",
+  "& button": {
+    flex: "none",
+    width: 74,
+    padding: 0,
+    display: "flex",
+    flexDirection: "column",
+    alignItems: "stretch",
+    textAlign: "left",
+    font: "inherit",
+    fontSize: 11,
+    lineHeight: 1.35,
+    color: INK.ink,
+    background: INK.raised,
+    border: `1px solid ${INK.line}`,
+    borderRadius: 6,
+    overflow: "hidden",
+    cursor: "pointer",
+    "&:hover, &[aria-expanded=true]": { borderColor: INK.ink },
+    "&[aria-expanded=true]": { boxShadow: `0 3px 0 ${INK.lemon}` },
+    "&[data-failing]": { borderColor: INK.brick },
+    "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 2, boxShadow: `0 0 0 2px ${INK.lemon}` },
+  },
+  "& i": {
+    display: "flex",
+    justifyContent: "flex-end",
+    alignItems: "center",
+    height: 26,
+    padding: "0 4px",
+    borderBottom: `1px solid ${INK.line}`,
+  },
+  "& b": {
+    display: "grid",
+    placeItems: "center",
+    width: 16,
+    height: 16,
+    borderRadius: 3,
+    color: "#fff",
+    background: INK.ink,
+  },
+  "& [data-failing] b": { background: INK.brick },
+  "& span": { padding: "0 4px", overflow: "hidden", textOverflow: "ellipsis", whiteSpace: "nowrap" },
+  "& small": { padding: "0 4px 2px", fontSize: 11, lineHeight: 1.2, color: INK.soft },
+});
+
 type SwatchProps = {
   role: Role;
   set: AnySet;
-  roles: Roles;
+  colour: string;
+  least: string;
   isPinned: boolean;
   isFailing: boolean;
   isOpen: boolean;
-  onOpen: (anchor: HTMLElement) => void;
 };
 
-function Swatch({ role, roles, isPinned, isFailing, isOpen, onOpen }: SwatchProps) {
-  const least = leastOf(role, roles);
+// Drawn with every step of a colour that is dragged, thirty at a time: plain elements, styled by the strip.
+const RoleSwatch = memo(function RoleSwatch({ role, set, colour, least, isPinned, isFailing, isOpen }: SwatchProps) {
+  const desk = useDeskStore();
   const { name, does } = ROLE_WORDS[role];
+  const Sign = isFailing ? TriangleAlert : Pin;
   return (
-    <Tooltip title={`${name}: ${does}`} enterDelay={700}>
-      <ButtonBase
-        data-role-name={role}
-        aria-label={`${name}, ${roles[role]}${isPinned ? ", fixed" : ""}${isFailing ? ", hard to read" : ""}`}
-        onClick={(event) => onOpen(event.currentTarget)}
-        sx={{
-          flex: "none",
-          width: 74,
-          display: "flex",
-          flexDirection: "column",
-          alignItems: "stretch",
-          justifyContent: "flex-start",
-          borderRadius: 1,
-          border: `1px solid ${isOpen ? INK.ink : isFailing ? INK.brick : INK.line}`,
-          boxShadow: isOpen ? `0 3px 0 ${INK.lemon}` : "none",
-          overflow: "hidden",
-          bgcolor: INK.raised,
-          "&:hover": { borderColor: INK.ink },
-        }}
-      >
-        <Box
-          sx={{
-            height: 26,
-            bgcolor: roles[role],
-            display: "flex",
-            alignItems: "center",
-            justifyContent: "flex-end",
-            gap: 0.25,
-            px: 0.5,
-            borderBottom: `1px solid ${INK.line}`,
-          }}
-        >
-          {isPinned || isFailing ? (
-            <Box
-              sx={{
-                bgcolor: isFailing ? INK.brick : INK.ink,
-                color: "#fff",
-                borderRadius: 0.5,
-                display: "grid",
-                placeItems: "center",
-                width: 16,
-                height: 16,
-              }}
-            >
-              {isFailing ? <TriangleAlert size={11} aria-hidden /> : <Pin size={11} aria-hidden />}
-            </Box>
-          ) : null}
-        </Box>
-        <Typography variant="caption" noWrap sx={{ px: 0.5, fontSize: 11, lineHeight: 1.35, textAlign: "left" }}>
-          {name}
-        </Typography>
-        <Typography
-          variant="caption"
-          noWrap
-          color="text.secondary"
-          sx={{ px: 0.5, pb: 0.25, fontSize: 11, lineHeight: 1.2, textAlign: "left" }}
-        >
-          {least === undefined ? " " : `${ratioWords(least)} : 1`}
-        </Typography>
-      </ButtonBase>
-    </Tooltip>
+    <button
+      type="button"
+      data-role-name={role}
+      data-failing={isFailing ? "" : undefined}
+      aria-expanded={isOpen}
+      aria-label={`${name}, ${colour}${isPinned ? ", fixed" : ""}${isFailing ? ", hard to read" : ""}`}
+      title={`${name}: ${does}`}
+      onClick={() => desk.getState().openRole({ set, role })}
+    >
+      <i style={{ backgroundColor: colour }}>
+        {isPinned || isFailing ? (
+          <b>
+            <Sign size={11} aria-hidden />
+          </b>
+        ) : null}
+      </i>
+      <span>{name}</span>
+      <small>{least}</small>
+    </button>
   );
-}
+});
 
 /** Every role of a colour set in a row, with its contrast; the plan of a shop's colours. */
 export const RoleStrip = memo(function RoleStrip() {
   const desk = useDeskStore();
   const set = useDesk((d) => d.set);
   const role = useDesk((d) => d.role);
-  const brand = useStudio((s) => s.draft.look.brand);
-  const { look } = useShownDraft();
+  const { look } = useShown();
+  const { brand } = look;
   const [strip, setStrip] = useState<HTMLElement | null>(null);
   const roles = look.roles.sets[set];
   const failing = new Set(look.roles.failing.filter((f) => f.set === set).map((f) => f.pinned));
@@ -165,11 +174,11 @@ export const RoleStrip = memo(function RoleStrip() {
               <Box component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.625 }}>
                 <Box
                   component="span"
+                  style={{ backgroundColor: look.roles.sets[each].page }}
                   sx={{
                     width: 12,
                     height: 12,
                     borderRadius: "50%",
-                    bgcolor: look.roles.sets[each].page,
                     border: `1px solid ${INK.soft}`,
                   }}
                 />
@@ -180,20 +189,23 @@ export const RoleStrip = memo(function RoleStrip() {
           />
         ))}
       </Tabs>
-      <Box ref={setStrip} sx={{ display: "flex", gap: 0.75, px: 1.5, pb: 1, pt: 0.25, overflowX: "auto" }}>
-        {SHOWN.map((each) => (
-          <Swatch
-            key={each}
-            role={each}
-            set={set}
-            roles={roles}
-            isPinned={brand[pinKey(look.scheme, set, each)] !== undefined}
-            isFailing={failing.has(each)}
-            isOpen={role?.role === each && role.set === set}
-            onOpen={() => desk.getState().openRole({ set, role: each })}
-          />
-        ))}
-      </Box>
+      <Strip ref={setStrip}>
+        {SHOWN.map((each) => {
+          const least = leastOf(each, roles);
+          return (
+            <RoleSwatch
+              key={each}
+              role={each}
+              set={set}
+              colour={roles[each]}
+              least={least === undefined ? "\u00a0" : `${ratioWords(least)} : 1`}
+              isPinned={brand[pinKey(look.scheme, set, each)] !== undefined}
+              isFailing={failing.has(each)}
+              isOpen={role?.role === each && role.set === set}
+            />
+          );
+        })}
+      </Strip>
       {role && anchor ? (
         <RoleCard
           key={`${role.set} ${role.role}`}

@@ -6,9 +6,10 @@ import { applyTheme } from "~/core/commands";
 import type { Theme } from "~/core/theme";
 import { THEMES } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
-import { ShopFrame, ShopPage, useDressing, usePageSheets, useWithStudioCss } from "../panes";
+import { ShopFrame, ShopPage, useDressing, usePageSheets } from "../panes";
 import { INK } from "../ui";
 
+const STILL_CSS = "body{overflow-x:hidden}";
 const HOME = { page: "home" } as const;
 
 /** The shop's own home page in a theme, on a wide screen and on a phone. */
@@ -18,7 +19,7 @@ function Shown({ theme }: { theme: Theme }) {
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
   const dressed = useMemo(() => ({ ...draft, look: { ...draft.look, theme: theme.id } }), [draft, theme]);
-  const sheets = useWithStudioCss(usePageSheets(dressed, pictures), "body{overflow-x:hidden}");
+  const sheets = usePageSheets(dressed, pictures);
   const dressing = useDressing(goods, pictures, currency, locale);
   const page = <ShopPage draft={dressed} target={HOME} dressing={dressing} />;
   return (
@@ -36,12 +37,28 @@ function Shown({ theme }: { theme: Theme }) {
       }}
     >
       <Box sx={{ border: `1px solid ${INK.ink}`, borderBottom: 0, lineHeight: 0 }}>
-        <ShopFrame inert title={`${theme.name} on a wide screen`} width={1280} scale={0.2} height={330} sheets={sheets}>
+        <ShopFrame
+          inert
+          title={`${theme.name} on a wide screen`}
+          width={1280}
+          scale={0.2}
+          height={330}
+          sheets={sheets}
+          extra={STILL_CSS}
+        >
           {page}
         </ShopFrame>
       </Box>
       <Box sx={{ border: `1px solid ${INK.ink}`, borderBottom: 0, lineHeight: 0 }}>
-        <ShopFrame inert title={`${theme.name} on a phone`} width={390} scale={0.22} height={250} sheets={sheets}>
+        <ShopFrame
+          inert
+          title={`${theme.name} on a phone`}
+          width={390}
+          scale={0.22}
+          height={250}
+          sheets={sheets}
+          extra={STILL_CSS}
+        >
           {page}
         </ShopFrame>
       </Box>

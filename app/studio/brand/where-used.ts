@@ -1,3 +1,4 @@
+import type { Part } from "~/render";
 import {
   measureDeclarations,
   partDeclarations,
@@ -55,6 +56,24 @@ function propertiesOf(role: Role, look: SolvedLook): readonly string[] {
 
 const setOf = (element: Element): string => element.closest<HTMLElement>("[data-set]")?.dataset.set ?? "page";
 
+const isVisible = (element: HTMLElement) => element.getClientRects().length > 0 && !element.closest("#zest-marks");
+
+/** The elements of a page that are a part of the brand, in reading order; what is not visible does not count. */
+export const elementsOfPart = (frame: Document, part: Part): readonly HTMLElement[] =>
+  [...frame.querySelectorAll<HTMLElement>(part.selector)].filter(
+    (element) => isVisible(element) && (part.id !== "button.primary" || !element.matches(".button-2,.button-3")),
+  );
+
+/** What a role comes out as in a set, in a page as it is drawn just now. */
+function drawn(frame: Document, role: Role, set: AnySet): string {
+  const probe = frame.createElement("div");
+  probe.dataset.set = set;
+  frame.body.append(probe);
+  const value = frame.defaultView!.getComputedStyle(probe).getPropertyValue(`--${role}`);
+  probe.remove();
+  return value;
+}
+
 /** The elements of a page that draw from a role within a set, in reading order; what is not visible does not count. */
 export function elementsUsing(
   frame: Document,
@@ -66,12 +85,12 @@ export function elementsUsing(
   const bySelector = selectorsByProperty(css);
   const selectors = propertiesOf(role, look).flatMap((name) => [...(bySelector.get(name) ?? [])]);
   if (selectors.length === 0) return [];
+  const value = drawn(frame, role, set);
   return [...frame.querySelectorAll<HTMLElement>(selectors.join(","))].filter(
     (element) =>
       setOf(element) === set &&
-      element.getClientRects().length > 0 &&
-      !element.closest("#zest-marks") &&
+      isVisible(element) &&
       // Words on a picture, say, have colours of their own in place of the role's.
-      getComputedStyle(element).getPropertyValue(`--${role}`).trim() === look.roles.sets[set][role],
+      frame.defaultView!.getComputedStyle(element).getPropertyValue(`--${role}`) === value,
   );
 }

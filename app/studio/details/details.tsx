@@ -22,6 +22,7 @@ import { useStudio, useStudioStore } from "../keeping";
 import { Heading, IconAction, INK } from "../ui";
 import { FieldControl } from "./fields";
 import { StyleField } from "./style-field";
+import { WordsOnPicture } from "./words-on-picture";
 
 const DEVICE_LABEL: Readonly<Record<Device, string>> = { phone: "Phone", tablet: "Tablet", wide: "Wide" };
 const ONLY_WORDS: Readonly<Record<Device, string>> = { phone: "phones", tablet: "tablets", wide: "wide screens" };
@@ -203,7 +204,12 @@ export function Details() {
         ) : null}
         {style("sits")}
       </Group>
-      {looks.length ? <Group title="How it looks">{looks}</Group> : null}
+      {looks.length ? (
+        <Group title="How it looks">
+          {arrangement.wordsOnPicture ? <WordsOnPicture node={node} layers={layers} /> : null}
+          {looks}
+        </Group>
+      ) : null}
       <Group title="When it shows">
         <Box>
           <FormControlLabel

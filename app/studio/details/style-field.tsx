@@ -1,5 +1,5 @@
-import { Box, Link, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
-import { memo } from "react";
+import { Box, Link, MenuItem, Slider, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
+import { memo, useState } from "react";
 import { resolve, type Choice, type Layer, type Property, type Source } from "~/core/cascade";
 import { locate, setStyle } from "~/core/commands";
 import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue } from "~/core/document";
@@ -51,6 +51,57 @@ function useChoices(property: Property, node: string): readonly Choice[] {
     }));
 }
 
+type ExactProps = {
+  property: Property;
+  exact: NonNullable<Property["exact"]>;
+  value: StyleValue | undefined;
+  onChange: (value: StyleValue) => void;
+};
+
+/** A value that is slid along its steps, or typed exactly. */
+function ExactField({ property, exact, value, onChange }: ExactProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const isBad = typed !== null && !(/^\d+$/.test(typed) && Number(typed) >= exact.least && Number(typed) <= exact.most);
+  return (
+    <>
+      <Typography variant="caption" sx={{ display: "block", fontWeight: 600 }}>
+        {property.label}
+      </Typography>
+      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 76px", gap: 1.5, alignItems: "center" }}>
+        <Slider
+          size="small"
+          aria-label={`${property.label}, by sliding`}
+          min={exact.least}
+          max={exact.most}
+          marks={property.choices.map((c) => ({ value: Number(c.value) }))}
+          value={Number(value ?? exact.least)}
+          onChange={(_event, next) => onChange(next as number)}
+          sx={{ color: INK.ink, ml: 0.75 }}
+        />
+        <TextField
+          value={typed ?? String(value ?? "")}
+          error={isBad}
+          slotProps={{
+            htmlInput: { "aria-label": property.label, inputMode: "numeric" },
+            input: { endAdornment: <Typography variant="caption">{exact.unit}</Typography> },
+          }}
+          onBlur={() => setTyped(null)}
+          onChange={(event) => {
+            const next = event.target.value;
+            setTyped(next);
+            if (/^\d+$/.test(next) && Number(next) >= exact.least && Number(next) <= exact.most) onChange(Number(next));
+          }}
+        />
+      </Box>
+      {isBad ? (
+        <Typography variant="caption" color="error" role="alert">
+          A whole number from {exact.least} to {exact.most}.
+        </Typography>
+      ) : null}
+    </>
+  );
+}
+
 /** A style value: what it is, where it comes from, and how to put it back. */
 export const StyleField = memo(function StyleField({
   id: node,
@@ -83,7 +134,9 @@ export const StyleField = memo(function StyleField({
         ml: -1.375,
       }}
     >
-      {isShort ? (
+      {property.exact ? (
+        <ExactField property={property} exact={property.exact} value={resolved?.value} onChange={set} />
+      ) : isShort ? (
         <>
           <Typography variant="caption" id={id} sx={{ display: "block", fontWeight: 600, mb: 0.5 }}>
             {property.label}

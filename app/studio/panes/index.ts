@@ -1,3 +1,3 @@
-export { ShopFrame, type Sheets } from "./shop-frame";
-export { ShopPage, useDressing, usePageSheets, useWithStudioCss, type Dressing } from "./shop-page";
+export { ShopFrame, useSheetSource, type Sheets, type SheetSource } from "./shop-frame";
+export { ShopPage, useDressing, usePageSheets, useStructure, type Dressing } from "./shop-page";
 export { paneCss } from "./studio-css";

@@ -1,5 +1,5 @@
 import { Box, Skeleton } from "@mui/material";
-import { useCallback, useEffect, useRef, useState, type ReactNode } from "react";
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type ReactNode } from "react";
 import { createPortal } from "react-dom";
 import { useKeyFrame } from "../ui";
 
@@ -9,17 +9,78 @@ export type Sheets = ReadonlyMap<string, string>;
 const MARK = "data-zest-frame";
 const BLANK = `<!doctype html><html lang="en" ${MARK}><head><meta charset="utf-8"></head><body></body></html>`;
 
-/** Keeps a document's adopted style sheets equal to `sheets`, replacing only those whose text changed. */
-function useSheets(frame: Document | null, sheets: Sheets): void {
+/** Sheets that change while nothing else does: frames listen to them by themselves, and nothing is drawn anew for it. */
+export type SheetSource = { readonly now: () => Sheets; readonly subscribe: (changed: () => void) => () => void };
+
+/** How long frames may take up new sheets, in ms, before the browser is let draw. */
+const BUDGET = 7;
+
+/**
+ * Lets listeners take turns: as many in a frame of the screen as there is time for, all of them one after another. So a
+ * colour can be dragged smoothly over many panes, each of which shows the latest state whenever its turn comes.
+ */
+function takeTurns() {
+  const due = new Set<() => void>();
+  let scheduled = 0;
+  const work = () => {
+    scheduled = 0;
+    const until = performance.now() + BUDGET;
+    for (const each of due) {
+      due.delete(each);
+      each();
+      if (performance.now() > until) break;
+    }
+    if (due.size) scheduled = requestAnimationFrame(work);
+  };
+  return {
+    ask: (each: () => void) => {
+      // Whoever waits already keeps its place.
+      due.add(each);
+      scheduled ||= requestAnimationFrame(work);
+    },
+    leave: (each: () => void) => due.delete(each),
+  };
+}
+
+/** Turns sheets that are worked out while drawing into a source that stays the same. */
+export function useSheetSource(sheets: Sheets): SheetSource {
+  const [source] = useState(() => {
+    let now = sheets;
+    const listeners = new Set<() => void>();
+    const turns = takeTurns();
+    return {
+      now: () => now,
+      subscribe: (changed: () => void) => {
+        listeners.add(changed);
+        return () => {
+          listeners.delete(changed);
+          turns.leave(changed);
+        };
+      },
+      set: (next: Sheets) => {
+        if (next === now) return;
+        now = next;
+        for (const changed of listeners) turns.ask(changed);
+      },
+    };
+  });
+  useLayoutEffect(() => source.set(sheets), [source, sheets]);
+  return source;
+}
+
+/** Keeps a document's adopted style sheets equal to `sheets` and then `extra`, replacing only those whose text changed. */
+function useSheets(frame: Document | null, sheets: Sheets | SheetSource, extra: string): void {
   const kept = useRef(new Map<string, { css: string; sheet: CSSStyleSheet }>());
   const of = useRef<Document | null>(null);
-  useEffect(() => {
+  const source = "now" in sheets ? sheets : null;
+  const fixed = "now" in sheets ? null : sheets;
+  const update = useCallback(() => {
     const window = frame?.defaultView;
     if (!frame || !window) return;
     if (of.current !== frame) kept.current.clear();
     of.current = frame;
     const next = new Map<string, { css: string; sheet: CSSStyleSheet }>();
-    for (const [key, css] of sheets) {
+    for (const [key, css] of [...(fixed ?? source!.now()), ["extra", extra] as const]) {
       const known = kept.current.get(key);
       const sheet = known?.sheet ?? new (window as Window & typeof globalThis).CSSStyleSheet();
       if (known?.css !== css) sheet.replaceSync(css);
@@ -29,7 +90,16 @@ function useSheets(frame: Document | null, sheets: Sheets): void {
     const now = frame.adoptedStyleSheets;
     if (order.length !== now.length || order.some((sheet, i) => sheet !== now[i])) frame.adoptedStyleSheets = order;
     kept.current = next;
-  }, [frame, sheets]);
+  }, [frame, fixed, source, extra]);
+  useLayoutEffect(update, [update]);
+  useEffect(() => {
+    // Asking for a style makes the browser work it out now, so that what it takes counts towards the turn.
+    const turn = () => {
+      update();
+      if (frame) void frame.defaultView?.getComputedStyle(frame.body).color;
+    };
+    return source?.subscribe(turn);
+  }, [source, update, frame]);
 }
 
 type ShopFrameProps = {
@@ -39,7 +109,9 @@ type ShopFrameProps = {
   scale: number;
   /** Height on the studio's screen in px. */
   height: number;
-  sheets: Sheets;
+  sheets: Sheets | SheetSource;
+  /** What the studio adds to them in this frame. */
+  extra?: string;
   children: ReactNode;
   /** Called with the frame's document once it is there, and with null when it goes. */
   onDocument?: (frame: Document | null) => void;
@@ -54,12 +126,13 @@ export function ShopFrame({
   scale,
   height,
   sheets,
+  extra = "",
   children,
   onDocument,
   inert = false,
 }: ShopFrameProps) {
   const [frame, setFrame] = useState<Document | null>(null);
-  useSheets(frame, sheets);
+  useSheets(frame, sheets, extra);
   useKeyFrame(inert ? null : frame);
   const element = useRef<HTMLIFrameElement>(null);
   const ready = useCallback(() => {

@@ -49,14 +49,10 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
   );
 }
 
-/** Page sheets with what the studio adds to them in one pane. */
-export const useWithStudioCss = (sheets: Sheets, css: string): Sheets =>
-  useMemo(() => new Map([...sheets, ["studio", css]]), [sheets, css]);
-
 const STRUCTURAL = [...SETTINGS.values()].filter((s) => s.structural).map((s) => s.key);
 
 /** The look as far as it changes what pages contain: the same object for as long as only colours, sizes and shapes change. */
-function useStructure(look: Look): Look {
+export function useStructure(look: Look): Look {
   const theme = themeById(look.theme);
   const key = JSON.stringify([
     look.theme,

@@ -5,8 +5,15 @@ import { useStudio, useStudioStore } from "../keeping";
 
 type Goal = { readonly label: string; readonly group: string; readonly go: () => void };
 
+type GoToProps = { open: boolean; onClose: () => void; actions: readonly Goal[] };
+
 /** Goes to anything by typing a part of its name. */
-export function GoTo({ open, onClose, actions }: { open: boolean; onClose: () => void; actions: readonly Goal[] }) {
+export function GoTo({ open, ...rest }: GoToProps) {
+  // What there is to go to is gathered only while somebody looks for it.
+  return open ? <Goals {...rest} /> : null;
+}
+
+function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
   const store = useStudioStore();
   const navigate = useNavigate();
   const draft = useStudio((s) => s.draft);
@@ -38,7 +45,7 @@ export function GoTo({ open, onClose, actions }: { open: boolean; onClose: () =>
   ];
   return (
     <Dialog
-      open={open}
+      open
       onClose={onClose}
       fullWidth
       maxWidth="sm"

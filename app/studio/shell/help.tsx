@@ -4,6 +4,8 @@ import { IconAction, INK } from "../ui";
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ["1  2  3", "Phone, both, wide"],
+  ["4  5", "In Brand: all pages at once, all parts"],
+  ["W", "In Brand: a click styles, or follows links"],
   ["[  ]", "Previous, next section"],
   ["Alt + ← →", "Move the section along the plan"],
   ["A", "Add a section"],

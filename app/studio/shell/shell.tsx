@@ -58,6 +58,31 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
   );
 }
 
+/** The last step and the one taken back last, by name. */
+function UndoRedo() {
+  const store = useStudioStore();
+  const lastUndo = useStudio((s) => s.history.past.at(-1)?.label);
+  const lastRedo = useStudio((s) => s.history.future.at(-1)?.label);
+  return (
+    <>
+      <IconAction
+        label={lastUndo ? `Undo: ${lastUndo}` : "Nothing to undo"}
+        keys="Ctrl+Z"
+        icon={Undo2}
+        onClick={() => store.getState().undo()}
+        disabled={!lastUndo}
+      />
+      <IconAction
+        label={lastRedo ? `Redo: ${lastRedo}` : "Nothing to redo"}
+        keys="Ctrl+Shift+Z"
+        icon={Redo2}
+        onClick={() => store.getState().redo()}
+        disabled={!lastRedo}
+      />
+    </>
+  );
+}
+
 /** The top bar, what is said at the bottom, and the keys that work everywhere. */
 export function Shell({
   shops,
@@ -70,7 +95,6 @@ export function Shell({
 }) {
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop);
-  const history = useStudio((s) => s.history);
   const said = useStudio((s) => s.said);
   const [keeper, setKeeper] = useState<Keeper | null>(null);
   const [dialog, setDialog] = useState<"publish" | "keys" | "go" | null>(null);
@@ -89,8 +113,6 @@ export function Shell({
     g: () => setDialog("go"),
     "?": () => setDialog("keys"),
   });
-  const lastUndo = history.past.at(-1)?.label;
-  const lastRedo = history.future.at(-1)?.label;
   const close = () => setDialog(null);
   return (
     <Box sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
@@ -168,20 +190,7 @@ export function Shell({
           ))}
         </Box>
         <Box sx={{ flex: 1 }} />
-        <IconAction
-          label={lastUndo ? `Undo: ${lastUndo}` : "Nothing to undo"}
-          keys="Ctrl+Z"
-          icon={Undo2}
-          onClick={undo}
-          disabled={!lastUndo}
-        />
-        <IconAction
-          label={lastRedo ? `Redo: ${lastRedo}` : "Nothing to redo"}
-          keys="Ctrl+Shift+Z"
-          icon={Redo2}
-          onClick={redo}
-          disabled={!lastRedo}
-        />
+        <UndoRedo />
         <Box sx={{ display: { xs: "none", md: "block" } }}>
           <IconAction label="Keys" keys="?" icon={Keyboard} onClick={() => setDialog("keys")} />
         </Box>

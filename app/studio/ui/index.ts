@@ -3,3 +3,5 @@ export { Blank, FindField, Heading, IconAction } from "./pieces";
 export { Zest } from "./zest";
 export { createKeyFrames, keysOf, KeyFramesProvider, useKeyFrame, useKeys, type KeyTable } from "./keys";
 export { useSize } from "./use-size";
+export { Swatch } from "./swatch";
+export { useBehind } from "./use-behind";

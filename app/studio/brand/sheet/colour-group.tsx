@@ -24,15 +24,16 @@ import {
   type Hex,
   type Moved,
   type Ramp,
+  type Role,
   TONES,
   type Weighed,
 } from "~/core/theme";
 import { useStudio, useStudioStore } from "../../keeping";
 import { ACCEPTED, PicturePicker } from "../../pictures";
-import { INK } from "../../ui";
+import { INK, Swatch } from "../../ui";
 import { ColourField } from "../colour-field";
 import { coloursOf } from "../palette";
-import { useShownDraft } from "../panes-area";
+import { useShown } from "../shown";
 import { OriginLine, SettingControl, useSetting } from "./setting-control";
 
 const COLOURS = [
@@ -49,7 +50,7 @@ function RampRow({ name, ramp }: { name: string; ramp: Ramp }) {
       sx={{ display: "flex", borderRadius: 0.5, overflow: "hidden", height: 14 }}
     >
       {TONES.map((tone) => (
-        <Box key={tone} sx={{ flex: 1, bgcolor: ramp[tone] }} />
+        <Swatch key={tone} colour={ramp[tone]} size={14} grow />
       ))}
     </Box>
   );
@@ -57,7 +58,7 @@ function RampRow({ name, ramp }: { name: string; ramp: Ramp }) {
 
 function OneColour({ name, label, about, fallback }: { name: string; label: string; about: string; fallback: Hex }) {
   const { value, isSet, from, theme, set } = useSetting(name);
-  const { look } = useShownDraft();
+  const { look } = useShown();
   const ramps = rampsOf(look);
   const offered = TONES.map((tone) => ({ name: `Tone ${tone}`, colour: ramps.brand[tone] }));
   return (
@@ -179,7 +180,7 @@ function FromPicture() {
                 aria-label={`Use ${colour}, ${Math.max(1, Math.round(weight * 100))} %`}
                 aria-haspopup="menu"
                 onClick={(event) => setPicked({ anchor: event.currentTarget, colour })}
-                sx={{ flexGrow: Math.max(0.12, weight), flexBasis: 0, bgcolor: colour }}
+                style={{ flexGrow: Math.max(0.12, weight), flexBasis: 0, backgroundColor: colour }}
               />
             </Tooltip>
           ))}
@@ -198,7 +199,7 @@ function FromPicture() {
 
 function Harmonies() {
   const store = useStudioStore();
-  const { look } = useShownDraft();
+  const { look } = useShown();
   const found = harmoniesOf(look.brandColour, look.roles.sets.page.page, RATIOS[look.level].text);
   const wear = (name: string, [second, third]: readonly Hex[]) =>
     store
@@ -232,7 +233,7 @@ function Harmonies() {
             >
               <Box sx={{ display: "flex", height: 22 }}>
                 {[look.brandColour, ...colours].map((colour) => (
-                  <Box key={colour} sx={{ flex: 1, bgcolor: colour }} />
+                  <Swatch key={colour} colour={colour} size={22} grow />
                 ))}
               </Box>
               <Typography variant="caption" sx={{ px: 0.75 }}>
@@ -253,11 +254,15 @@ function findings(moved: readonly Moved[]): readonly { first: Moved; more: numbe
     const key = `${each.role} ${each.source}`;
     groups.set(key, [...(groups.get(key) ?? []), each]);
   }
-  return [...groups.values()].map((group) => ({ first: group[0]!, more: group.length - 1 }));
+  // What is seen most comes first.
+  const rank = (role: Role) => ["page", "brand", "link"].indexOf(role);
+  return [...groups.values()]
+    .map((group) => ({ first: group[0]!, more: group.length - 1 }))
+    .sort((a, b) => rank(b.first.role) - rank(a.first.role));
 }
 
 function Findings() {
-  const { look } = useShownDraft();
+  const { look } = useShown();
   const [all, setAll] = useState(false);
   const found = findings(look.roles.moved);
   if (found.length === 0)
@@ -272,11 +277,7 @@ function Findings() {
         <Alert
           key={`${first.role} ${first.source}`}
           severity="info"
-          icon={
-            <Box
-              sx={{ width: 18, height: 18, borderRadius: 0.5, bgcolor: first.used, border: `1px solid ${INK.ink}` }}
-            />
-          }
+          icon={<Swatch colour={first.used} />}
           sx={{ py: 0, fontSize: 13, bgcolor: INK.paper, borderColor: INK.line, color: INK.ink }}
         >
           {explainMoved(first, setName(look.brand, first.set))}
@@ -301,9 +302,9 @@ function Findings() {
 /** The brand's colours, and everything that follows from them. */
 export function ColourGroup() {
   const store = useStudioStore();
-  const { look } = useShownDraft();
+  const { look } = useShown();
   const [more, setMore] = useState(false);
-  const brand = useStudio((s) => s.draft.look.brand);
+  const { brand } = look;
   const hasMore = brand.colour2 !== undefined || brand.colour3 !== undefined || more;
   const pins = Object.keys(brand).filter((key) => key.startsWith("pin."));
   const ramps = rampsOf(look);

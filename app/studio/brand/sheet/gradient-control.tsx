@@ -10,9 +10,9 @@ import {
   type Stop,
   type StopColour,
 } from "~/core/theme";
-import { IconAction, INK } from "../../ui";
+import { IconAction, INK, Swatch } from "../../ui";
 import { ColourField } from "../colour-field";
-import { useShownDraft } from "../panes-area";
+import { useShown } from "../shown";
 
 const MOST_STOPS = 8;
 
@@ -32,7 +32,7 @@ export function GradientControl({
   value: Gradient;
   onChange: (next: Gradient) => void;
 }) {
-  const { look } = useShownDraft();
+  const { look } = useShown();
   const [chosen, setChosen] = useState(0);
   const roles = look.roles.sets.page;
   const needed = RATIOS[look.level].text;
@@ -54,12 +54,11 @@ export function GradientControl({
   return (
     <Box role="group" aria-label={label} sx={{ display: "grid", gap: 1 }}>
       <Box
+        style={{ background: gradientCss(value.angle, solved.stops), color: solved.on }}
         sx={{
           height: 40,
           borderRadius: 1,
           border: `1px solid ${INK.line}`,
-          background: gradientCss(value.angle, solved.stops),
-          color: solved.on,
           display: "grid",
           placeItems: "center",
           fontWeight: 600,
@@ -95,17 +94,7 @@ export function GradientControl({
             variant={index === at ? "contained" : "outlined"}
             onClick={() => setChosen(index)}
             aria-label={`Stop ${index + 1} at ${s.at} %`}
-            startIcon={
-              <Box
-                sx={{
-                  width: 14,
-                  height: 14,
-                  borderRadius: 0.5,
-                  bgcolor: colourOf(s.colour),
-                  border: `1px solid ${INK.line}`,
-                }}
-              />
-            }
+            startIcon={<Swatch colour={colourOf(s.colour)} size={14} />}
             sx={{ minWidth: 0, px: 1 }}
           >
             {s.at} %

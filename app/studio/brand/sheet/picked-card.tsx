@@ -1,12 +1,12 @@
-import { Box, ButtonBase, Link, Typography } from "@mui/material";
-import { X } from "lucide-react";
+import { Box, Button, ButtonBase, Link, Typography } from "@mui/material";
+import { ScanSearch, X } from "lucide-react";
 import { ROLE_WORDS, setName, SETTINGS, SET_NAMES, type Role } from "~/core/theme";
 import { partById } from "~/render";
 import { putBackBrand } from "~/core/commands";
 import { useStudio, useStudioStore } from "../../keeping";
-import { IconAction, INK } from "../../ui";
+import { IconAction, INK, Swatch } from "../../ui";
 import { useDesk, useDeskStore } from "../desk";
-import { useShownDraft } from "../panes-area";
+import { useShown } from "../shown";
 import { SettingControl } from "./setting-control";
 
 const MOST = 6;
@@ -32,7 +32,7 @@ export function PickedCard() {
   const desk = useDeskStore();
   const picked = useDesk((d) => d.picked);
   const brand = useStudio((s) => s.draft.look.brand);
-  const { look } = useShownDraft();
+  const { look } = useShown();
   const part = picked && partById(picked.part);
   if (!part || !picked) return null;
   const roles = look.roles.sets[picked.set];
@@ -92,19 +92,19 @@ export function PickedCard() {
               "&:hover": { borderColor: INK.ink },
             }}
           >
-            <Box
-              sx={{
-                width: 14,
-                height: 14,
-                borderRadius: 0.5,
-                bgcolor: roles[role as Role],
-                border: `1px solid ${INK.line}`,
-              }}
-            />
+            <Swatch colour={roles[role as Role]} size={14} />
             {ROLE_WORDS[role as Role].name}
           </ButtonBase>
         ))}
       </Box>
+      <Button
+        size="small"
+        startIcon={<ScanSearch size={15} aria-hidden />}
+        onClick={() => desk.getState().seek({ part: part.id })}
+        sx={{ mb: 0.5, ml: -0.5 }}
+      >
+        Where else is it?
+      </Button>
       <Box sx={{ display: "grid", gap: 1.25 }}>
         {names.slice(0, MOST).map((name) => (
           <SettingControl key={name} name={name} />

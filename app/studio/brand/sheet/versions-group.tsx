@@ -6,7 +6,7 @@ import type { Brand, BrandVersion, Draft } from "~/core/document";
 import { readPinKey, resolveSetting } from "~/core/theme";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../../keeping";
-import { ShopFrame, ShopPage, useDressing, usePageSheets, useWithStudioCss } from "../../panes";
+import { ShopFrame, ShopPage, useDressing, usePageSheets } from "../../panes";
 import { IconAction, INK } from "../../ui";
 import { wordsFor } from "./setting-control";
 
@@ -38,10 +38,18 @@ function Shown({ draft, title }: { draft: Draft; title: string }) {
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
   const dressing = useDressing(goods, pictures, currency, locale);
-  const sheets = useWithStudioCss(usePageSheets(draft, pictures), "body{overflow-x:hidden}");
+  const sheets = usePageSheets(draft, pictures);
   return (
     <Box sx={{ border: `1px solid ${INK.ink}`, lineHeight: 0, width: "max-content" }}>
-      <ShopFrame inert title={title} width={1280} scale={0.324} height={310} sheets={sheets}>
+      <ShopFrame
+        inert
+        title={title}
+        width={1280}
+        scale={0.324}
+        height={310}
+        sheets={sheets}
+        extra="body{overflow-x:hidden}"
+      >
         <ShopPage draft={draft} target={HOME} dressing={dressing} />
       </ShopFrame>
     </Box>

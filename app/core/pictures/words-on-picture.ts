@@ -1,0 +1,186 @@
+import { luminanceOf, type LinearRgb } from "../theme/oklch";
+
+// Whether words can be read that stand on a picture: measured on the picture's own pixels, under the words, in the crop that
+// a device shows, through the scrim between the two.
+
+/** A picture's pixels as RGBA bytes. */
+export type Pixels = { readonly data: ArrayLike<number>; readonly width: number; readonly height: number };
+/** A place within a box, each edge as a share of the box from its top left, 0–1. */
+export type Place = { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number };
+
+export const SCRIM_FROM = ["bottom", "top", "left", "right", "even"] as const;
+export type ScrimFrom = (typeof SCRIM_FROM)[number];
+export const SCRIM_TONES = ["dark", "light"] as const;
+export type ScrimTone = (typeof SCRIM_TONES)[number];
+/** The tint between a picture and the words on it. `strength`: 0–100. */
+export type Scrim = { readonly strength: number; readonly from: ScrimFrom; readonly tone: ScrimTone };
+
+/** The colour of each tone of scrim and of the words that stand on it, as sRGB bytes. */
+export const SCRIM_COLOURS: Readonly<
+  Record<ScrimTone, { readonly scrim: readonly [number, number, number]; readonly words: string }>
+> = {
+  dark: { scrim: [8, 18, 26], words: "#ffffff" },
+  light: { scrim: [255, 253, 248], words: "#10181d" },
+};
+
+/** How strong a scrim is along its way, as a factor of its strength: dense where the words stand, gone before the far side. */
+export const SCRIM_STOPS: readonly (readonly [at: number, factor: number])[] = [
+  [0, 1.6],
+  [0.38, 1],
+  [0.62, 0.3],
+  [0.82, 0],
+];
+
+/** The opacity of a scrim at a place of its box (shares from the top left), 0–1. */
+export function scrimAlpha({ strength, from }: Scrim, x: number, y: number): number {
+  if (from === "even") return Math.min(1, strength / 100);
+  const along = { bottom: 1 - y, top: y, left: x, right: 1 - x }[from];
+  const next = SCRIM_STOPS.findIndex(([at]) => at >= along);
+  const after = SCRIM_STOPS[next];
+  if (!after) return 0;
+  const before = SCRIM_STOPS[next - 1] ?? after;
+  const alphaOf = (factor: number) => Math.min(1, (strength / 100) * factor);
+  const share = after[0] === before[0] ? 1 : (along - before[0]) / (after[0] - before[0]);
+  // The browser clips each stop to 1 before it mixes them.
+  return alphaOf(before[1]) + (alphaOf(after[1]) - alphaOf(before[1])) * share;
+}
+
+/**
+ * The part of a picture that a box of another shape shows (CSS `object-fit: cover` with `object-position` in percent), as
+ * shares of the picture.
+ */
+export function cropOf(
+  picture: { readonly width: number; readonly height: number },
+  box: { readonly width: number; readonly height: number },
+  focus: readonly [x: number, y: number],
+): Place {
+  const scale = Math.max(box.width / picture.width, box.height / picture.height);
+  const shownWidth = box.width / scale / picture.width;
+  const shownHeight = box.height / scale / picture.height;
+  const left = ((1 - shownWidth) * focus[0]) / 100;
+  const top = ((1 - shownHeight) * focus[1]) / 100;
+  return { left, top, right: left + shownWidth, bottom: top + shownHeight };
+}
+
+const linear = (value: number) => {
+  const v = value / 255;
+  return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
+};
+const luminance = (r: number, g: number, b: number): number => {
+  const rgb: LinearRgb = [linear(r), linear(g), linear(b)];
+  return luminanceOf(rgb);
+};
+const luminanceOfHex = (hex: string) => {
+  const value = Number.parseInt(hex.slice(1), 16);
+  return luminance((value >> 16) & 255, (value >> 8) & 255, value & 255);
+};
+
+/** A pixel under the words: its colour, and where in the box it stands. */
+type Sample = { readonly r: number; readonly g: number; readonly b: number; readonly x: number; readonly y: number };
+
+const MOST_SAMPLES = 6_000;
+
+function samplesUnder(pixels: Pixels, crop: Place, words: readonly Place[]): readonly Sample[] {
+  const samples: Sample[] = [];
+  const inCrop = words.map((w) => ({
+    left: crop.left + (crop.right - crop.left) * Math.max(0, w.left),
+    right: crop.left + (crop.right - crop.left) * Math.min(1, w.right),
+    top: crop.top + (crop.bottom - crop.top) * Math.max(0, w.top),
+    bottom: crop.top + (crop.bottom - crop.top) * Math.min(1, w.bottom),
+  }));
+  const area =
+    inCrop.reduce((sum, p) => sum + Math.max(0, p.right - p.left) * Math.max(0, p.bottom - p.top), 0) *
+    pixels.width *
+    pixels.height;
+  const step = Math.max(1, Math.ceil(Math.sqrt(area / MOST_SAMPLES)));
+  for (const place of inCrop) {
+    const [fromX, toX] = [
+      Math.floor(place.left * pixels.width),
+      Math.min(pixels.width, Math.ceil(place.right * pixels.width)),
+    ];
+    const [fromY, toY] = [
+      Math.floor(place.top * pixels.height),
+      Math.min(pixels.height, Math.ceil(place.bottom * pixels.height)),
+    ];
+    for (let py = Math.max(0, fromY); py < toY; py += step) {
+      for (let px = Math.max(0, fromX); px < toX; px += step) {
+        const i = (py * pixels.width + px) * 4;
+        samples.push({
+          r: pixels.data[i]!,
+          g: pixels.data[i + 1]!,
+          b: pixels.data[i + 2]!,
+          x: ((px + 0.5) / pixels.width - crop.left) / (crop.right - crop.left),
+          y: ((py + 0.5) / pixels.height - crop.top) / (crop.bottom - crop.top),
+        });
+      }
+    }
+  }
+  return samples;
+}
+
+/** Letters are judged by the worst of what is under them, but for single specks: the contrast that 97 % of it reaches. */
+const SPECKS = 0.03;
+
+function leastContrast(samples: readonly Sample[], scrim: Scrim): number {
+  const { scrim: tint, words } = SCRIM_COLOURS[scrim.tone];
+  const own = luminanceOfHex(words);
+  const ratios = samples.map(({ r, g, b, x, y }) => {
+    const alpha = scrimAlpha(scrim, x, y);
+    // Layers are mixed in encoded sRGB (CSS Compositing 1, simple alpha compositing).
+    const over = (value: number, tinted: number) => value + (tinted - value) * alpha;
+    const ground = luminance(over(r, tint[0]), over(g, tint[1]), over(b, tint[2]));
+    return (Math.max(own, ground) + 0.05) / (Math.min(own, ground) + 0.05);
+  });
+  ratios.sort((a, b) => a - b);
+  return ratios[Math.floor(ratios.length * SPECKS)] ?? 21;
+}
+
+export type WordsOnPicture = {
+  readonly pixels: Pixels;
+  /** The part of the picture that is shown. */
+  readonly crop: Place;
+  /** Where words stand in the box that the picture fills. */
+  readonly words: readonly Place[];
+};
+
+/** The contrast that words reach on a picture through a scrim, 1–21; 21 where there are no words. */
+export const contrastOnPicture = ({ pixels, crop, words }: WordsOnPicture, scrim: Scrim): number =>
+  leastContrast(samplesUnder(pixels, crop, words), scrim);
+
+/** How much a scrim takes from a picture: its opacity, averaged over the box. */
+export function scrimWeight(scrim: Scrim): number {
+  const STEPS = 20;
+  let sum = 0;
+  for (let i = 0; i < STEPS; i++)
+    for (let j = 0; j < STEPS; j++) sum += scrimAlpha(scrim, (i + 0.5) / STEPS, (j + 0.5) / STEPS);
+  return sum / STEPS ** 2;
+}
+
+const MOST_STRENGTH = 95;
+
+/**
+ * The scrim that is just strong enough for words to reach `needed`: of all sides and both tones the one that takes least
+ * from the picture; the side and tone there are now are kept when another would save less than a tenth. Undefined where
+ * none is enough.
+ */
+export function leastScrim(task: WordsOnPicture, now: Scrim, needed: number): Scrim | undefined {
+  const samples = samplesUnder(task.pixels, task.crop, task.words);
+  const found: Scrim[] = [];
+  for (const tone of SCRIM_TONES) {
+    for (const from of SCRIM_FROM) {
+      const at = (strength: number): Scrim => ({ strength, from, tone });
+      if (leastContrast(samples, at(MOST_STRENGTH)) < needed) continue;
+      let low = 0;
+      let high = MOST_STRENGTH;
+      while (low < high) {
+        const middle = Math.floor((low + high) / 2);
+        if (leastContrast(samples, at(middle)) >= needed) high = middle;
+        else low = middle + 1;
+      }
+      found.push(at(high));
+    }
+  }
+  const [best] = found.toSorted((a, b) => scrimWeight(a) - scrimWeight(b));
+  const same = found.find((s) => s.from === now.from && s.tone === now.tone);
+  return best && same && scrimWeight(same) - scrimWeight(best) < 0.1 ? same : best;
+}

@@ -1,0 +1,9 @@
+import { createContext, useContext } from "react";
+
+export type BenchFrames = { readonly phone: Document | null; readonly wide: Document | null };
+
+const FramesContext = createContext<BenchFrames>({ phone: null, wide: null });
+export const BenchFramesProvider = FramesContext.Provider;
+
+/** The documents of the panes on the bench, for what is measured in them. */
+export const useBenchFrames = (): BenchFrames => useContext(FramesContext);

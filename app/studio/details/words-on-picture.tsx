@@ -1,0 +1,93 @@
+import { Alert, Box, Button, Typography } from "@mui/material";
+import { Check, TriangleAlert } from "lucide-react";
+import { setStyles } from "~/core/commands";
+import type { Layer } from "~/core/cascade";
+import type { Node } from "~/core/document";
+import { ratioWords } from "~/core/theme";
+import { useBenchFrames } from "../bench";
+import { useStudio, useStudioStore } from "../keeping";
+import { INK } from "../ui";
+import { usePictureContrast, type Finding } from "./picture-contrast";
+
+const DEVICE_WORDS = { phone: "On a phone", wide: "On a wide screen" } as const;
+const FROM_WORDS = {
+  bottom: "from below",
+  top: "from above",
+  left: "from the left",
+  right: "from the right",
+  even: "all over",
+} as const;
+
+/** How much more tint than needed is worth a word. */
+const SPARE = 12;
+
+const isPoor = (f: Finding) => f.reached < f.needed;
+const isMuch = (f: Finding) =>
+  !isPoor(f) &&
+  f.enough !== undefined &&
+  f.enough.from === f.scrim.from &&
+  f.enough.tone === f.scrim.tone &&
+  f.scrim.strength - f.enough.strength >= SPARE;
+
+/** Whether words can be read on a section's picture, measured on its own pixels; and a tint that is just enough. */
+export function WordsOnPicture({ node, layers }: { node: Node; layers: readonly Layer[] }) {
+  const store = useStudioStore();
+  const frames = useBenchFrames();
+  const picture = useStudio((s) => s.pictures.find((p) => p.id === node.props.picture));
+  const findings = usePictureContrast(node, layers, picture, frames);
+  if (findings.length === 0) return null;
+  const poor = findings.filter(isPoor);
+  const spare = findings.filter(isMuch);
+  const mend = (of: readonly Finding[]) => {
+    const values = of.flatMap(({ device, enough }) =>
+      // Tablets have no pane here; they show the picture more like a wide screen does.
+      (device === "wide" ? (["tablet", "wide"] as const) : [device]).flatMap((audience) =>
+        enough
+          ? ([
+              [audience, "scrim", enough.strength],
+              [audience, "scrimFrom", enough.from],
+              [audience, "scrimTone", enough.tone],
+            ] as const)
+          : [],
+      ),
+    );
+    store.getState().run(setStyles(store.getState().draft, node.id, values, "Tint just enough for the words"));
+  };
+  return (
+    <Box
+      role="group"
+      aria-label="Words on the picture"
+      sx={{ border: `1px solid ${poor.length ? INK.brick : INK.line}`, borderRadius: 1, p: 1.25, mb: 1.5 }}
+    >
+      <Typography variant="subtitle2">Words on the picture</Typography>
+      {findings.map((f) => (
+        <Box key={f.device} sx={{ display: "flex", alignItems: "center", gap: 0.75, fontSize: 13 }}>
+          {isPoor(f) ? (
+            <TriangleAlert size={15} color={INK.brick} aria-hidden />
+          ) : (
+            <Check size={15} color={INK.leaf} aria-hidden />
+          )}
+          <span>
+            {DEVICE_WORDS[f.device]}: {isPoor(f) ? "hard to read" : "can be read"}, {ratioWords(f.reached)} of{" "}
+            {f.needed}
+          </span>
+        </Box>
+      ))}
+      {poor.length ? (
+        poor.every((f) => f.enough) ? (
+          <Button size="small" variant="contained" fullWidth sx={{ mt: 1 }} onClick={() => mend(poor)}>
+            Tint it just enough
+          </Button>
+        ) : (
+          <Alert severity="error" sx={{ mt: 1, py: 0, fontSize: 13 }}>
+            No tint is enough here. Choose a calmer picture, or put the words beside it.
+          </Alert>
+        )
+      ) : spare.length ? (
+        <Button size="small" fullWidth sx={{ mt: 0.5 }} onClick={() => mend(spare)}>
+          Less tint would do: {spare[0]!.enough!.strength} % {FROM_WORDS[spare[0]!.enough!.from]}
+        </Button>
+      ) : null}
+    </Box>
+  );
+}

@@ -1,0 +1,58 @@
+/// <reference lib="webworker" />
+import { contrastOnPicture, leastScrim, type Place, type Pixels, type Scrim } from "../core/pictures";
+
+export type ContrastAsk = {
+  readonly id: number;
+  /** The address of a rendition of the picture. */
+  readonly picture: string;
+  readonly crop: Place;
+  readonly words: readonly Place[];
+  readonly scrim: Scrim;
+  readonly needed: number;
+};
+export type ContrastAnswer = {
+  readonly id: number;
+  /** What the words reach now; undefined where the picture can't be read. */
+  readonly reached: number | undefined;
+  /** The scrim that would be just enough, where the present one is not, or is more than is needed. */
+  readonly enough: Scrim | undefined;
+};
+
+const SIDE = 480;
+const MOST_KEPT = 12;
+
+/** Decoded pictures, latest last: words are edited far more often than pictures are changed. */
+const decoded = new Map<string, Promise<Pixels>>();
+
+async function decode(address: string): Promise<Pixels> {
+  const whole = await createImageBitmap(await (await fetch(address)).blob());
+  const scale = Math.min(1, SIDE / Math.max(whole.width, whole.height));
+  const width = Math.max(1, Math.round(whole.width * scale));
+  const height = Math.max(1, Math.round(whole.height * scale));
+  const context = new OffscreenCanvas(width, height).getContext("2d", { willReadFrequently: true })!;
+  context.drawImage(whole, 0, 0, width, height);
+  whole.close();
+  return { data: context.getImageData(0, 0, width, height).data, width, height };
+}
+
+function pixelsOf(address: string): Promise<Pixels> {
+  const known = decoded.get(address);
+  if (known) return known;
+  const made = decode(address);
+  decoded.set(address, made);
+  made.catch(() => decoded.delete(address));
+  if (decoded.size > MOST_KEPT) decoded.delete(decoded.keys().next().value!);
+  return made;
+}
+
+self.onmessage = async ({ data }: MessageEvent<ContrastAsk>) => {
+  const { id, picture, crop, words, scrim, needed } = data;
+  let answer: ContrastAnswer = { id, reached: undefined, enough: undefined };
+  try {
+    const task = { pixels: await pixelsOf(picture), crop, words };
+    answer = { id, reached: contrastOnPicture(task, scrim), enough: leastScrim(task, scrim, needed) };
+  } catch {
+    // The picture is gone or can't be decoded; there is nothing to be said about words on it.
+  }
+  self.postMessage(answer);
+};

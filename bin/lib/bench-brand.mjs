@@ -1,0 +1,127 @@
+import { gzipSync } from "node:zlib";
+import sharp from "sharp";
+
+const percentile = (values, share) =>
+  values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
+const round = (value) => Math.round(value * 100) / 100;
+
+async function openBrand(browser, studio) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${studio}/sign-in`);
+  await page.getByRole("button", { name: "Use the demo account" }).click();
+  await page.getByRole("navigation", { name: "Areas" }).getByRole("link", { name: "Brand" }).click();
+  await page.getByLabel("Colours in use").waitFor();
+  await page.frameLocator('iframe[title^="Wide view"]').locator("#main").waitFor();
+  return page;
+}
+
+/** Waits until what can be seen in every pane is there; pictures of a new shop are made when they are first asked for. */
+const seen = (page) =>
+  page.waitForFunction(
+    () =>
+      [...document.querySelectorAll("main iframe")].every(({ contentDocument: d }) =>
+        [...d.images].every((i) => i.complete || i.getBoundingClientRect().top > d.defaultView.innerHeight),
+      ),
+    undefined,
+    { timeout: 180_000 },
+  );
+
+/** Frames per second while a brand colour is dragged with every page in view, and what each pane shows in between. */
+export async function colourDrag(browser, studio) {
+  const page = await openBrand(browser, studio);
+  await page.getByRole("group", { name: "Panes" }).getByRole("button", { name: "All pages" }).click();
+  await page.frameLocator('iframe[title="Not found, wide"]').locator("#main").waitFor();
+  await seen(page);
+  await page.getByRole("button", { name: "Pick: Brand colour" }).click();
+  await page.locator(".react-colorful__saturation [role=slider]").waitFor();
+  const { intervals, shown, panes } = await page.evaluate(async () => {
+    const field = document.querySelector(".react-colorful__saturation [role=slider]");
+    const box = field.getBoundingClientRect();
+    const frames = [...document.querySelectorAll("main iframe")].map((f) => f.contentDocument);
+    const frame = () => new Promise((done) => requestAnimationFrame(done));
+    const at = (type, i, on) =>
+      on.dispatchEvent(
+        new MouseEvent(type, {
+          bubbles: true,
+          cancelable: true,
+          buttons: 1,
+          clientX: box.left + box.width * (0.3 + 0.6 * Math.abs(Math.sin(i / 23))),
+          clientY: box.top + box.height * (0.15 + 0.6 * Math.abs(Math.cos(i / 31))),
+        }),
+      );
+    at("mousedown", 0, field);
+    const intervals = [];
+    const shown = frames.map(() => new Set());
+    let last = performance.now();
+    for (let i = 1; i <= 150; i++) {
+      at("mousemove", i, window);
+      await frame();
+      const now = performance.now();
+      intervals.push(now - last);
+      last = now;
+      // Every fifth frame: what the panes show has to keep up with the pointer.
+      if (i % 5 === 0) frames.forEach((d, n) => shown[n].add(getComputedStyle(d.body).getPropertyValue("--brand")));
+    }
+    at("mouseup", 150, window);
+    return { intervals: intervals.slice(10), shown: shown.map((s) => s.size), panes: frames.length };
+  });
+  await page.close();
+  const p50 = percentile(intervals, 0.5);
+  return {
+    panes,
+    framesPerSecond: round(1000 / p50),
+    slowest5percent: round(1000 / percentile(intervals, 0.95)),
+    coloursSeen: Math.min(...shown),
+    target: 30,
+  };
+}
+
+/** Longest task of the studio while colours are taken from a 12-megapixel picture, and how long that took, in ms. */
+export async function paletteOfLargePicture(browser, studio) {
+  const noise = Buffer.alloc(400 * 300 * 3);
+  for (let i = 0; i < noise.length; i++) noise[i] = (i * 2654435761) >>> 24;
+  const picture = await sharp(noise, { raw: { width: 400, height: 300, channels: 3 } })
+    .resize(4000, 3000)
+    .jpeg({ quality: 80 })
+    .toBuffer();
+  const page = await openBrand(browser, studio);
+  await seen(page);
+  await page.evaluate(() => {
+    window.longTasks = [];
+    window.startedAt = Number.POSITIVE_INFINITY;
+    new PerformanceObserver((list) => window.longTasks.push(...list.getEntries())).observe({ type: "longtask" });
+    // Before that, the test itself hands the file over.
+    document
+      .querySelector('input[aria-label="Picture to take colours from"]')
+      .addEventListener("change", () => (window.startedAt = performance.now()));
+  });
+  await page
+    .getByLabel("Picture to take colours from")
+    .setInputFiles({ name: "large.jpg", mimeType: "image/jpeg", buffer: picture });
+  await page.getByRole("group", { name: "Colours found" }).waitFor();
+  const result = await page.evaluate(() => ({
+    took: performance.now() - window.startedAt,
+    longest: Math.max(0, ...window.longTasks.filter((t) => t.startTime >= window.startedAt).map((t) => t.duration)),
+  }));
+  await page.close();
+  return { megapixels: 12, took: round(result.took), longestTask: round(result.longest), target: "no task over 50 ms" };
+}
+
+/** Size of a page's CSS in KB, packed by gzip. */
+export async function cssWeight(browser, shop) {
+  const page = await browser.newPage();
+  const weights = {};
+  for (const [name, path] of [
+    ["home", "/"],
+    ["collection", "/collections/single-line-kites"],
+    ["product", "/products/larkspindle-delta-190-dawn"],
+    ["not found", "/nowhere"],
+  ]) {
+    await page.goto(shop + path);
+    const css = await page.locator("style").first().textContent();
+    const packed = gzipSync(css);
+    weights[name] = round(packed.length / 1024);
+  }
+  await page.close();
+  return weights;
+}
