@@ -90,6 +90,19 @@ test("sections are added, duplicated, moved by key and by drag, removed, and all
     await kept(page);
   });
 
+  await test.step("any step is reached by its name in the list of what was done", async () => {
+    const before = await order(plan(page));
+    await page.getByRole("button", { name: "What was done" }).click();
+    await page.getByRole("menuitem", { name: "As it was before all of this" }).click();
+    expect(await order(plan(page))).toEqual(START);
+    await page.getByRole("button", { name: "What was done" }).click();
+    await page
+      .getByRole("menuitem", { name: /taken back$/ })
+      .first()
+      .click();
+    expect(await order(plan(page))).toEqual(before);
+  });
+
   await test.step("and undo reaches back beyond a reload", async () => {
     await page.reload();
     await benchReady(page);

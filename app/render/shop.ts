@@ -23,7 +23,7 @@ export function envOf(
 ): KindEnv {
   const pictures = new Map(content.pictures.map((p) => [p.id, p]));
   const pages = textPages(documents).map(({ id, title }) => ({ id, title }));
-  const read = readerOf(look.brand, themeById(look.theme).settings);
+  const read = readerOf(look.brand, themeById(look.theme).defaults);
   return {
     identity: look.identity,
     goods: content.goods,

@@ -16,7 +16,7 @@ const goodsSheet = (kind: string, shape: unknown): StyleSheet =>
 
 function themeSheet(kind: string, theme: Theme): StyleSheet {
   const own = theme.kinds[kind]?.style ?? {};
-  const goods = goodsSheet(kind, theme.settings.goodsShape).all;
+  const goods = goodsSheet(kind, theme.defaults.goodsShape).all;
   return goods ? { ...own, all: { ...goods, ...own.all } } : own;
 }
 

@@ -16,7 +16,7 @@ export const pomelo: Theme = {
     onDark: "#f8f5ea",
     sale: "#b3261a",
   },
-  settings: {
+  defaults: {
     typePair: "open-air",
     "type.basePhone": 17,
     "type.baseWide": 18,

@@ -19,7 +19,7 @@ export const quince: Theme = {
     onDark: "#fbf3e3",
     sale: "#9c2f1f",
   },
-  settings: {
+  defaults: {
     typePair: "larder",
     "type.basePhone": 17,
     "type.baseWide": 18,
@@ -64,7 +64,7 @@ main>.s+.s:not([data-set=brand]):not([data-set=dark])::before,.s-footer::before{
 .s-header .wordmark{font-size:var(--t3)}
 .s-header .nav a{font-size:var(--t0);font-style:normal}
 .head{max-width:24ch}
-.s-hero.a-above .hero-words{display:flex;max-width:46rem;margin-inline:auto}
+.s-hero.a-above .hero-words{display:flex;align-items:var(--align-box,center);max-width:46rem;margin-inline:auto}
 .tile .pic,.s-hero .pic,.s-picture-words .pic{border:var(--rule) solid var(--line)}
 .card-title{font-family:var(--heads);font-weight:var(--heads-weight);font-size:var(--t1);line-height:1.2}
 .card .price{margin-top:.35rem;font-size:calc(var(--t-1)*var(--price-size))}

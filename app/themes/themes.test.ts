@@ -36,7 +36,7 @@ describe.each(THEMES)("theme $name", (theme) => {
 
   it("follows the brand sheet and falls back to itself when a value is put back", () => {
     const own = solveLook(theme, starterLook(theme.id));
-    expect(own.typePair.id).toBe(theme.settings.typePair);
+    expect(own.typePair.id).toBe(theme.defaults.typePair);
     const branded = solveLook(theme, {
       ...starterLook(theme.id),
       brand: { corners: "soft", density: "airy", typePair: "gallery", colour: "#008080" },

@@ -16,7 +16,7 @@ export const yuzu: Theme = {
     onDark: "#f4f6f2",
     sale: "#b02318",
   },
-  settings: {
+  defaults: {
     typePair: "workbench",
     "type.basePhone": 15,
     "type.baseWide": 15,

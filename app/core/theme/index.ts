@@ -8,7 +8,7 @@ export * from "./pairs";
 export * from "./palette";
 export * from "./ramps";
 export * from "./roles";
-export * from "./settings";
+export * from "./table";
 export * from "./solver";
 export * from "./theme";
 export * from "./type";

@@ -1,7 +1,7 @@
 import { deepened, gradientCss, solveGradient } from "./gradient";
 import type { SolvedLook } from "./look";
 import { ALL_SETS, RATIOS, ROLES, type AnySet, type Roles } from "./roles";
-import { BUTTONS, type ButtonName } from "./settings";
+import { BUTTONS, type ButtonName } from "./table";
 import { fluid, stepSize, typeFaces, typeStacks, TYPE_STEPS } from "./type";
 
 // A look as CSS: fonts, measures, and colours apart from each other, so that a colour being dragged rewrites only colours.

@@ -3,7 +3,7 @@ import { readColour, type Hex } from "./colour";
 import { typePairById, TYPE_PAIRS, type TypePair } from "./pairs";
 import { rampOf, type Ramp } from "./ramps";
 import { SCHEMES, type AnySet, type ColourSet, type ContrastLevel, type Roles, type Scheme } from "./roles";
-import { nameKey, pinKey, readerOf, type SettingReader } from "./settings";
+import { nameKey, pinKey, readerOf, type SettingReader } from "./table";
 import { companionOf, solveRoles, type Paper, type Solved, type Wishes } from "./solver";
 import type { Theme } from "./theme";
 import { solveType, type SolvedType } from "./type";
@@ -44,7 +44,7 @@ export function solveLook(theme: Theme, look: Look): SolvedLook {
 }
 
 /** What the roles of a brand are solved from. */
-export function wishesOf(theme: Theme, brand: Brand, read = readerOf(brand, theme.settings)): Wishes {
+export function wishesOf(theme: Theme, brand: Brand, read = readerOf(brand, theme.defaults)): Wishes {
   const colour = (key: string) => {
     const written = read.optional(key);
     return written === undefined ? undefined : readColour(written);
@@ -70,7 +70,7 @@ export function wishesOf(theme: Theme, brand: Brand, read = readerOf(brand, them
 
 /** Solves a brand that is not (yet) a shop's look. */
 export function solveBrand(theme: Theme, brand: Brand): SolvedLook {
-  const read = readerOf(brand, theme.settings);
+  const read = readerOf(brand, theme.defaults);
   const wishes = wishesOf(theme, brand, read);
   const appearance = read.text("appearance") as Appearance;
   const scheme: Scheme = appearance === "dark" ? "dark" : "light";

@@ -1,5 +1,5 @@
 import type { StyleSheet } from "../document";
-import type { ThemeSettings } from "./settings";
+import type { ThemeDefaults } from "./table";
 import type { Palette } from "./solver";
 
 /** A finished storefront look. Everything that a seller has not decided comes from here. */
@@ -11,8 +11,8 @@ export type Theme = {
   /** How it feels, in a sentence. */
   readonly mood: string;
   readonly palette: Palette;
-  /** What the theme says about the brand's settings. */
-  readonly settings: ThemeSettings;
+  /** What the theme says where the brand says nothing. */
+  readonly defaults: ThemeDefaults;
   /** Arrangement and style of each section kind in this theme. */
   readonly kinds: Readonly<Record<string, { readonly arrangement?: string; readonly style?: StyleSheet }>>;
   /** The theme's own rules, after those of the kinds. */

@@ -10,7 +10,7 @@ import {
   type Subset,
 } from "./families";
 import type { FontUse, TypePair } from "./pairs";
-import type { SettingReader } from "./settings";
+import type { SettingReader } from "./table";
 
 /** Widths in px between which sizes grow: the phone pane and the wide pane. */
 export const FLUID_RANGE = [390, 1280] as const;

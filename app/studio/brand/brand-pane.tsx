@@ -257,7 +257,7 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
         >
           {isParts ? (
             <EnvProvider value={env}>
-              <PartsSheet goods={dressing.goods} read={readerOf(draft.look.brand, theme.settings)} />
+              <PartsSheet goods={dressing.goods} read={readerOf(draft.look.brand, theme.defaults)} />
             </EnvProvider>
           ) : (
             <ShopPage draft={draft} target={target} dressing={dressing} />

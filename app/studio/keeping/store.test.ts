@@ -24,6 +24,47 @@ const type = (s: ReturnType<typeof studio>, text: string) =>
   s.getState().run(setProp(s.getState().draft, hero.id, ["heading"], text, "Words changed in Hero"));
 
 describe("the studio's state", () => {
+  it("goes back and forward to any step by its name, and all the way", () => {
+    const s = studio();
+    const run = (colour: string) => {
+      s.getState().run(setBrand(s.getState().draft, "colour", colour));
+      // What is selected ends the merging of changes that follow each other.
+      s.getState().select(colour);
+    };
+    const colours = ["#111111", "#222222", "#333333", "#444444"];
+    colours.forEach(run);
+    const groups = s.getState().history.past.map((p) => p.group);
+    expect(groups).toHaveLength(4);
+    const colour = () => s.getState().draft.look.brand.colour;
+    s.getState().jumpTo(groups[1]!);
+    expect(colour()).toBe("#222222");
+    expect(s.getState().history.future).toHaveLength(2);
+    s.getState().jumpTo(groups[3]!);
+    expect(colour()).toBe("#444444");
+    s.getState().jumpTo(null);
+    expect(colour()).toBeUndefined();
+    s.getState().jumpTo(groups[2]!);
+    expect(colour()).toBe("#333333");
+    s.getState().jumpTo(groups[2]!);
+    expect(colour()).toBe("#333333");
+  });
+
+  it("stops where a step can't be taken back, and keeps what it reached", () => {
+    const s = studio();
+    type(s, "One");
+    s.getState().select(null);
+    s.getState().run(setBrand(s.getState().draft, "corners", "soft"));
+    const state = s.getState();
+    // Somebody else changes the words meanwhile.
+    const theirs = setProp(state.draft, hero.id, ["heading"], "Theirs", "x");
+    const applied = applyAll(state.draft, theirs.ok ? theirs.transaction.operations : []);
+    s.setState({ draft: applied.ok ? applied.draft : state.draft });
+    s.getState().jumpTo(null);
+    expect(s.getState().draft.look.brand.corners).toBeUndefined();
+    expect(heading(s)).toBe("Theirs");
+    expect(s.getState().said?.text).toMatch(/can't be undone/);
+  });
+
   it("makes one step of fast typing and two of slow", () => {
     vi.useFakeTimers({ now: 1000 });
     const s = studio();

@@ -66,6 +66,8 @@ export type StudioState = {
   readonly run: (outcome: Outcome) => string | undefined;
   readonly undo: () => void;
   readonly redo: () => void;
+  /** Goes back or forward until this step is the last that is done; `null`: until none of the remembered ones is. */
+  readonly jumpTo: (group: string | null) => void;
   readonly select: (node: string | null) => void;
   readonly setAudience: (audience: Audience) => void;
   readonly setView: (view: View) => void;
@@ -161,6 +163,18 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     redo: () => {
       const { draft: now, history, run } = get();
       run(redo(now, history));
+    },
+    jumpTo: (group) => {
+      const isDone = () => get().history.past.some((s) => s.group === group);
+      const move = (by: "undo" | "redo") => {
+        const before = get().history;
+        get()[by]();
+        // A step that can't be taken has said why; what was reached stays.
+        return get().history !== before;
+      };
+      if (group !== null && !isDone()) {
+        while (!isDone() && get().history.future.length) if (!move("redo")) return;
+      } else while (get().history.past.length && get().history.past.at(-1)!.group !== group) if (!move("undo")) return;
     },
     select: (selected) => {
       if (get().selected !== selected) set({ selected, lastMerge: null });

@@ -57,7 +57,7 @@ export function useStructure(look: Look): Look {
   const key = JSON.stringify([
     look.theme,
     look.identity,
-    STRUCTURAL.map((name) => resolveSetting(name, look.brand, theme.settings).value),
+    STRUCTURAL.map((name) => resolveSetting(name, look.brand, theme.defaults).value),
   ]);
   // eslint-disable-next-line react-hooks/exhaustive-deps
   return useMemo(() => look, [key]);

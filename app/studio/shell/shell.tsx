@@ -8,6 +8,7 @@ import { IconAction, INK, useKeys, Zest } from "../ui";
 import { GoTo } from "./go-to";
 import { KeysHelp } from "./help";
 import { Kept } from "./kept";
+import { Steps } from "./steps";
 
 const AREAS = [
   ["Brand", "brand"],
@@ -79,6 +80,7 @@ function UndoRedo() {
         onClick={() => store.getState().redo()}
         disabled={!lastRedo}
       />
+      <Steps />
     </>
   );
 }

@@ -31,7 +31,7 @@ export function useSetting(key: string) {
   const own = useStudio((s) => s.draft.look.brand[key]);
   const themeId = useStudio((s) => s.draft.look.theme);
   const theme = themeById(themeId);
-  const resolved = resolveSetting(key, own === undefined ? {} : { [key]: own }, theme.settings);
+  const resolved = resolveSetting(key, own === undefined ? {} : { [key]: own }, theme.defaults);
   const set = (value: SettingValue | undefined) => store.getState().run(setBrand(store.getState().draft, key, value));
   return { ...resolved, theme, isSet: own !== undefined, set };
 }

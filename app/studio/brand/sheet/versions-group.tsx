@@ -21,8 +21,8 @@ export function brandRows(a: Brand, themeA: string, b: Brand, themeB: string): r
     const own = brand[key];
     if (own !== undefined) return wordsFor(key, own);
     if (readPinKey(key)) return "not fixed";
-    const { name, settings } = themeById(theme);
-    const { value } = resolveSetting(key, {}, settings);
+    const { name, defaults } = themeById(theme);
+    const { value } = resolveSetting(key, {}, defaults);
     return value === null ? `as theme ${name} has it` : `${wordsFor(key, value)} (theme ${name})`;
   };
   const rows = keys

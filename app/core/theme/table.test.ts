@@ -51,7 +51,7 @@ describe("the table of settings", () => {
   );
 
   it.each(THEMES)("theme $name says only what a setting may be", (theme) => {
-    expect(problemWithBrand(theme.settings as Brand)).toBeUndefined();
+    expect(problemWithBrand(theme.defaults as Brand)).toBeUndefined();
   });
 
   it("has no pins of roles, sets or schemes that there are not", () => {

@@ -352,10 +352,10 @@ export type ResolvedSetting = {
 };
 
 /** What a theme says about the settings; keys as in a brand. */
-export type ThemeSettings = Readonly<Record<string, SettingValue>>;
+export type ThemeDefaults = Readonly<Record<string, SettingValue>>;
 
 /** Resolves one setting: brand over theme over base. Values that the setting does not allow are passed over. */
-export function resolveSetting(key: string, brand: Brand, theme: ThemeSettings): ResolvedSetting {
+export function resolveSetting(key: string, brand: Brand, theme: ThemeDefaults): ResolvedSetting {
   const setting = settingOf(key);
   const without = theme[key] ?? setting?.base ?? null;
   const from: Origin = theme[key] === undefined ? "base" : "theme";
@@ -375,7 +375,7 @@ export type SettingReader = {
   readonly gradient: (key: string) => Gradient;
 };
 
-export function readerOf(brand: Brand, theme: ThemeSettings): SettingReader {
+export function readerOf(brand: Brand, theme: ThemeDefaults): SettingReader {
   const get = (key: string) => resolveSetting(key, brand, theme).value;
   const must = <T>(key: string, is: (value: unknown) => boolean): T => {
     const value = get(key);
