@@ -9,6 +9,9 @@ const PAGES = [
   "/products/larkspindle-delta-190-dawn",
   "/products/kittiwake-ul",
   "/products/turnstone",
+  "/pages/about",
+  "/search?q=delta",
+  "/search?q=nothing-at-all",
   "/nowhere",
 ];
 const PHONE = { width: 390, height: 844 };

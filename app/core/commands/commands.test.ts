@@ -18,6 +18,7 @@ import {
   setBrand,
   setProp,
   setShown,
+  setStyles,
   setStyle,
   undo,
   type History,
@@ -168,6 +169,26 @@ describe("undo", () => {
       ok: false,
       why: "“Words changed” can't be undone: it has been changed elsewhere since.",
     });
+  });
+});
+
+describe("several values at once", () => {
+  it("are one step, undone as one, and nothing where they are like that already", () => {
+    const [a] = order(start);
+    const values = [
+      ["phone", "scrim", 40],
+      ["wide", "scrim", 20],
+      ["wide", "scrimTone", "light"],
+    ] as const;
+    const outcome = setStyles(start, a!, values, "Tint just enough");
+    if (!outcome.ok) throw new Error(outcome.why);
+    expect(outcome.transaction).toMatchObject({ label: "Tint just enough", selects: a });
+    const after = { draft: perform(start, outcome), history: remember(NO_HISTORY, outcome.transaction) };
+    const style = after.draft.documents.home!.root.slots.main![0]!.style;
+    expect([style.phone?.scrim, style.wide?.scrim, style.wide?.scrimTone]).toEqual([40, 20, "light"]);
+    expect(setStyles(after.draft, a!, values, "x")).toEqual({ ok: false, why: "It is like that already." });
+    expect(perform(after.draft, undo(after.draft, after.history))).toEqual(start);
+    expect(setStyles(start, "nobody", values, "x")).toMatchObject({ ok: false });
   });
 });
 

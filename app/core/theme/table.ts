@@ -1,5 +1,4 @@
 import type { Brand, Json } from "../document";
-import { readColour } from "./colour";
 import type { Gradient } from "./gradient";
 import { FAMILIES, findFamily } from "./families";
 import { TYPE_PAIRS } from "./pairs";
@@ -416,6 +415,3 @@ export function valueWords(setting: Setting, value: Json | SettingValue | null |
       return String(value);
   }
 }
-
-/** A colour as typed, brought to the form that is stored; undefined when it is not a colour. */
-export const colourValue = (typed: string): string | undefined => readColour(typed);

@@ -114,6 +114,41 @@ describe("pages", () => {
     }
   });
 
+  it("of a search show what fits, say when nothing does, and keep what was asked for from doing harm", async () => {
+    const some = await ask("/search?q=delta");
+    expect(some.status).toBe(200);
+    expect(some.body).toContain("Larkspindle Delta 190");
+    expect(some.body).toContain('<meta name="robots" content="noindex">');
+    const none = await ask("/search?q=zzzz");
+    expect(none.body).toContain("Nothing fits “zzzz”");
+    expect(none.body).toContain('href="/collections/all"');
+    const hostile = await ask(`/search?q=${encodeURIComponent('"><script>alert(1)</script>')}`);
+    expect(hostile.status).toBe(200);
+    expect(hostile.body).not.toContain("<script>alert");
+    expect((await ask("/search?q=%E0%A4%A")).status).toBeLessThan(500);
+    expect((await ask("/search")).body).toContain('role="search"');
+  });
+
+  it("of text are found under their own address and in menus", async () => {
+    const { body } = await ask("/pages/about");
+    expect(body).toMatch(/<h1[^>]*>About /);
+    expect((await ask("/")).body).toContain('href="/pages/about"');
+    expect((await ask("/pages/home")).status).toBe(404);
+  });
+
+  it("are served only the cuts of fonts that they use, which are there", async () => {
+    const { body } = await ask("/");
+    const fonts = [...body.matchAll(/href="(\/fonts\/[^"]+)"/g)].map((m) => m[1]!);
+    expect(fonts).toHaveLength(2);
+    for (const font of fonts) {
+      const answer = await ask(font);
+      expect([answer.status, answer.headers["content-type"]], font).toEqual([200, "font/woff2"]);
+      expect(answer.bytes.subarray(0, 4).toString("latin1")).toBe("wOF2");
+      expect(answer.headers["cache-control"]).toContain("immutable");
+    }
+    expect((await ask("/fonts/nothing-latin-400-400.woff2")).status).toBe(404);
+  });
+
   it("carry a policy that lets only their own style and script run", async () => {
     const { headers, body } = await ask("/");
     const policy = headers["content-security-policy"]!;
