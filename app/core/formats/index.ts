@@ -1,2 +1,3 @@
 export * from "./csv";
-export { planTokens, tokensOf, writeTokens, type TokenLeft, type TokenPlan, type TokenUse } from "./tokens";
+export { tokensOf, writeTokens } from "./tokens";
+export { planTokens, type TokenLeft, type TokenPlan, type TokenUse } from "./tokens-read";

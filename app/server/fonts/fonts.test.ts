@@ -3,7 +3,9 @@ import * as fontkit from "fontkit";
 import { describe, expect, it } from "vitest";
 import { cutFileName, FAMILIES, fontFileName } from "~/core/theme";
 import { config } from "../config/index.server";
-import { fontFileFor } from "./index.server";
+import { fontFileFor as find } from "./index.server";
+
+const fontFileFor = (name: string) => find(name, () => Promise.resolve(true));
 
 const read = async (name: string) => fontkit.create(await readFile((await fontFileFor(name))!)) as fontkit.Font;
 
@@ -42,4 +44,14 @@ describe("a cut of a font", () => {
     "nope-latin-400-400.woff2",
     "",
   ])("is not made for “%s”", async (name) => expect(await fontFileFor(name)).toBeUndefined());
+
+  it("is made only for those who have a use for it, and then served to all", async () => {
+    const name = cutFileName({ family: "karla", weights: [410, 430] }, "latin");
+    expect(await find(name, () => Promise.resolve(false))).toBeUndefined();
+    const made = await find(name, () => Promise.resolve(true));
+    expect(made).toBeDefined();
+    expect(await find(name, () => Promise.resolve(false))).toBe(made);
+    // Whole files are there for everybody.
+    expect(await find(fontFileName(FAMILIES[0]!, "latin"), () => Promise.resolve(false))).toBeDefined();
+  });
 });

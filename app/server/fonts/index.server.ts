@@ -4,7 +4,16 @@ import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
 import * as fontkit from "fontkit";
 import subsetFont from "subset-font";
-import { FAMILIES, familyById, fontFileName, readCutFileName, SUBSETS, type Family, type Subset } from "~/core/theme";
+import {
+  FAMILIES,
+  familyById,
+  fontFileName,
+  readCutFileName,
+  SUBSETS,
+  type Cut,
+  type Family,
+  type Subset,
+} from "~/core/theme";
 import { config } from "../config/index.server";
 
 const require = createRequire(import.meta.url);
@@ -23,34 +32,34 @@ const whole = new Map(
   ),
 );
 
-const underWay = new Map<string, Promise<string | undefined>>();
+const underWay = new Map<string, Promise<string>>();
 
 /**
  * The path of the file that serves a font's name: a shipped file, or a cut of one that holds only the weights its name
- * says. A cut is made when it is first asked for and kept. Undefined for names that are neither.
+ * says. A cut is made when it is first asked for, if `mayMake` agrees, and kept. Undefined for names that are neither.
  */
-export function fontFileFor(name: string): Promise<string | undefined> {
+export async function fontFileFor(name: string, mayMake: () => Promise<boolean>): Promise<string | undefined> {
   const shipped = whole.get(name);
-  if (shipped) return Promise.resolve(shippedFontFile(shipped.family, shipped.subset));
+  if (shipped) return shippedFontFile(shipped.family, shipped.subset);
+  const read = readCutFileName(name);
+  if (!read) return undefined;
+  const path = join(config().fontsFolder, name);
+  if (await isThere(path)) return path;
+  if (!(await mayMake())) return undefined;
   const running = underWay.get(name);
   if (running) return running;
-  const made = cutFor(name).finally(() => underWay.delete(name));
+  const made = makeCut(read.cut, read.subset, path).finally(() => underWay.delete(name));
   underWay.set(name, made);
   return made;
 }
 
-async function cutFor(name: string): Promise<string | undefined> {
-  const read = readCutFileName(name);
-  if (!read) return undefined;
-  const path = join(config().fontsFolder, name);
-  if (
-    await stat(path).then(
-      () => true,
-      () => false,
-    )
-  )
-    return path;
-  const { cut, subset } = read;
+const isThere = (path: string) =>
+  stat(path).then(
+    () => true,
+    () => false,
+  );
+
+async function makeCut(cut: Cut, subset: Subset, path: string): Promise<string> {
   const source = await readFile(shippedFontFile(familyById(cut.family), subset));
   const [least, most] = cut.weights;
   const letters = (fontkit.create(source) as fontkit.Font).characterSet;

@@ -1,21 +1,27 @@
 import { createHash } from "node:crypto";
 import { existsSync, readFileSync } from "node:fs";
 import { resolve } from "node:path";
-import type { RequestHandler, Response } from "express";
+import type { Request, RequestHandler, Response } from "express";
 import { fontFileFor } from "../fonts/index.server";
 import { fileFor } from "../pictures/index.server";
 
 const YEAR = "public, max-age=31536000, immutable";
 
-/** The fonts that are shipped, whole or cut; only names that read as one of them are ever looked up. */
-export const fonts: RequestHandler = async (request, response, next) => {
-  const file = await fontFileFor(String(request.params.file));
-  if (!file) return next();
-  response.setHeader("Cache-Control", YEAR);
-  // Fonts are fetched without credentials and checked by origin, also by the shop's own pages.
-  response.setHeader("Access-Control-Allow-Origin", "*");
-  response.type("font/woff2").sendFile(file, { cacheControl: false, dotfiles: "allow" });
-};
+/**
+ * The fonts that are shipped, whole or cut; only names that read as one of them are ever looked up. Making a cut takes about
+ * a second, so that it is made only where `mayMake` says that the asker has a use for it.
+ */
+export const fonts =
+  (mayMake: (request: Request, response: Response, name: string) => Promise<boolean>): RequestHandler =>
+  async (request, response, next) => {
+    const name = String(request.params.file);
+    const file = await fontFileFor(name, () => mayMake(request, response, name));
+    if (!file) return next();
+    response.setHeader("Cache-Control", YEAR);
+    // Fonts are fetched without credentials and checked by origin, also by the shop's own pages.
+    response.setHeader("Access-Control-Allow-Origin", "*");
+    response.type("font/woff2").sendFile(file, { cacheControl: false, dotfiles: "allow" });
+  };
 
 /** Sends a picture of the library. Drawings get a policy of their own, so that one opened by itself can do nothing. */
 export async function sendPicture(

@@ -41,10 +41,14 @@ function limitBody(request: Request, response: Response, next: () => void): void
   next();
 }
 
+async function ownerOf(request: Request) {
+  const secret = sessionSecret(request.headers.cookie);
+  return secret ? ownerOfSession(secret) : undefined;
+}
+
 /** Whether the asker owns a shop that has this picture. */
 async function mayView(request: Request, hash: string): Promise<boolean> {
-  const secret = sessionSecret(request.headers.cookie);
-  const owner = secret ? await ownerOfSession(secret) : undefined;
+  const owner = await ownerOf(request);
   if (!owner) return false;
   database();
   const shops = await ShopRow.findAll({ where: { ownerId: owner.id }, attributes: ["id"] });
@@ -68,7 +72,10 @@ export function studio(
     await database().query("SELECT 1", { type: QueryTypes.SELECT });
     response.type("text/plain").send("ok");
   });
-  app.get("/fonts/:file", fonts);
+  app.get(
+    "/fonts/:file",
+    fonts(async (request) => (await ownerOf(request)) !== undefined),
+  );
   app.get("/media/:name", (request, response) =>
     sendPicture(String(request.params.name), response, (hash) => mayView(request, hash)),
   );

@@ -8,7 +8,7 @@ import { fonts, RUNTIME_ADDRESS, runtime, sendPicture } from "../http/static";
 import { hasPicture } from "../pictures/index.server";
 import { shopAt, type Shop } from "../shops/index.server";
 import { icoOf, iconPng } from "./favicon";
-import { contentOf, messagePage, pageAt, sitemapOf, type ServedPage } from "./pages";
+import { contentOf, messagePage, pageAt, sitemapOf, usesFont, type ServedPage } from "./pages";
 
 export { contentOf } from "./pages";
 
@@ -83,7 +83,6 @@ export function storefront(): Express {
       referrerPolicy: { policy: "strict-origin-when-cross-origin" },
     }),
   );
-  app.get("/fonts/:file", fonts);
   app.get(RUNTIME_ADDRESS, compression(), runtime);
 
   app.use(async (request, response, next) => {
@@ -97,6 +96,11 @@ export function storefront(): Express {
     next();
   });
   const shopOf = (response: Response) => (response.locals as Locals).shop;
+
+  app.get(
+    "/fonts/:file",
+    fonts((_request, response, name) => usesFont(shopOf(response), name)),
+  );
 
   app.get("/media/:name", (request, response) => {
     const shop = shopOf(response);

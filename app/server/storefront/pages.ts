@@ -1,6 +1,8 @@
 import { createHash } from "node:crypto";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { textPages } from "~/core/document";
+import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
+import { themeById } from "~/themes";
 import { renderPage, targetAt, type ShopContent } from "~/render";
 import { goodsOf } from "../goods/index.server";
 import { picturesOf } from "../pictures/index.server";
@@ -41,6 +43,17 @@ export async function contentOf(shop: Shop): Promise<ShopContent | undefined> {
   if (!draft) return undefined;
   const [goods, pictures] = await Promise.all([goodsOf(shop), picturesOf(shop.id)]);
   return { draft, goods, pictures, currency: shop.currency, locale: shop.locale };
+}
+
+/** Whether a shop's published pages are set in this cut of a font. */
+export async function usesFont(shop: Shop, name: string): Promise<boolean> {
+  const content = await contentOf(shop);
+  if (!content) return false;
+  const { look } = content.draft;
+  const solved = solveLook(themeById(look.theme), look);
+  return cutsOf(solved.type, solved.theme.widths).some((cut) =>
+    (Object.keys(SUBSETS) as Subset[]).some((subset) => cutFileName(cut, subset) === name),
+  );
 }
 
 const MOST_PAGES = 2_000;

@@ -147,6 +147,8 @@ describe("pages", () => {
       expect(answer.headers["cache-control"]).toContain("immutable");
     }
     expect((await ask("/fonts/nothing-latin-400-400.woff2")).status).toBe(404);
+    // Nobody makes the server cut fonts that this shop has no use for.
+    expect((await ask("/fonts/lora-latin-401-402.woff2")).status).toBe(404);
   });
 
   it("carry a policy that lets only their own style and script run", async () => {
