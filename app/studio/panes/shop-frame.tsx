@@ -13,7 +13,7 @@ const BLANK = `<!doctype html><html lang="en" ${MARK}><head><meta charset="utf-8
 export type SheetSource = { readonly now: () => Sheets; readonly subscribe: (changed: () => void) => () => void };
 
 /** How long frames may take up new sheets, in ms, before the browser is let draw. */
-const BUDGET = 7;
+const BUDGET = 5;
 
 /**
  * Lets listeners take turns: as many in a frame of the screen as there is time for, all of them one after another. So a
