@@ -10,13 +10,30 @@ import { INK, useKeys, useSize } from "../ui";
 import { editFirstWords } from "./interaction";
 import { DEVICE_WIDTH, PAD, scalesFor } from "./devices";
 import { BenchFramesProvider } from "./frames";
-import { Pane } from "./pane";
+import { Pane, type PaneProps } from "./pane";
 import { Plan } from "./plan";
 import { ScrollSync } from "./scroll-sync";
 import { placeForNew, standings, type Standing } from "./sections";
 import { pathOf } from "./words";
 
 const SILL = 26;
+type BenchPanesProps = Omit<PaneProps, "device" | "scale" | "pageSheets"> & {
+  scales: { readonly phone: number; readonly wide: number };
+};
+
+/** The panes and their style sheets: of the bench, only they are drawn anew with every letter that is typed. */
+function BenchPanes({ scales, ...rest }: BenchPanesProps) {
+  const draft = useStudio((s) => s.draft);
+  const pictures = useStudio((s) => s.pictures);
+  const pageSheets = usePageSheets(draft, pictures);
+  return (
+    <>
+      {scales.phone ? <Pane key="phone" device="phone" scale={scales.phone} pageSheets={pageSheets} {...rest} /> : null}
+      {scales.wide ? <Pane key="wide" device="wide" scale={scales.wide} pageSheets={pageSheets} {...rest} /> : null}
+    </>
+  );
+}
+
 type BenchProps = {
   page: string;
   /** What stands above the panes: the page's name, or a choice among pages. */ title: ReactNode;
@@ -28,9 +45,7 @@ type BenchProps = {
 export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
   const store = useStudioStore();
   const view = useStudio((s) => s.view);
-  const draft = useStudio((s) => s.draft);
-  const page = draft.documents[asked] ? asked : "home";
-  const pictures = useStudio((s) => s.pictures);
+  const page = useStudio((s) => (s.draft.documents[asked] ? asked : "home"));
   const selected = useStudio((s) => s.selected);
   const [frames, setFrames] = useState<{ phone: Document | null; wide: Document | null }>({ phone: null, wide: null });
   const [addAt, setAddAt] = useState<number | null>(null);
@@ -102,8 +117,7 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
       : scalesFor(view, size.width, size.height)
     : null;
   const height = size ? Math.max(200, size.height - SILL - PAD) : 0;
-  const pageSheets = usePageSheets(draft, pictures);
-  const paneProps = { page, pageSheets, sync, onPicture, onFrame, height };
+  const paneProps = { page, sync, onPicture, onFrame, height };
   return (
     <BenchFramesProvider value={frames}>
       <Box
@@ -180,8 +194,7 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
             }}
             data-panes-ready={frames.phone || frames.wide ? "" : undefined}
           >
-            {scales && scales.phone ? <Pane key="phone" device="phone" scale={scales.phone} {...paneProps} /> : null}
-            {scales && scales.wide ? <Pane key="wide" device="wide" scale={scales.wide} {...paneProps} /> : null}
+            {scales ? <BenchPanes scales={scales} {...paneProps} /> : null}
           </Box>
         </Box>
         <Box

@@ -10,7 +10,7 @@ import { boxOf, Marks } from "./marks";
 import type { ScrollSync } from "./scroll-sync";
 import { useSectionDrag } from "./use-drag";
 
-type PaneProps = {
+export type PaneProps = {
   device: "phone" | "wide";
   page: string;
   /** Style sheets of the shop, shared by all panes. */

@@ -1,5 +1,5 @@
 import { memo, useMemo } from "react";
-import type { Draft, Look } from "~/core/document";
+import { textPages, type Draft, type Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
@@ -81,7 +81,15 @@ type StillProps = Omit<ShopPageProps, "draft"> & { look: Look; documents: Draft[
 
 const StillPage = memo(function StillPage({ look, documents, target, dressing, studio }: StillProps) {
   const theme = themeById(look.theme);
-  const env = useMemo(() => envOf(dressing, { look, documents }, studio), [dressing, look, documents, studio]);
+  // Of the documents, views ask only which pages there are; a letter that is typed must not draw every card anew.
+  const pages = textPages(documents)
+    .map((d) => `${d.id} ${d.title}`)
+    .join("\n");
+  const env = useMemo(
+    () => envOf(dressing, { look, documents }, studio),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [dressing, look, pages, studio],
+  );
   return (
     <EnvProvider value={env}>
       <Page frame={documents.frame!} theme={theme} look={look}>
