@@ -52,6 +52,7 @@ describe.each(THEMES.map((t) => [t.id] as const))("the CSS of a page in %s", (th
       // States that the page's script or a shopper brings about, and combinations that depend on how much there is.
       .filter((s) => s && !/\[data-state|\[open\]|\[aria-|is-|:has|\+|#/.test(s))
       .filter((s) => document.querySelector(s) === null);
+    // Of an arrangement's rules each word is on the page; only all of them together may not be.
     expect(idle.filter((s) => !/^[a-z.]*(a-|s-)/.test(s))).toEqual([]);
     // Every custom property that is declared is asked for by some rule.
     const asked = new Set(referencesOf(css));

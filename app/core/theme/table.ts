@@ -98,7 +98,8 @@ const CASES = { none: "As written", uppercase: "Capitals" } as const;
 
 export const BUTTONS = ["primary", "secondary", "quiet"] as const;
 export type ButtonName = (typeof BUTTONS)[number];
-const BUTTON_WORDS: Readonly<Record<ButtonName, string>> = {
+/** What each kind of button is called. */
+export const BUTTON_WORDS: Readonly<Record<ButtonName, string>> = {
   primary: "Primary",
   secondary: "Secondary",
   quiet: "Quiet",

@@ -1,9 +1,7 @@
-import { Box, Typography } from "@mui/material";
 import { useEffect, useMemo, useState } from "react";
 import type { Target } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
-import { paneCss, ShopFrame, ShopPage, useDressing, type Sheets } from "../panes";
-import { INK } from "../ui";
+import { paneCss, PaneShell, ShopFrame, SillName, SillScale, ShopPage, useDressing, type Sheets } from "../panes";
 import { DEVICE_NAME, DEVICE_WIDTH } from "./devices";
 import { attachPane } from "./interaction";
 import { boxOf, Marks } from "./marks";
@@ -63,52 +61,27 @@ export function Pane({ device, page, pageSheets, scale, height, sync, onPicture,
   });
 
   return (
-    <Box
-      component="section"
-      aria-label={`${DEVICE_NAME[device]} pane`}
-      sx={{ display: "flex", flexDirection: "column", flex: "none" }}
+    <PaneShell
+      label={`${DEVICE_NAME[device]} pane`}
+      sill={
+        <>
+          <SillName>{DEVICE_NAME[device]}</SillName>
+          <SillScale width={DEVICE_WIDTH[device]} scale={scale} />
+        </>
+      }
     >
-      <Box
-        sx={{
-          border: `1px solid ${INK.ink}`,
-          borderBottom: 0,
-          borderRadius: "6px 6px 0 0",
-          overflow: "hidden",
-          lineHeight: 0,
-        }}
+      <ShopFrame
+        title={`${DEVICE_NAME[device]} view of the page`}
+        width={DEVICE_WIDTH[device]}
+        scale={scale}
+        height={height}
+        sheets={pageSheets}
+        extra={css}
+        onDocument={setFrame}
       >
-        <ShopFrame
-          title={`${DEVICE_NAME[device]} view of the page`}
-          width={DEVICE_WIDTH[device]}
-          scale={scale}
-          height={height}
-          sheets={pageSheets}
-          extra={css}
-          onDocument={setFrame}
-        >
-          <ShopPage draft={draft} target={target} dressing={dressing} studio={studio} />
-          {frame ? <Marks frame={frame} device={device} hovered={hovered} dragging={dragging} onGrip={begin} /> : null}
-        </ShopFrame>
-      </Box>
-      <Box
-        sx={{
-          height: 24,
-          px: 1.25,
-          display: "flex",
-          alignItems: "center",
-          justifyContent: "space-between",
-          bgcolor: INK.ink,
-          color: INK.paper,
-          borderRadius: "0 0 6px 6px",
-        }}
-      >
-        <Typography variant="caption" sx={{ fontWeight: 600 }}>
-          {DEVICE_NAME[device]}
-        </Typography>
-        <Typography variant="caption">
-          {DEVICE_WIDTH[device]} wide{scale < 0.995 ? `, at ${Math.round(scale * 100)} %` : ""}
-        </Typography>
-      </Box>
-    </Box>
+        <ShopPage draft={draft} target={target} dressing={dressing} studio={studio} />
+        {frame ? <Marks frame={frame} device={device} hovered={hovered} dragging={dragging} onGrip={begin} /> : null}
+      </ShopFrame>
+    </PaneShell>
   );
 }

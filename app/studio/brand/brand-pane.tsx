@@ -1,4 +1,4 @@
-import { Box, ButtonBase, Tooltip, Typography } from "@mui/material";
+import { ButtonBase, Tooltip, Typography } from "@mui/material";
 import { TriangleAlert } from "lucide-react";
 import { memo, useEffect, useLayoutEffect, useMemo, useState, type RefObject } from "react";
 import { createPortal } from "react-dom";
@@ -9,7 +9,16 @@ import { EnvProvider } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { envOf } from "~/render";
 import { DEVICE_NAME, DEVICE_WIDTH } from "../bench";
-import { paneCss, ShopFrame, ShopPage, type Dressing, type SheetSource } from "../panes";
+import {
+  paneCss,
+  PaneShell,
+  ShopFrame,
+  SillName,
+  SillScale,
+  ShopPage,
+  type Dressing,
+  type SheetSource,
+} from "../panes";
 import { INK } from "../ui";
 import { useDesk, useDeskStore } from "./desk";
 import { elementsOfPart, elementsUsing } from "./where-used";
@@ -236,82 +245,59 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
   const pickedPart = clicked && picked?.part === clicked.part ? partById(clicked.part) : undefined;
   const label = `${title}, ${DEVICE_NAME[device].toLowerCase()}`;
   return (
-    <Box component="section" aria-label={`${label} pane`} sx={{ flex: "none", width: Math.round(width) + 2 }}>
-      <Box
-        sx={{
-          border: `1px solid ${INK.ink}`,
-          borderBottom: 0,
-          borderRadius: "6px 6px 0 0",
-          overflow: "hidden",
-          lineHeight: 0,
-        }}
-      >
-        <ShopFrame
-          title={small ? label : `${DEVICE_NAME[device]} view of ${title}`}
-          width={DEVICE_WIDTH[device]}
-          scale={scale}
-          height={height}
-          sheets={sheets}
-          extra={css}
-          onDocument={setFrame}
-        >
-          {isParts ? (
-            <EnvProvider value={env}>
-              <PartsSheet goods={dressing.goods} read={readerOf(draft.look.brand, theme.defaults)} />
-            </EnvProvider>
-          ) : (
-            <ShopPage draft={draft} target={target} dressing={dressing} />
+    <PaneShell
+      label={`${label} pane`}
+      small={small}
+      sill={
+        <>
+          {small && ((sought && found !== undefined) || failingCount) ? null : (
+            <SillName>{DEVICE_NAME[device]}</SillName>
           )}
-          {frame && clicked && pickedPart ? (
-            <PickedMark frame={frame} element={clicked.element} name={pickedPart.name} />
-          ) : null}
-        </ShopFrame>
-      </Box>
-      <Box
-        sx={{
-          height: small ? 20 : 24,
-          px: 1,
-          display: "flex",
-          alignItems: "center",
-          justifyContent: "space-between",
-          gap: 0.5,
-          bgcolor: INK.ink,
-          color: INK.paper,
-          borderRadius: "0 0 6px 6px",
-          overflow: "hidden",
-        }}
+          {sought && found !== undefined ? (
+            <Typography variant="caption" noWrap sx={{ color: INK.lemon }}>
+              {found === 1 ? "1 place" : `${found} places`}
+            </Typography>
+          ) : failingCount ? (
+            <Tooltip title="Words here can’t be read well because of a fixed colour">
+              <ButtonBase
+                onClick={() => desk.getState().openRole({ set: failing[0]!.set, role: failing[0]!.pinned })}
+                sx={{
+                  color: "#ffb4a3",
+                  display: "inline-flex",
+                  alignItems: "center",
+                  gap: 0.5,
+                }}
+              >
+                <TriangleAlert size={13} aria-hidden /> {failingCount}
+                {small ? "" : " hard to read"}
+              </ButtonBase>
+            </Tooltip>
+          ) : small ? null : (
+            <SillScale width={DEVICE_WIDTH[device]} scale={scale} />
+          )}
+        </>
+      }
+    >
+      <ShopFrame
+        title={small ? label : `${DEVICE_NAME[device]} view of ${title}`}
+        width={DEVICE_WIDTH[device]}
+        scale={scale}
+        height={height}
+        sheets={sheets}
+        extra={css}
+        onDocument={setFrame}
       >
-        {small && ((sought && found !== undefined) || failingCount) ? null : (
-          <Typography variant="caption" noWrap sx={{ fontWeight: 600, fontSize: small ? 11 : 12 }}>
-            {DEVICE_NAME[device]}
-          </Typography>
+        {isParts ? (
+          <EnvProvider value={env}>
+            <PartsSheet goods={dressing.goods} read={readerOf(draft.look.brand, theme.defaults)} />
+          </EnvProvider>
+        ) : (
+          <ShopPage draft={draft} target={target} dressing={dressing} />
         )}
-        {sought && found !== undefined ? (
-          <Typography variant="caption" noWrap sx={{ color: INK.lemon, fontSize: small ? 11 : 12 }}>
-            {found === 1 ? "1 place" : `${found} places`}
-          </Typography>
-        ) : failingCount ? (
-          <Tooltip title="Words here can’t be read well because of a fixed colour">
-            <ButtonBase
-              onClick={() => desk.getState().openRole({ set: failing[0]!.set, role: failing[0]!.pinned })}
-              sx={{
-                color: "#ffb4a3",
-                display: "inline-flex",
-                alignItems: "center",
-                gap: 0.5,
-                fontSize: small ? 11 : 12,
-              }}
-            >
-              <TriangleAlert size={13} aria-hidden /> {failingCount}
-              {small ? "" : " hard to read"}
-            </ButtonBase>
-          </Tooltip>
-        ) : small ? null : (
-          <Typography variant="caption" noWrap>
-            {DEVICE_WIDTH[device]} wide{scale < 0.995 ? `, at ${Math.round(scale * 100)} %` : ""}
-          </Typography>
-        )}
-      </Box>
-    </Box>
+        {frame && clicked && pickedPart ? (
+          <PickedMark frame={frame} element={clicked.element} name={pickedPart.name} />
+        ) : null}
+      </ShopFrame>
+    </PaneShell>
   );
 });

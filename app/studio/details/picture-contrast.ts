@@ -79,6 +79,7 @@ export function usePictureContrast(
   const [findings, setFindings] = useState<readonly Finding[]>([]);
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
+  const measureSoon = useRef(() => {});
   useEffect(
     () => () => {
       worker.current?.terminate();
@@ -121,20 +122,23 @@ export function usePictureContrast(
       clearTimeout(timer);
       timer = setTimeout(() => void ask(), STILL);
     };
+    measureSoon.current = soon;
     soon();
+    return () => clearTimeout(timer);
+  }, [node, layers, picture, frames]);
+  useEffect(() => {
     // Sections change their size when fonts arrive, when words are typed in a pane, when the window is resized.
     const observers = [frames.phone, frames.wide].flatMap((frame) => {
       const section = frame?.querySelector(`[data-node="${node.id}"]`);
       if (!frame || !section) return [];
-      const observer = new (frame.defaultView as Window & typeof globalThis).ResizeObserver(soon);
+      const observer = new (frame.defaultView as Window & typeof globalThis).ResizeObserver(() =>
+        measureSoon.current(),
+      );
       observer.observe(section);
       for (const words of section.querySelectorAll("[data-at]")) observer.observe(words);
       return [observer];
     });
-    return () => {
-      clearTimeout(timer);
-      for (const observer of observers) observer.disconnect();
-    };
-  }, [node, layers, picture, frames]);
+    return () => observers.forEach((observer) => observer.disconnect());
+  }, [node.id, node.props.arrangement, frames]);
   return findings;
 }

@@ -3,7 +3,7 @@ import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
 import { putBackBrand, setShopName, setTagline } from "~/core/commands";
-import { BUTTONS, SETTINGS, type ButtonName, type Group } from "~/core/theme";
+import { BUTTON_WORDS, BUTTONS, SETTINGS, type ButtonName, type Group } from "~/core/theme";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../../keeping";
 import { INK } from "../../ui";
@@ -120,11 +120,6 @@ const PLAIN_GROUPS: readonly Group[] = [
   "toast",
   "frame",
 ];
-const VARIANT_WORDS: Readonly<Record<ButtonName, string>> = {
-  primary: "Primary",
-  secondary: "Secondary",
-  quiet: "Quiet",
-};
 
 function ButtonsGroup() {
   const [variant, setVariant] = useState<ButtonName>("primary");
@@ -141,7 +136,7 @@ function ButtonsGroup() {
       >
         {BUTTONS.map((name) => (
           <ToggleButton key={name} value={name}>
-            {VARIANT_WORDS[name]}
+            {BUTTON_WORDS[name]}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
