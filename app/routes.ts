@@ -9,6 +9,7 @@ export default [
   route("s/:shop/keep", "routes/keep.ts"),
   route("s/:shop/upload", "routes/upload.ts"),
   route("s/:shop/publish", "routes/publish.ts"),
+  route("s/:shop/versions", "routes/versions.ts"),
   route("s/:shop/goods.csv", "routes/goods-file.ts"),
   route("s/:shop", "routes/shop.tsx", [
     route("pages", "routes/pages.tsx"),

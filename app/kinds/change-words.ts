@@ -12,6 +12,13 @@ const LOOK: Readonly<Record<Extract<Difference, { what: "look" }>["part"], reado
   logo: ["Brand", "logo changed"],
 };
 
+/** What any section can have besides what its kind says. */
+const BESIDES: Readonly<Record<string, string>> = {
+  anchor: "name of the place",
+  backdrop: "picture behind",
+  css: "section CSS",
+};
+
 /** A brand setting's name inside a sentence. */
 function brandLabel(key: string): string {
   const pin = readPinKey(key);
@@ -27,8 +34,8 @@ function propsWords(fields: readonly Field[], keys: readonly string[]): string {
     if (key === "arrangement") said.add("arrangement");
     else {
       const field = fields.find((f) => f.key === key);
-      if (!field) said.add(key);
-      else if (field.type === "line" || field.type === "text") said.add("words");
+      if (!field) said.add(BESIDES[key] ?? key);
+      else if (field.type === "line" || field.type === "text" || field.type === "rich") said.add("words");
       else if (field.type === "link") said.add("link");
       else said.add(field.label.toLowerCase());
     }
@@ -46,7 +53,8 @@ export function changeWords(difference: Difference): Change {
   if (!("node" in difference)) {
     return { where: difference.document.title, what: difference.what === "page-added" ? "new page" : "page removed" };
   }
-  const where = `${difference.document.title} › ${nameOf(difference.node)}`;
+  const inside = difference.section.id === difference.node.id ? "" : ` › ${nameOf(difference.node)}`;
+  const where = `${difference.document.title} › ${nameOf(difference.section)}${inside}`;
   const fields = kindOf(difference.node)?.definition.fields ?? [];
   switch (difference.what) {
     case "added":

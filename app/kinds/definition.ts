@@ -1,6 +1,6 @@
 import type { ComponentType } from "react";
 import type { z } from "zod";
-import type { Json, StyleSheet } from "~/core/document";
+import type { Json, Node, StyleSheet } from "~/core/document";
 
 /** A value of a section that a seller can set; Details draws its controls from these. */
 export type Field =
@@ -11,7 +11,15 @@ export type Field =
       readonly most: number;
       readonly hint?: string;
     }
-  | { readonly type: "picture" | "link"; readonly key: string; readonly label: string }
+  /** Running text with a shape. */
+  | { readonly type: "rich"; readonly key: string; readonly label: string; readonly most: number }
+  | { readonly type: "picture" | "link" | "product" | "sign"; readonly key: string; readonly label: string }
+  | {
+      readonly type: "choice";
+      readonly key: string;
+      readonly label: string;
+      readonly options: readonly (readonly [value: string, label: string])[];
+    }
   | { readonly type: "collection"; readonly key: string; readonly label: string; readonly none: string }
   | {
       readonly type: "number";
@@ -40,8 +48,18 @@ export type Arrangement = {
 };
 
 /** What a seller wants to do with a section; Add is grouped by it. */
-export const PURPOSES = ["Welcome", "Show goods", "Tell the story", "Keep in touch", "On every page"] as const;
+export const PURPOSES = [
+  "Welcome",
+  "Show goods",
+  "Tell the story",
+  "Keep in touch",
+  "Freehand",
+  "On every page",
+] as const;
 export type Purpose = (typeof PURPOSES)[number];
+
+/** Whether a part of a page is a section, a column of one, or what stands in columns. */
+export type Level = "section" | "column" | "widget";
 
 export type Definition<Props extends Record<string, unknown> = Record<string, unknown>> = {
   readonly kind: string;
@@ -49,10 +67,14 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   /** What it is good for, in a sentence. */
   readonly about: string;
   readonly purpose: Purpose;
-  /** The root slots in which it may stand. */
+  readonly level: Level;
+  /** The slots in which it may stand: of a document's root, or of another part. */
   readonly slots: readonly string[];
-  readonly tag: "section" | "header" | "footer" | "aside";
+  /** The slots that it has itself, each with the most that it holds. */
+  readonly holds?: Readonly<Record<string, number>>;
+  readonly tag: "section" | "header" | "footer" | "aside" | "div" | "figure" | "blockquote";
   readonly arrangements: readonly [Arrangement, ...Arrangement[]];
+  readonly starts?: readonly Start[];
   readonly fields: readonly Field[];
   readonly props: z.ZodType<Props>;
   readonly defaults: Props;
@@ -60,6 +82,17 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   /** Names of the style properties that make sense for it. */
   readonly styles: readonly string[];
   readonly css: string;
+};
+
+/** A section to begin with, where its kind can hold anything: built from the shop's own goods and pictures. */
+export type Start = {
+  readonly id: string;
+  readonly name: string;
+  readonly build: (given: {
+    readonly picture: string | null;
+    readonly product: string | null;
+    readonly link: Json;
+  }) => Pick<Node, "slots" | "style">;
 };
 
 export type ViewProps<Props> = { readonly props: Props; readonly arrangement: string; readonly first: boolean };

@@ -1,7 +1,7 @@
 import type { Json, Node } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
-import { KINDS, makeSection } from ".";
+import { KINDS, makeNode } from ".";
 
 /** A picture of the library that suits a wide place: the widest-shaped one, of several the oldest. */
 const widest = (pictures: readonly Picture[]): Picture | undefined =>
@@ -11,14 +11,16 @@ const widest = (pictures: readonly Picture[]): Picture | undefined =>
     .sort((a, b) => b.width / b.height - a.width / a.height)[0];
 
 /**
- * A new section that shows the shop's own goods and pictures wherever its kind has a place for them, so that it looks
+ * A new part that shows the shop's own goods and pictures wherever its kind has a place for them, so that it looks
  * like something from the first moment.
  */
-export function fillSection(kind: string, goods: Goods, pictures: readonly Picture[], arrangement?: string): Node {
+export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[], arrangement?: string): Node {
   const definition = KINDS.get(kind)?.definition;
   const props: Record<string, Json> = {};
   for (const field of definition?.fields ?? []) {
     if (field.type === "picture") props[field.key] = widest(pictures)?.id ?? null;
+    if (field.type === "product")
+      props[field.key] = (goods.products.find((p) => p.pictures.length) ?? goods.products[0])?.id ?? null;
     if (field.type === "collection") props[field.key] = goods.collections[0]?.id ?? null;
     if (field.type === "link" && goods.collections[0])
       props[field.key] = { to: "collection", id: goods.collections[0].id };
@@ -27,5 +29,25 @@ export function fillSection(kind: string, goods: Goods, pictures: readonly Pictu
     }
   }
   if (arrangement !== undefined) props.arrangement = arrangement;
-  return makeSection(kind, props);
+  return makeNode(kind, props);
+}
+
+/** A part with what its kind says wherever it says nothing itself, and so all the way down. */
+const completed = (node: Node): Node => ({
+  ...node,
+  props: { ...(KINDS.get(node.kind)?.definition.defaults as Record<string, Json> | undefined), ...node.props },
+  slots: Object.fromEntries(Object.entries(node.slots).map(([slot, children]) => [slot, children.map(completed)])),
+});
+
+/** A new section of a kind that can hold anything, begun as one of its starting points. */
+export function fillStart(kind: string, start: string, goods: Goods, pictures: readonly Picture[]): Node {
+  const found = KINDS.get(kind)?.definition.starts?.find((s) => s.id === start);
+  if (!found) throw new Error(`no start "${start}" of "${kind}"`);
+  const [collection] = goods.collections;
+  const built = found.build({
+    picture: widest(pictures)?.id ?? null,
+    product: (goods.products.find((p) => p.pictures.length) ?? goods.products[0])?.id ?? null,
+    link: collection ? { to: "collection", id: collection.id } : { to: "nowhere" },
+  });
+  return completed(makeNode(kind, {}, built));
 }

@@ -1,18 +1,51 @@
 import { isKnownValue, PROPERTIES } from "~/core/cascade";
 import { newId, type Json, type Node } from "~/core/document";
-import type { Kind } from "./definition";
+import { button } from "./button";
+import { chassisProblem } from "./chassis";
 import { collectionTiles } from "./collection-tiles";
+import { column } from "./column";
+import type { Kind, Level } from "./definition";
 import { footer } from "./footer";
+import { freehand } from "./freehand";
+import { group } from "./group";
 import { header } from "./header";
+import { heading } from "./heading";
 import { hero } from "./hero";
 import { notice } from "./notice";
+import { picture } from "./picture";
 import { pictureWords } from "./picture-words";
+import { point } from "./point";
+import { product } from "./product";
 import { productGrid } from "./product-grid";
+import { quote } from "./quote";
+import { rule } from "./rule";
 import { signUp } from "./sign-up";
 import { text } from "./text";
+import { words } from "./words";
 
 /** Every kind, in the order in which Add offers them. Adding a kind is one folder and one line here. */
-const LIST: readonly Kind[] = [hero, productGrid, collectionTiles, pictureWords, text, signUp, notice, header, footer];
+const LIST: readonly Kind[] = [
+  hero,
+  productGrid,
+  collectionTiles,
+  pictureWords,
+  text,
+  signUp,
+  freehand,
+  notice,
+  header,
+  footer,
+  column,
+  heading,
+  words,
+  picture,
+  button,
+  product,
+  quote,
+  point,
+  rule,
+  group,
+];
 
 export const KINDS: ReadonlyMap<string, Kind> = new Map(LIST.map((kind) => [kind.definition.kind, kind]));
 if (KINDS.size !== LIST.length) throw new Error("two kinds have the same name");
@@ -22,8 +55,21 @@ export const kindOf = (node: Pick<Node, "kind">): Kind | undefined => KINDS.get(
 /** What a section's kind is called; unknown kinds keep their stored name. */
 export const nameOf = (node: Pick<Node, "kind">): string => kindOf(node)?.definition.name ?? node.kind;
 
-/** A new section of a kind with its defaults, changed by `props`. */
-export function makeSection(kind: string, props: Readonly<Record<string, Json>> = {}, more: Partial<Node> = {}): Node {
+/** Every kind of one level, in the order in which Add offers them. */
+export const kindsOf = (level: Level): readonly Kind[] => LIST.filter((kind) => kind.definition.level === level);
+
+/** What a part is; undefined for what this version does not know. */
+export const levelOf = (node: Pick<Node, "kind">): Level | undefined => kindOf(node)?.definition.level;
+
+/** Whether a kind may stand in a slot of a part. The same answer for drags, keys, pasting and the server. */
+export function accepts(parent: Pick<Node, "kind">, slot: string, child: Pick<Node, "kind">): boolean {
+  const stands = kindOf(child)?.definition.slots ?? [];
+  if (!stands.includes(slot)) return false;
+  return parent.kind === "root" || kindOf(parent)?.definition.holds?.[slot] !== undefined;
+}
+
+/** A new node of a kind with its defaults, changed by `props`. */
+export function makeNode(kind: string, props: Readonly<Record<string, Json>> = {}, more: Partial<Node> = {}): Node {
   const found = KINDS.get(kind);
   if (!found) throw new Error(`no kind "${kind}"`);
   const defaults = found.definition.defaults as Record<string, Json>;
@@ -51,6 +97,15 @@ export function problemOf(node: Node): { path: string; why: string } | undefined
       }
     }
   }
+  for (const [slot, children] of Object.entries(node.slots)) {
+    const most = kind.definition.holds?.[slot];
+    if (most === undefined) return { path: slot, why: `${kind.definition.name} has no place for that.` };
+    if (children.length > most) return { path: slot, why: `${kind.definition.name} can hold ${most} things.` };
+    const stranger = children.find((child) => kindOf(child) && !accepts(node, slot, child));
+    if (stranger) return { path: slot, why: `${nameOf(stranger)} can’t stand in ${kind.definition.name}.` };
+  }
+  const besides = kind.definition.level === "section" ? chassisProblem(node) : undefined;
+  if (besides) return besides;
   const parsed = kind.definition.props.safeParse(node.props);
   if (parsed.success) return undefined;
   const issue = parsed.error.issues[0]!;
@@ -63,6 +118,8 @@ export {
   type Definition,
   type Field,
   type Kind,
+  type Level,
   type Purpose,
   type ViewProps,
 } from "./definition";
+export { chassisOf, hasStyle, moreStyles } from "./chassis";

@@ -3,8 +3,8 @@ import { PROPERTIES } from "~/core/cascade";
 import { differences, freeze, type Document, type Draft, type Node } from "~/core/document";
 import { contentWith, everySection, goods, pictures } from "~/render/fixtures/content";
 import { changeWords } from "./change-words";
-import { fillSection } from "./fill";
-import { KINDS, kindOf, makeSection, nameOf, problemOf, PURPOSES, type Field } from ".";
+import { fillNode } from "./fill";
+import { KINDS, kindOf, makeNode, nameOf, problemOf, PURPOSES, type Field } from ".";
 
 const all = [...KINDS.values()].map((kind) => kind.definition);
 
@@ -53,33 +53,33 @@ describe.each(all.map((d) => [d.name, d] as const))("kind %s", (_name, definitio
   it("has arrangements of different names, a purpose, and a place", () => {
     expect(new Set(definition.arrangements.map((a) => a.id)).size).toBe(definition.arrangements.length);
     expect(PURPOSES).toContain(definition.purpose);
-    expect(["main", "top", "bottom"]).toContain(definition.slots[0]);
+    expect(["main", "top", "bottom", "columns", "widgets"]).toContain(definition.slots[0]);
   });
 
-  it("starts from values that it allows", () => expect(problemOf(makeSection(definition.kind))).toBeUndefined());
+  it("starts from values that it allows", () => expect(problemOf(makeNode(definition.kind))).toBeUndefined());
 });
 
 describe("a fresh section", () => {
   it("is filled with the shop's own goods and its widest picture", () => {
-    expect(fillSection("hero", goods, pictures).props).toMatchObject({
+    expect(fillNode("hero", goods, pictures).props).toMatchObject({
       picture: "wide",
       link: { to: "collection", id: "one" },
     });
-    expect(fillSection("product-grid", goods, pictures, "shelf").props).toMatchObject({
+    expect(fillNode("product-grid", goods, pictures, "shelf").props).toMatchObject({
       collection: "one",
       arrangement: "shelf",
     });
-    expect(fillSection("collection-tiles", goods, pictures).props.tiles).toHaveLength(2);
+    expect(fillNode("collection-tiles", goods, pictures).props.tiles).toHaveLength(2);
   });
 
   it("is whole in a shop that has nothing yet", () => {
     for (const { kind } of all) {
-      expect(problemOf(fillSection(kind, { products: [], collections: [] }, [])), kind).toBeUndefined();
+      expect(problemOf(fillNode(kind, { products: [], collections: [] }, [])), kind).toBeUndefined();
     }
   });
 
   it("of an unknown kind is a mistake of ours; one that is stored keeps its name", () => {
-    expect(() => makeSection("nothing")).toThrow();
+    expect(() => makeNode("nothing")).toThrow();
     expect(kindOf({ kind: "nothing" })).toBeUndefined();
     expect(nameOf({ kind: "nothing" })).toBe("nothing");
     expect(problemOf({ ...everySection[0]!.node, kind: "nothing" })?.why).toBe("This version does not know “nothing”.");

@@ -5,7 +5,7 @@ import { KINDS } from "~/kinds";
 import { BASE_CSS } from "~/kinds/parts";
 import { PAGES_CSS } from "./pages/css";
 import { prune, vocabularyOf } from "./prune";
-import { sectionCss } from "./style";
+import { shownCss } from "./style";
 
 const squeeze = (css: string) => css.replace(/\n\s*/g, "");
 
@@ -33,7 +33,7 @@ export function pageCss(
   const has = vocabularyOf(html);
   const rules = [
     prune(sharedCss(theme), has),
-    ...sections.filter((node) => node.shown).map((node) => sectionCss(node, theme, look)),
+    ...sections.map((node) => shownCss(node, theme, look)),
     ...pictures.map(focusCss),
   ].join("");
   const { measures, colours } = coloursAndMeasuresCss(solved, { sets: has.sets, names: new Set(referencesOf(rules)) });

@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from "react-dom/server";
-import type { Document, Node } from "~/core/document";
+import { walk, type Document, type Node } from "~/core/document";
 import { renditionAddress, sourceOf, widthsFor, type Picture } from "~/core/pictures";
+import { plainOf, type Rich } from "~/core/rich";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
 import { EnvProvider } from "~/kinds/parts";
 import { themeById } from "~/themes";
@@ -43,8 +44,8 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
       const hero = page?.root.slots.main?.find((n) => n.shown && typeof n.props.picture === "string");
       const said = page?.root.slots.main
         ?.filter((n) => n.shown)
-        .map((n) => n.props.text)
-        .find((t) => typeof t === "string" && t !== "");
+        .flatMap((n) => [...walk(n)].map(({ props }) => plainOf((props.text ?? "") as unknown as Rich)))
+        .find((t) => t !== "");
       return {
         title: isHome
           ? identity.tagline

@@ -5,5 +5,6 @@ export { PartsSheet, SHEET_CSS } from "./pages/parts-sheet";
 export { PARTS, partById, type Part } from "./parts";
 export { Section } from "./section";
 export { pageCss, sharedCss } from "./css";
-export { arrangementOf, nodeClass, sectionCss, sectionLayers } from "./style";
+export { compileOwnCss, type OwnCss } from "./own-css";
+export { arrangementOf, nodeClass, nodeCss, nodeLayers } from "./style";
 export { addressOf, NOT_FOUND, onePageOfEachKind, TARGET_KINDS, targetAt, targetName, type Target } from "./target";

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { Document, Draft, Look, Node } from "~/core/document";
+import { walk, type Document, type Draft, type Look, type Node } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
 import { CollectionPage, MessagePage, ProductPage, SearchPage } from "./pages/views";
@@ -27,6 +27,15 @@ export function Page({ frame, theme, look, children }: PageProps): ReactNode {
   );
 }
 
+/** Whether the first section that is shown holds the page's first heading; one that is put together freely may not. */
+function hasHead(main: readonly Node[]): boolean {
+  const [first] = main;
+  if (!first) return false;
+  return (
+    first.kind !== "freehand" || [...walk(first)].some((n) => n.kind === "heading" && n.shown && n.props.text !== "")
+  );
+}
+
 type BodyProps = { target: Target; documents: Draft["documents"]; goods: Goods; theme: Theme; look: Look };
 
 /** A page's own part: its sections, or what its kind shows. */
@@ -35,7 +44,16 @@ export function PageBody({ target, documents, goods, theme, look }: BodyProps): 
     case "home":
     case "text": {
       const document = documents[target.page === "home" ? "home" : target.id];
-      return document ? <>{sections(document.root.slots.main, theme, look, true)}</> : null;
+      if (!document) return null;
+      const main = document.root.slots.main ?? [];
+      return (
+        <>
+          {hasHead(main) ? null : (
+            <h1 className="unseen">{target.page === "home" ? look.identity.name : document.title}</h1>
+          )}
+          {sections(main, theme, look, true)}
+        </>
+      );
     }
     case "collection":
       return <CollectionPage goods={goods} collection={target.collection} />;

@@ -7,24 +7,30 @@ type Selector = {
   readonly text: string;
   readonly tags: readonly string[];
   readonly classes: readonly string[];
-  readonly sets: readonly string[];
+  /** Attributes of ours: `data-in`, `data-in=rise`. */
+  readonly data: readonly string[];
 };
 type Part =
   | { readonly type: "rule"; readonly selectors: readonly Selector[]; readonly body: string }
+  | { readonly type: "keyframes"; readonly name: string; readonly css: string }
   | { readonly type: "group"; readonly head: string; readonly parts: readonly Part[] }
   | { readonly type: "plain"; readonly css: string };
 
-/** What a page has: names of elements, of classes, and of colour sets that something wears. */
+/**
+ * What a page has: names of elements, of classes, of attributes of ours (by themselves and with their values), and of colour
+ * sets that something wears.
+ */
 export type Vocabulary = {
   readonly tags: ReadonlySet<string>;
   readonly classes: ReadonlySet<string>;
+  readonly data: ReadonlySet<string>;
   readonly sets: ReadonlySet<string>;
 };
 
 function selectorOf(node: CssNode): Selector {
   const tags: string[] = [];
   const classes: string[] = [];
-  const sets: string[] = [];
+  const data: string[] = [];
   // What stands inside of :not() need not be there, and of :is() or :where() any one will do.
   let depth = 0;
   walk(node, {
@@ -33,14 +39,16 @@ function selectorOf(node: CssNode): Selector {
       if (depth) return;
       if (inner.type === "TypeSelector" && inner.name !== "*") tags.push(inner.name);
       if (inner.type === "ClassSelector") classes.push(inner.name);
-      if (inner.type === "AttributeSelector" && inner.name.name === "data-set" && inner.value)
-        sets.push(inner.value.type === "Identifier" ? inner.value.name : inner.value.value);
+      if (inner.type === "AttributeSelector" && inner.name.name.startsWith("data-")) {
+        const value = inner.value && (inner.value.type === "Identifier" ? inner.value.name : inner.value.value);
+        data.push(inner.name.name + (value ? `=${value}` : ""));
+      }
     },
     leave(inner: CssNode) {
       if (inner.type === "PseudoClassSelector" && ["not", "is", "where"].includes(inner.name)) depth--;
     },
   });
-  return { text: generate(node), tags, classes, sets };
+  return { text: generate(node), tags, classes, data };
 }
 
 function partsOf(nodes: Iterable<CssNode>): readonly Part[] {
@@ -52,6 +60,8 @@ function partsOf(nodes: Iterable<CssNode>): readonly Part[] {
     } else if (node.type === "Atrule" && node.block && (node.name === "media" || node.name === "supports")) {
       const head = `@${node.name} ${node.prelude ? generate(node.prelude) : ""}`;
       parts.push({ type: "group", head, parts: partsOf(node.block.children) });
+    } else if (node.type === "Atrule" && node.name === "keyframes" && node.prelude) {
+      parts.push({ type: "keyframes", name: generate(node.prelude), css: generate(node) });
     } else parts.push({ type: "plain", css: generate(node) });
   }
   return parts;
@@ -73,6 +83,8 @@ function write(parts: readonly Part[], has: Vocabulary): string {
   let css = "";
   for (const part of parts) {
     if (part.type === "plain") css += part.css;
+    // Only once everything else is written is it known which of them are asked for.
+    else if (part.type === "keyframes") continue;
     else if (part.type === "group") {
       const inner = write(part.parts, has);
       if (inner) css += `${part.head}{${inner}}`;
@@ -81,7 +93,7 @@ function write(parts: readonly Part[], has: Vocabulary): string {
         (s) =>
           s.tags.every((t) => has.tags.has(t)) &&
           s.classes.every((c) => has.classes.has(c)) &&
-          s.sets.every((d) => has.sets.has(d)),
+          s.data.every((d) => has.data.has(d)),
       );
       if (kept.length) css += kept.map((s) => s.text).join(",") + part.body;
     }
@@ -93,9 +105,18 @@ function write(parts: readonly Part[], has: Vocabulary): string {
 export function vocabularyOf(html: string): Vocabulary {
   const tags = new Set(["html", "body", ...[...html.matchAll(/<([a-z][\w-]*)/g)].map((m) => m[1]!)]);
   const classes = new Set([...html.matchAll(/ class="([^"]*)"/g)].flatMap((m) => m[1]!.split(/\s+/)));
-  const sets = new Set([...html.matchAll(/ data-set="([^"]*)"/g)].map((m) => m[1]!));
-  return { tags, classes, sets };
+  const said = [...html.matchAll(/ (data-[\w-]+)="([^"]*)"/g)];
+  const data = new Set(said.flatMap(([, name, value]) => [name!, `${name}=${value}`]));
+  const sets = new Set(said.filter(([, name]) => name === "data-set").map(([, , value]) => value!));
+  return { tags, classes, data, sets };
 }
 
 /** The rules of `css` that a page with this vocabulary can use, in their order. */
-export const prune = (css: string, has: Vocabulary): string => write(takeApart(css), has);
+export function prune(css: string, has: Vocabulary): string {
+  const parts = takeApart(css);
+  const written = write(parts, has);
+  const moves = parts.filter(
+    (p) => p.type === "keyframes" && new RegExp(`animation[^;}]*\\b${p.name}\\b`).test(written),
+  );
+  return written + moves.map((p) => (p.type === "keyframes" ? p.css : "")).join("");
+}

@@ -6,7 +6,7 @@ import { PROPERTIES, resolve } from "~/core/cascade";
 import { problemOf } from "~/kinds";
 import { contentWith, everySection, goods } from "./fixtures/content";
 import { THEMES, themeById } from "~/themes";
-import { renderPage, sectionCss, sectionLayers, type Target } from ".";
+import { renderPage, nodeCss, nodeLayers, type Target } from ".";
 
 // Off: rules of taste (letter case, how void elements are closed) that say nothing about validity; React writes `srcSet`
 // and `<img/>`, which HTML reads as `srcset` and `<img>`.
@@ -120,7 +120,7 @@ describe("what shoppers get", () => {
 
   it("hides on one device by a rule for that device alone", () => {
     const text = everySection.find((s) => s.node.kind === "text")!.node;
-    const css = sectionCss(
+    const css = nodeCss(
       { ...text, style: { phone: { hidden: true } } },
       themeById("pomelo"),
       contentWith([]).draft.look,
@@ -160,12 +160,12 @@ describe("what is drawn again is what would be drawn from scratch", () => {
                 [audience]: { ...node.style[audience as "all"], [property]: choices[pick % choices.length]!.value },
               },
             };
-            expect(sectionCss(node, theme, look)).toBe(sectionCss(copyOf(node), theme, copyOf(look)));
-            expect(sectionCss(node, theme, look)).toBe(sectionCss(node, theme, look));
+            expect(nodeCss(node, theme, look)).toBe(nodeCss(copyOf(node), theme, copyOf(look)));
+            expect(nodeCss(node, theme, look)).toBe(nodeCss(node, theme, look));
           }
           // The same node in another look is written anew.
           const other = { ...look, brand: { goodsShape: "16/9" } };
-          expect(sectionCss(node, theme, other)).toBe(sectionCss(copyOf(node), theme, other));
+          expect(nodeCss(node, theme, other)).toBe(nodeCss(copyOf(node), theme, other));
         },
       ),
       { seed: 6, numRuns: 80 },
@@ -179,13 +179,13 @@ describe("layers", () => {
     const { look } = contentWith([]).draft;
     const branded = { ...look, brand: { goodsShape: "1/1" } };
     const theme = themeById("pomelo");
-    expect(resolve(sectionLayers(grid, theme, look), "shape", "wide")?.winner.layer).toBe("theme");
-    expect(resolve(sectionLayers(grid, theme, branded), "shape", "wide")).toMatchObject({
+    expect(resolve(nodeLayers(grid, theme, look), "shape", "wide")?.winner.layer).toBe("theme");
+    expect(resolve(nodeLayers(grid, theme, branded), "shape", "wide")).toMatchObject({
       value: "1/1",
       winner: { layer: "brand" },
     });
     const own = { ...grid, style: { all: { shape: "3/2" } } };
-    expect(resolve(sectionLayers(own, theme, branded), "shape", "wide")?.overridden.map((s) => s.layer)).toEqual([
+    expect(resolve(nodeLayers(own, theme, branded), "shape", "wide")?.overridden.map((s) => s.layer)).toEqual([
       "brand",
       "theme",
       "kind",

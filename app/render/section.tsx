@@ -1,15 +1,27 @@
 import { memo, type ReactNode } from "react";
-import { nodeAttributes } from "~/core/cascade";
-import type { Look, Node } from "~/core/document";
+import { nodeAttributes, resolve } from "~/core/cascade";
+import { walk, type Look, type Node } from "~/core/document";
 import type { Theme } from "~/core/theme";
-import { kindOf } from "~/kinds";
-import { NodeIdProvider, useEnv } from "~/kinds/parts";
-import { arrangementOf, nodeClass, sectionLayers } from "./style";
+import { chassisOf, kindOf, type Definition } from "~/kinds";
+import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, type Inside } from "~/kinds/parts";
+import { arrangementOf, nodeClass, nodeLayers } from "./style";
 
-type SectionProps = { node: Node; theme: Theme; look: Look; first: boolean };
+type PartProps = {
+  node: Node;
+  theme: Theme;
+  look: Look;
+  /** Above the fold: the first section of a page, and what is in it. */
+  first: boolean;
+  headId?: string | undefined;
+};
 
-/** One section in its shell: the element that carries its class, its arrangement and its colour set. */
-export const Section = memo(function Section({ node, theme, look, first }: SectionProps): ReactNode {
+const SHORT = { section: "s s", column: "col col", widget: "w w" } as const;
+
+/** Columns and groups are themselves what holds their things; sections say in their views where things go. */
+const ownSlot = ({ level, holds }: Definition) => (level !== "section" && holds ? Object.keys(holds)[0] : undefined);
+
+/** One part of a page in its shell: the element that carries its class, its arrangement and its colour set. */
+export const Section = memo(function Section({ node, theme, look, first, headId }: PartProps): ReactNode {
   const { studio } = useEnv();
   const kind = kindOf(node);
   // A kind that this version does not know is kept in the document, named in the studio and absent from the shop.
@@ -20,17 +32,53 @@ export const Section = memo(function Section({ node, theme, look, first }: Secti
       </section>
     ) : null;
   if (!studio && !node.shown) return null;
+  const { definition } = kind;
   const arrangement = arrangementOf(kind, node, theme).id;
-  const { tag: Tag, kind: name } = kind.definition;
+  const { tag: Tag, kind: name, level } = definition;
+  const layers = nodeLayers(node, theme, look);
+  const isSection = level === "section";
+  const { anchor, backdrop } = isSection ? chassisOf(node) : {};
+  const isCut = (["edgeTop", "edgeBottom"] as const).some(
+    (edge) => (resolve(layers, edge, "wide")?.value ?? "none") !== "none",
+  );
+  const slot = ownSlot(definition);
+  // The first heading of a page is its `h1`; sections of a fixed form see to that themselves.
+  const head = isSection && first ? [...walk(node)].find((n) => n.kind === "heading" && n.shown)?.id : headId;
+  const inside: Inside = {
+    slots: node.slots,
+    headId: head,
+    draw: (child) => <Section key={child.id} node={child} theme={theme} look={look} first={first} headId={head} />,
+  };
+  const attributes = nodeAttributes(layers);
+  const classes = [
+    `${SHORT[level]}-${name} a-${arrangement} ${nodeClass(node)}`,
+    isCut ? "is-cut" : "",
+    backdrop ? "on-backdrop" : "",
+    !isSection && attributes["data-set"] ? "in-set" : "",
+    attributes["data-drift"] ? "drifts" : "",
+  ];
   return (
     <Tag
-      className={`s s-${name} a-${arrangement} ${nodeClass(node)}`}
-      {...nodeAttributes(sectionLayers(node, theme, look))}
-      {...(studio ? { "data-node": node.id, ...(node.shown ? {} : { "data-not-shown": "" }) } : {})}
-      {...(Tag === "aside" ? { "aria-label": kind.definition.name } : {})}
+      className={classes.filter(Boolean).join(" ")}
+      {...(anchor ? { id: anchor } : {})}
+      {...attributes}
+      {...(studio
+        ? {
+            "data-node": node.id,
+            "data-level": level,
+            ...(slot ? slotMark(node.id, slot) : {}),
+            ...(node.shown ? {} : { "data-not-shown": "" }),
+          }
+        : {})}
+      {...(Tag === "aside" ? { "aria-label": definition.name } : {})}
     >
+      {backdrop ? (
+        <Pic picture={backdrop} at="backdrop" className="backdrop" sizes="100vw" eager={first} alt="" />
+      ) : null}
       <NodeIdProvider value={node.id}>
-        <kind.View props={node.props} arrangement={arrangement} first={first} />
+        <InsideProvider value={inside}>
+          <kind.View props={node.props} arrangement={arrangement} first={first} />
+        </InsideProvider>
       </NodeIdProvider>
     </Tag>
   );

@@ -36,6 +36,12 @@ export function envOf(
       badge: read.isOn("goods.badge"),
       price: read.isOn("goods.price"),
     },
+    facts: {
+      shop: look.identity.name,
+      tagline: look.identity.tagline,
+      goods: String(content.goods.products.length),
+      currency: content.currency,
+    },
     money: (amount) => formatMoney(amount, content.currency, content.locale),
     ...(studio ? { studio } : {}),
   };

@@ -1,7 +1,8 @@
-import { layersOf, nodeCss, type Layer } from "~/core/cascade";
-import type { Look, Node, StyleSheet } from "~/core/document";
+import { layersOf, nodeCss as rulesOf, type Layer } from "~/core/cascade";
+import { walk, type Look, type Node, type StyleSheet } from "~/core/document";
 import type { Theme } from "~/core/theme";
-import { kindOf, type Arrangement, type Kind } from "~/kinds";
+import { chassisOf, kindOf, levelOf, type Arrangement, type Kind } from "~/kinds";
+import { compileOwnCss } from "./own-css";
 
 /** The arrangement that a section is drawn in: its own choice, else the theme's, else the kind's first. */
 export function arrangementOf(kind: Kind, node: Node, theme: Theme): Arrangement {
@@ -20,12 +21,18 @@ function themeSheet(kind: string, theme: Theme): StyleSheet {
   return goods ? { ...own, all: { ...goods, ...own.all } } : own;
 }
 
-/** Every layer of a section's style, weakest first: what Details explains and what the page's CSS is written from. */
-export function sectionLayers(node: Node, theme: Theme, look: Look): readonly Layer[] {
+/** A section that has a picture behind it has a tint between the two, unless its kind says otherwise. */
+const withScrim = (sheet: StyleSheet): StyleSheet => ({
+  ...sheet,
+  all: { scrim: 45, scrimFrom: "even", scrimTone: "dark", ...sheet.all },
+});
+
+/** Every layer of a part's style, weakest first: what Details explains and what the page's CSS is written from. */
+export function nodeLayers(node: Node, theme: Theme, look: Look): readonly Layer[] {
   const kind = kindOf(node);
   if (!kind) return [];
   const below: Layer[] = [
-    { name: "kind", sheet: kind.definition.style },
+    { name: "kind", sheet: chassisOf(node).backdrop ? withScrim(kind.definition.style) : kind.definition.style },
     { name: "theme", sheet: themeSheet(kind.definition.kind, theme) },
     { name: "brand", sheet: goodsSheet(kind.definition.kind, look.brand.goodsShape) },
     { name: "arrangement", sheet: arrangementOf(kind, node, theme).style ?? {} },
@@ -33,17 +40,46 @@ export function sectionLayers(node: Node, theme: Theme, look: Look): readonly La
   return layersOf(node, below);
 }
 
-/** The class by which a section's own rules find it. */
+/** The class by which a part's own rules find it. */
 export const nodeClass = (node: Node): string => `n-${node.id}`;
 
 const written = new WeakMap<Node, { readonly key: string; readonly css: string }>();
 
-/** A section's own rules. Nodes are frozen values, so each state of one is written once for each look it is seen in. */
-export function sectionCss(node: Node, theme: Theme, look: Look): string {
+/**
+ * The rules of a part and of everything in it. Nodes are frozen values, so each state of one is written once for each look
+ * it is seen in, and a change of one widget writes only what leads to it.
+ */
+export function nodeCss(node: Node, theme: Theme, look: Look): string {
   const key = `${theme.id} ${String(look.brand.goodsShape ?? "")}`;
   const known = written.get(node);
   if (known?.key === key) return known.css;
-  const css = nodeCss(`.${nodeClass(node)}`, sectionLayers(node, theme, look));
+  const own = rulesOf(`.${nodeClass(node)}`, nodeLayers(node, theme, look));
+  const inside = Object.values(node.slots)
+    .flat()
+    .map((child) => nodeCss(child, theme, look))
+    .join("");
+  const css = own + ownCss(node) + inside;
   written.set(node, { key, css });
   return css;
 }
+
+/** The rules of a part and of what is in it, as shoppers get them: of what is shown. */
+export const shownCss = (node: Node, theme: Theme, look: Look): string =>
+  !node.shown
+    ? ""
+    : [...walk(node)].every((n) => n.shown)
+      ? nodeCss(node, theme, look)
+      : nodeCss(pruned(node), theme, look);
+
+const pruned = (node: Node): Node => ({
+  ...node,
+  slots: Object.fromEntries(
+    Object.entries(node.slots).map(([slot, children]) => [slot, children.filter((c) => c.shown).map(pruned)]),
+  ),
+});
+
+/** What a seller wrote for a section, as it was compiled: it reaches nothing but this section. */
+const ownCss = (node: Node): string => {
+  const { css } = chassisOf(node);
+  return css && levelOf(node) === "section" ? compileOwnCss(css, nodeClass(node)).css : "";
+};

@@ -1,5 +1,8 @@
 import { DEVICES, type Audience, type Device, type Node, type StyleSheet, type StyleValue } from "../document";
 import { isKnownValue, MEDIA, PROPERTIES } from "./properties";
+import type { Property } from "./property";
+
+const ORDER = Object.values(PROPERTIES);
 
 /** Where a value can come from, weakest first. */
 export const LAYERS = ["kind", "theme", "brand", "arrangement", "section"] as const;
@@ -43,10 +46,16 @@ const write = (declarations: Readonly<Record<string, string>>) =>
     .map(([name, value]) => `${name}:${value}`)
     .join(";");
 
+/** The properties of which any layer says something, in the order in which they are written. */
+function spokenOf(layers: readonly Layer[]): readonly Property[] {
+  const names = new Set(layers.flatMap(({ sheet }) => Object.values(sheet).flatMap((values) => Object.keys(values))));
+  return names.size ? ORDER.filter((property) => names.has(property.name)) : [];
+}
+
 /** Declarations that every device shares, and those that only some have. */
 function declarationsByDevice(layers: readonly Layer[]) {
   const perDevice: Record<Device, Record<string, string>> = { phone: {}, tablet: {}, wide: {} };
-  for (const property of Object.values(PROPERTIES)) {
+  for (const property of spokenOf(layers)) {
     if (property.emission.to !== "declarations") continue;
     for (const device of DEVICES) {
       const resolved = resolve(layers, property.name, device);
@@ -77,10 +86,10 @@ export function nodeCss(selector: string, layers: readonly Layer[]): string {
 /** The attributes that resolving a node's style puts on its element. */
 export function nodeAttributes(layers: readonly Layer[]): Readonly<Record<string, string>> {
   const attributes: Record<string, string> = {};
-  for (const property of Object.values(PROPERTIES)) {
+  for (const property of spokenOf(layers)) {
     if (property.emission.to !== "attribute") continue;
     const resolved = resolve(layers, property.name, "wide");
-    if (resolved && isKnownValue(property.name, resolved.value)) {
+    if (resolved && resolved.value !== "none" && isKnownValue(property.name, resolved.value)) {
       attributes[property.emission.name] = String(resolved.value);
     }
   }

@@ -1,35 +1,11 @@
 import type { Device, StyleValue } from "../document";
 import { SCRIM_COLOURS, SCRIM_FROM, SCRIM_STOPS, SCRIM_TONES, type ScrimFrom, type ScrimTone } from "../pictures";
 import { ALL_SETS, SET_NAMES } from "../theme";
-
-/** A value that can be chosen, and the seller's word for it. */
-export type Choice = { readonly value: StyleValue; readonly label: string };
-
-/** What resolving a property gives to the page: declarations for its rule, or an attribute of its element. */
-export type Emission =
-  | { readonly to: "declarations"; readonly of: (value: StyleValue) => Readonly<Record<string, string>> }
-  | { readonly to: "attribute"; readonly name: string };
-
-export type Property = {
-  readonly name: string;
-  readonly label: string;
-  readonly group: "sits" | "looks";
-  readonly choices: readonly Choice[];
-  /** Whole numbers that may be set besides the choices. */
-  readonly exact?: { readonly least: number; readonly most: number; readonly unit: string };
-  /** Whether it may differ between devices. */
-  readonly perDevice: boolean;
-  readonly emission: Emission;
-  /** The most that a value said for all devices comes to on a device; what is said for the device itself is obeyed. */
-  readonly mostOn?: Partial<Readonly<Record<Device, number>>>;
-};
-
-const steps = (labels: readonly string[]): readonly Choice[] => labels.map((label, value) => ({ value, label }));
-const declare = (name: string, write: (value: StyleValue) => string): Emission => ({
-  to: "declarations",
-  of: (value) => ({ [name]: write(value) }),
-});
-const SPACE_STEPS = steps(["none", "hair", "tight", "small", "medium", "roomy", "large", "huge", "vast"]);
+import { declare, isExact, lengthOr, SPACE_STEPS, stepOf, type Property } from "./property";
+import { BOX_PROPERTIES } from "./properties-box";
+import { COLUMN_PROPERTIES } from "./properties-columns";
+import { GROUND_PROPERTIES } from "./properties-ground";
+import { WORD_PROPERTIES } from "./properties-words";
 
 const MIN_HEIGHTS: Readonly<Record<string, string>> = { content: "0", half: "50svh", tall: "72svh", screen: "92svh" };
 
@@ -60,7 +36,8 @@ const LIST: readonly Property[] = [
       { value: "tall", label: "Tall" },
       { value: "screen", label: "Whole screen" },
     ],
-    emission: declare("--min-height", (v) => MIN_HEIGHTS[String(v)] ?? "0"),
+    exact: { least: 10, most: 100, unit: "svh" },
+    emission: declare("--min-height", (v) => lengthOr(v, (step) => MIN_HEIGHTS[step] ?? "0")),
   },
   {
     name: "align",
@@ -70,10 +47,11 @@ const LIST: readonly Property[] = [
     choices: [
       { value: "start", label: "Left" },
       { value: "center", label: "Centred" },
+      { value: "end", label: "Right" },
     ],
     emission: {
       to: "declarations",
-      of: (v) => ({ "--align": String(v), "--align-box": v === "center" ? "center" : "flex-start" }),
+      of: (v) => ({ "--align": String(v), "--align-box": v === "center" ? "center" : `flex-${String(v)}` }),
     },
   },
   {
@@ -92,7 +70,8 @@ const LIST: readonly Property[] = [
     group: "sits",
     perDevice: true,
     choices: SPACE_STEPS,
-    emission: declare("--space-top", (v) => `var(--s${v})`),
+    exact: { least: 0, most: 400, unit: "px" },
+    emission: declare("--space-top", (v) => lengthOr(v, stepOf("s"))),
   },
   {
     name: "spaceBottom",
@@ -100,7 +79,8 @@ const LIST: readonly Property[] = [
     group: "sits",
     perDevice: true,
     choices: SPACE_STEPS,
-    emission: declare("--space-bottom", (v) => `var(--s${v})`),
+    exact: { least: 0, most: 400, unit: "px" },
+    emission: declare("--space-bottom", (v) => lengthOr(v, stepOf("s"))),
   },
   {
     name: "hidden",
@@ -127,7 +107,8 @@ const LIST: readonly Property[] = [
     group: "looks",
     perDevice: true,
     choices: [1, 2, 3, 4, 5, 6].map((value) => ({ value, label: ["XS", "S", "M", "L", "XL", "XXL"][value - 1]! })),
-    emission: declare("--head", (v) => `var(--t${v})`),
+    exact: { least: 14, most: 160, unit: "px" },
+    emission: declare("--head", (v) => lengthOr(v, stepOf("t"))),
   },
   {
     name: "shape",
@@ -146,7 +127,7 @@ const LIST: readonly Property[] = [
     group: "looks",
     perDevice: true,
     choices: [0, 15, 30, 45, 60, 75].map((value) => ({ value, label: value === 0 ? "None" : `${value} %` })),
-    exact: { least: 0, most: 95, unit: "%" },
+    exact: { least: 0, most: 95, unit: "%", bare: true },
     emission: declare("--scrim", (v) => `${v}%`),
   },
   {
@@ -187,16 +168,15 @@ const LIST: readonly Property[] = [
   },
 ];
 
-export const PROPERTIES: Readonly<Record<string, Property>> = Object.fromEntries(LIST.map((p) => [p.name, p]));
+export const PROPERTIES: Readonly<Record<string, Property>> = Object.fromEntries(
+  [...LIST, ...GROUND_PROPERTIES, ...COLUMN_PROPERTIES, ...BOX_PROPERTIES, ...WORD_PROPERTIES].map((p) => [p.name, p]),
+);
 
 /** Whether a property may have this value; only such values are ever written into a page's CSS. */
 export function isKnownValue(name: string, value: StyleValue): boolean {
   const property = PROPERTIES[name];
   if (!property) return false;
-  const { exact } = property;
-  const isExact =
-    exact && typeof value === "number" && Number.isInteger(value) && value >= exact.least && value <= exact.most;
-  return isExact || property.choices.some((c) => c.value === value);
+  return property.choices.some((c) => c.value === value) || (property.exact ? isExact(property.exact, value) : false);
 }
 
 /** Media queries of the three devices; together they cover every width once. */

@@ -4,17 +4,17 @@ import type { Draft, Json } from "../document";
 import { applyAll } from "../operations";
 import { carryOut, draft, steps } from "../fixtures/arbitraries";
 import {
-  addSection,
+  addNode,
   applyTheme,
   compact,
-  duplicateSection,
-  moveSection,
+  duplicateNodes,
+  moveNode,
   NO_HISTORY,
-  nudgeSection,
+  nudgeNode,
   rebaseAll,
   redo,
   remember,
-  removeSection,
+  removeNodes,
   setBrand,
   setProp,
   setShown,
@@ -42,17 +42,17 @@ function perform(here: Draft, outcome: Outcome): Draft {
 describe("section commands", () => {
   it("move a section to stand before another, counted as the seller sees it", () => {
     const [a, b, c, d] = order(start);
-    expect(order(perform(start, moveSection(start, a!, 2, "A"))).slice(0, 4)).toEqual([b, a, c, d]);
-    expect(order(perform(start, moveSection(start, c!, 0, "C"))).slice(0, 4)).toEqual([c, a, b, d]);
-    expect(moveSection(start, a!, 0, "A").ok).toBe(false);
-    expect(moveSection(start, a!, 1, "A").ok).toBe(false);
+    expect(order(perform(start, moveNode(start, a!, 2, "A"))).slice(0, 4)).toEqual([b, a, c, d]);
+    expect(order(perform(start, moveNode(start, c!, 0, "C"))).slice(0, 4)).toEqual([c, a, b, d]);
+    expect(moveNode(start, a!, 0, "A").ok).toBe(false);
+    expect(moveNode(start, a!, 1, "A").ok).toBe(false);
   });
 
   it("nudge along the plan and stop at its ends, with a reason", () => {
     const [a, b] = order(start);
-    expect(order(perform(start, nudgeSection(start, a!, 1, "A"))).slice(0, 2)).toEqual([b, a]);
-    expect(nudgeSection(start, a!, -1, "Hero")).toEqual({ ok: false, why: "Hero is the first already." });
-    expect(nudgeSection(start, order(start).at(-1)!, 1, "Text")).toEqual({
+    expect(order(perform(start, nudgeNode(start, a!, 1, "A"))).slice(0, 2)).toEqual([b, a]);
+    expect(nudgeNode(start, a!, -1, "Hero")).toEqual({ ok: false, why: "Hero is the first already." });
+    expect(nudgeNode(start, order(start).at(-1)!, 1, "Text")).toEqual({
       ok: false,
       why: "Text is the last already.",
     });
@@ -60,29 +60,29 @@ describe("section commands", () => {
 
   it("duplicate with ids of its own, select the copy, and remove again", () => {
     const [a] = order(start);
-    const outcome = duplicateSection(start, a!, "Hero");
+    const outcome = duplicateNodes(start, [a!], "Hero");
     const after = perform(start, outcome);
     expect(order(after)).toHaveLength(order(start).length + 1);
     const copy = order(after)[1]!;
     expect(outcome.ok && outcome.transaction.selects).toBe(copy);
-    expect(order(perform(after, removeSection(after, copy, "Hero")))).toEqual(order(start));
+    expect(order(perform(after, removeNodes(after, [copy], "Hero")))).toEqual(order(start));
   });
 
   it("say no for what is gone", () => {
     for (const outcome of [
-      removeSection(start, "gone", "X"),
-      setShown(start, "gone", false, "X"),
+      removeNodes(start, ["gone"], "X"),
+      setShown(start, ["gone"], false, "X"),
       setProp(start, "gone", ["a"], 1, "X"),
     ]) {
-      expect(outcome).toEqual({ ok: false, why: "This section is no longer there." });
+      expect(outcome).toEqual({ ok: false, why: "This part is no longer there." });
     }
   });
 
   it("put a style value back to exactly the document from before", () => {
     const [a] = order(start);
-    const set = perform(start, setStyle(start, a!, "phone", "columns", 2, "Columns"));
+    const set = perform(start, setStyle(start, [a!], "phone", "columns", 2, "Columns"));
     expect(set).not.toEqual(start);
-    expect(perform(set, setStyle(set, a!, "phone", "columns", undefined, "Columns"))).toEqual(start);
+    expect(perform(set, setStyle(set, [a!], "phone", "columns", undefined, "Columns"))).toEqual(start);
   });
 
   it("keep content and brand when the theme changes, and give the theme back when the brand is put back", () => {
@@ -95,7 +95,7 @@ describe("section commands", () => {
 
   it("add at the end when asked for a place beyond it", () => {
     const node = { ...start.documents.home!.root.slots.main![0]!, id: "fresh" };
-    const after = perform(start, addSection(start, "home", { parent: "hr", slot: "main", index: 999 }, node, "Text"));
+    const after = perform(start, addNode(start, "home", { parent: "hr", slot: "main", index: 999 }, node, "Text"));
     expect(order(after).at(-1)).toBe("fresh");
   });
 });
@@ -130,10 +130,14 @@ describe("undo", () => {
 
   it("survives a reload: folding the log gives the same history", () => {
     const [a, b] = order(start);
-    let state = follow(start, NO_HISTORY, setShown(start, a!, !start.documents.home!.root.slots.main![0]!.shown, "A"));
+    let state = follow(
+      start,
+      NO_HISTORY,
+      setShown(start, [a!], !start.documents.home!.root.slots.main![0]!.shown, "A"),
+    );
     const log = [state.transaction];
     for (const make of [
-      (s: typeof state) => moveSection(s.draft, b!, 0, "B"),
+      (s: typeof state) => moveNode(s.draft, b!, 0, "B"),
       (s: typeof state) => undo(s.draft, s.history),
       (s: typeof state) => redo(s.draft, s.history),
       (s: typeof state) => undo(s.draft, s.history),
@@ -175,20 +179,24 @@ describe("undo", () => {
 describe("several values at once", () => {
   it("are one step, undone as one, and nothing where they are like that already", () => {
     const [a] = order(start);
-    const values = [
-      ["phone", "scrim", 40],
-      ["wide", "scrim", 20],
-      ["wide", "scrimTone", "light"],
-    ] as const;
-    const outcome = setStyles(start, a!, values, "Tint just enough");
+    const of = (id: string) =>
+      (
+        [
+          ["phone", "scrim", 40],
+          ["wide", "scrim", 20],
+          ["wide", "scrimTone", "light"],
+        ] as const
+      ).map(([audience, property, value]) => ({ id, audience, property, value }));
+    const values = of(a!);
+    const outcome = setStyles(start, values, "Tint just enough");
     if (!outcome.ok) throw new Error(outcome.why);
     expect(outcome.transaction).toMatchObject({ label: "Tint just enough", selects: a });
     const after = { draft: perform(start, outcome), history: remember(NO_HISTORY, outcome.transaction) };
     const style = after.draft.documents.home!.root.slots.main![0]!.style;
     expect([style.phone?.scrim, style.wide?.scrim, style.wide?.scrimTone]).toEqual([40, 20, "light"]);
-    expect(setStyles(after.draft, a!, values, "x")).toEqual({ ok: false, why: "It is like that already." });
+    expect(setStyles(after.draft, values, "x")).toEqual({ ok: false, why: "It is like that already." });
     expect(perform(after.draft, undo(after.draft, after.history))).toEqual(start);
-    expect(setStyles(start, "nobody", values, "x")).toMatchObject({ ok: false });
+    expect(setStyles(start, of("nobody"), "x")).toMatchObject({ ok: false });
   });
 });
 
@@ -196,9 +204,9 @@ describe("carrying changes over", () => {
   it("keeps what still has its target and names what has not", () => {
     const [a, b] = order(start);
     const edit = setProp(start, a!, ["said"], "mine" as Json, "Words changed");
-    const other = setShown(start, b!, !start.documents.home!.root.slots.main![1]!.shown, "B");
+    const other = setShown(start, [b!], !start.documents.home!.root.slots.main![1]!.shown, "B");
     if (!edit.ok || !other.ok) throw new Error();
-    const theirs = perform(start, removeSection(start, a!, "A"));
+    const theirs = perform(start, removeNodes(start, [a!], "A"));
     const result = rebaseAll(theirs, [edit.transaction, other.transaction]);
     expect(result.kept.map((t) => t.id)).toEqual([other.transaction.id]);
     expect(result.dropped.map((t) => t.id)).toEqual([edit.transaction.id]);

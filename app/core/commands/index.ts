@@ -1,3 +1,5 @@
 export * from "./transaction";
-export * from "./sections";
+export * from "./nodes";
 export * from "./look";
+export * from "./columns";
+export * from "./restore";

@@ -1,16 +1,17 @@
 import { sameJson } from "./tree";
 import type { Document, Draft, Node } from "./types";
 
+/** Where a change is. `section`: the section in which `node` stands, or `node` itself. */
+type At = { readonly document: Document; readonly section: Node; readonly node: Node };
+
 /** One change between two drafts, in the terms of the document; wording is the caller's. */
 export type Difference =
   | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" }
   /** One setting of the brand, by its key. */
   | { readonly what: "brand"; readonly key: string }
   | { readonly what: "page-added" | "page-removed"; readonly document: Document }
-  | { readonly what: "added" | "removed" | "moved"; readonly document: Document; readonly node: Node }
-  | { readonly what: "shown" | "not-shown"; readonly document: Document; readonly node: Node }
-  | { readonly what: "props"; readonly document: Document; readonly node: Node; readonly keys: readonly string[] }
-  | { readonly what: "style"; readonly document: Document; readonly node: Node; readonly keys: readonly string[] };
+  | ({ readonly what: "added" | "removed" | "moved" | "shown" | "not-shown" } & At)
+  | ({ readonly what: "props" | "style"; readonly keys: readonly string[] } & At);
 
 const keysThatDiffer = (a: Readonly<Record<string, unknown>>, b: Readonly<Record<string, unknown>>): string[] =>
   [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => !sameJson(a[key], b[key])).sort();
@@ -31,40 +32,67 @@ function keptOrder(before: readonly string[], after: readonly string[]): Set<str
   return new Set(chains.reduce((a, b) => (b.length > a.length ? b : a), [] as string[]));
 }
 
-function nodeDifferences(document: Document, before: Node, after: Node): Difference[] {
+function nodeDifferences(at: At, before: Node): Difference[] {
   const found: Difference[] = [];
-  if (before.shown !== after.shown) found.push({ what: after.shown ? "shown" : "not-shown", document, node: after });
+  const after = at.node;
+  if (before.shown !== after.shown) found.push({ what: after.shown ? "shown" : "not-shown", ...at });
   const props = keysThatDiffer(before.props, after.props);
-  if (props.length) found.push({ what: "props", document, node: after, keys: props });
+  if (props.length) found.push({ what: "props", ...at, keys: props });
   const style = new Set<string>();
   for (const audience of ["all", "phone", "tablet", "wide"] as const) {
     for (const key of keysThatDiffer(before.style[audience] ?? {}, after.style[audience] ?? {})) style.add(key);
   }
-  if (style.size) found.push({ what: "style", document, node: after, keys: [...style].sort() });
+  if (style.size) found.push({ what: "style", ...at, keys: [...style].sort() });
   return found;
 }
 
-function documentDifferences(before: Document, after: Document): Difference[] {
+/** Where a node stands in its document, in its section and in what holds it. */
+type Standing = { readonly node: Node; readonly section: Node; readonly parent: string };
+
+function standingsOf(root: Node): ReadonlyMap<string, Standing> {
+  const found = new Map<string, Standing>();
+  const enter = (parent: Node, section: Node | undefined) => {
+    for (const [slot, children] of Object.entries(parent.slots)) {
+      for (const node of children) {
+        found.set(node.id, { node, section: section ?? node, parent: `${parent.id} ${slot}` });
+        enter(node, section ?? node);
+      }
+    }
+  };
+  enter(root, undefined);
+  return found;
+}
+
+/** What differs between two states of a document, in reading order; of what is new or gone, only the outermost. */
+export function documentDifferences(before: Document, after: Document): Difference[] {
+  if (before.root === after.root) return [];
   const found: Difference[] = [];
-  const wasThere = new Map(
-    Object.values(before.root.slots)
-      .flat()
-      .map((n) => [n.id, n]),
-  );
-  const isThere = new Map(
-    Object.values(after.root.slots)
-      .flat()
-      .map((n) => [n.id, n]),
-  );
-  const common = [...isThere.keys()].filter((id) => wasThere.has(id));
-  const kept = keptOrder([...wasThere.keys()], common);
-  for (const [id, node] of wasThere) if (!isThere.has(id)) found.push({ what: "removed", document: before, node });
-  for (const [id, node] of isThere) {
-    const old = wasThere.get(id);
-    if (!old) found.push({ what: "added", document: after, node });
-    else {
-      if (!kept.has(id)) found.push({ what: "moved", document: after, node });
-      found.push(...nodeDifferences(after, old, node));
+  const was = standingsOf(before.root);
+  const is = standingsOf(after.root);
+  const kept = new Map<string, Set<string>>();
+  const idsUnder = (all: ReadonlyMap<string, Standing>, parent: string, other: ReadonlyMap<string, Standing>) =>
+    [...all].filter(([id, s]) => s.parent === parent && other.get(id)?.parent === parent).map(([id]) => id);
+  const keptUnder = (parent: string) => {
+    let known = kept.get(parent);
+    if (!known) kept.set(parent, (known = keptOrder(idsUnder(was, parent, is), idsUnder(is, parent, was))));
+    return known;
+  };
+  const hasLostParent = (s: Standing, all: ReadonlyMap<string, Standing>) => {
+    const parent = s.parent.split(" ")[0]!;
+    return was.has(parent) !== is.has(parent) && all.has(parent);
+  };
+  for (const [id, old] of was) {
+    if (!is.has(id) && !hasLostParent(old, was))
+      found.push({ what: "removed", document: before, section: old.section, node: old.node });
+  }
+  for (const [id, now] of is) {
+    const at: At = { document: after, section: now.section, node: now.node };
+    const old = was.get(id);
+    if (!old) {
+      if (!hasLostParent(now, is)) found.push({ what: "added", ...at });
+    } else {
+      if (old.parent !== now.parent || !keptUnder(now.parent).has(id)) found.push({ what: "moved", ...at });
+      found.push(...nodeDifferences(at, old.node));
     }
   }
   return found;

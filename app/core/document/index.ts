@@ -1,4 +1,4 @@
 export * from "./types";
 export * from "./tree";
 export { integrityOf, type IntegrityProblem } from "./integrity";
-export { differences, type Difference } from "./differences";
+export { differences, documentDifferences, type Difference } from "./differences";

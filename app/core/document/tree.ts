@@ -53,6 +53,22 @@ export function placeOf(root: Node, id: string): Place | undefined {
   return undefined;
 }
 
+/** What stands in a slot of a node; undefined where it has no such slot. Below the root, an absent slot is an empty one. */
+export const slotOf = (node: Node, slot: string): readonly Node[] | undefined =>
+  node.slots[slot] ?? (node.kind === "root" ? undefined : []);
+
+/** The nodes from below the root down to this one, outermost first; empty for the root and for strangers. */
+export function pathTo(root: Node, id: string): readonly Node[] {
+  for (const children of Object.values(root.slots)) {
+    for (const child of children) {
+      if (child.id === id) return [child];
+      const inner = pathTo(child, id);
+      if (inner.length) return [child, ...inner];
+    }
+  }
+  return [];
+}
+
 /** `root` with the node `id` replaced by `change(node)`; every untouched branch is the same object as before. */
 export function changeNode(root: Node, id: string, change: (node: Node) => Node): Node {
   if (root.id === id) return change(root);

@@ -4,6 +4,7 @@ import {
   freeze,
   placeOf,
   sameJson,
+  slotOf,
   walk,
   type Document,
   type Draft,
@@ -53,9 +54,11 @@ function writeAt(value: Json, path: Path, next: Held<Json>): Json | undefined {
 
 const sameHeld = <T>(a: Held<T>, b: Held<T>) => ("is" in a ? "is" in b && sameJson(a.is, b.is) : !("is" in b));
 
+// Below the root, a slot that holds nothing is left out, so that taking back the first insertion gives the very node from
+// before. What slots a root has is for its kind of document to say.
 function insertAt(root: Node, to: Place, node: Node): Node | undefined {
   const parent = findNode(root, to.parent);
-  const children = parent?.slots[to.slot];
+  const children = parent && slotOf(parent, to.slot);
   if (!children || to.index < 0 || to.index > children.length) return undefined;
   return changeNode(root, to.parent, (p) => ({
     ...p,
@@ -64,10 +67,11 @@ function insertAt(root: Node, to: Place, node: Node): Node | undefined {
 }
 
 function removeAt(root: Node, from: Place): Node {
-  return changeNode(root, from.parent, (p) => ({
-    ...p,
-    slots: { ...p.slots, [from.slot]: p.slots[from.slot]!.toSpliced(from.index, 1) },
-  }));
+  return changeNode(root, from.parent, (p) => {
+    const left = p.slots[from.slot]!.toSpliced(from.index, 1);
+    const { [from.slot]: _emptied, ...others } = p.slots;
+    return { ...p, slots: left.length || p.kind === "root" ? { ...p.slots, [from.slot]: left } : others };
+  });
 }
 
 function setStyleOn(node: Node, operation: Extract<Operation, { type: "setStyle" }>): Node {
@@ -105,6 +109,7 @@ function applyToDocument(
       const node = findNode(root, operation.node);
       if (!place || !node) return fail("gone", operation.node);
       if (!sameJson(place, operation.from)) return fail("changed-meanwhile", operation.node);
+      // Nothing can be put into itself: once it is taken out, that place is gone.
       const next = insertAt(removeAt(root, place), operation.to, node);
       return next ? withRoot(next) : fail("bad-place", operation.to.parent);
     }
@@ -199,9 +204,10 @@ export function rebase(draft: Draft, operation: Operation): Operation | undefine
   const root = draft.documents[operation.document]?.root;
   if (!root) return undefined;
   if (operation.type === "insertNode") {
-    const length = findNode(root, operation.to.parent)?.slots[operation.to.slot]?.length;
-    if (length === undefined) return undefined;
-    return { ...operation, to: { ...operation.to, index: Math.min(operation.to.index, length) } };
+    const parent = findNode(root, operation.to.parent);
+    const siblings = parent && slotOf(parent, operation.to.slot);
+    if (!siblings) return undefined;
+    return { ...operation, to: { ...operation.to, index: Math.min(operation.to.index, siblings.length) } };
   }
   const id = operation.type === "removeNode" ? operation.node.id : operation.node;
   const node = findNode(root, id);
@@ -211,7 +217,8 @@ export function rebase(draft: Draft, operation: Operation): Operation | undefine
     case "removeNode":
       return place && { ...operation, from: place, node };
     case "moveNode": {
-      const siblings = findNode(root, operation.to.parent)?.slots[operation.to.slot];
+      const parent = findNode(root, operation.to.parent);
+      const siblings = parent && slotOf(parent, operation.to.slot);
       if (!place || !siblings) return undefined;
       const most = siblings.length - (siblings.includes(node) ? 1 : 0);
       return { ...operation, from: place, to: { ...operation.to, index: Math.min(operation.to.index, most) } };

@@ -5,11 +5,19 @@ export type Link =
   | { readonly to: "nowhere" }
   | { readonly to: "home" }
   | { readonly to: "product" | "collection" | "page"; readonly id: string }
+  /** A section of a page, by the name of its place there. */
+  | { readonly to: "place"; readonly page: string; readonly name: string }
   | { readonly to: "web"; readonly address: string }
   | { readonly to: "mail"; readonly address: string }
   | { readonly to: "phone"; readonly number: string };
 
 export const NO_LINK: Link = { to: "nowhere" };
+
+/** The name of a place on a page, as it stands in the address after `#`. */
+export const placeName = z
+  .string()
+  .max(40)
+  .regex(/^[a-z][a-z0-9-]*$/, "A place is named with small letters, digits and hyphens, like our-workshop.");
 
 const isWebAddress = (text: string) =>
   /^https?:\/\/[^\s/.]+\.[^\s]+$/i.test(text) || /^https?:\/\/localhost(:\d+)?(\/\S*)?$/i.test(text);
@@ -18,6 +26,7 @@ export const linkSchema: z.ZodType<Link> = z.discriminatedUnion("to", [
   z.strictObject({ to: z.literal("nowhere") }),
   z.strictObject({ to: z.literal("home") }),
   z.strictObject({ to: z.enum(["product", "collection", "page"]), id: z.string().min(1).max(40) }),
+  z.strictObject({ to: z.literal("place"), page: z.string().min(1).max(40), name: placeName }),
   z.strictObject({
     to: z.literal("web"),
     address: z.string().max(2000).refine(isWebAddress, "Write the whole address, like https://example.com."),

@@ -8,6 +8,7 @@ import {
   type Look,
   type Node,
   type StyleSheet,
+  walk,
 } from "../document";
 import type { Operation } from "../operations";
 import type { Transaction } from "../commands";
@@ -44,6 +45,11 @@ export const nodeSchema: z.ZodType<Node> = z.lazy(() =>
     shown: z.boolean(),
     slots: z.record(z.string().max(40), z.array(nodeSchema).max(200)),
   }),
+);
+/** A node below the root: its slots are never empty lists, see the operations. */
+const innerNodeSchema = nodeSchema.refine(
+  (node) => [...walk(node)].every((n) => Object.values(n.slots).every((children) => children.length > 0)),
+  "A place that holds nothing is left out.",
 );
 
 export const documentSchema: z.ZodType<Document> = z.strictObject({
@@ -99,8 +105,8 @@ const path = z
 const place = z.strictObject({ parent: id, slot: z.string().max(40), index: z.number().int().min(0).max(1000) });
 
 const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
-  z.strictObject({ type: z.literal("insertNode"), document: id, to: place, node: nodeSchema }),
-  z.strictObject({ type: z.literal("removeNode"), document: id, from: place, node: nodeSchema }),
+  z.strictObject({ type: z.literal("insertNode"), document: id, to: place, node: innerNodeSchema }),
+  z.strictObject({ type: z.literal("removeNode"), document: id, from: place, node: innerNodeSchema }),
   z.strictObject({ type: z.literal("moveNode"), document: id, node: id, from: place, to: place }),
   z.strictObject({
     type: z.literal("setProp"),

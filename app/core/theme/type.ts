@@ -35,9 +35,13 @@ export type TypeScale = {
   readonly ratio: readonly [phone: number, wide: number];
 };
 
+/** Small print stops shrinking here, in px: what is smaller can't be read at arm's length (common practice, no source). */
+const LEAST_TEXT = 12;
+
 /** Size in px of a step on a phone and on a wide screen: base × ratio^step (a modular scale). */
 export function stepSize(scale: TypeScale, step: number): readonly [phone: number, wide: number] {
-  return [scale.base[0] * scale.ratio[0] ** step, scale.base[1] * scale.ratio[1] ** step];
+  const size = (i: 0 | 1) => scale.base[i] * scale.ratio[i] ** step;
+  return step < 0 ? [Math.max(LEAST_TEXT, size(0)), Math.max(LEAST_TEXT, size(1))] : [size(0), size(1)];
 }
 
 /** Sizes of a scale in px, [phone, wide], by the names that files carry: small print, text, heads from small to large. */

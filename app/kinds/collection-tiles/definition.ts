@@ -13,6 +13,7 @@ export const definition: Definition<CollectionTilesProps> = {
   name: "Collections",
   about: "A way into each part of the shop. Tiles link to their collection by themselves.",
   purpose: "Show goods",
+  level: "section",
   slots: ["main"],
   tag: "section",
   arrangements: [

@@ -16,6 +16,7 @@ export const definition: Definition<FooterProps> = {
   name: "Footer",
   about: "Who you are, how to reach you, and the links people look for down here.",
   purpose: "On every page",
+  level: "section",
   slots: ["bottom"],
   tag: "footer",
   arrangements: [

@@ -13,6 +13,7 @@ export const definition: Definition<HeaderProps> = {
   name: "Header",
   about: "Your logo and the way around the shop.",
   purpose: "On every page",
+  level: "section",
   slots: ["top"],
   tag: "header",
   arrangements: [

@@ -1,12 +1,14 @@
 import { z } from "zod";
 import { linkSchema, NO_LINK } from "~/core/schema";
+import { richSchema } from "~/core/rich";
+import { MOST_WIDGETS } from "../column/definition";
 import type { Definition } from "../definition";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
   over: z.string().max(80),
   heading: z.string().max(140),
-  text: z.string().max(400),
+  text: richSchema(400),
   button: z.string().max(40),
   link: linkSchema,
   more: z.string().max(40),
@@ -20,7 +22,9 @@ export const definition: Definition<HeroProps> = {
   name: "Hero",
   about: "One large picture and the one thing you most want to say.",
   purpose: "Welcome",
+  level: "section",
   slots: ["main"],
+  holds: { widgets: MOST_WIDGETS },
   tag: "section",
   arrangements: [
     {
@@ -35,7 +39,7 @@ export const definition: Definition<HeroProps> = {
   fields: [
     { type: "line", key: "over", label: "Line above", most: 80, hint: "Optional, a few words" },
     { type: "text", key: "heading", label: "Heading", most: 140 },
-    { type: "text", key: "text", label: "Text", most: 400 },
+    { type: "rich", key: "text", label: "Text", most: 400 },
     { type: "line", key: "button", label: "Button", most: 40 },
     { type: "link", key: "link", label: "Button leads to" },
     { type: "line", key: "more", label: "Second link", most: 40, hint: "Optional" },

@@ -15,6 +15,7 @@ export const definition: Definition<NoticeProps> = {
   name: "Notice strip",
   about: "One line at the very top of every page.",
   purpose: "On every page",
+  level: "section",
   slots: ["top"],
   tag: "aside",
   arrangements: [

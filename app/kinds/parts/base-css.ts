@@ -1,3 +1,4 @@
+import { CHASSIS_CSS } from "./chassis-css";
 import { PARTS_CSS } from "./parts-css";
 
 /** Rules that every page of every theme starts from. Names of classes are short because every page carries them. */
@@ -14,9 +15,9 @@ button,input{font:inherit;color:inherit}
 .unseen{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap}
 .skip{position:absolute;left:-999px;top:0;z-index:9;background:var(--ink);color:var(--on-ink);padding:.75rem 1rem}
 .skip:focus{left:0}
-.s{position:relative;background:var(--page);color:var(--ink);padding-block:var(--space-top,0) var(--space-bottom,0)}
-.in{width:100%;max-width:calc(var(--max,var(--content)) + 2*var(--gutter));margin-inline:auto;padding-inline:var(--gutter)}
-.head{font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);font-size:var(--head,var(--t3));text-transform:var(--heads-case);text-wrap:balance;white-space:pre-line;hyphens:none}
+.s{position:relative;color:var(--ink);padding-block:var(--space-top,0) var(--space-bottom,0)}
+.in{width:100%;max-width:calc(var(--max,var(--content)) + 2*var(--sides,var(--gutter)));margin-inline:auto;padding-inline:var(--sides,var(--gutter))}
+.head{font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);font-size:var(--head,var(--t3));text-transform:var(--heads-case);text-wrap:balance;white-space:var(--breaks,pre-line);hyphens:none}
 .lead{text-wrap:pretty;white-space:pre-line;max-width:var(--measure)}
 .over{font-size:var(--t-1);font-weight:var(--strong);color:var(--soft)}
 .pic{position:relative;overflow:hidden;background:var(--raised)}
@@ -32,5 +33,6 @@ button,input{font:inherit;color:inherit}
 .message[data-state=done]{color:var(--success)}
 .message[data-state=failed]{color:var(--danger)}
 ${PARTS_CSS}
+${CHASSIS_CSS}
 @media (prefers-reduced-motion:reduce){*{transition:none!important;animation:none!important;scroll-behavior:auto!important}}
 `;

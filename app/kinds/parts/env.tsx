@@ -1,7 +1,8 @@
-import { createContext, useContext } from "react";
-import type { Logo } from "~/core/document";
+import { createContext, useContext, type ComponentType, type ReactNode } from "react";
+import type { Logo, Node } from "~/core/document";
 import type { Collection, Goods, Product } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
+import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 
 /** What views need to know about the shop they draw; the same for panes and shop, but for `studio`. */
@@ -17,14 +18,46 @@ export type KindEnv = {
   /** The shop's own text pages. */
   readonly pages: readonly { readonly id: string; readonly title: string }[];
   /** Only in the studio: words can be edited, and what is missing says so. */
-  readonly studio?: { readonly editing: { readonly node: string; readonly at: string } | null };
+  readonly studio?: {
+    readonly editing: { readonly node: string; readonly at: string } | null;
+    /** Takes the place of running text while it is edited. */
+    readonly RichEditor?: ComponentType<RichEditorProps>;
+  };
+  /** Facts that running text can be filled with. */
+  readonly facts: Readonly<Record<LiveField, string>>;
 };
+export type RichEditorProps = { readonly node: string; readonly at: string; readonly value: Rich };
 
 const Env = createContext<KindEnv | null>(null);
 const NodeId = createContext("");
 export const EnvProvider = Env.Provider;
 export const NodeIdProvider = NodeId.Provider;
 export const useNodeId = () => useContext(NodeId);
+
+/** What stands in the slots of the part that is being drawn, and how each of it is drawn. */
+export type Inside = {
+  readonly slots: Node["slots"];
+  readonly draw: (node: Node) => ReactNode;
+  /** The heading that is the page's first: its `h1`. */
+  readonly headId: string | undefined;
+};
+const InsideContext = createContext<Inside>({ slots: {}, draw: () => null, headId: undefined });
+export const InsideProvider = InsideContext.Provider;
+export const useInside = () => useContext(InsideContext);
+
+/** The mark by which the studio finds an element that things can be put into; none in the shop. */
+export const slotMark = (node: string, slot: string) => ({ "data-slot": `${node}:${slot}` }) as const;
+
+/** What stands in a slot, and the marks for the element that holds it. */
+export function useSlot(name: string): {
+  readonly inside: ReactNode;
+  readonly mark: { readonly "data-slot"?: string };
+} {
+  const { studio } = useEnv();
+  const { slots, draw } = useInside();
+  const node = useNodeId();
+  return { inside: (slots[name] ?? []).map(draw), mark: studio ? slotMark(node, name) : {} };
+}
 
 export function useEnv(): KindEnv {
   const env = useContext(Env);
@@ -47,6 +80,10 @@ export const hrefFor =
         return "/";
       case "page":
         return pages.some((p) => p.id === link.id) ? pageAddress(link.id) : undefined;
+      case "place":
+        return link.page === "home" || pages.some((p) => p.id === link.page)
+          ? `${pageAddress(link.page)}#${link.name}`
+          : undefined;
       case "product": {
         const product = goods.products.find((p) => p.id === link.id);
         return product && productAddress(product);

@@ -1,12 +1,14 @@
 import { z } from "zod";
 import { linkSchema, NO_LINK } from "~/core/schema";
+import { richSchema } from "~/core/rich";
+import { MOST_WIDGETS } from "../column/definition";
 import type { Definition } from "../definition";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
   over: z.string().max(80),
   heading: z.string().max(140),
-  text: z.string().max(1500),
+  text: richSchema(1500),
   more: z.string().max(40),
   link: linkSchema,
   picture: z.string().max(40).nullable(),
@@ -18,7 +20,9 @@ export const definition: Definition<PictureWordsProps> = {
   name: "Picture & words",
   about: "Two columns: something to look at, and what there is to say about it.",
   purpose: "Tell the story",
+  level: "section",
   slots: ["main"],
+  holds: { widgets: MOST_WIDGETS },
   tag: "section",
   arrangements: [
     { id: "picture-left", name: "Picture left" },
@@ -28,7 +32,7 @@ export const definition: Definition<PictureWordsProps> = {
   fields: [
     { type: "line", key: "over", label: "Line above", most: 80, hint: "Optional" },
     { type: "text", key: "heading", label: "Heading", most: 140 },
-    { type: "text", key: "text", label: "Text", most: 1500 },
+    { type: "rich", key: "text", label: "Text", most: 1500 },
     { type: "line", key: "more", label: "Link", most: 40, hint: "Optional" },
     { type: "link", key: "link", label: "Link leads to" },
     { type: "picture", key: "picture", label: "Picture" },

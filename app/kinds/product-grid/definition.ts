@@ -16,6 +16,7 @@ export const definition: Definition<ProductGridProps> = {
   name: "Goods",
   about: "Products of a collection, with prices and badges that stay true by themselves.",
   purpose: "Show goods",
+  level: "section",
   slots: ["main"],
   tag: "section",
   arrangements: [

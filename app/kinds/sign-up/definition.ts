@@ -15,6 +15,7 @@ export const definition: Definition<SignUpProps> = {
   name: "Sign-up",
   about: "Shoppers leave their mail address and hear from you.",
   purpose: "Keep in touch",
+  level: "section",
   slots: ["main"],
   tag: "section",
   arrangements: [

@@ -1,10 +1,12 @@
 import { z } from "zod";
+import { richSchema } from "~/core/rich";
+import { MOST_WIDGETS } from "../column/definition";
 import type { Definition } from "../definition";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
   heading: z.string().max(160),
-  text: z.string().max(6000),
+  text: richSchema(6000),
 });
 export type TextProps = z.infer<typeof props>;
 
@@ -13,7 +15,9 @@ export const definition: Definition<TextProps> = {
   name: "Text",
   about: "A heading and as much text as you need.",
   purpose: "Tell the story",
+  level: "section",
   slots: ["main"],
+  holds: { widgets: MOST_WIDGETS },
   tag: "section",
   arrangements: [
     { id: "plain", name: "One column" },
@@ -22,7 +26,7 @@ export const definition: Definition<TextProps> = {
   ],
   fields: [
     { type: "text", key: "heading", label: "Heading", most: 160 },
-    { type: "text", key: "text", label: "Text", most: 6000 },
+    { type: "rich", key: "text", label: "Text", most: 6000 },
   ],
   props,
   defaults: { heading: "A few words about us", text: "Write what a shopper should know before buying from you." },

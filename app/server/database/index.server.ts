@@ -3,9 +3,10 @@ import { Umzug } from "umzug";
 import { config } from "../config/index.server";
 import { defineModels } from "./models";
 import * as first from "./migrations/001-first";
+import * as pageVersions from "./migrations/002-page-versions";
 
 /** Numbered and only ever added to. */
-const MIGRATIONS = [first];
+const MIGRATIONS = [first, pageVersions];
 
 let connection: Sequelize | undefined;
 

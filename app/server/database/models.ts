@@ -55,6 +55,15 @@ export class Publication extends Row<Publication> {
   declare changes: string;
   declare createdAt: Date;
 }
+export class PageVersion extends Row<PageVersion> {
+  declare id: string;
+  declare shopId: string;
+  declare part: string;
+  declare name: string;
+  declare publication: number | null;
+  declare body: string;
+  declare createdAt: Date;
+}
 export class PictureRow extends Row<PictureRow> {
   declare id: string;
   declare shopId: string;
@@ -159,6 +168,18 @@ export function defineModels(sequelize: Sequelize): void {
   Publication.init(
     apart({ id: key, shopId: id, number: count, body: long, changes: long, createdAt: moment }),
     named("publications"),
+  );
+  PageVersion.init(
+    apart({
+      id: key,
+      shopId: id,
+      part: id,
+      name: text,
+      publication: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true },
+      body: long,
+      createdAt: moment,
+    }),
+    named("pageVersions"),
   );
   PictureRow.init(
     apart({

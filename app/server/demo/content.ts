@@ -1,6 +1,6 @@
 import type { Draft, Json } from "~/core/document";
 import { freeze } from "~/core/document";
-import { makeSection } from "~/kinds";
+import { makeNode } from "~/kinds";
 import { frameDocument, pageDocument } from "../shops/index.server";
 
 export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.example", password: "kites-and-string" };
@@ -66,12 +66,12 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
     documents: {
       frame: frameDocument(
         [
-          makeSection("notice", {
+          makeNode("notice", {
             text: "Autumn gales: the vented Skua flies from 18 knots",
             more: "See it",
             link: { to: "product", id: product("LK-311") },
           }),
-          makeSection("header", {
+          makeNode("header", {
             menu: [
               entry("Single-line", "Single-line kites"),
               entry("Two-line", "Two-line kites"),
@@ -83,7 +83,7 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           }),
         ],
         [
-          makeSection("footer", {
+          makeNode("footer", {
             about:
               "Two people, three sewing machines and a loft above the slipway. Every kite is cut, sewn and test-flown here.",
             contact:
@@ -102,7 +102,7 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
         ],
       ),
       home: pageDocument("home", "Home", [
-        makeSection("hero", {
+        makeNode("hero", {
           over: "",
           heading: "Made for wind",
           text: "Kites, windsocks and line, cut and sewn in a loft above Skerrow Bay, and flown before they leave it.",
@@ -112,14 +112,14 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           moreLink: to("First kites"),
           picture: picture("scene-dunes-noon.webp"),
         }),
-        makeSection("product-grid", {
+        makeNode("product-grid", {
           heading: "Up in any breeze",
           text: "Single-line kites that launch from your hand.",
           collection: collection("Single-line kites"),
           most: 8,
           more: "All single-line kites",
         }),
-        makeSection("picture-words", {
+        makeNode("picture-words", {
           over: "In the loft",
           heading: "Every seam by the same two pairs of hands",
           text: "We cut along the weave, so a sail keeps its shape for years. Seams are folded twice and stitched three times where the spars push.\n\nAnd if a dog gets it anyway: we mend what we make.",
@@ -127,7 +127,7 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           link: to("Repair parts"),
           picture: picture("workshop-sewing.webp"),
         }),
-        makeSection("collection-tiles", {
+        makeNode("collection-tiles", {
           heading: "Where to start",
           tiles: [
             "Two-line kites",
@@ -138,11 +138,11 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
             "Build it yourself",
           ].map((title): Json => ({ collection: collection(title), words: "" })),
         }),
-        makeSection("text", {
+        makeNode("text", {
           heading: "If it breaks on the beach, we mend it on Monday.",
           text: "Send it, or bring it by. Most repairs cost less than a fish supper.",
         }),
-        makeSection(
+        makeNode(
           "product-grid",
           {
             arrangement: "shelf",
@@ -154,7 +154,7 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           },
           { style: { all: { set: "tint", headSize: 4 } } },
         ),
-        makeSection("sign-up", {
+        makeNode("sign-up", {
           heading: "A letter when the wind changes",
           text: "New kites, old cloth, and the first good flying days of each season.",
           button: "Write to me",
@@ -162,7 +162,7 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
         }),
       ]),
       about: pageDocument("about", "About us", [
-        makeSection("hero", {
+        makeNode("hero", {
           arrangement: "beside",
           over: "About us",
           heading: "Two people and a slipway",
@@ -172,12 +172,12 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           more: "",
           picture: picture("workshop-bench.webp"),
         }),
-        makeSection("text", {
+        makeNode("text", {
           arrangement: "beside",
           heading: "How we work",
           text: "We make in small runs, six to twelve of a kind, and change something each time. Cloth comes off the roll, not out of a catalogue: what is left from a delta becomes the tail of a windsock.\n\nNothing leaves the loft before it has been in the air. If there is no wind for a week, parcels wait for a week. We write to you then.",
         }),
-        makeSection(
+        makeNode(
           "picture-words",
           {
             over: "Skerrow Bay",

@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
-  duplicateSection,
-  moveSection,
-  removeSection,
+  duplicateNodes,
+  moveNode,
+  removeNodes,
   setBrand,
   setProp,
   setShown,
@@ -32,12 +32,12 @@ describe("keeping", () => {
     const id = hero(draft).id;
     const makers: ((d: Draft) => Outcome)[] = [
       (d) => setProp(d, id, ["heading"], "Wörter “mit” 🪁", "Words changed"),
-      (d) => setStyle(d, id, "phone", "align", "center", "Words"),
-      (d) => duplicateSection(d, id, "Hero"),
-      (d) => moveSection(d, id, 3, "Hero"),
-      (d) => setShown(d, id, false, "Hero"),
+      (d) => setStyle(d, [id], "phone", "align", "center", "Words"),
+      (d) => duplicateNodes(d, [id], "Hero"),
+      (d) => moveNode(d, id, 3, "Hero"),
+      (d) => setShown(d, [id], false, "Hero"),
       (d) => setBrand(d, "colour", "#225577"),
-      (d) => removeSection(d, id, "Hero"),
+      (d) => removeNodes(d, [id], "Hero"),
     ];
     for (const make of makers) {
       const transaction = made(make(draft));
@@ -65,11 +65,11 @@ describe("keeping", () => {
           if (!node) break;
           const outcome = [
             () => setProp(here, node.id, ["heading"], text, "Words changed"),
-            () => setStyle(here, node.id, "phone", "align", where % 2 ? "center" : "start", "Words"),
-            () => duplicateSection(here, node.id, "X"),
-            () => moveSection(here, node.id, where % (main.length + 1), "X"),
-            () => setShown(here, node.id, !node.shown, "X"),
-            () => removeSection(here, node.id, "X"),
+            () => setStyle(here, [node.id], "phone", "align", where % 2 ? "center" : "start", "Words"),
+            () => duplicateNodes(here, [node.id], "X"),
+            () => moveNode(here, node.id, where % (main.length + 1), "X"),
+            () => setShown(here, [node.id], !node.shown, "X"),
+            () => removeNodes(here, [node.id], "X"),
             () => setBrand(here, "colour", `#${String(100000 + where)}`),
             () => setBrand(here, "density", where % 2 ? "airy" : undefined),
           ][what]!();
@@ -136,7 +136,7 @@ describe("keeping", () => {
       transaction: bad.id,
     });
     expect((await loadDraft(shop.id)).draft).toEqual(draft);
-    const injected = made(setStyle(draft, id, "all", "shape", "4/5}</style>", "x"));
+    const injected = made(setStyle(draft, [id], "all", "shape", "4/5}</style>", "x"));
     expect(await keep(shop.id, { base: seq, transactions: [injected] })).toMatchObject({ ok: false, code: "refused" });
     // The commands would not make such changes; a hostile browser could.
     const onLook = (id: string, path: string[], value: Json): Transaction => ({

@@ -82,6 +82,8 @@ function problemWith(draft: Draft, operations: readonly Operation[]): string | u
     documents.add(operation.document);
     if (typeof operation.node === "string") touched.add(operation.node);
     else for (const node of walk(operation.node)) touched.add(node.id);
+    // What is put somewhere may not be allowed there.
+    if ("to" in operation) touched.add(operation.to.parent);
   }
   for (const id of documents) {
     const document = draft.documents[id];

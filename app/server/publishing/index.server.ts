@@ -4,6 +4,7 @@ import { draftSchema, readDocument } from "~/core/schema";
 import { atomically, database, Publication, ShopRow } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { forgetShops } from "../shops/index.server";
+import { recordPublication } from "../versions/index.server";
 
 const cache = new Map<string, Draft>();
 
@@ -57,6 +58,7 @@ export async function publish(shopId: string, seq: number): Promise<Published> {
     const shop = await ShopRow.findByPk(shopId, { transaction, lock: true, rejectOnEmpty: true });
     if (shop.seq !== seq || pending.seq !== seq) return { ok: false, code: "moved-on" };
     const { draft } = await loadDraft(shopId);
+    const before = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
     const number = (((await Publication.max("number", { where: { shopId }, transaction })) as number | null) ?? 0) + 1;
     const row = await Publication.create(
       {
@@ -69,6 +71,7 @@ export async function publish(shopId: string, seq: number): Promise<Published> {
       },
       { transaction },
     );
+    await recordPublication(shopId, number, before, draft, transaction);
     await shop.update({ publicationId: row.id }, { transaction });
     return { ok: true, number, changes: pending.changes };
   });

@@ -1,6 +1,6 @@
 import { freeze, newId, type Document, type Draft, type Json, type Node } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
-import { makeSection } from "~/kinds";
+import { makeNode } from "~/kinds";
 import { THEMES } from "~/themes";
 
 const root = (slots: Record<string, readonly Node[]>): Node => ({
@@ -31,7 +31,7 @@ export const frameDocument = (top: readonly Node[], bottom: readonly Node[]): Do
 
 /** What a new shop starts with: a whole home page in good order, with words that say what belongs there. */
 export function starterDraft(name: string): Draft {
-  const section = (kind: string, props: Record<string, Json> = {}) => makeSection(kind, props);
+  const section = (kind: string, props: Record<string, Json> = {}) => makeNode(kind, props);
   const all = { to: "home" } as const;
   return freeze({
     look: { theme: THEMES[0]!.id, identity: { name, tagline: "", logo: { form: "words" } }, brand: {}, versions: {} },

@@ -87,7 +87,7 @@ describe("a shop before and after it is published", () => {
     const { draft, seq } = await loadDraft(owned.shop.id);
     const signUp = draft.documents.home!.root.slots.main!.find((n) => n.kind === "sign-up")!;
     expect((await ask("/")).body).toContain("/sign-up");
-    const hide = setShown(draft, signUp.id, false, "Sign-up");
+    const hide = setShown(draft, [signUp.id], false, "Sign-up");
     if (!hide.ok) throw new Error();
     await keep(owned.shop.id, { base: seq, transactions: [hide.transaction] });
     await publishNow(owned.shop.id);

@@ -1,30 +1,68 @@
 import { Box, ButtonBase, Drawer, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { addSection } from "~/core/commands";
-import { KINDS, PURPOSES, type Definition } from "~/kinds";
-import { fillSection } from "~/kinds/fill";
+import { addNode, locate, makeColumn } from "~/core/commands";
+import type { Goods } from "~/core/goods";
+import type { Picture } from "~/core/pictures";
+import { kindsOf, makeNode, PURPOSES, type Definition } from "~/kinds";
+import { fillNode, fillStart } from "~/kinds/fill";
 import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { ShopFrame, usePageSheets } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
-import type { Draft } from "~/core/document";
+import { pathTo, type Draft, type Node } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 
-type Choice = { readonly definition: Definition; readonly arrangement: string; readonly name: string };
+type Choice = {
+  readonly definition: Definition;
+  readonly id: string;
+  readonly name: string;
+  readonly make: (goods: Goods, pictures: readonly Picture[]) => Node;
+};
 
-const CHOICES: readonly Choice[] = [...KINDS.values()].flatMap(({ definition }) =>
-  definition.slots.includes("main") || definition.kind === "notice"
-    ? definition.arrangements.map((a) => ({ definition, arrangement: a.id, name: a.name }))
-    : [],
-);
+const SECTIONS: readonly Choice[] = kindsOf("section").flatMap(({ definition }): readonly Choice[] => {
+  const { kind, slots, arrangements, starts } = definition;
+  if (!slots.includes("main") && kind !== "notice") return [];
+  return starts
+    ? starts.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillStart(kind, id, ...given) }))
+    : arrangements.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillNode(kind, ...given, id) }));
+});
+const WIDGETS: readonly Choice[] = kindsOf("widget").map(({ definition }) => ({
+  definition,
+  id: definition.kind,
+  name: definition.about,
+  make: (...given) => fillNode(definition.kind, ...given),
+}));
 
-const TILE = { width: 224, height: 138, page: 1180 };
+/** How a tile is drawn: its size on the screen, and the width of the page that is shrunk into it. */
+type Tile = { readonly width: number; readonly height: number; readonly page: number };
+const SECTION_TILE: Tile = { width: 224, height: 138, page: 1180 };
+const WIDGET_TILE: Tile = { width: 124, height: 66, page: 320 };
+
+/** A widget alone on a page, as it would stand in a column. */
+const inColumn = (widget: Node): Node =>
+  makeNode(
+    "freehand",
+    {},
+    { style: { all: { spaceTop: 3, spaceBottom: 3 } }, slots: { columns: [makeColumn([widget])] } },
+  );
+const filledGroup = (group: Node, goods: Goods, pictures: readonly Picture[]): Node => ({
+  ...group,
+  slots: {
+    inside: [
+      fillNode("button", goods, pictures),
+      {
+        ...fillNode("button", goods, pictures),
+        props: { ...fillNode("button", goods, pictures).props, look: "second" },
+      },
+    ],
+  },
+});
 
 /** A section as it would look here, small and live. Drawn only once it comes into view. */
-function Miniature({ choice }: { choice: Choice }) {
+function Miniature({ choice, tile }: { choice: Choice; tile: Tile }) {
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
@@ -39,10 +77,11 @@ function Miniature({ choice }: { choice: Choice }) {
     observer.observe(holder.current);
     return () => observer.disconnect();
   }, []);
-  const node = useMemo(
-    () => fillSection(choice.definition.kind, goods, pictures, choice.arrangement),
-    [choice, goods, pictures],
-  );
+  const node = useMemo(() => {
+    const made = choice.make(goods, pictures);
+    if (choice.definition.level === "section") return made;
+    return inColumn(made.kind === "group" ? filledGroup(made, goods, pictures) : made);
+  }, [choice, goods, pictures]);
   const alone = useMemo<Draft>(
     () => ({
       look: draft.look,
@@ -64,14 +103,14 @@ function Miniature({ choice }: { choice: Choice }) {
     [goods, pictures, currency, locale, draft],
   );
   return (
-    <Box ref={holder} sx={{ width: TILE.width, height: TILE.height, overflow: "hidden", bgcolor: "#fff" }}>
+    <Box ref={holder} sx={{ width: tile.width, height: tile.height, overflow: "hidden", bgcolor: "#fff" }}>
       {seen ? (
         <ShopFrame
           inert
           title={`${choice.definition.name}, ${choice.name}`}
-          width={TILE.page}
-          scale={TILE.width / TILE.page}
-          height={TILE.height}
+          width={tile.page}
+          scale={tile.width / tile.page}
+          height={tile.height}
           sheets={sheets}
           extra="body{overflow:hidden}"
         >
@@ -84,43 +123,125 @@ function Miniature({ choice }: { choice: Choice }) {
   );
 }
 
+type TileProps = {
+  choice: Choice;
+  tile: Tile;
+  label: string;
+  onAdd: () => void;
+  onCarry?: (down: PointerEvent) => void;
+};
+
+function TileButton({ choice, tile, label, onAdd, onCarry }: TileProps) {
+  const { definition, name } = choice;
+  return (
+    <ButtonBase
+      onClick={onAdd}
+      onPointerDown={(event) => onCarry?.(event.nativeEvent)}
+      onDragStart={(event) => event.preventDefault()}
+      aria-label={label}
+      sx={{
+        display: "block",
+        textAlign: "left",
+        border: `1px solid ${INK.line}`,
+        borderRadius: 1,
+        overflow: "hidden",
+        bgcolor: INK.raised,
+        ...(onCarry ? { cursor: "grab", touchAction: "none" } : {}),
+        "&:hover, &.Mui-focusVisible": { borderColor: INK.ink, boxShadow: `0 3px 0 ${INK.lemon}` },
+      }}
+    >
+      <Miniature choice={choice} tile={tile} />
+      <Box sx={{ px: 1.25, py: 0.75, borderTop: `1px solid ${INK.line}`, width: tile.width }}>
+        <Typography variant="subtitle2" noWrap>
+          {definition.name}
+        </Typography>
+        {definition.level === "section" ? (
+          <Typography variant="caption" color="text.secondary" noWrap component="p">
+            {name}
+          </Typography>
+        ) : null}
+      </Box>
+    </ButtonBase>
+  );
+}
+
 type AddSheetProps = {
   page: string;
-  /** Before which section of the page; closed when null. */ at: number | null;
+  /** Before which section of the page; closed when null. */
+  at: number | null;
   onClose: () => void;
+  /** A widget is wanted where something is selected. */
+  onWidget: (widget: Node) => void;
+  /** A widget is being dragged out of the sheet. */
+  onCarry: (widget: Node, down: PointerEvent) => void;
 };
 
 /** Everything that can be put on the page, shown in the shop's own look and with its own goods. */
-export function AddSheet({ page, at, onClose }: AddSheetProps) {
+export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps) {
   const store = useStudioStore();
   const [sought, setSought] = useState("");
   const words = sought.trim().toLowerCase();
-  const found = CHOICES.filter(
-    ({ definition: d, name }) => !words || `${d.name} ${d.about} ${d.purpose} ${name}`.toLowerCase().includes(words),
-  );
-  const add = ({ definition, arrangement }: Choice) => {
-    const { draft, goods, pictures, run } = store.getState();
-    const isForPage = definition.slots.includes("main");
-    const document = isForPage ? page : "frame";
-    const root = draft.documents[document]!.root;
-    const node = fillSection(definition.kind, goods, pictures, arrangement);
-    run(
-      addSection(
-        draft,
-        document,
-        { parent: root.id, slot: definition.slots[0]!, index: isForPage ? (at ?? 0) : 0 },
-        node,
-        definition.name,
-      ),
-    );
+  const matches = ({ definition: d, name }: Choice) =>
+    !words || `${d.name} ${d.about} ${d.purpose} ${name}`.toLowerCase().includes(words);
+  const sections = SECTIONS.filter(matches);
+  const widgets = WIDGETS.filter(matches);
+  const make = (choice: Choice) => choice.make(store.getState().goods, store.getState().pictures);
+  const close = () => {
     setSought("");
     onClose();
+  };
+  // Whoever is in columns wants something to put there; whoever is not wants a section.
+  const isInColumns = useStudio((s) => {
+    const root = s.selected ? locate(s.draft, s.selected)?.root : undefined;
+    return root ? Boolean(pathTo(root, s.selected!)[0]?.slots.columns) : false;
+  });
+  const things = (
+    <Box component="section" aria-label="Things for columns">
+      <Typography variant="h3" component="h3">
+        Things for columns
+      </Typography>
+      <Typography variant="caption" component="p" color="text.secondary" sx={{ mb: 1 }}>
+        Click to put one where you are, or drag it onto a page.
+      </Typography>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5 }}>
+        {widgets.map((choice) => (
+          <TileButton
+            key={choice.id}
+            choice={choice}
+            tile={WIDGET_TILE}
+            label={`Add ${choice.definition.name}`}
+            onAdd={() => {
+              onWidget(make(choice));
+              setSought("");
+            }}
+            onCarry={(down) => onCarry(make(choice), down)}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+  const add = (choice: Choice) => {
+    const { draft, run } = store.getState();
+    const { slots, name } = choice.definition;
+    const isForPage = slots.includes("main");
+    const document = isForPage ? page : "frame";
+    const root = draft.documents[document]!.root;
+    run(
+      addNode(
+        draft,
+        document,
+        { parent: root.id, slot: slots[0]!, index: isForPage ? (at ?? 0) : 0 },
+        make(choice),
+        name,
+      ),
+    );
+    close();
   };
   return (
     <Drawer
       anchor="bottom"
       open={at !== null}
-      onClose={onClose}
+      onClose={close}
       slotProps={{
         paper: {
           "aria-label": "Add a section",
@@ -136,11 +257,12 @@ export function AddSheet({ page, at, onClose }: AddSheetProps) {
           What should be there?
         </Typography>
         <FindField label="Find" value={sought} onChange={setSought} width={280} autoFocus />
-        <IconAction label="Close" keys="Esc" icon={X} onClick={onClose} />
+        <IconAction label="Close" keys="Esc" icon={X} onClick={close} />
       </Box>
       <Box sx={{ overflowY: "auto", px: 3, py: 2, display: "grid", gap: 3 }}>
+        {widgets.length && isInColumns ? things : null}
         {PURPOSES.map((purpose) => {
-          const inside = found.filter((c) => c.definition.purpose === purpose);
+          const inside = sections.filter((c) => c.definition.purpose === purpose);
           if (inside.length === 0) return null;
           return (
             <Box component="section" key={purpose} aria-label={purpose}>
@@ -149,34 +271,20 @@ export function AddSheet({ page, at, onClose }: AddSheetProps) {
               </Typography>
               <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2 }}>
                 {inside.map((choice) => (
-                  <ButtonBase
-                    key={`${choice.definition.kind} ${choice.arrangement}`}
-                    onClick={() => add(choice)}
-                    aria-label={`Add ${choice.definition.name}: ${choice.name}`}
-                    sx={{
-                      display: "block",
-                      textAlign: "left",
-                      border: `1px solid ${INK.line}`,
-                      borderRadius: 1,
-                      overflow: "hidden",
-                      bgcolor: INK.raised,
-                      "&:hover, &.Mui-focusVisible": { borderColor: INK.ink, boxShadow: `0 3px 0 ${INK.lemon}` },
-                    }}
-                  >
-                    <Miniature choice={choice} />
-                    <Box sx={{ px: 1.25, py: 0.75, borderTop: `1px solid ${INK.line}`, width: TILE.width }}>
-                      <Typography variant="subtitle2">{choice.definition.name}</Typography>
-                      <Typography variant="caption" color="text.secondary" noWrap component="p">
-                        {choice.name}
-                      </Typography>
-                    </Box>
-                  </ButtonBase>
+                  <TileButton
+                    key={`${choice.definition.kind} ${choice.id}`}
+                    choice={choice}
+                    tile={SECTION_TILE}
+                    label={`Add ${choice.definition.name}: ${choice.name}`}
+                    onAdd={() => add(choice)}
+                  />
                 ))}
               </Box>
             </Box>
           );
         })}
-        {found.length === 0 ? (
+        {widgets.length && !isInColumns ? things : null}
+        {sections.length + widgets.length === 0 ? (
           <Typography color="text.secondary">
             Nothing here is called “{sought}”. Try what it should do: welcome, goods, story, sign-up.
           </Typography>

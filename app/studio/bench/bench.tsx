@@ -1,19 +1,30 @@
 import { Box, Button, Drawer, ToggleButton, ToggleButtonGroup, useMediaQuery } from "@mui/material";
 import { Plus } from "lucide-react";
-import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
-import { duplicateSection, nudgeSection, removeSection, setProp, setShown, type Outcome } from "~/core/commands";
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { addNode, makeColumn, setProp } from "~/core/commands";
+import type { Draft } from "~/core/document";
+import { makeNode, nameOf } from "~/kinds";
 import { AddSheet } from "../add";
 import { useStudio, useStudioStore, type View } from "../keeping";
 import { usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
+import { createWordsStore, useOpenEditor, WordsBar, WordsProvider } from "../words";
+import { benchActions } from "./actions";
+import { CarryProvider, createCarry, type Carry } from "./carry";
+import { ChecksChip } from "./check-marks";
+import { ChecksProvider, createChecksStore, useLayoutChecks, type ChecksStore } from "./checks";
+import { Ghost } from "./ghost";
+import { MoveTo } from "./move-to";
+import { PageTools } from "./page-tools";
+import { partAt, placeForWidget } from "./parts";
 import { editFirstWords } from "./interaction";
 import { DEVICE_WIDTH, PAD, scalesFor } from "./devices";
-import { BenchFramesProvider } from "./frames";
+import { BenchFramesProvider, EditWordsProvider, useBenchFrames, type BenchFrames } from "./frames";
 import { Pane, type PaneProps } from "./pane";
 import { Plan } from "./plan";
 import { ScrollSync } from "./scroll-sync";
-import { placeForNew, standings, type Standing } from "./sections";
+import { placeForNew } from "./sections";
 import { pathOf } from "./words";
 
 const SILL = 26;
@@ -34,6 +45,71 @@ function BenchPanes({ scales, ...rest }: BenchPanesProps) {
   );
 }
 
+type ProvidersProps = {
+  frames: BenchFrames;
+  carry: Carry;
+  checks: ChecksStore;
+  words: ReturnType<typeof createWordsStore>;
+  editWords: (node: string) => void;
+  children: ReactNode;
+};
+
+/** What the parts of the bench share: the panes' documents, what is carried, what was found, which words are written. */
+const BenchProviders = ({ frames, carry, checks, words, editWords, children }: ProvidersProps) => (
+  <BenchFramesProvider value={frames}>
+    <CarryProvider value={carry}>
+      <ChecksProvider value={checks}>
+        <WordsProvider value={words}>
+          <EditWordsProvider value={editWords}>{children}</EditWordsProvider>
+        </WordsProvider>
+      </ChecksProvider>
+    </CarryProvider>
+  </BenchFramesProvider>
+);
+
+/** Measures the panes while somebody works; draws nothing. */
+function CheckWatch() {
+  useLayoutChecks(useBenchFrames());
+  return null;
+}
+
+/** What stands above the panes: the page and what can be done with it, or the tools of the words that are written. */
+function Header({ title, page, panes }: { title: ReactNode; page: string; panes: ReactNode }) {
+  const isWriting = useOpenEditor() !== null;
+  if (isWriting) return <WordsBar />;
+  return (
+    <>
+      {title}
+      <Box sx={{ flex: 1 }} />
+      <ChecksChip />
+      <PageTools page={page} />
+      {panes}
+    </>
+  );
+}
+
+function PaneChoice() {
+  const store = useStudioStore();
+  const view = useStudio((s) => s.view);
+  return (
+    <ToggleButtonGroup
+      exclusive
+      size="small"
+      value={view}
+      aria-label="Panes"
+      onChange={(_event, next: View | null) => next && store.getState().setView(next)}
+    >
+      <ToggleButton value="phone">Phone</ToggleButton>
+      <ToggleButton value="both">Both</ToggleButton>
+      <ToggleButton value="wide">Wide</ToggleButton>
+    </ToggleButtonGroup>
+  );
+}
+
+/** The section in which the selected part stands. */
+const sectionOf = ({ draft, selected }: { draft: Draft; selected: string | null }) =>
+  selected ? (partAt(draft, selected)?.path[0]?.id ?? null) : null;
+
 type BenchProps = {
   page: string;
   /** What stands above the panes: the page's name, or a choice among pages. */ title: ReactNode;
@@ -49,12 +125,18 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
   const selected = useStudio((s) => s.selected);
   const [frames, setFrames] = useState<{ phone: Document | null; wide: Document | null }>({ phone: null, wide: null });
   const [addAt, setAddAt] = useState<number | null>(null);
+  const [moving, setMoving] = useState<string | null>(null);
   const [choosing, setChoosing] = useState<{ node: string; at: string } | null>(null);
   // On a phone there is room for one pane; the panel rises from below when it is asked for.
   const isNarrow = useMediaQuery("(max-width:899.98px)");
   const [panelOpen, setPanelOpen] = useState(false);
   const { ref, size } = useSize();
   const sync = useMemo(() => new ScrollSync(), []);
+  const framesNow = useRef(frames);
+  framesNow.current = frames;
+  const carry = useMemo(() => createCarry(store, () => framesNow.current), [store]);
+  const checks = useMemo(createChecksStore, []);
+  const words = useMemo(createWordsStore, []);
   const onFrame = useCallback(
     (device: "phone" | "wide", frame: Document | null) =>
       setFrames((f) => (f[device] === frame ? f : { ...f, [device]: frame })),
@@ -78,37 +160,34 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
     },
     [store, frames],
   );
-  const withSelected = (make: (s: Standing) => Outcome) => () => {
-    const { draft, selected: id, run } = store.getState();
-    const standing = standings(draft, page).find((s) => s.node.id === id);
-    if (standing) run(make(standing));
-  };
-  const step = (by: number) => () => {
-    const all = standings(store.getState().draft, page);
-    const index = all.findIndex((s) => s.node.id === store.getState().selected);
-    const next = all[index < 0 ? 0 : Math.max(0, Math.min(all.length - 1, index + by))];
-    if (next) store.getState().select(next.node.id);
-  };
+  const actions = useMemo(() => benchActions(store, page), [store, page]);
   const now = () => store.getState().draft;
-  const openAdd = () => setAddAt(placeForNew(now(), page, store.getState().selected));
+  const openAdd = () => setAddAt(placeForNew(now(), page, sectionOf(store.getState())));
   useKeys({
     "1": () => store.getState().setView("phone"),
     "2": () => store.getState().setView("both"),
     "3": () => store.getState().setView("wide"),
-    "[": step(-1),
-    "]": step(1),
+    "[": () => actions.step(-1),
+    "]": () => actions.step(1),
     a: openAdd,
-    d: withSelected((s) => duplicateSection(now(), s.node.id, s.name)),
-    h: withSelected((s) => setShown(now(), s.node.id, !s.node.shown, s.name)),
-    Delete: withSelected((s) => removeSection(now(), s.node.id, s.name)),
-    "alt+ArrowLeft": withSelected((s) => nudgeSection(now(), s.node.id, -1, s.name)),
-    "alt+ArrowRight": withSelected((s) => nudgeSection(now(), s.node.id, 1, s.name)),
+    d: actions.duplicate,
+    h: actions.toggleShown,
+    m: () => setMoving(store.getState().selected),
+    l: actions.pasteLook,
+    Delete: actions.remove,
+    "ctrl+c": actions.copy,
+    "ctrl+x": actions.cut,
+    "ctrl+v": actions.paste,
+    "alt+ArrowLeft": () => actions.nudge("left"),
+    "alt+ArrowRight": () => actions.nudge("right"),
+    "alt+ArrowUp": () => actions.nudge("up"),
+    "alt+ArrowDown": () => actions.nudge("down"),
     p: () => store.getState().setAudience(store.getState().audience === "phone" ? "all" : "phone"),
     Enter: () => {
       const id = store.getState().selected;
       if (id) editWords(id);
     },
-    Escape: () => store.getState().select(null),
+    Escape: actions.out,
   });
 
   const scales = size
@@ -119,7 +198,8 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
   const height = size ? Math.max(200, size.height - SILL - PAD) : 0;
   const paneProps = { page, sync, onPicture, onFrame, height };
   return (
-    <BenchFramesProvider value={frames}>
+    <BenchProviders frames={frames} carry={carry} checks={checks} words={words} editWords={editWords}>
+      <CheckWatch />
       <Box
         sx={{
           display: "grid",
@@ -161,25 +241,19 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
         )}
         <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
           <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2, height: 44, flex: "none" }}>
-            {title}
-            <Box sx={{ flex: 1 }} />
-            {isNarrow ? (
-              <Button variant="outlined" size="small" onClick={() => setPanelOpen(true)}>
-                {panelLabel}
-              </Button>
-            ) : (
-              <ToggleButtonGroup
-                exclusive
-                size="small"
-                value={view}
-                aria-label="Panes"
-                onChange={(_event, next: View | null) => next && store.getState().setView(next)}
-              >
-                <ToggleButton value="phone">Phone</ToggleButton>
-                <ToggleButton value="both">Both</ToggleButton>
-                <ToggleButton value="wide">Wide</ToggleButton>
-              </ToggleButtonGroup>
-            )}
+            <Header
+              title={title}
+              page={page}
+              panes={
+                isNarrow ? (
+                  <Button variant="outlined" size="small" onClick={() => setPanelOpen(true)}>
+                    {panelLabel}
+                  </Button>
+                ) : (
+                  <PaneChoice />
+                )
+              }
+            />
           </Box>
           <Box
             ref={ref}
@@ -210,14 +284,44 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
             minWidth: 0,
           }}
         >
-          <Plan page={page} frame={frames.wide ?? frames.phone} onAdd={setAddAt} onEditWords={editWords} />
+          <Plan
+            page={page}
+            frame={frames.wide ?? frames.phone}
+            actions={actions}
+            onAdd={setAddAt}
+            onEditWords={editWords}
+            onMove={setMoving}
+          />
           <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
             <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>
               Add
             </Button>
           </Box>
         </Box>
-        <AddSheet page={page} at={addAt} onClose={() => setAddAt(null)} />
+        <AddSheet
+          page={page}
+          at={addAt}
+          onClose={() => setAddAt(null)}
+          onCarry={(node, down) => carry.begin({ node }, down, () => setAddAt(null))}
+          onWidget={(node) => {
+            const { draft, selected: id, say } = store.getState();
+            const place = placeForWidget(draft, id, node);
+            const document = place && partAt(draft, place.parent)?.document;
+            const outcome =
+              place && document
+                ? addNode(draft, document, place, node, nameOf(node))
+                : addNode(
+                    draft,
+                    page,
+                    { parent: draft.documents[page]!.root.id, slot: "main", index: addAt ?? 0 },
+                    makeNode("freehand", {}, { slots: { columns: [makeColumn([node])] } }),
+                    nameOf(node),
+                  );
+            const why = store.getState().run(outcome);
+            if (why) say(why, "problem");
+            setAddAt(null);
+          }}
+        />
         <PicturePicker
           open={choosing !== null}
           onClose={() => setChoosing(null)}
@@ -228,6 +332,8 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
           }}
         />
       </Box>
-    </BenchFramesProvider>
+      <Ghost />
+      <MoveTo page={page} id={moving} onClose={() => setMoving(null)} />
+    </BenchProviders>
   );
 }

@@ -1,5 +1,6 @@
 export { Bench } from "./bench";
-export { useBenchFrames, type BenchFrames } from "./frames";
+export { useBenchFrames, useEditWords, type BenchFrames } from "./frames";
 export { PageChoice } from "./page-choice";
 export { DEVICE_NAME, DEVICE_WIDTH, scalesFor } from "./devices";
 export { placeForNew, standings } from "./sections";
+export { nameIn, nameOfPart, partAt } from "./parts";

@@ -10,11 +10,19 @@ const asElement = (target: EventTarget | null): HTMLElement | null =>
 
 const nodeOf = (element: HTMLElement | null) => element?.closest<HTMLElement>("[data-node]")?.dataset.node ?? null;
 
+/** The path of the words under an element. */
+const wordsAt = (element: HTMLElement | null): string | undefined => {
+  const found = element?.closest<HTMLElement>("[data-at],[data-rich-at]");
+  return found?.dataset.at ?? found?.dataset.richAt;
+};
+
 const isVisible = (element: HTMLElement) => element.getClientRects().length > 0;
 
 /** The element that shows some words in this pane; of several (a menu for each device) the one that can be seen. */
 const wordsElement = (frame: Document, node: string, at: string): HTMLElement | undefined =>
-  [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"] [data-at="${at}"]`)].find(isVisible);
+  [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"] :is([data-at="${at}"],[data-rich-at="${at}"])`)].find(
+    (e) => isVisible(e) && nodeOf(e) === node,
+  );
 
 /** Begins to edit words in place. `select`: all of them are selected, as when coming by key. */
 export function beginEditing(
@@ -30,6 +38,8 @@ export function beginEditing(
   if (!element || !found) return false;
   const isLine = fieldAt(kindOf(found)?.definition.fields ?? [], pathOf(at))?.type === "line";
   store.getState().setEditing({ pane, node, at });
+  // Running text brings its own editor, which takes the element's place.
+  if (element.dataset.richAt !== undefined) return true;
   element.setAttribute("contenteditable", "plaintext-only");
   element.setAttribute("role", "textbox");
   element.setAttribute("aria-label", `Words in ${nameOf(found)}`);
@@ -61,30 +71,37 @@ export function beginEditing(
 
 /** Begins to edit the first words of a section. */
 export function editFirstWords(store: StudioStore, frame: Document, pane: string, node: string): boolean {
-  const first = [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"] [data-at]`)].find(isVisible);
-  return first ? beginEditing(store, frame, pane, node, first.dataset.at!, true) : false;
+  const first = [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"] :is([data-at],[data-rich-at])`)].find(
+    isVisible,
+  );
+  // The words may be those of a widget in it.
+  const owner = first ? nodeOf(first) : null;
+  return first && owner ? beginEditing(store, frame, pane, owner, wordsAt(first)!, true) : false;
 }
 
 export type PaneEvents = {
   readonly onHover: (node: string | null) => void;
   readonly onPicture: (node: string, at: string) => void;
+  /** A hand has been put on a selected widget; it may carry it off. */
+  readonly onGrab: (node: string, event: PointerEvent) => void;
 };
 
 /** Makes the parts of a pane selectable and its words editable. Nothing in it leads away or is sent. */
 export function attachPane(frame: Document, pane: string, store: StudioStore, events: PaneEvents): () => void {
   const onClick = (event: MouseEvent) => {
     const target = asElement(event.target);
-    if (target?.closest("#zest-marks") || target?.isContentEditable) return;
+    if (target?.closest("#zest-marks, [data-editing]") || target?.isContentEditable) return;
     const inMenu = target?.closest("summary");
     if (!inMenu) event.preventDefault();
     const node = nodeOf(target);
     const state = store.getState();
-    const wasSelected = node !== null && state.selected === node;
-    state.select(node);
-    if (!node || inMenu) return;
-    const words = target!.closest<HTMLElement>("[data-at]");
+    const besides = event.shiftKey || event.ctrlKey || event.metaKey;
+    const wasSelected = node !== null && state.selected === node && !besides;
+    state.select(node, besides);
+    if (!node || inMenu || besides) return;
+    const words = wordsAt(target);
     if (words && wasSelected) {
-      beginEditing(store, frame, pane, node, words.dataset.at!, false);
+      beginEditing(store, frame, pane, node, words, false);
       return;
     }
     const picture = target!.closest<HTMLElement>("[data-picture-at]");
@@ -93,8 +110,15 @@ export function attachPane(frame: Document, pane: string, store: StudioStore, ev
   const onDouble = (event: MouseEvent) => {
     const target = asElement(event.target);
     const node = nodeOf(target);
-    const words = target?.closest<HTMLElement>("[data-at]");
-    if (node && words && !words.isContentEditable) beginEditing(store, frame, pane, node, words.dataset.at!, false);
+    const words = wordsAt(target);
+    if (node && words && !target?.isContentEditable) beginEditing(store, frame, pane, node, words, false);
+  };
+  const onDown = (event: PointerEvent) => {
+    const target = asElement(event.target);
+    const node = nodeOf(target);
+    if (!node || node !== store.getState().selected || event.shiftKey || event.ctrlKey || event.metaKey) return;
+    if (target?.isContentEditable || target?.closest("#zest-marks, [data-editing], input")) return;
+    events.onGrab(node, event);
   };
   const onMove = (event: PointerEvent) => events.onHover(nodeOf(asElement(event.target)));
   const onLeave = () => events.onHover(null);
@@ -102,6 +126,7 @@ export function attachPane(frame: Document, pane: string, store: StudioStore, ev
   const within: readonly (readonly [string, EventListener])[] = [
     ["click", onClick as EventListener],
     ["dblclick", onDouble as EventListener],
+    ["pointerdown", onDown as EventListener],
     ["pointermove", onMove as EventListener],
     ["submit", never],
     ["dragstart", never],

@@ -1,17 +1,18 @@
 import { useEffect, useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
 import { createPortal } from "react-dom";
 import { resolve } from "~/core/cascade";
-import { locate } from "~/core/commands";
-import { nameOf } from "~/kinds";
-import { sectionLayers } from "~/render";
+import type { Rect } from "~/core/layout";
+import { nodeLayers } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio } from "../keeping";
+import { useCarry, useCarrying } from "./carry";
+import { CheckMarks } from "./check-marks";
+import { ColumnLines, SpaceHandles } from "./handles";
+import { nameOfPart, partAt, type PartAt } from "./parts";
 import type { Dragging } from "./use-drag";
 
-type Box = { readonly left: number; readonly top: number; readonly width: number; readonly height: number };
-
-/** Where a section stands in a pane's page; undefined where it is not drawn there. */
-export function boxOf(frame: Document, node: string): Box | undefined {
+/** Where a part stands in a pane's page; undefined where it is not drawn there. */
+export function boxOf(frame: Document, node: string): Rect | undefined {
   const element = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);
   if (!element || element.getClientRects().length === 0) return undefined;
   const { left, top, width, height } = element.getBoundingClientRect();
@@ -41,12 +42,63 @@ type MarksProps = {
   onGrip: (id: string, event: PointerEvent) => void;
 };
 
-/** Selection, hover and drop place, drawn over the pane's page and outside of its layout. */
+const Dots = () => (
+  <svg viewBox="0 0 12 12" fill="currentColor" aria-hidden="true">
+    {[2, 6, 10].flatMap((y) => [3.5, 8.5].map((x) => <circle key={`${x} ${y}`} cx={x} cy={y} r="1.2" />))}
+  </svg>
+);
+
+type FrameProps = {
+  part: PartAt;
+  box: Rect;
+  device: "phone" | "wide";
+  hidden: readonly string[];
+  onGrip: (e: PointerEvent) => void;
+};
+
+function SelectionFrame({ part, box, hidden, onGrip }: FrameProps) {
+  const name = nameOfPart(part);
+  return (
+    <div
+      className={part.level === "section" ? "zm-frame" : "zm-frame zm-small"}
+      style={{ ...box, height: `calc(${box.height}px + 26px*var(--k))` }}
+      data-selected={part.node.id}
+    >
+      <div className="zm-edge">
+        <i />
+        <i />
+        <i />
+        <i />
+      </div>
+      <div className="zm-tab">
+        <button
+          className="zm-grip"
+          type="button"
+          tabIndex={-1}
+          aria-label={`Drag ${name}`}
+          onPointerDown={(e: ReactPointerEvent) => onGrip(e.nativeEvent)}
+        >
+          <Dots />
+        </button>
+        <b>{name}</b>
+        {part.node.shown ? null : <em>not shown yet</em>}
+        {hidden.length ? <em>not on {hidden.join(", ")}</em> : null}
+      </div>
+    </div>
+  );
+}
+
+/** Selection, hover, handles and drop place, drawn over the pane's page and outside of its layout. */
 export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) {
   useLayoutCount(frame);
   const selected = useStudio((s) => s.selected);
+  const also = useStudio((s) => s.also);
+  const editing = useStudio((s) => s.editing);
+  const audience = useStudio((s) => s.audience);
   const draft = useStudio((s) => s.draft);
-  const node = selected ? locate(draft, selected)?.node : undefined;
+  const carry = useCarry();
+  const isCarrying = useCarrying((c) => c !== null);
+  const drop = useCarrying((c) => (c?.pane === device ? c : null));
   const [layer] = useState(() => {
     const element = frame.createElement("div");
     element.id = "zest-marks";
@@ -57,56 +109,66 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
     return () => layer.remove();
   }, [frame, layer]);
 
-  const box = node && boxOf(frame, node.id);
-  const hoverBox = hovered && hovered !== selected && !dragging ? boxOf(frame, hovered) : undefined;
-  const layers = node ? sectionLayers(node, themeById(draft.look.theme), draft.look) : [];
+  const part = selected ? partAt(draft, selected) : undefined;
+  const box = part && boxOf(frame, part.node.id);
+  const hoverBox = hovered && hovered !== selected && !dragging && !isCarrying ? boxOf(frame, hovered) : undefined;
+  const layers = part ? nodeLayers(part.node, themeById(draft.look.theme), draft.look) : [];
   const hiddenElsewhere = (["phone", "tablet", "wide"] as const).filter(
     (d) => d !== device && resolve(layers, "hidden", d)?.value === true,
   );
+  const section = part?.path[0];
+  // On something small, handles would hide it.
+  const isRoomy = box !== undefined && box.height > 44 && box.width > 120;
+  const isAlone = also.length === 0 && !editing && !isCarrying && !dragging;
+  const grip = (down: PointerEvent) => {
+    if (!part) return;
+    if (part.level === "section") onGrip(part.node.id, down);
+    else carry.begin({ id: part.node.id, node: part.node }, down);
+  };
   return createPortal(
     <>
       {hoverBox ? <div className="zm-hover" style={hoverBox} /> : null}
-      {node && box ? (
-        <div
-          className="zm-frame"
-          style={{ ...box, height: `calc(${box.height}px + 26px*var(--k))` }}
-          data-selected={node.id}
-        >
-          <div className="zm-edge">
-            <i />
-            <i />
-            <i />
-            <i />
-          </div>
-          <div className="zm-tab">
-            <button
-              className="zm-grip"
-              type="button"
-              tabIndex={-1}
-              aria-label={`Drag ${nameOf(node)}`}
-              onPointerDown={(e: ReactPointerEvent) => onGrip(node.id, e.nativeEvent)}
-            >
-              <svg viewBox="0 0 12 12" fill="currentColor" aria-hidden="true">
-                <circle cx="3.500" cy="2" r="1.200" />
-                <circle cx="8.500" cy="2" r="1.200" />
-                <circle cx="3.500" cy="6" r="1.200" />
-                <circle cx="8.500" cy="6" r="1.200" />
-                <circle cx="3.500" cy="10" r="1.200" />
-                <circle cx="8.500" cy="10" r="1.200" />
-              </svg>
-            </button>
-            <b>{nameOf(node)}</b>
-            {node.shown ? null : <em>not shown yet</em>}
-            {hiddenElsewhere.length ? <em>not on {hiddenElsewhere.join(", ")}</em> : null}
-          </div>
-        </div>
+      {also.map((id) => {
+        const other = boxOf(frame, id);
+        return other ? <div key={id} className="zm-also" style={other} data-selected={id} /> : null;
+      })}
+      {part && box ? (
+        <>
+          {part.level === "widget" && part.path.length > 1 ? (
+            <ParentFrame frame={frame} id={part.path.at(-2)!.id} />
+          ) : null}
+          <SelectionFrame part={part} box={box} device={device} hidden={hiddenElsewhere} onGrip={grip} />
+        </>
       ) : null}
+      {isAlone && section?.slots.columns ? <ColumnLines frame={frame} section={section} audience={audience} /> : null}
+      {isAlone && part && box && isRoomy ? (
+        <SpaceHandles
+          frame={frame}
+          node={part.node}
+          level={part.level}
+          layers={layers}
+          audience={audience}
+          device={device}
+        />
+      ) : null}
+      <CheckMarks frame={frame} device={device} />
       {dragging ? (
         <div className="zm-sill" style={{ top: dragging.sill }}>
           <span>{dragging.words}</span>
         </div>
       ) : null}
+      {drop?.place ? (
+        <div className="zm-drop" style={drop.place.line} data-words={drop.words}>
+          <span>{drop.words}</span>
+        </div>
+      ) : null}
     </>,
     layer,
   );
+}
+
+/** A thin line around what the selected widget stands in, so that its neighbours are seen as such. */
+function ParentFrame({ frame, id }: { frame: Document; id: string }) {
+  const box = boxOf(frame, id);
+  return box ? <div className="zm-parent" style={box} /> : null;
 }

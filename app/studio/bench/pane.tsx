@@ -3,8 +3,11 @@ import type { Target } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { paneCss, PaneShell, ShopFrame, SillName, SillScale, ShopPage, useDressing, type Sheets } from "../panes";
 import { DEVICE_NAME, DEVICE_WIDTH } from "./devices";
+import { useCarry } from "./carry";
 import { attachPane } from "./interaction";
 import { boxOf, Marks } from "./marks";
+import { partAt } from "./parts";
+import { RichEditor } from "../words";
 import type { ScrollSync } from "./scroll-sync";
 import { useSectionDrag } from "./use-drag";
 
@@ -28,23 +31,28 @@ export function Pane({ device, page, pageSheets, scale, height, sync, onPicture,
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
   const editing = useStudio((s) => (s.editing?.pane === device ? s.editing : null));
+  const carry = useCarry();
   const [frame, setFrame] = useState<Document | null>(null);
   const [hovered, setHovered] = useState<string | null>(null);
   const css = useMemo(() => paneCss(scale), [scale]);
   const dressing = useDressing(goods, pictures, currency, locale);
   const target = useMemo<Target>(() => (page === "home" ? { page: "home" } : { page: "text", id: page }), [page]);
-  const studio = useMemo(() => ({ editing }), [editing]);
+  const studio = useMemo(() => ({ editing, RichEditor }), [editing]);
 
   useEffect(() => {
     onFrame(device, frame);
     if (!frame) return;
-    const detach = attachPane(frame, device, store, { onHover: setHovered, onPicture });
+    const onGrab = (id: string, event: PointerEvent) => {
+      const part = partAt(store.getState().draft, id);
+      if (part && part.level !== "section") carry.begin({ id, node: part.node }, event);
+    };
+    const detach = attachPane(frame, device, store, { onHover: setHovered, onPicture, onGrab });
     const leave = sync.join(device, frame);
     return () => {
       detach();
       leave();
     };
-  }, [device, frame, store, sync, onPicture, onFrame]);
+  }, [device, frame, store, sync, carry, onPicture, onFrame]);
 
   const { dragging, begin } = useSectionDrag(page, {
     extents: (ids) =>

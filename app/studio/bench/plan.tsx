@@ -1,10 +1,14 @@
-import { Box, Menu, MenuItem, Typography } from "@mui/material";
+import { Box, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
-import { memo, useDeferredValue, useEffect, useRef, useState, type KeyboardEvent, type MouseEvent } from "react";
-import { duplicateSection, nudgeSection, removeSection, setShown, type Outcome } from "~/core/commands";
+import { memo, useDeferredValue, useEffect, useRef, type KeyboardEvent, type MouseEvent, useState } from "react";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
-import { standings, type Standing } from "./sections";
+import type { BenchActions } from "./actions";
+import { useCarry } from "./carry";
+import { partAt } from "./parts";
+import { PartMenu, type MenuState } from "./part-menu";
+import { insideOf, neighbourOf, type Row } from "./plan-tree";
+import { standings } from "./sections";
 import { useSectionDrag } from "./use-drag";
 import type { Draft } from "~/core/document";
 import { useWires, type Bone, type Wireframe } from "./wireframe";
@@ -60,10 +64,11 @@ type PlanProps = {
   page: string;
   /** The pane from which the drawings are measured. */
   frame: Document | null;
+  actions: BenchActions;
   onAdd: (at: number) => void;
   onEditWords: (id: string) => void;
+  onMove: (id: string) => void;
 };
-type MenuState = { readonly id: string; readonly x: number; readonly y: number };
 
 /** The strip that shows a page's sections in order, drawn to scale. Panes come first when words are typed; the plan follows. */
 export function Plan(props: PlanProps) {
@@ -71,22 +76,40 @@ export function Plan(props: PlanProps) {
   return <Strip {...props} draft={draft} />;
 }
 
-/** The plan itself; a tree to assistive technology. */
-const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: PlanProps & { draft: Draft }) {
+const COLUMN = 104;
+const focusRing = {
+  "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 1, boxShadow: `0 0 0 2px ${INK.lemon}` },
+} as const;
+
+/** The plan itself; a tree to assistive technology. The section in which something is selected is opened up. */
+const Strip = memo(function Strip({
+  page,
+  frame,
+  draft,
+  actions,
+  onAdd,
+  onEditWords,
+  onMove,
+}: PlanProps & { draft: Draft }) {
   const store = useStudioStore();
   const wires = useWires(frame, draft);
+  const carry = useCarry();
   const selected = useStudio((s) => s.selected);
+  const also = useStudio((s) => s.also);
   const [menu, setMenu] = useState<MenuState | null>(null);
   const strip = useRef<HTMLDivElement>(null);
   const items = useRef(new Map<string, HTMLElement>());
   const all = standings(draft, page);
-  const offset = (index: number) => index * (ITEM + GAP);
-
+  const open = selected ? partAt(draft, selected)?.path[0] : undefined;
+  const groups = open ? insideOf(open) : [];
+  const openWidth = groups.length ? groups.length * (COLUMN + 6) + 10 : 0;
+  const openIndex = all.findIndex((s) => s.node.id === open?.id);
+  const offset = (index: number) => index * (ITEM + GAP) + (openIndex >= 0 && index > openIndex ? openWidth : 0);
   const { dragging, begin } = useSectionDrag(page, {
     extents: (ids) =>
       ids.map((id) => {
         const index = all.findIndex((s) => s.node.id === id);
-        return { start: offset(index), end: offset(index) + ITEM };
+        return { start: offset(index), end: offset(index) + ITEM + (index === openIndex ? openWidth : 0) };
       }),
     position: (event) => event.clientX - (strip.current?.getBoundingClientRect().left ?? 0),
     scroller: () => ({
@@ -95,58 +118,108 @@ const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: Pl
       by: (px) => strip.current?.parentElement?.scrollBy(px, 0),
     }),
   });
-
   useEffect(() => {
     if (selected) items.current.get(selected)?.scrollIntoView({ block: "nearest", inline: "nearest" });
   }, [selected]);
 
-  const run = (make: (s: Standing) => Outcome, id: string) => {
-    const standing = all.find((s) => s.node.id === id);
-    if (standing) store.getState().run(make(standing));
-    setMenu(null);
+  const openMenu = (event: MouseEvent | KeyboardEvent, id: string) => {
+    event.preventDefault();
+    event.stopPropagation();
+    if (store.getState().selected !== id) store.getState().select(id);
+    const box = items.current.get(id)!.getBoundingClientRect();
+    setMenu({ id, x: box.left + 8, y: box.top });
   };
-  const now = () => store.getState().draft;
-  const nudge = (by: -1 | 1) => (s: Standing) => nudgeSection(now(), s.node.id, by, s.name);
-  const remove = (s: Standing) => removeSection(now(), s.node.id, s.name);
-  const duplicate = (s: Standing) => duplicateSection(now(), s.node.id, s.name);
-  const show = (s: Standing) => setShown(now(), s.node.id, !s.node.shown, s.name);
-
-  const onKey = (event: KeyboardEvent, standing: Standing, index: number) => {
-    const go = (to: number) => {
-      const next = all[Math.max(0, Math.min(all.length - 1, to))]!;
-      store.getState().select(next.node.id);
-      items.current.get(next.node.id)?.focus();
+  const focusAfterDraw = (id: string) => {
+    store.getState().select(id);
+    requestAnimationFrame(() => items.current.get(id)?.focus());
+  };
+  const onKey = (event: KeyboardEvent, id: string) => {
+    const go = () => {
+      const next = neighbourOf(draft, page, id, event.key);
+      if (next) focusAfterDraw(next);
     };
+    const ways = { ArrowRight: "right", ArrowLeft: "left", ArrowUp: "up", ArrowDown: "down" } as const;
+    const way = ways[event.key as keyof typeof ways];
     const table: Record<string, () => void> = {
-      ArrowRight: () => (event.altKey ? run(nudge(1), standing.node.id) : go(index + 1)),
-      ArrowLeft: () => (event.altKey ? run(nudge(-1), standing.node.id) : go(index - 1)),
-      Home: () => go(0),
-      End: () => go(all.length - 1),
-      Enter: () => onEditWords(standing.node.id),
-      " ": () => store.getState().select(standing.node.id),
-      Delete: () => run(remove, standing.node.id),
-      ContextMenu: () => openMenu(event, standing.node.id),
+      Home: go,
+      End: go,
+      Enter: () => onEditWords(id),
+      " ": () => store.getState().select(id, event.ctrlKey || event.shiftKey),
+      Delete: actions.remove,
+      ContextMenu: () => openMenu(event, id),
+      F10: () => (event.shiftKey ? openMenu(event, id) : undefined),
     };
-    const action = table[event.key];
+    const action = way
+      ? event.altKey
+        ? () => {
+            actions.nudge(way);
+            requestAnimationFrame(() => items.current.get(id)?.focus());
+          }
+        : go
+      : table[event.key];
     if (!action) return;
     event.preventDefault();
     event.stopPropagation();
     action();
   };
-  const openMenu = (event: MouseEvent | KeyboardEvent, id: string) => {
-    event.preventDefault();
-    store.getState().select(id);
-    const box = items.current.get(id)!.getBoundingClientRect();
-    setMenu({ id, x: box.left + 8, y: box.top });
-  };
-  const menuOf = menu && all.find((s) => s.node.id === menu.id);
-  const isOnPage = (s: Standing) => s.document !== "frame";
+  const isOnPage = (document: string) => document !== "frame";
   const insertions = all.flatMap((s, i) => {
     const next = all[i + 1];
-    if (isOnPage(s)) return [{ left: offset(i) + ITEM, at: s.index + 1, words: `Add after ${s.name}` }];
-    return next && isOnPage(next) ? [{ left: offset(i) + ITEM, at: 0, words: `Add before ${next.name}` }] : [];
+    const left = offset(i) + ITEM + (i === openIndex ? openWidth : 0);
+    if (isOnPage(s.document)) return [{ left, at: s.index + 1, words: `Add after ${s.name}` }];
+    return next && isOnPage(next.document) ? [{ left, at: 0, words: `Add before ${next.name}` }] : [];
   });
-  const focusable = all.some((s) => s.node.id === selected) ? selected : all[0]?.node.id;
+  const known = new Set([...all.map((s) => s.node.id), ...groups.flatMap((g) => g.rows.map((r) => r.id))]);
+  const focusable = selected && known.has(selected) ? selected : all[0]?.node.id;
+  const isChosen = (id: string) => id === selected || also.includes(id);
+  const common = (id: string) => ({
+    ref: (element: HTMLElement | null) => void (element ? items.current.set(id, element) : items.current.delete(id)),
+    role: "treeitem",
+    "aria-selected": isChosen(id),
+    tabIndex: id === focusable ? 0 : -1,
+    onClick: (event: MouseEvent) => {
+      event.stopPropagation();
+      store.getState().select(id, event.shiftKey || event.ctrlKey || event.metaKey);
+    },
+    onDoubleClick: (event: MouseEvent) => {
+      event.stopPropagation();
+      onEditWords(id);
+    },
+    onContextMenu: (event: MouseEvent) => openMenu(event, id),
+    onKeyDown: (event: KeyboardEvent) => onKey(event, id),
+  });
+  const row = (r: Row) => (
+    <Box
+      key={r.id}
+      {...common(r.id)}
+      aria-level={r.level}
+      aria-label={`${r.name}${r.shown ? "" : ", not shown yet"}`}
+      onPointerDown={(event) => {
+        const part = partAt(draft, r.id);
+        if (part) carry.begin({ id: r.id, node: part.node }, event.nativeEvent);
+      }}
+      sx={{
+        ...focusRing,
+        fontSize: 11.5,
+        lineHeight: "17px",
+        px: 0.5,
+        pl: r.level === 2 ? 0.5 : 0.5 + (r.level - 3) * 1,
+        borderRadius: 0.5,
+        cursor: "grab",
+        userSelect: "none",
+        whiteSpace: "nowrap",
+        overflow: "hidden",
+        textOverflow: "ellipsis",
+        fontWeight: r.kind === "column" || isChosen(r.id) ? 650 : 450,
+        textDecoration: r.shown ? "none" : "line-through",
+        bgcolor: isChosen(r.id) ? INK.lemon : r.kind === "column" ? INK.bench : INK.raised,
+        boxShadow: `inset 0 0 0 1px ${isChosen(r.id) ? INK.ink : r.kind === "column" ? "transparent" : INK.line}`,
+        touchAction: "none",
+      }}
+    >
+      {r.name}
+    </Box>
+  );
 
   return (
     <Box sx={{ position: "relative", overflowX: "auto", overflowY: "hidden", flex: 1, height: "100%" }}>
@@ -155,25 +228,20 @@ const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: Pl
           role="tree"
           aria-label="Plan of the page"
           aria-orientation="horizontal"
+          aria-multiselectable="true"
           sx={{ display: "flex", gap: `${GAP}px`, height: "100%", alignItems: "center" }}
         >
           {all.map((standing, index) => {
             const { node, name } = standing;
-            const isSelected = node.id === selected;
-            return (
+            const isSelected = isChosen(node.id);
+            const isOpen = index === openIndex && groups.length > 0;
+            const item = (
               <Box
                 key={node.id}
-                ref={(element: HTMLElement | null) =>
-                  void (element ? items.current.set(node.id, element) : items.current.delete(node.id))
-                }
-                role="treeitem"
-                aria-selected={isSelected}
+                {...common(node.id)}
+                aria-level={1}
+                {...(insideOf(node).length ? { "aria-expanded": isOpen } : {})}
                 aria-label={`${name}${node.shown ? "" : ", not shown yet"}, ${index + 1} of ${all.length}`}
-                tabIndex={node.id === focusable ? 0 : -1}
-                onClick={() => store.getState().select(node.id)}
-                onDoubleClick={() => onEditWords(node.id)}
-                onContextMenu={(event) => openMenu(event, node.id)}
-                onKeyDown={(event) => onKey(event, standing, index)}
                 onPointerDown={(event) => begin(node.id, event.nativeEvent)}
                 sx={{
                   width: ITEM,
@@ -191,11 +259,7 @@ const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: Pl
                     borderColor: isSelected ? INK.ink : INK.soft,
                     borderStyle: isSelected ? "solid" : "dotted",
                   },
-                  "&:focus-visible": {
-                    outline: `2px solid ${INK.ink}`,
-                    outlineOffset: 2,
-                    boxShadow: `0 0 0 2px ${INK.lemon}`,
-                  },
+                  ...focusRing,
                 }}
               >
                 <Box sx={{ opacity: node.shown ? 1 : 0.45, lineHeight: 0 }}>
@@ -212,6 +276,30 @@ const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: Pl
                 >
                   {name}
                 </Typography>
+              </Box>
+            );
+            if (!isOpen) return item;
+            return (
+              <Box key={node.id} role="none" sx={{ display: "flex", alignItems: "center", flex: "none" }}>
+                {item}
+                <Box role="none" sx={{ display: "flex", gap: "6px", pl: "10px", height: 92 }}>
+                  {groups.map((group) => (
+                    <Box
+                      key={group.key}
+                      role="none"
+                      sx={{
+                        width: COLUMN,
+                        display: "flex",
+                        flexDirection: "column",
+                        gap: "2px",
+                        overflowY: "auto",
+                        p: "2px",
+                      }}
+                    >
+                      {group.rows.map(row)}
+                    </Box>
+                  ))}
+                </Box>
               </Box>
             );
           })}
@@ -283,42 +371,14 @@ const Strip = memo(function Strip({ page, frame, draft, onAdd, onEditWords }: Pl
       >
         {dragging?.words}
       </span>
-      <Menu
-        open={menu !== null}
+      <PartMenu
+        state={menu}
+        page={page}
+        actions={actions}
         onClose={() => setMenu(null)}
-        anchorReference="anchorPosition"
-        anchorPosition={menu ? { left: menu.x, top: menu.y } : { left: 0, top: 0 }}
-        transformOrigin={{ vertical: "bottom", horizontal: "left" }}
-      >
-        {menuOf
-          ? [
-              <MenuItem
-                key="words"
-                onClick={() => {
-                  setMenu(null);
-                  onEditWords(menuOf.node.id);
-                }}
-              >
-                Edit words
-              </MenuItem>,
-              <MenuItem key="back" onClick={() => run(nudge(-1), menuOf.node.id)} disabled={!nudge(-1)(menuOf).ok}>
-                Move earlier
-              </MenuItem>,
-              <MenuItem key="on" onClick={() => run(nudge(1), menuOf.node.id)} disabled={!nudge(1)(menuOf).ok}>
-                Move later
-              </MenuItem>,
-              <MenuItem key="show" onClick={() => run(show, menuOf.node.id)}>
-                {menuOf.node.shown ? "Not shown yet" : "Show in the shop"}
-              </MenuItem>,
-              <MenuItem key="copy" onClick={() => run(duplicate, menuOf.node.id)}>
-                Duplicate
-              </MenuItem>,
-              <MenuItem key="remove" onClick={() => run(remove, menuOf.node.id)} sx={{ color: "error.main" }}>
-                Remove
-              </MenuItem>,
-            ]
-          : null}
-      </Menu>
+        onEditWords={onEditWords}
+        onMove={onMove}
+      />
     </Box>
   );
 });

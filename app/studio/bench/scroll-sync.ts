@@ -47,7 +47,7 @@ export class ScrollSync {
 type ScrollPlace = { readonly node: string; readonly share: number };
 
 const sectionsIn = (frame: Document) =>
-  [...frame.querySelectorAll<HTMLElement>("[data-node]")].filter((s) => s.getClientRects().length > 0);
+  [...frame.querySelectorAll<HTMLElement>("[data-level=section]")].filter((s) => s.getClientRects().length > 0);
 
 /** The section under a line a fifth down the pane, and how far through it that line is. */
 function placeIn(frame: Document): ScrollPlace | undefined {

@@ -1,5 +1,5 @@
 import { useCallback, useRef, useState } from "react";
-import { moveSection } from "~/core/commands";
+import { moveNode } from "~/core/commands";
 import { useStudioStore } from "../keeping";
 import { dropIndex, dropWords, edgeScroll, sillAt, type Extent } from "./drop";
 import { siblingsOf } from "./sections";
@@ -71,7 +71,7 @@ export function useSectionDrag(page: string, track: Track) {
         end();
         if (!moved || goal === index || goal === index + 1) return;
         const state = store.getState();
-        state.run(moveSection(state.draft, id, goal, names[index]!));
+        state.run(moveNode(state.draft, id, goal, names[index]!));
       };
       const onKey = (event: KeyboardEvent) => {
         if (event.key !== "Escape") return;

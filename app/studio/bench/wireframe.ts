@@ -14,7 +14,10 @@ export type Wireframe = { readonly height: number; readonly bones: readonly Bone
 const PARTS: readonly (readonly [Bone["what"], string])[] = [
   ["picture", ".pic:not(.pic-second), .wordmark-picture"],
   ["head", ".head, .wordmark span"],
-  ["text", ".lead, .price, .card-title, .foot-text, .foot-links li, .nav li, .tile-name, .s-notice p, .foot-small"],
+  [
+    "text",
+    ".rich > *, .lead:not(.rich), .w-quote blockquote, .point-head, .point-text, .price, .card-title, .foot-text, .foot-links li, .nav li, .tile-name, .s-notice p, .foot-small",
+  ],
   ["button", ".button, .field, .more, .drop summary"],
 ];
 
@@ -22,7 +25,7 @@ const PARTS: readonly (readonly [Bone["what"], string])[] = [
 export function wireframes(frame: Document): ReadonlyMap<string, Wireframe> {
   const width = frame.documentElement.clientWidth || 1;
   const found = new Map<string, Wireframe>();
-  for (const section of frame.querySelectorAll<HTMLElement>("[data-node]")) {
+  for (const section of frame.querySelectorAll<HTMLElement>("[data-level=section]")) {
     const box = section.getBoundingClientRect();
     if (box.height === 0) continue;
     const bones: Bone[] = [];

@@ -3,6 +3,7 @@ import {
   Button,
   Divider,
   FormControlLabel,
+  Link,
   Radio,
   RadioGroup,
   Switch,
@@ -10,16 +11,29 @@ import {
   ToggleButtonGroup,
   Typography,
 } from "@mui/material";
-import { Copy, Trash2 } from "lucide-react";
-import { useMemo, type ReactNode } from "react";
-import { PROPERTIES, resolve } from "~/core/cascade";
-import { duplicateSection, locate, removeSection, setShown, setStyle, switchArrangement } from "~/core/commands";
-import { DEVICES, type Audience, type Device } from "~/core/document";
-import { kindOf } from "~/kinds";
-import { arrangementOf, sectionLayers } from "~/render";
+import { ChevronDown, ChevronUp, Copy, Trash2 } from "lucide-react";
+import { useEffect, useMemo, useState, type ReactNode } from "react";
+import { Link as RouterLink } from "react-router";
+import { PROPERTIES, resolve, type Layer } from "~/core/cascade";
+import {
+  deviceDifferences,
+  duplicateNodes,
+  putBackDevices,
+  removeColumn,
+  removeNodes,
+  setShown,
+  setStyle,
+  switchArrangement,
+} from "~/core/commands";
+import { AUDIENCES, DEVICES, type Audience, type Device, type Node } from "~/core/document";
+import { chassisOf, hasStyle, kindOf, moreStyles } from "~/kinds";
+import { arrangementOf, nodeLayers, partById } from "~/render";
 import { themeById } from "~/themes";
-import { useStudio, useStudioStore } from "../keeping";
+import { nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
+import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { Heading, IconAction, INK } from "../ui";
+import { AnchorField, BackdropField, OwnCssField } from "./chassis-fields";
+import { ColumnsField } from "./columns-field";
 import { FieldControl } from "./fields";
 import { StyleField } from "./style-field";
 import { WordsOnPicture } from "./words-on-picture";
@@ -55,45 +69,108 @@ function Nothing() {
   );
 }
 
-/** Everything about the selected section, under the questions it answers. */
+type StylesProps = {
+  ids: readonly string[];
+  nodes: readonly Node[];
+  names: readonly string[];
+  group: "sits" | "looks";
+  layers: readonly Layer[];
+  theme: string;
+  arrangement: string;
+};
+
+function Styles({ ids, nodes, names, group, ...rest }: StylesProps) {
+  const [node] = nodes;
+  return names
+    .map((name) => PROPERTIES[name]!)
+    .filter((property) => property.group === group && property.name !== "hidden" && property.name !== "share")
+    .map((property) => <StyleField key={property.name} ids={ids} style={node!.style} property={property} {...rest} />);
+}
+
+/** What is set less often, behind one click; open while any of it is set here. */
+function More({ children, isUsed }: { children: ReactNode; isUsed: boolean }) {
+  const [open, setOpen] = useState(isUsed);
+  return (
+    <Box>
+      <Button
+        size="small"
+        onClick={() => setOpen(!open)}
+        aria-expanded={open}
+        endIcon={open ? <ChevronUp size={15} aria-hidden /> : <ChevronDown size={15} aria-hidden />}
+        sx={{ ml: -1 }}
+      >
+        {open ? "Less" : "More"}
+      </Button>
+      {open ? <Box sx={{ display: "grid", gap: 1.75, mt: 1 }}>{children}</Box> : null}
+    </Box>
+  );
+}
+
+/** From the section down to what is selected; each step selects. */
+function Trail({ path }: { path: readonly Node[] }) {
+  const store = useStudioStore();
+  if (path.length < 2) return null;
+  return (
+    <Box component="nav" aria-label="It stands in" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, fontSize: 12 }}>
+      {path.slice(0, -1).map((node, i) => (
+        <span key={node.id}>
+          <Link component="button" type="button" variant="caption" onClick={() => store.getState().select(node.id)}>
+            {nameIn(node, path[i - 1])}
+          </Link>
+          <Box component="span" aria-hidden sx={{ color: INK.soft, ml: 0.5 }}>
+            ›
+          </Box>
+        </span>
+      ))}
+    </Box>
+  );
+}
+
+/** Everything about what is selected, under the questions it answers. Of several parts, what they have in common. */
 export function Details() {
   const store = useStudioStore();
   const selected = useStudio((s) => s.selected);
+  const also = useStudio((s) => s.also);
   const draft = useStudio((s) => s.draft);
   const audience = useStudio((s) => s.audience);
-  const node = selected ? locate(draft, selected)?.node : undefined;
+  const ids = useMemo(() => selectionOf({ selected, also }), [selected, also]);
+  const parts = ids.map((id) => partAt(draft, id)).filter((p) => p !== undefined);
+  const [part] = parts;
+  const node = part?.node;
   const kind = node && kindOf(node);
   const { look } = draft;
   // Typing changes what a section says and not how it looks: its style fields are drawn again only when they have to be.
   const layers = useMemo(
-    () => (node ? sectionLayers(node, themeById(look.theme), look) : []),
+    () => (node ? nodeLayers(node, themeById(look.theme), look) : []),
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [node?.id, node?.style, node?.props.arrangement, look],
   );
-  if (!node || !kind) return <Nothing />;
+  if (!part || !node || !kind) return <Nothing />;
   const { definition } = kind;
   const theme = themeById(draft.look.theme);
   const arrangement = arrangementOf(kind, node, theme);
   const run = store.getState().run;
-  const style = (group: "sits" | "looks") =>
-    definition.styles
-      .map((name) => PROPERTIES[name]!)
-      .filter((property) => property.group === group && property.name !== "hidden")
-      .map((property) => (
-        <StyleField
-          key={property.name}
-          id={node.id}
-          style={node.style}
-          property={property}
-          layers={layers}
-          theme={theme.name}
-          arrangement={arrangement.name}
-        />
-      ));
-  const canHide = definition.styles.includes("hidden");
-  const looks = style("looks");
+  const isOne = parts.length === 1;
+  const isSection = part.level === "section";
+  const nodes = parts.map((p) => p.node);
+  const inAll = (name: string) =>
+    nodes.every((n) => {
+      const d = kindOf(n)?.definition;
+      return d !== undefined && hasStyle(d, n, name);
+    });
+  const styles = isOne ? definition.styles : [...definition.styles, ...moreStyles(definition, node)].filter(inAll);
+  const more = isOne ? moreStyles(definition, node) : [];
+  const common = { ids, nodes, layers, theme: theme.name, arrangement: arrangement.name };
+  const isUsed = (group: "sits" | "looks") =>
+    more.some(
+      (name) => PROPERTIES[name]?.group === group && AUDIENCES.some((a) => node.style[a]?.[name] !== undefined),
+    );
+  const canHide = styles.includes("hidden") || more.includes("hidden");
+  const name = isOne ? nameOfPart(part) : `${parts.length} parts`;
+  const differences = nodes.reduce((sum, n) => sum + deviceDifferences(n).length, 0);
+  const hasMore = (group: "sits" | "looks") => more.some((m) => PROPERTIES[m]?.group === group && m !== "hidden");
   return (
-    <Box key={node.id}>
+    <Box key={ids.join()}>
       <Box
         sx={{
           position: "sticky",
@@ -106,21 +183,19 @@ export function Details() {
           borderBottom: `1px solid ${INK.line}`,
         }}
       >
+        {isOne ? <Trail path={part.path} /> : null}
         <Box sx={{ display: "flex", alignItems: "center" }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
-            {definition.name}
+            {name}
           </Typography>
-          <IconAction
-            label="Duplicate"
-            keys="D"
-            icon={Copy}
-            onClick={() => run(duplicateSection(draft, node.id, definition.name))}
-          />
+          <IconAction label="Duplicate" keys="D" icon={Copy} onClick={() => run(duplicateNodes(draft, ids, name))} />
           <IconAction
             label="Remove"
             keys="Del"
             icon={Trash2}
-            onClick={() => run(removeSection(draft, node.id, definition.name))}
+            onClick={() =>
+              run(isOne && part.level === "column" ? removeColumn(draft, node.id) : removeNodes(draft, ids, name))
+            }
           />
         </Box>
         <ToggleButtonGroup
@@ -151,14 +226,31 @@ export function Details() {
             ? "Changes of style are for all devices."
             : `◆ Changes of style are for ${ONLY_WORDS[audience]} only.`}
         </Typography>
+        {differences ? (
+          <Typography variant="caption" component="p" sx={{ color: INK.plum }}>
+            ◆ {differences === 1 ? "1 difference" : `${differences} differences`} between devices{" · "}
+            <Link
+              component="button"
+              type="button"
+              variant="caption"
+              onClick={() => run(putBackDevices(draft, ids, name))}
+            >
+              put all back
+            </Link>
+          </Typography>
+        ) : null}
       </Box>
-      <Group title="What it says">
-        {definition.fields.map((field) => (
-          <FieldControl key={`${node.id} ${field.key}`} node={node} field={field} path={[field.key]} />
-        ))}
-      </Group>
+
+      {isOne && definition.fields.length ? (
+        <Group title="What it says">
+          {definition.fields.map((field) => (
+            <FieldControl key={`${node.id} ${field.key}`} node={node} field={field} path={[field.key]} />
+          ))}
+        </Group>
+      ) : null}
+
       <Group title="How it sits">
-        {definition.arrangements.length > 1 ? (
+        {isOne && definition.arrangements.length > 1 ? (
           <Box>
             <Typography variant="caption" id="arrangement" sx={{ fontWeight: 600 }}>
               Arrangement
@@ -188,7 +280,7 @@ export function Details() {
             </RadioGroup>
             {node.props.arrangement === undefined ? (
               <Typography variant="caption" color="text.secondary">
-                from theme {theme.name}
+                {isSection ? `from theme ${theme.name}` : "as usual"}
               </Typography>
             ) : (
               <Button
@@ -197,29 +289,50 @@ export function Details() {
                   run(switchArrangement(draft, node.id, undefined, `${definition.name}: arrangement put back`))
                 }
               >
-                Put back to the theme’s
+                {isSection ? "Put back to the theme’s" : "Put back"}
               </Button>
             )}
           </Box>
         ) : null}
-        {style("sits")}
+        {isOne && definition.holds?.columns ? <ColumnsField section={node} /> : null}
+        {isOne && part.level === "column" && part.path[0] ? <ColumnsField section={part.path[0]} /> : null}
+        <Styles {...common} names={styles} group="sits" />
+        {hasMore("sits") || (isOne && isSection) ? (
+          <More isUsed={isUsed("sits") || Boolean(chassisOf(node).anchor)}>
+            <Styles {...common} names={more} group="sits" />
+            {isOne && isSection ? <AnchorField node={node} /> : null}
+          </More>
+        ) : null}
       </Group>
-      {looks.length ? (
-        <Group title="How it looks">
-          {arrangement.wordsOnPicture ? <WordsOnPicture node={node} layers={layers} /> : null}
-          {looks}
-        </Group>
-      ) : null}
+
+      <Group title="How it looks">
+        {isOne && (arrangement.wordsOnPicture || chassisOf(node).backdrop) ? (
+          <WordsOnPicture node={node} layers={layers} />
+        ) : null}
+        <Styles {...common} names={styles} group="looks" />
+        {isOne && node.kind === "button" ? <FromBrand part={BUTTON_PARTS[String(node.props.look)] ?? ""} /> : null}
+        {hasMore("looks") || (isOne && isSection) ? (
+          <More isUsed={isUsed("looks") || Boolean(chassisOf(node).backdrop ?? chassisOf(node).css)}>
+            {isOne && isSection && definition.slots.includes("main") ? <BackdropField node={node} /> : null}
+            <Styles {...common} names={more} group="looks" />
+            {isOne && isSection ? <OwnCssField node={node} /> : null}
+          </More>
+        ) : null}
+      </Group>
+
       <Group title="When it shows">
         <Box>
           <FormControlLabel
             control={
-              <Switch checked={node.shown} onChange={(_e, on) => run(setShown(draft, node.id, on, definition.name))} />
+              <Switch
+                checked={nodes.every((n) => n.shown)}
+                onChange={(_e, on) => run(setShown(draft, ids, on, name))}
+              />
             }
-            label={node.shown ? "Shown in the shop" : "Not shown yet"}
+            label={nodes.every((n) => n.shown) ? "Shown in the shop" : "Not shown yet"}
           />
           <Typography variant="caption" component="p" color="text.secondary">
-            {node.shown ? "Goes to the shop when you publish." : "You see it here; shoppers don’t."}
+            {nodes.every((n) => n.shown) ? "Goes to the shop when you publish." : "You see it here; shoppers don’t."}
           </Typography>
         </Box>
         {canHide ? (
@@ -239,11 +352,11 @@ export function Details() {
                         run(
                           setStyle(
                             draft,
-                            node.id,
+                            ids,
                             device,
                             "hidden",
                             on ? undefined : true,
-                            on ? `${definition.name} shown` : `${definition.name} hidden`,
+                            on ? `${name} shown` : `${name} hidden`,
                           ),
                         )
                       }
@@ -267,5 +380,36 @@ export function Details() {
         ) : null}
       </Group>
     </Box>
+  );
+}
+
+const BUTTON_PARTS: Readonly<Record<string, string>> = {
+  first: "button.primary",
+  second: "button.secondary",
+  quiet: "button.quiet",
+  link: "link",
+};
+
+/** What is styled for the whole shop at once, where it is, and how many of it there are on this page. */
+function FromBrand({ part: id }: { part: string }) {
+  const frames = useBenchFrames();
+  const part = partById(id);
+  const frame = frames.wide ?? frames.phone;
+  const [count, setCount] = useState(0);
+  const draft = useStudio((s) => s.draft);
+  useEffect(() => {
+    if (!frame || !part) return;
+    const plain = id === "button.primary" ? ":not(.button-2,.button-3)" : "";
+    setCount(frame.querySelectorAll(`${part.selector}${plain}`).length);
+  }, [frame, part, id, draft]);
+  if (!part) return null;
+  return (
+    <Typography variant="caption" component="p" color="text.secondary">
+      Drawn as {part.name} says in Brand, on {count} {count === 1 ? "place" : "places"} of this page and wherever else
+      the shop has one ·{" "}
+      <Link component={RouterLink} to="../brand" relative="path" variant="caption">
+        change it in Brand
+      </Link>
+    </Typography>
   );
 }

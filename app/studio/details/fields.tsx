@@ -1,16 +1,29 @@
-import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import {
+  Autocomplete,
+  Box,
+  Button,
+  MenuItem,
+  TextField,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+} from "@mui/material";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Json, Node } from "~/core/document";
 import { readAt, type Path } from "~/core/operations";
+import type { Product } from "~/core/goods";
 import { sourceOf } from "~/core/pictures";
+import { plainOf, type Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { nameOf, type Field } from "~/kinds";
+import { Sign, SIGNS } from "~/kinds/parts";
+import { useEditWords } from "../bench";
 import { useStudio, useStudioStore } from "../keeping";
+import { LinkField } from "../links";
 import { PicturePicker } from "../pictures";
 import { IconAction, INK } from "../ui";
-import { LinkField } from "./link-field";
 
 type FieldProps = { node: Node; field: Field; path: Path };
 
@@ -239,6 +252,119 @@ function LinkControl({ node, field, path }: FieldProps) {
   return <LinkField label={field.label} value={readAt(node.props, path) as Link} onChange={change} />;
 }
 
+function ProductField({ node, field, path }: FieldProps) {
+  const products = useStudio((s) => s.goods.products);
+  const value = readAt(node.props, path) as string | null;
+  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const current = products.find((p) => p.id === value) ?? null;
+  const isGone = value !== null && !current;
+  return (
+    <Autocomplete
+      size="small"
+      options={products as Product[]}
+      value={current}
+      getOptionLabel={(p) => p.title}
+      getOptionKey={(p) => p.id}
+      isOptionEqualToValue={(a, b) => a.id === b.id}
+      onChange={(_event, next) => set(next?.id ?? null)}
+      noOptionsText={
+        products.length ? "No product is called that." : "There are no products yet. Bring them in under Goods."
+      }
+      renderInput={(params) => (
+        <TextField
+          {...params}
+          label={field.label}
+          error={isGone}
+          helperText={isGone ? "This product is gone. Choose another." : undefined}
+        />
+      )}
+    />
+  );
+}
+
+function ChoiceField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "choice" }> }) {
+  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  return (
+    <TextField
+      select
+      label={field.label}
+      value={String(readAt(node.props, path) ?? "")}
+      onChange={(e) => set(e.target.value)}
+    >
+      {field.options.map(([value, label]) => (
+        <MenuItem key={value} value={value}>
+          {label}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+function SignField({ node, field, path }: FieldProps) {
+  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const value = String(readAt(node.props, path) ?? "");
+  return (
+    <Box>
+      <Typography variant="caption" color="text.secondary" id="sign-field">
+        {field.label}
+      </Typography>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={value}
+        aria-labelledby="sign-field"
+        onChange={(_e, next: string | null) => next && set(next)}
+        sx={{ flexWrap: "wrap", "& .MuiToggleButton-root": { width: 38, height: 34 } }}
+      >
+        {Object.entries(SIGNS).map(([id, { name }]) => (
+          <ToggleButton key={id} value={id} aria-label={name} title={name}>
+            <Sign sign={id} />
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </Box>
+  );
+}
+
+/** Running text: plain here; with its shape in the pane, where there are tools for it. */
+function RichField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "rich" }> }) {
+  const value = (readAt(node.props, path) ?? "") as unknown as Rich;
+  const onWords = useEditWords();
+  const edit = (
+    <Button size="small" variant="outlined" onClick={() => onWords?.(node.id)} sx={{ mt: 0.75 }}>
+      Write in the pane: heads, lists, links
+    </Button>
+  );
+  if (typeof value === "string")
+    return (
+      <Box>
+        <WordsField node={node} field={{ ...field, type: "text" }} path={path} />
+        {onWords ? edit : null}
+      </Box>
+    );
+  return (
+    <Box>
+      <Typography variant="caption" color="text.secondary">
+        {field.label}, with a shape of its own
+      </Typography>
+      <Typography
+        variant="body2"
+        sx={{
+          borderLeft: `2px solid ${INK.line}`,
+          pl: 1.25,
+          my: 0.5,
+          maxHeight: 120,
+          overflow: "hidden",
+          whiteSpace: "pre-line",
+        }}
+      >
+        {plainOf(value)}
+      </Typography>
+      {onWords ? edit : null}
+    </Box>
+  );
+}
+
 /** The control for one value of a section, chosen by the type of its field. */
 export function FieldControl({ node, field, path }: FieldProps) {
   switch (field.type) {
@@ -251,6 +377,14 @@ export function FieldControl({ node, field, path }: FieldProps) {
       return <LinkControl node={node} field={field} path={path} />;
     case "collection":
       return <CollectionField node={node} field={field} path={path} />;
+    case "rich":
+      return <RichField node={node} field={field} path={path} />;
+    case "product":
+      return <ProductField node={node} field={field} path={path} />;
+    case "choice":
+      return <ChoiceField node={node} field={field} path={path} />;
+    case "sign":
+      return <SignField node={node} field={field} path={path} />;
     case "number":
       return <NumberField node={node} field={field} path={path} />;
     case "list":

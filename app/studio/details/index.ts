@@ -1,2 +1,1 @@
 export { Details } from "./details";
-export { readLink } from "./link-field";

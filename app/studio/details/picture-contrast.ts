@@ -45,9 +45,9 @@ function measure(frame: Document, node: string, picture: Picture): Measured | un
   if (!section || !box || box.width === 0 || box.height === 0) return undefined;
   const words: Place[] = [];
   let needed = 3;
-  for (const element of section.querySelectorAll<HTMLElement>("[data-at]")) {
-    // Words on a button stand on the button.
-    if (!element.textContent?.trim() || element.closest(".button")) continue;
+  for (const element of section.querySelectorAll<HTMLElement>("[data-at],[data-rich-at]")) {
+    // Words on a button stand on the button, those on a ground of their own on that.
+    if (!element.textContent?.trim() || element.closest(".button,.in-set,.card,.pw-words")) continue;
     const range = frame.createRange();
     range.selectNodeContents(element);
     const rects = [...range.getClientRects()].filter((r) => r.width > 0 && r.height > 0);
@@ -135,7 +135,7 @@ export function usePictureContrast(
         measureSoon.current(),
       );
       observer.observe(section);
-      for (const words of section.querySelectorAll("[data-at]")) observer.observe(words);
+      for (const words of section.querySelectorAll("[data-at],[data-rich-at]")) observer.observe(words);
       return [observer];
     });
     return () => observers.forEach((observer) => observer.disconnect());

@@ -1,11 +1,14 @@
-import { Box, Link, MenuItem, Slider, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
-import { memo, useState } from "react";
+import { Box, Link, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
+import { memo } from "react";
+import { Link as RouterLink } from "react-router";
 import { resolve, type Choice, type Layer, type Property, type Source } from "~/core/cascade";
 import { locate, setStyle } from "~/core/commands";
 import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue } from "~/core/document";
 import { FRAME_SETS, setName, type AnySet, type FrameSet } from "~/core/theme";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
+import { alsoFollowing } from "./affected";
+import { SlideField, StepField } from "./exact-field";
 
 const DEVICE_WORDS: Readonly<Record<Device, string>> = { phone: "phone", tablet: "tablet", wide: "wide screen" };
 
@@ -27,7 +30,8 @@ export function sourceWords(source: Source, theme: string, arrangement: string):
 }
 
 type StyleFieldProps = {
-  id: string;
+  /** The parts that are changed together; the first is the one whose values are shown. */
+  ids: readonly string[];
   style: StyleSheet;
   property: Property;
   layers: readonly Layer[];
@@ -51,60 +55,9 @@ function useChoices(property: Property, node: string): readonly Choice[] {
     }));
 }
 
-type ExactProps = {
-  property: Property;
-  exact: NonNullable<Property["exact"]>;
-  value: StyleValue | undefined;
-  onChange: (value: StyleValue) => void;
-};
-
-/** A value that is slid along its steps, or typed exactly. */
-function ExactField({ property, exact, value, onChange }: ExactProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const isBad = typed !== null && !(/^\d+$/.test(typed) && Number(typed) >= exact.least && Number(typed) <= exact.most);
-  return (
-    <>
-      <Typography variant="caption" sx={{ display: "block", fontWeight: 600 }}>
-        {property.label}
-      </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 76px", gap: 1.5, alignItems: "center" }}>
-        <Slider
-          size="small"
-          aria-label={`${property.label}, by sliding`}
-          min={exact.least}
-          max={exact.most}
-          marks={property.choices.map((c) => ({ value: Number(c.value) }))}
-          value={Number(value ?? exact.least)}
-          onChange={(_event, next) => onChange(next as number)}
-          sx={{ color: INK.ink, ml: 0.75 }}
-        />
-        <TextField
-          value={typed ?? String(value ?? "")}
-          error={isBad}
-          slotProps={{
-            htmlInput: { "aria-label": property.label, inputMode: "numeric" },
-            input: { endAdornment: <Typography variant="caption">{exact.unit}</Typography> },
-          }}
-          onBlur={() => setTyped(null)}
-          onChange={(event) => {
-            const next = event.target.value;
-            setTyped(next);
-            if (/^\d+$/.test(next) && Number(next) >= exact.least && Number(next) <= exact.most) onChange(Number(next));
-          }}
-        />
-      </Box>
-      {isBad ? (
-        <Typography variant="caption" color="error" role="alert">
-          A whole number from {exact.least} to {exact.most}.
-        </Typography>
-      ) : null}
-    </>
-  );
-}
-
 /** A style value: what it is, where it comes from, and how to put it back. */
 export const StyleField = memo(function StyleField({
-  id: node,
+  ids,
   style,
   property,
   layers,
@@ -112,31 +65,32 @@ export const StyleField = memo(function StyleField({
   arrangement,
 }: StyleFieldProps) {
   const store = useStudioStore();
+  const node = ids[0]!;
   const chosen = useStudio((s) => s.audience);
   const audience: Audience = property.perDevice ? chosen : "all";
   const device: Device = audience === "all" ? "wide" : audience;
   const resolved = resolve(layers, property.name, device);
   const what = `${property.label}`;
   const set = (value: StyleValue | undefined, whom: Audience = audience) =>
-    store.getState().run(setStyle(store.getState().draft, node, whom, property.name, value, what));
+    store.getState().run(setStyle(store.getState().draft, ids, whom, property.name, value, what));
   const isSetHere = style[audience]?.[property.name] !== undefined;
   const differing = property.perDevice ? DEVICES.filter((d) => style[d]?.[property.name] !== undefined) : [];
   const choices = useChoices(property, node);
+  const following = useStudio((s) => {
+    const found = resolved && locate(s.draft, node)?.node;
+    return found ? alsoFollowing(s.draft, found, property.name, resolved.winner) : 0;
+  });
   const labelFor = (value: StyleValue | undefined) =>
     choices.find((c) => c.value === value)?.label ?? String(value ?? "");
   const isShort = choices.length <= 6 && choices.reduce((sum, c) => sum + c.label.length + 3, 0) <= 36;
   const id = `style-${property.name}`;
-  return (
-    <Box
-      sx={{
-        borderLeft: audience !== "all" && isSetHere ? `3px solid ${INK.plum}` : "3px solid transparent",
-        pl: 1,
-        ml: -1.375,
-      }}
-    >
-      {property.exact ? (
-        <ExactField property={property} exact={property.exact} value={resolved?.value} onChange={set} />
-      ) : isShort ? (
+  const field = () => {
+    const { exact } = property;
+    if (exact && (exact.bare || choices.length === 0))
+      return <SlideField property={property} exact={exact} value={resolved?.value} onChange={set} />;
+    if (exact) return <StepField property={property} exact={exact} value={resolved?.value} onChange={set} />;
+    if (isShort)
+      return (
         <>
           <Typography variant="caption" id={id} sx={{ display: "block", fontWeight: 600, mb: 0.5 }}>
             {property.label}
@@ -155,22 +109,52 @@ export const StyleField = memo(function StyleField({
             ))}
           </ToggleButtonGroup>
         </>
-      ) : (
-        <TextField
-          select
-          label={property.label}
-          value={resolved ? String(resolved.value) : ""}
-          onChange={(event) => set(choices.find((c) => String(c.value) === event.target.value)!.value)}
-        >
-          {choices.map((choice) => (
-            <MenuItem key={String(choice.value)} value={String(choice.value)}>
-              {choice.label}
-            </MenuItem>
-          ))}
-        </TextField>
-      )}
+      );
+    return (
+      <TextField
+        select
+        label={property.label}
+        value={resolved ? String(resolved.value) : ""}
+        onChange={(event) => set(choices.find((c) => String(c.value) === event.target.value)!.value)}
+      >
+        {choices.map((choice) => (
+          <MenuItem key={String(choice.value)} value={String(choice.value)}>
+            {choice.label}
+          </MenuItem>
+        ))}
+      </TextField>
+    );
+  };
+  const beaten = resolved?.overridden.map(
+    (source) => `${labelFor(source.value)} (${sourceWords(source, theme, arrangement)})`,
+  );
+  return (
+    <Box
+      sx={{
+        borderLeft: audience !== "all" && isSetHere ? `3px solid ${INK.plum}` : "3px solid transparent",
+        pl: 1,
+        ml: -1.375,
+      }}
+    >
+      {field()}
       <Typography variant="caption" component="p" color="text.secondary" sx={{ mt: 0.25 }}>
-        {resolved ? sourceWords(resolved.winner, theme, arrangement) : "not set"}
+        {resolved ? (
+          <Box component="span" title={beaten?.length ? `Stronger than ${beaten.join(", ")}` : undefined}>
+            {sourceWords(resolved.winner, theme, arrangement)}
+            {beaten?.length ? `, over ${beaten.length === 1 ? beaten[0] : `${beaten.length} others`}` : ""}
+          </Box>
+        ) : (
+          "as it comes"
+        )}
+        {following > 0 ? ` · ${following} more like it` : ""}
+        {resolved?.winner.layer === "brand" ? (
+          <>
+            {" · "}
+            <Link component={RouterLink} to="../brand" relative="path" variant="caption">
+              change it in Brand
+            </Link>
+          </>
+        ) : null}
         {isSetHere && resolved ? (
           <>
             {" · "}

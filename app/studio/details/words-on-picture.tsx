@@ -4,6 +4,7 @@ import { setStyles } from "~/core/commands";
 import type { Layer } from "~/core/cascade";
 import type { Node } from "~/core/document";
 import { ratioWords } from "~/core/theme";
+import { chassisOf } from "~/kinds";
 import { useBenchFrames } from "../bench";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
@@ -33,7 +34,7 @@ const isMuch = (f: Finding) =>
 export function WordsOnPicture({ node, layers }: { node: Node; layers: readonly Layer[] }) {
   const store = useStudioStore();
   const frames = useBenchFrames();
-  const picture = useStudio((s) => s.pictures.find((p) => p.id === node.props.picture));
+  const picture = useStudio((s) => s.pictures.find((p) => p.id === (chassisOf(node).backdrop ?? node.props.picture)));
   const findings = usePictureContrast(node, layers, picture, frames);
   if (findings.length === 0) return null;
   const poor = findings.filter(isPoor);
@@ -43,15 +44,15 @@ export function WordsOnPicture({ node, layers }: { node: Node; layers: readonly 
       // Tablets have no pane here; they show the picture more like a wide screen does.
       (device === "wide" ? (["tablet", "wide"] as const) : [device]).flatMap((audience) =>
         enough
-          ? ([
-              [audience, "scrim", enough.strength],
-              [audience, "scrimFrom", enough.from],
-              [audience, "scrimTone", enough.tone],
-            ] as const)
+          ? [
+              { id: node.id, audience, property: "scrim", value: enough.strength },
+              { id: node.id, audience, property: "scrimFrom", value: enough.from },
+              { id: node.id, audience, property: "scrimTone", value: enough.tone },
+            ]
           : [],
       ),
     );
-    store.getState().run(setStyles(store.getState().draft, node.id, values, "Tint just enough for the words"));
+    store.getState().run(setStyles(store.getState().draft, values, "Tint just enough for the words"));
   };
   return (
     <Box

@@ -168,7 +168,7 @@ describe("keeping", () => {
     await keep(store);
     type(store, "Refused");
     const [first] = store.getState().pending;
-    store.getState().run(setShown(store.getState().draft, main[1]!.id, false, "Goods"));
+    store.getState().run(setShown(store.getState().draft, [main[1]!.id], false, "Goods"));
     server.answers.push(async () =>
       Response.json({ ok: false, code: "refused", why: "Not like that.", transaction: first!.id }),
     );

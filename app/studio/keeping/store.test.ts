@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from "vitest";
-import { moveSection, nudgeSection, setBrand, setProp, setShown, type Transaction } from "~/core/commands";
+import { moveNode, nudgeNode, setBrand, setProp, setShown, type Transaction } from "~/core/commands";
 import { applyAll } from "~/core/operations";
 import { contentWith, everySection } from "~/render/fixtures/content";
 import { createStudioStore, takeMissed } from ".";
@@ -102,7 +102,7 @@ describe("the studio's state", () => {
   it("says why something can't be done and changes nothing", () => {
     const s = studio();
     const before = s.getState().draft;
-    expect(s.getState().run(nudgeSection(before, hero.id, -1, "Hero"))).toBe("Hero is the first already.");
+    expect(s.getState().run(nudgeNode(before, hero.id, -1, "Hero"))).toBe("Hero is the first already.");
     expect(s.getState().draft).toBe(before);
     expect(s.getState().run(setProp(before, grid.id, ["most"], 99, "x"))).toBeTruthy();
     expect(s.getState().draft).toBe(before);
@@ -110,7 +110,7 @@ describe("the studio's state", () => {
 
   it("has its history back after a reload, from the log", () => {
     const s = studio();
-    s.getState().run(setShown(s.getState().draft, hero.id, false, "Hero"));
+    s.getState().run(setShown(s.getState().draft, [hero.id], false, "Hero"));
     s.getState().run(setBrand(s.getState().draft, "colour", "#225577"));
     const again = studio(s.getState().pending);
     expect(again.getState().history.past.map((p) => p.label)).toEqual(["Hero not shown yet", "Brand colour changed"]);
@@ -120,7 +120,7 @@ describe("the studio's state", () => {
 describe("another tab's changes", () => {
   const theirs = () => {
     const other = studio();
-    other.getState().run(setShown(other.getState().draft, grid.id, false, "Goods"));
+    other.getState().run(setShown(other.getState().draft, [grid.id], false, "Goods"));
     return other.getState().pending;
   };
 
@@ -142,7 +142,7 @@ describe("another tab's changes", () => {
 
   it("that were our own, sent without an answer, are not done twice", () => {
     const s = studio();
-    s.getState().run(moveSection(s.getState().draft, hero.id, 2, "Hero"));
+    s.getState().run(moveNode(s.getState().draft, hero.id, 2, "Hero"));
     const order = s.getState().draft.documents.home!.root.slots.main!.map((n) => n.id);
     const { dropped, ...next } = takeMissed(s.getState(), s.getState().pending, 6);
     s.setState(next);

@@ -57,6 +57,10 @@ export type StudioState = {
   readonly lastMerge: { readonly key: string; readonly at: number } | null;
 
   readonly selected: string | null;
+  /** What is selected besides it; changes of what all of them have in common go to all. */
+  readonly also: readonly string[];
+  /** A hand is on a handle: all changes of one value are one step, however long it takes. */
+  readonly holding: boolean;
   readonly audience: Audience;
   readonly view: View;
   readonly editing: Editing | null;
@@ -68,7 +72,9 @@ export type StudioState = {
   readonly redo: () => void;
   /** Goes back or forward until this step is the last that is done; `null`: until none of the remembered ones is. */
   readonly jumpTo: (group: string | null) => void;
-  readonly select: (node: string | null) => void;
+  /** Selects a part, alone, or besides what is selected already; what is selected twice is let go. */
+  readonly select: (node: string | null, besides?: boolean) => void;
+  readonly hold: (holding: boolean) => void;
   readonly setAudience: (audience: Audience) => void;
   readonly setView: (view: View) => void;
   readonly setEditing: (editing: Editing | null) => void;
@@ -92,14 +98,20 @@ export type StudioStore = StoreApi<StudioState>;
 /** Why an outcome's changes may not stand: the first changed section whose values its kind does not allow. */
 function problemAfter(draft: Draft, transaction: Transaction): string | undefined {
   for (const operation of transaction.operations) {
-    if (operation.type !== "setProp") continue;
+    if (operation.type === "setLook") continue;
     const root = draft.documents[operation.document]?.root;
-    const node = root && findNode(root, operation.node);
-    const problem = node && problemOf(node);
+    // Of what is put somewhere, what it is put into has to allow it.
+    const id = "to" in operation ? operation.to.parent : operation.type === "setProp" ? operation.node : undefined;
+    const node = root && id !== undefined ? findNode(root, id) : undefined;
+    const problem = node && node.kind !== "root" ? problemOf(node) : undefined;
     if (problem) return problem.why;
   }
   return undefined;
 }
+
+/** Everything that is selected. */
+export const selectionOf = ({ selected, also }: Pick<StudioState, "selected" | "also">): readonly string[] =>
+  selected === null ? [] : [selected, ...also];
 
 let saidKeys = 0;
 
@@ -117,6 +129,8 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     keptAt: null,
     lastMerge: null,
     selected: null,
+    also: [],
+    holding: false,
     audience: "all",
     view: "both",
     editing: null,
@@ -125,7 +139,8 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     run: (outcome) => {
       const state = get();
       if (!outcome.ok) {
-        state.say(outcome.why);
+        // A hand that holds still on a handle is told nothing.
+        if (!state.holding) state.say(outcome.why);
         return outcome.why;
       }
       const applied = applyAll(state.draft, outcome.transaction.operations);
@@ -142,7 +157,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
       const merges =
         outcome.mergeKey !== undefined &&
         state.lastMerge?.key === outcome.mergeKey &&
-        now - state.lastMerge.at < MERGE_WITHIN_MS;
+        (state.holding || now - state.lastMerge.at < MERGE_WITHIN_MS);
       const group = merges ? state.history.past.at(-1)?.group : undefined;
       const next = group === undefined ? outcome.transaction : { ...outcome.transaction, group };
       const isUnsent = last !== undefined && state.pending.length > state.sent && last.group === next.group;
@@ -151,9 +166,9 @@ export function createStudioStore(loaded: Loaded): StudioStore {
         history: remember(state.history, next),
         pending: isUnsent ? [...state.pending.slice(0, -1), mergeTransactions(last, next)] : [...state.pending, next],
         lastMerge: outcome.mergeKey === undefined ? null : { key: outcome.mergeKey, at: now },
-        ...(next.selects === undefined ? {} : { selected: next.selects }),
+        ...(next.selects === undefined || next.selects === state.selected ? {} : { selected: next.selects, also: [] }),
       });
-      if (next.intent === "removeSection") get().say(next.label, "plain", true);
+      if (next.intent === "removeNodes") get().say(next.label, "plain", true);
       return undefined;
     },
     undo: () => {
@@ -176,9 +191,18 @@ export function createStudioStore(loaded: Loaded): StudioStore {
         while (!isDone() && get().history.future.length) if (!move("redo")) return;
       } else while (get().history.past.length && get().history.past.at(-1)!.group !== group) if (!move("undo")) return;
     },
-    select: (selected) => {
-      if (get().selected !== selected) set({ selected, lastMerge: null });
+    select: (node, besides = false) => {
+      const { selected, also } = get();
+      if (!besides || node === null || selected === null) {
+        if (selected !== node || also.length) set({ selected: node, also: [], lastMerge: null });
+        return;
+      }
+      const all = [selected, ...also];
+      const [first, ...rest] = all.includes(node) ? all.filter((id) => id !== node) : [node, ...all];
+      set({ selected: first ?? null, also: rest, lastMerge: null });
     },
+    // A held change is a step of its own, at both ends.
+    hold: (holding) => set({ holding, lastMerge: null }),
     setAudience: (audience) => set({ audience }),
     setView: (view) => set({ view }),
     setEditing: (editing) => set({ editing }),

@@ -10,7 +10,16 @@ import { themeById, THEMES } from "~/themes";
 
 (globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }).IS_REACT_ACT_ENVIRONMENT = true;
 
-const STUDIO_MARKS = ["data-at", "data-hint", "data-node", "data-picture-at", "data-dead"];
+const STUDIO_MARKS = [
+  "data-at",
+  "data-hint",
+  "data-node",
+  "data-picture-at",
+  "data-dead",
+  "data-level",
+  "data-slot",
+  "data-rich-at",
+];
 
 /** The structure of a page part without the marks that only the studio needs. */
 function plain(html: string): string {

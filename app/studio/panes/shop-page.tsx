@@ -4,7 +4,7 @@ import type { Goods } from "~/core/goods";
 import { focusCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
-import { envOf, Page, PageBody, sectionCss, sharedCss, type Target } from "~/render";
+import { envOf, Page, PageBody, nodeCss, sharedCss, type Target } from "~/render";
 import { themeById } from "~/themes";
 import type { Sheets } from "./shop-frame";
 
@@ -29,7 +29,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
   const nodes = useMemo(() => {
     const sheets = new Map<string, string>();
     for (const document of Object.values(documents)) {
-      for (const node of Object.values(document.root.slots).flat()) sheets.set(node.id, sectionCss(node, theme, look));
+      for (const node of Object.values(document.root.slots).flat()) sheets.set(node.id, nodeCss(node, theme, look));
     }
     return sheets;
     // Of the look, only this reaches the rules of single sections.

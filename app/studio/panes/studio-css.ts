@@ -7,6 +7,19 @@ a,button,[data-at]{cursor:default}
 [data-at][contenteditable]{cursor:text;outline:calc(1.5px*var(--k)) solid #17241d;outline-offset:calc(3px*var(--k));box-shadow:0 0 0 calc(3px*var(--k)) #f5c518;border-radius:2px;min-width:1ch}
 [data-dead]{outline:calc(1px*var(--k)) dashed currentColor;outline-offset:calc(2px*var(--k))}
 .studio-hint{position:absolute;inset:0;display:grid;place-items:center;font:600 calc(13px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}
+[data-rich-at]{cursor:default}
+[data-node]{user-select:none}
+[contenteditable],[data-editing]{user-select:text}
+[data-rich-at]:empty::before{content:attr(data-hint);opacity:.5;font-style:italic}
+[data-rich-at][data-editing]{cursor:text;outline:calc(1.5px*var(--k)) solid #17241d;outline-offset:calc(3px*var(--k));box-shadow:0 0 0 calc(3px*var(--k)) #f5c518;border-radius:2px}
+[data-rich-at] .ProseMirror{outline:none;min-height:1.2em;white-space:pre-wrap;word-wrap:break-word}
+[data-rich-at] .ProseMirror>*+*{margin-top:.85em}
+.ProseMirror p.is-empty:first-child:last-child::before{content:"Write here";opacity:.5;float:left;height:0;pointer-events:none}
+.ProseMirror .live-field{background:color-mix(in srgb,currentColor 14%,transparent);border-radius:99px;padding:0 .45em}
+.ProseMirror .selectedCell{background:color-mix(in srgb,#f5c518 40%,transparent)}
+.ProseMirror-gapcursor{position:relative}
+.col[data-slot]:empty::before,.w-group[data-slot]:empty::before{content:"Put something here";display:grid;place-items:center;min-height:5rem;flex:1;border:calc(1.5px*var(--k)) dashed color-mix(in srgb,currentColor 40%,transparent);border-radius:6px;font:500 calc(12.5px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}
+[data-not-shown]{position:relative}
 [data-not-shown]::after{content:"";position:absolute;inset:0;z-index:3;pointer-events:none;background:radial-gradient(circle,rgb(23 36 29/.4) 0 calc(1px*var(--k)),transparent calc(1.3px*var(--k))) 0 0/calc(7px*var(--k)) calc(7px*var(--k))}
 #zest-marks{position:absolute;inset:0;z-index:2147483000;pointer-events:none;font:500 calc(12px*var(--k))/1 "Instrument Sans",sans-serif;color:#faf8f2}
 .zm-frame{position:absolute;display:flex;flex-direction:column;justify-content:flex-end}
@@ -17,10 +30,31 @@ a,button,[data-at]{cursor:default}
 .zm-tab{position:sticky;bottom:0;align-self:flex-start;display:inline-flex;align-items:center;height:calc(26px*var(--k));background:#17241d;color:#faf8f2;border-radius:0 0 calc(6px*var(--k)) calc(6px*var(--k));pointer-events:auto;white-space:nowrap}
 .zm-tab b{font-weight:600;padding:0 calc(10px*var(--k)) 0 calc(4px*var(--k))}
 .zm-tab em{font-style:normal;padding-right:calc(10px*var(--k));color:#f5c518}
+.zm-small .zm-edge{inset:calc(-4px*var(--k)) calc(-4px*var(--k)) calc(22px*var(--k))}
+.zm-small .zm-tab{align-self:flex-end;height:calc(20px*var(--k));margin-right:calc(-4px*var(--k));margin-bottom:calc(2px*var(--k));font-size:calc(11px*var(--k))}
+.zm-small .zm-grip{height:calc(20px*var(--k))}
+.zm-also{position:absolute;border:calc(2px*var(--k)) dashed #17241d;outline:calc(1.5px*var(--k)) solid #f5c518;outline-offset:calc(-3.5px*var(--k))}
+.zm-parent{position:absolute;border:calc(1px*var(--k)) solid rgb(23 36 29/.45)}
+.zm-line,.zm-edge-grip{all:unset;position:absolute;pointer-events:auto;touch-action:none}
+.zm-line{width:calc(16px*var(--k));margin-left:calc(-8px*var(--k));cursor:ew-resize}
+.zm-line::before{content:"";position:absolute;inset:0 calc(50% - .75px*var(--k));background:#17241d;opacity:.55}
+.zm-line::after{content:"";position:absolute;left:calc(50% - 4px*var(--k));top:calc(50% - 13px*var(--k));width:calc(8px*var(--k));height:calc(26px*var(--k));border-radius:calc(4px*var(--k));background:#f5c518;border:calc(1.5px*var(--k)) solid #17241d;box-sizing:border-box}
+.zm-line:hover::before,.zm-line:focus-visible::before{opacity:1}
+.zm-line:focus-visible::after{outline:calc(2px*var(--k)) solid #17241d;outline-offset:calc(2px*var(--k))}
+.zm-edge-grip{width:calc(34px*var(--k));height:calc(12px*var(--k));margin:calc(-6px*var(--k)) 0 0 calc(-17px*var(--k));cursor:ns-resize}
+.zm-edge-grip::after{content:"";position:absolute;inset:calc(4px*var(--k)) calc(5px*var(--k));border-radius:calc(2px*var(--k));background:#faf8f2;border:calc(1px*var(--k)) solid #17241d}
+.zm-edge-grip:hover::after{background:#f5c518}
+.zm-space{position:absolute;background:repeating-linear-gradient(45deg,rgb(23 36 29/.3) 0 calc(1px*var(--k)),transparent 0 calc(7px*var(--k)))}
+.zm-value{position:absolute;transform:translate(-50%,calc(8px*var(--k)));background:#17241d;color:#faf8f2;border-radius:calc(4px*var(--k));padding:calc(4px*var(--k)) calc(7px*var(--k));font-variant-numeric:tabular-nums;white-space:nowrap;z-index:1}
+.zm-rule{position:absolute;width:0;border-left:calc(1px*var(--k)) solid #17241d}
+.zm-rule::after{content:attr(data-words);position:absolute;top:50%;left:calc(4px*var(--k));background:#faf8f2;color:#17241d;padding:0 calc(3px*var(--k));white-space:nowrap}
+.zm-drop{position:absolute;background:#f5c518;box-shadow:0 0 0 calc(1.5px*var(--k)) #17241d;border-radius:calc(1px*var(--k))}
+.zm-drop span{position:absolute;left:0;top:calc(8px*var(--k));background:#17241d;border-radius:calc(4px*var(--k));padding:calc(5px*var(--k)) calc(9px*var(--k));font-weight:600;white-space:nowrap}
+.zm-check{all:unset;position:absolute;pointer-events:auto;cursor:pointer;width:calc(18px*var(--k));height:calc(18px*var(--k));border-radius:50% 50% 50% 2px;background:#b3402a;color:#fff;display:grid;place-items:center;font-weight:700;box-shadow:0 0 0 calc(1.5px*var(--k)) #faf8f2}
+.zm-check-box{position:absolute;outline:calc(2px*var(--k)) dashed #b3402a;outline-offset:calc(1px*var(--k))}
 .zm-grip{all:unset;cursor:grab;display:grid;place-items:center;width:calc(24px*var(--k));height:calc(26px*var(--k));touch-action:none}
 .zm-grip svg{width:calc(12px*var(--k));height:calc(12px*var(--k))}
 .zm-hover{position:absolute;border:calc(1.5px*var(--k)) dotted #17241d;outline:calc(1px*var(--k)) solid rgb(255 255 255/.5)}
 .zm-sill{position:absolute;left:0;right:0;height:calc(8px*var(--k));margin-top:calc(-4px*var(--k));background:#f5c518;border-block:calc(1.5px*var(--k)) solid #17241d}
 .zm-sill span{position:absolute;left:50%;top:50%;transform:translate(-50%,-50%);background:#17241d;color:#faf8f2;padding:calc(6px*var(--k)) calc(10px*var(--k));border-radius:calc(6px*var(--k));white-space:nowrap}
-.zm-dragged{opacity:.35}
 `;

@@ -5,3 +5,4 @@ export { createKeyFrames, keysOf, KeyFramesProvider, useKeyFrame, useKeys, type 
 export { useSize } from "./use-size";
 export { Swatch } from "./swatch";
 export { useBehind } from "./use-behind";
+export { Toolbar } from "./toolbar";

@@ -1,7 +1,8 @@
 import { Autocomplete, Box, TextField, Typography } from "@mui/material";
 import { memo, useMemo, useState } from "react";
-import { textPages } from "~/core/document";
+import { textPages, type Draft } from "~/core/document";
 import { linkSchema, NO_LINK, type Link } from "~/core/schema";
+import { chassisOf, nameOf } from "~/kinds";
 import { useStudio } from "../keeping";
 
 type Target = { readonly label: string; readonly group: string; readonly link: Link };
@@ -20,6 +21,25 @@ export function readLink(text: string): Link | string {
     ? parsed.data
     : "Choose a product or collection, or write a web address, a mail address or a phone number.";
 }
+
+/** Sections that have a name as a place, on every page. */
+const placesOf = (documents: Draft["documents"]): readonly Target[] =>
+  Object.values(documents)
+    .filter((d) => d.kind === "page")
+    .flatMap((page) =>
+      (page.root.slots.main ?? []).flatMap((section): readonly Target[] => {
+        const { anchor } = chassisOf(section);
+        return anchor
+          ? [
+              {
+                label: `${page.title} › ${nameOf(section)} (#${anchor})`,
+                group: "Places on a page",
+                link: { to: "place", page: page.id, name: anchor },
+              },
+            ]
+          : [];
+      }),
+    );
 
 const sameLink = (a: Link, b: Link) => JSON.stringify(a) === JSON.stringify(b);
 
@@ -47,6 +67,7 @@ export const LinkField = memo(function LinkField({
     () => [
       { label: "Home", group: "Pages", link: { to: "home" } },
       ...textPages(documents).map((d): Target => ({ label: d.title, group: "Pages", link: { to: "page", id: d.id } })),
+      ...placesOf(documents),
       ...goods.collections.map((c): Target => ({
         label: c.title,
         group: "Collections",
@@ -57,7 +78,7 @@ export const LinkField = memo(function LinkField({
     [goods, documents],
   );
   const current = targets.find((t) => sameLink(t.link, value));
-  const isDead = (value.to === "product" || value.to === "collection" || value.to === "page") && !current;
+  const isDead = ["product", "collection", "page", "place"].includes(value.to) && !current;
   const take = (next: Link | string) => {
     if (typeof next === "string") return setProblem(next);
     setProblem(null);

@@ -1,0 +1,67 @@
+import { findNode, sameJson, slotOf, walk, type Document, type Draft, type Node } from "../document";
+import type { Operation } from "../operations";
+import { refuse, transaction, type Outcome } from "./transaction";
+
+/** The operations that make the sections of a document's slot those of a version, leaving alone what is alike. */
+function slotOperations(document: Document, slot: string, wanted: readonly Node[]): readonly Operation[] {
+  const { root } = document;
+  const now = slotOf(root, slot) ?? [];
+  const operations: Operation[] = [];
+  const isSame = (node: Node) => wanted.some((w) => w.id === node.id && sameJson(w, node));
+  const kept = now.filter(isSame);
+  now.forEach((_, i) => {
+    // From the end, so that each stands where it says when its turn comes.
+    const index = now.length - 1 - i;
+    const node = now[index]!;
+    if (!isSame(node))
+      operations.push({ type: "removeNode", document: document.id, from: { parent: root.id, slot, index }, node });
+  });
+  const here = kept.map((n) => n.id);
+  wanted.forEach((node, index) => {
+    const to = { parent: root.id, slot, index };
+    const at = here.indexOf(node.id);
+    if (at === index) return;
+    if (at >= 0) {
+      operations.push({ type: "moveNode", document: document.id, node: node.id, from: { ...to, index: at }, to });
+      here.splice(at, 1);
+    } else operations.push({ type: "insertNode", document: document.id, to, node });
+    here.splice(index, 0, node.id);
+  });
+  return operations;
+}
+
+/** Makes a page what it was in a version, in one step that can be undone. `name`: of the version. */
+export function restorePage(draft: Draft, version: Document, name: string): Outcome {
+  const document = draft.documents[version.id];
+  if (!document) return refuse("This page is no longer there.");
+  const operations = Object.keys(document.root.slots).flatMap((slot) =>
+    slotOperations(document, slot, version.root.slots[slot] ?? []),
+  );
+  if (operations.length === 0) return refuse("The page is like that already.");
+  return transaction("restorePage", `${document.title} as in “${name}”`, operations);
+}
+
+/** Brings one section back as it was in a version: in place of what it is now, or where it stood. */
+export function restoreSection(draft: Draft, version: Document, section: string, name: string): Outcome {
+  const document = draft.documents[version.id];
+  if (!document) return refuse("This page is no longer there.");
+  for (const [slot, inside] of Object.entries(version.root.slots)) {
+    const was = inside.findIndex((n) => n.id === section);
+    const node = inside[was];
+    if (!node) continue;
+    const now = slotOf(document.root, slot) ?? [];
+    const at = now.findIndex((n) => n.id === section);
+    if (at >= 0 && sameJson(now[at], node)) return refuse("This section is like that already.");
+    const to = { parent: document.root.id, slot, index: at >= 0 ? at : Math.min(was, now.length) };
+    const others = at >= 0 ? now.toSpliced(at, 1) : now;
+    const taken = new Set(others.flatMap((n) => [...walk(n)].map((inner) => inner.id)));
+    if ([...walk(node)].some((n) => taken.has(n.id)))
+      return refuse("Something of this section stands elsewhere on the page now. Bring back the whole page instead.");
+    const operations: Operation[] = [
+      ...(at >= 0 ? [{ type: "removeNode", document: document.id, from: to, node: now[at]! } as const] : []),
+      { type: "insertNode", document: document.id, to, node },
+    ];
+    return transaction("restoreSection", `${name} brought back`, operations, { selects: section });
+  }
+  return refuse(findNode(document.root, section) ? "It was not on the page then." : "This section is no longer there.");
+}

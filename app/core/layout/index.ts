@@ -1,0 +1,3 @@
+export * from "./drop";
+export * from "./shares";
+export * from "./arrange";

@@ -1,0 +1,220 @@
+import { z } from "zod";
+import { TEXT_ROLES } from "../cascade";
+import { sameJson, type Json } from "../document";
+import { linkSchema, type Link } from "../schema/links";
+
+// Running text with a shape: paragraphs, heads, lists, tables, and letters that differ. Stored as a tree of plain JSON, in the
+// form in which the editor reads and writes it. Text that has no shape but paragraphs and line breaks is stored as a plain
+// string, so that it stays easy to search, compare and export.
+
+/** Roles that words can be marked with, each of which has a role for words on it. */
+export const HIGHLIGHTS = ["brand", "accent", "new", "sale"] as const;
+export const RICH_SIZES = [-1, 1, 2, 3, 4] as const;
+export const ALIGNMENTS = ["start", "center", "end"] as const;
+/** Facts that running text can be filled with, and what the seller calls them. */
+export const LIVE_FIELDS = {
+  shop: "Shop name",
+  tagline: "Tagline",
+  goods: "Number of products",
+  currency: "Currency",
+} as const;
+export type LiveField = keyof typeof LIVE_FIELDS;
+const LIVE_NAMES = Object.keys(LIVE_FIELDS) as [LiveField, ...LiveField[]];
+
+/** How letters differ from those around them. */
+export type Letters = {
+  readonly size?: (typeof RICH_SIZES)[number] | null;
+  readonly face?: "heads" | "text" | null;
+  readonly ink?: (typeof TEXT_ROLES)[number] | null;
+  readonly back?: (typeof HIGHLIGHTS)[number] | null;
+};
+export type RichMark =
+  | { readonly type: "bold" | "italic" | "underline" | "strike" }
+  | { readonly type: "letters"; readonly attrs: Letters }
+  | { readonly type: "link"; readonly attrs: { readonly link: Link } };
+
+export type RichNode = {
+  readonly type: string;
+  readonly text?: string;
+  readonly marks?: readonly RichMark[];
+  readonly attrs?: Readonly<Record<string, Json>>;
+  readonly content?: readonly RichNode[];
+};
+export type RichDocument = RichNode & { readonly type: "doc" };
+export type Rich = string | RichDocument;
+
+const mark: z.ZodType<RichMark> = z.union([
+  z.strictObject({ type: z.enum(["bold", "italic", "underline", "strike"]) }),
+  z.strictObject({
+    type: z.literal("letters"),
+    attrs: z.strictObject({
+      size: z.literal(RICH_SIZES).nullish(),
+      face: z.enum(["heads", "text"]).nullish(),
+      ink: z.enum(TEXT_ROLES).nullish(),
+      back: z.enum(HIGHLIGHTS).nullish(),
+    }),
+  }),
+  z.strictObject({ type: z.literal("link"), attrs: z.strictObject({ link: linkSchema }) }),
+]);
+const marks = z.array(mark).max(6).optional();
+const align = z.enum(ALIGNMENTS).nullish();
+const span = z.number().int().min(1).max(20).optional();
+
+const inline = z.union([
+  z.strictObject({ type: z.literal("text"), text: z.string().min(1), marks }),
+  z.strictObject({ type: z.literal("hardBreak"), marks }),
+  z.strictObject({ type: z.literal("liveField"), attrs: z.strictObject({ field: z.enum(LIVE_NAMES) }), marks }),
+]);
+const inlines = z.array(inline).max(400).optional();
+const paragraph = z.strictObject({
+  type: z.literal("paragraph"),
+  attrs: z.strictObject({ align }).optional(),
+  content: inlines,
+});
+const heading = z.strictObject({
+  type: z.literal("heading"),
+  attrs: z.strictObject({ level: z.literal([2, 3, 4]), align }),
+  content: inlines,
+});
+const rule = z.strictObject({ type: z.literal("horizontalRule") });
+const listItem: z.ZodType<RichNode> = z.lazy(() =>
+  z.strictObject({
+    type: z.literal("listItem"),
+    content: z
+      .array(z.union([paragraph, list]))
+      .min(1)
+      .max(20),
+  }),
+) as unknown as z.ZodType<RichNode>;
+const list: z.ZodType<RichNode> = z.lazy(() =>
+  z.union([
+    z.strictObject({ type: z.literal("bulletList"), content: z.array(listItem).min(1).max(200) }),
+    z.strictObject({
+      type: z.literal("orderedList"),
+      attrs: z
+        .strictObject({ start: z.number().int().min(0).max(9999).optional(), type: z.null().optional() })
+        .optional(),
+      content: z.array(listItem).min(1).max(200),
+    }),
+  ]),
+) as unknown as z.ZodType<RichNode>;
+const quote = z.strictObject({
+  type: z.literal("blockquote"),
+  content: z
+    .array(z.union([paragraph, list]))
+    .min(1)
+    .max(50),
+});
+const cell = z.strictObject({
+  type: z.enum(["tableCell", "tableHeader"]),
+  attrs: z
+    .strictObject({ colspan: span, rowspan: span, colwidth: z.array(z.number()).max(20).nullish(), align })
+    .optional(),
+  content: z
+    .array(z.union([paragraph, list]))
+    .min(1)
+    .max(20),
+});
+const table = z.strictObject({
+  type: z.literal("table"),
+  content: z
+    .array(z.strictObject({ type: z.literal("tableRow"), content: z.array(cell).max(12).optional() }))
+    .min(1)
+    .max(60),
+});
+const block = z.union([paragraph, heading, list, quote, rule, table]);
+
+const DEEPEST_LIST = 4;
+
+function listDepth(node: RichNode): number {
+  const inner = Math.max(0, ...(node.content ?? []).map(listDepth));
+  return /List$/.test(node.type) ? inner + 1 : inner;
+}
+
+const documentSchema = z.strictObject({ type: z.literal("doc"), content: z.array(block).max(400).optional() });
+
+/** The text of one node and what is in it; blocks end in a line break, paragraphs in two. */
+function textOf(node: RichNode): string {
+  if (node.type === "text") return node.text ?? "";
+  if (node.type === "hardBreak") return "\n";
+  if (node.type === "liveField") return `{${String(node.attrs?.field)}}`;
+  const inner = (node.content ?? []).map(textOf).join(node.type === "tableRow" ? "\t" : "");
+  if (node.type === "paragraph" || node.type === "heading") return `${inner}\n\n`;
+  return inner;
+}
+
+/** Running text without its shape: paragraphs apart by an empty line, live fields by their names in braces. */
+export const plainOf = (rich: Rich): string =>
+  typeof rich === "string"
+    ? rich
+    : textOf(rich)
+        .replace(/\n{3,}/g, "\n\n")
+        .replace(/\n+$/, "");
+
+/** Values of a field of running text that holds at most `most` characters, not counting what makes its shape. */
+export const richSchema = (most: number): z.ZodType<Rich> =>
+  z.union([
+    z.string().max(most, `This can have ${most} characters.`),
+    documentSchema
+      .refine(
+        (d) => plainOf(d as unknown as RichDocument).length <= most * 1.05 + 20,
+        `This can have ${most} characters.`,
+      )
+      .refine((d) => listDepth(d as unknown as RichNode) <= DEEPEST_LIST, `Lists can be ${DEEPEST_LIST} deep.`),
+  ]) as unknown as z.ZodType<Rich>;
+
+/** The tree of a text: of a plain string, its paragraphs (apart by empty lines) and line breaks. */
+export function treeOf(rich: Rich): RichDocument {
+  if (typeof rich !== "string") return rich;
+  const content = rich.split(/\n{2,}/).map((text): RichNode => {
+    const lines = text
+      .split("\n")
+      .flatMap((line, i): RichNode[] => [
+        ...(i ? [{ type: "hardBreak" }] : []),
+        ...(line ? [{ type: "text", text: line }] : []),
+      ]);
+    return lines.length ? { type: "paragraph", content: lines } : { type: "paragraph" };
+  });
+  return { type: "doc", content };
+}
+
+/** Drops what says nothing: attributes that are null, marks of letters that differ in nothing, empty lists of marks. */
+function tidy(node: RichNode): RichNode {
+  const known = (values: Readonly<Record<string, unknown>>) =>
+    Object.fromEntries(Object.entries(values).filter(([, v]) => v !== null && v !== undefined));
+  const kept = (node.marks ?? []).flatMap((m): readonly RichMark[] => {
+    if (m.type !== "letters") return [m];
+    const attrs = known(m.attrs);
+    return Object.keys(attrs).length ? [{ type: "letters", attrs }] : [];
+  });
+  const attrs = node.attrs ? (known(node.attrs) as Record<string, Json>) : {};
+  if (attrs.colspan === 1) delete attrs.colspan;
+  if (attrs.rowspan === 1) delete attrs.rowspan;
+  if (attrs.start === 1) delete attrs.start;
+  return {
+    type: node.type,
+    ...(node.text === undefined ? {} : { text: node.text }),
+    ...(Object.keys(attrs).length ? { attrs } : {}),
+    ...(kept.length ? { marks: kept } : {}),
+    ...(node.content ? { content: node.content.map(tidy) } : {}),
+  };
+}
+
+/** The stored form of a tree: tidied, and a plain string where it has no shape that the string would not give back. */
+export function storedOf(tree: RichDocument): Rich {
+  const tidied = tidy(tree) as RichDocument;
+  const plain = plainOf(tidied);
+  return sameJson(treeOf(plain), tidied) ? plain : tidied;
+}
+
+/** Links in a text, in reading order, with the words that carry them. */
+export function linksIn(rich: Rich): readonly { readonly words: string; readonly link: Link }[] {
+  const found: { words: string; link: Link }[] = [];
+  const enter = (node: RichNode) => {
+    const link = node.marks?.find((m) => m.type === "link");
+    if (link?.type === "link") found.push({ words: node.text ?? "", link: link.attrs.link });
+    node.content?.forEach(enter);
+  };
+  if (typeof rich !== "string") enter(rich);
+  return found;
+}

@@ -1,0 +1,62 @@
+import { z } from "zod";
+import { PROPERTIES } from "~/core/cascade";
+import type { Node } from "~/core/document";
+import { placeName } from "~/core/schema";
+import type { Definition } from "./definition";
+
+// What every part has besides what its kind says.
+
+/** What any section can have: a name for its place on the page, a picture behind it, and CSS of its own. */
+const sectionChassis = z.object({
+  anchor: z.union([z.literal(""), placeName]).optional(),
+  backdrop: z.string().max(40).nullable().optional(),
+  css: z.string().max(8000, "The CSS of a section can have 8000 characters.").optional(),
+});
+export type SectionChassis = z.infer<typeof sectionChassis>;
+
+export const chassisOf = (node: Node): SectionChassis => node.props as SectionChassis;
+
+/** Why what a section has besides its kind is not allowed; undefined where it is. */
+export function chassisProblem(node: Node): { readonly path: string; readonly why: string } | undefined {
+  const parsed = sectionChassis.safeParse(node.props);
+  if (parsed.success) return undefined;
+  const issue = parsed.error.issues[0]!;
+  return { path: issue.path.join("."), why: issue.message };
+}
+
+const SCRIM = ["scrim", "scrimFrom", "scrimTone"];
+const OF_SECTIONS = [
+  "sides",
+  "breaks",
+  "ground",
+  "pattern",
+  "edgeTop",
+  "edgeBottom",
+  "border",
+  "round",
+  "lift",
+  "entrance",
+  "drift",
+];
+const OF_BOXES = ["above", "below", "pad", "order", "set", "border", "round", "lift", "opacity", "entrance", "hidden"];
+const OF_WIDGETS = ["wide", "stand", ...OF_BOXES, "hover"];
+
+/** Style properties that a part has besides those its kind names, as it is now. */
+export function moreStyles(definition: Definition, node: Node): readonly string[] {
+  const has = new Set(definition.styles);
+  const isOnPage = definition.slots.includes("main");
+  const more =
+    definition.level === "widget"
+      ? OF_WIDGETS
+      : definition.level === "column"
+        ? OF_BOXES
+        : isOnPage
+          ? [...(chassisOf(node).backdrop ? SCRIM : []), ...OF_SECTIONS]
+          : ["sticky", "ground", "pattern", "border", "lift"];
+  return more.filter((name) => !has.has(name));
+}
+
+/** Whether a part can have a style property. */
+export const hasStyle = (definition: Definition, node: Node, property: string): boolean =>
+  PROPERTIES[property] !== undefined &&
+  (definition.styles.includes(property) || moreStyles(definition, node).includes(property));

@@ -1,0 +1,133 @@
+import { z } from "zod";
+import { makeColumn } from "~/core/commands";
+import { MOST_COLUMNS } from "~/core/layout";
+import type { Definition } from "../definition";
+import { makeWidget } from "../make-widget";
+
+const props = z.object({ arrangement: z.string().max(40).optional() });
+export type FreehandProps = z.infer<typeof props>;
+
+const words = (heading: string, text: string) => [
+  makeWidget("heading", { text: heading }),
+  makeWidget("words", { text }),
+];
+
+export const definition: Definition<FreehandProps> = {
+  kind: "freehand",
+  name: "Freehand",
+  about: "One to six columns, and whatever you put into them.",
+  purpose: "Freehand",
+  level: "section",
+  slots: ["main"],
+  holds: { columns: MOST_COLUMNS },
+  tag: "section",
+  arrangements: [{ id: "columns", name: "Columns" }],
+  starts: [
+    {
+      id: "one",
+      name: "One column",
+      build: () => ({
+        style: { all: { width: "narrow" } },
+        slots: { columns: [makeColumn(words("A heading of your own", "And what there is to say about it."))] },
+      }),
+    },
+    {
+      id: "picture-and-words",
+      name: "Picture and words, 2 : 1",
+      build: ({ picture, link }) => ({
+        style: { all: { across: "center" } },
+        slots: {
+          columns: [
+            makeColumn([makeWidget("picture", { picture })], 66.67),
+            makeColumn(
+              [
+                ...words("Made to be used", "Say what it is, what it is made of, and who it is for."),
+                makeWidget("button", { label: "Have a look", link }),
+              ],
+              33.33,
+            ),
+          ],
+        },
+      }),
+    },
+    {
+      id: "three-points",
+      name: "Three reasons",
+      build: () => ({
+        style: { all: { gap: 5 } },
+        slots: {
+          columns: [
+            makeColumn(
+              [makeWidget("point", { sign: "house", heading: "Made here", text: "By us, by hand, one at a time." })],
+              33.33,
+            ),
+            makeColumn(
+              [
+                makeWidget("point", {
+                  sign: "leaf",
+                  heading: "Made to last",
+                  text: "And mended by us when it breaks.",
+                }),
+              ],
+              33.33,
+            ),
+            makeColumn(
+              [
+                makeWidget("point", {
+                  sign: "sun",
+                  heading: "Sent tomorrow",
+                  text: "What is in stock leaves on the next working day.",
+                }),
+              ],
+              33.34,
+            ),
+          ],
+        },
+      }),
+    },
+    {
+      id: "product-and-quote",
+      name: "A product and what is said of it",
+      build: ({ product }) => ({
+        style: { all: { across: "center" } },
+        slots: {
+          columns: [
+            makeColumn([makeWidget("product", { product })], 40),
+            makeColumn([makeWidget("quote", { text: "The best thing I bought this year.", who: "A customer" })], 60),
+          ],
+        },
+      }),
+    },
+    {
+      id: "four",
+      name: "Four empty columns",
+      build: () => ({
+        style: { tablet: { rows: 2 } },
+        slots: { columns: [25, 25, 25, 25].map((share) => makeColumn([], share)) },
+      }),
+    },
+  ],
+  fields: [],
+  props,
+  defaults: {},
+  style: {
+    all: {
+      set: "page",
+      width: "content",
+      height: "content",
+      align: "start",
+      rows: 0,
+      gap: 4,
+      across: "stretch",
+      spaceTop: 6,
+      spaceBottom: 6,
+    },
+    phone: { rows: 1 },
+  },
+  styles: ["rows", "gap", "across", "width", "height", "align", "spaceTop", "spaceBottom", "hidden", "set"],
+  css: `
+.s-freehand{display:flex;flex-direction:column;justify-content:center;min-height:var(--min-height)}
+.cols{display:flex;flex-wrap:var(--wrap);gap:var(--gap);align-items:var(--across)}
+.s-freehand{text-align:var(--align,start)}
+`,
+};

@@ -1,0 +1,3 @@
+import { useSlot } from "../parts";
+
+export const View = () => useSlot("inside").inside;

@@ -1,0 +1,73 @@
+/** Rules of what any section, column or widget can have. */
+export const CHASSIS_CSS = `
+.s{background:var(--pattern,none),var(--ground,none),var(--page)}
+.s.is-cut{padding-block:calc(var(--space-top,0px) + var(--edge-top,0px)) calc(var(--space-bottom,0px) + var(--edge-bottom,0px));margin-block:calc(-1*var(--edge-top,0px)) calc(-1*var(--edge-bottom,0px));z-index:1;mask:var(--edge-top-image,none) 0 0/var(--edge-top-tile,auto) repeat-x,linear-gradient(#000 0 0) 0 calc(var(--edge-top,0px) - .5px)/100% calc(100% - var(--edge-top,0px) - var(--edge-bottom,0px) + 1px) no-repeat,var(--edge-bottom-image,none) 0 100%/var(--edge-bottom-tile,auto) repeat-x}
+.s.on-backdrop{isolation:isolate;--ink:var(--on-picture);--soft:var(--on-picture);--link:var(--on-picture);--link-ink:var(--on-picture);--focus:var(--on-picture)}
+.pic.backdrop{position:absolute;inset:0;z-index:-2;border-radius:inherit}
+.s.on-backdrop::before{content:"";position:absolute;inset:0;z-index:-1;border-radius:inherit;background:linear-gradient(var(--scrim-to),rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-0))) 0,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-1))) 38%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-2))) 62%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-3))) 82%)}
+.w{position:relative;min-width:0;max-width:100%}
+.in-set{background:var(--page);color:var(--ink)}
+[data-hover]{transition:transform .18s,opacity .18s,outline-color .18s}
+[data-hover=lift]:hover{transform:translateY(-4px)}
+[data-hover=grow]:hover{transform:scale(1.025)}
+[data-hover=dim]:hover{opacity:.72}
+[data-hover=line]{outline:2px solid transparent;outline-offset:4px}
+[data-hover=line]:hover{outline-color:var(--brand)}
+@supports (animation-timeline:view()){
+@media (prefers-reduced-motion:no-preference){
+[data-in]{animation:linear both;animation-timeline:view();animation-range:entry 0% entry 70%}
+[data-in=fade]{animation-name:in-fade}
+[data-in=rise]{animation-name:in-rise}
+[data-in=left]{animation-name:in-left}
+[data-in=right]{animation-name:in-right}
+[data-in=grow]{animation-name:in-grow}
+.drifts .pic img{animation:linear both;animation-timeline:view()}
+.drifts[data-drift=slow] .pic img{animation-name:drift-slow;height:116%}
+.drifts[data-drift=zoom] .pic img{animation-name:drift-zoom}
+}
+}
+@keyframes in-fade{from{opacity:0}}
+@keyframes in-rise{from{opacity:0;translate:0 2rem}}
+@keyframes in-left{from{opacity:0;translate:-2.5rem 0}}
+@keyframes in-right{from{opacity:0;translate:2.5rem 0}}
+@keyframes in-grow{from{opacity:0;scale:.92}}
+@keyframes drift-slow{from{translate:0 -13.5%}to{translate:0 0}}
+@keyframes drift-zoom{from{scale:1}to{scale:1.14}}
+.rich{max-width:var(--measure);text-wrap:pretty}
+.rich>*+*{margin-top:.85em}
+.rich-h{font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);text-wrap:balance}
+.rich-2{font-size:var(--t3)}
+.rich-3{font-size:var(--t2)}
+.rich-4{font-size:var(--t1)}
+.rich-list{padding-inline-start:1.35em;text-align:start}
+.rich-dots{list-style:disc}
+.rich-numbers{list-style:decimal}
+.rich-list>li+li,.rich-list>li>*+*{margin-top:.35em}
+.rich-quote{margin:0;padding-inline-start:1.1em;border-inline-start:3px solid var(--line)}
+.rich-rule{border:0;border-top:max(1px,var(--rule)) solid var(--line)}
+.rich-link{color:var(--link-ink);text-decoration:var(--link-line)}
+.rich-link:hover{text-decoration:underline}
+.rich-table{border-collapse:collapse;width:100%;text-align:start}
+.rich-table th,.rich-table td{padding:.5em .8em .5em 0;border-bottom:max(1px,var(--rule)) solid var(--line);vertical-align:top;text-align:start}
+.rich-table th{font-weight:var(--strong)}
+.in-heads{font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking)}
+.in-text{font-family:var(--text)}
+.size--1{font-size:var(--t-1)}
+.size-1{font-size:var(--t1)}
+.size-2{font-size:var(--t2)}
+.size-3{font-size:var(--t3)}
+.size-4{font-size:var(--t4)}
+.ink-ink{color:var(--ink)}
+.ink-soft{color:var(--soft)}
+.ink-link{color:var(--link)}
+.ink-accent-ink{color:var(--accent-ink)}
+.ink-sale{color:var(--sale)}
+.back{padding-inline:.18em;border-radius:.15em;-webkit-box-decoration-break:clone;box-decoration-break:clone}
+.back-brand{background:var(--brand);color:var(--on-brand)}
+.back-accent{background:var(--accent);color:var(--on-accent)}
+.back-new{background:var(--new);color:var(--on-new)}
+.back-sale{background:var(--sale);color:var(--on-sale)}
+.to-start{text-align:start}
+.to-center{text-align:center}
+.to-end{text-align:end}
+`;

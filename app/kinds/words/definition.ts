@@ -1,0 +1,25 @@
+import { z } from "zod";
+import { richSchema, type Rich } from "~/core/rich";
+import type { Definition } from "../definition";
+import { WIDGET_SLOTS } from "../slots";
+
+const MOST = 6000;
+const props = z.object({ text: richSchema(MOST) });
+export type WordsProps = { text: Rich };
+
+export const definition: Definition<WordsProps> = {
+  kind: "words",
+  name: "Words",
+  about: "Text with heads, lists, links and tables.",
+  purpose: "Freehand",
+  level: "widget",
+  slots: WIDGET_SLOTS,
+  tag: "div",
+  arrangements: [{ id: "plain", name: "Plain" }],
+  fields: [{ type: "rich", key: "text", label: "Text", most: MOST }],
+  props,
+  defaults: { text: "Write here." },
+  style: {},
+  styles: ["size", "face", "weight", "ink", "leading", "measure", "align"],
+  css: `.w-words{text-align:var(--align,inherit)}`,
+};

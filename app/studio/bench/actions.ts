@@ -1,0 +1,99 @@
+import {
+  carryNode,
+  duplicateNodes,
+  nudgeNode,
+  removeColumn,
+  removeNodes,
+  setShown,
+  type Outcome,
+} from "~/core/commands";
+import { selectionOf, type StudioStore } from "../keeping";
+import { copySelection, cutSelection, nameOfAll, pasteHere, pasteLookHere } from "./clipboard";
+import { nameOfPart, partAt } from "./parts";
+import { standings } from "./sections";
+
+/** What can be done with what is selected; keys, menus and buttons all come here. */
+export type BenchActions = ReturnType<typeof benchActions>;
+
+export function benchActions(store: StudioStore, page: string) {
+  const now = () => store.getState();
+  const run = (outcome: Outcome) => {
+    const why = now().run(outcome);
+    if (why && outcome.ok) now().say(why, "problem");
+  };
+  const selection = () => {
+    const ids = selectionOf(now());
+    const nodes = ids.map((id) => partAt(now().draft, id)).filter((p) => p !== undefined);
+    const [only] = nodes;
+    return { ids, name: nodes.length === 1 && only ? nameOfPart(only) : nameOfAll(nodes.map((p) => p.node)), nodes };
+  };
+  /** Moves a widget to the end of the next column left or right of its own. */
+  const acrossColumns = (id: string, by: -1 | 1) => {
+    const part = partAt(now().draft, id);
+    const [section, column] = part?.path ?? [];
+    const columns = section?.slots.columns ?? [];
+    const next = columns[columns.findIndex((c) => c.id === column?.id) + by];
+    if (!part || !next) return now().say(by < 0 ? "This is the first column." : "This is the last column.");
+    const length = next.slots.widgets?.length ?? 0;
+    const at = column?.slots.widgets?.findIndex((w) => w.id === id) ?? length;
+    const goal = {
+      document: part.document,
+      parent: next.id,
+      slot: "widgets",
+      index: Math.min(length, Math.max(0, at)),
+    };
+    run(carryNode(now().draft, id, goal, `${nameOfPart(part)} moved`));
+  };
+  return {
+    duplicate: () => {
+      const { ids, name } = selection();
+      if (ids.length) run(duplicateNodes(now().draft, ids, name));
+    },
+    remove: () => {
+      const { ids, name, nodes } = selection();
+      if (ids.length === 0) return;
+      const [only] = nodes;
+      // A column gives what stands in it to its neighbour.
+      run(
+        nodes.length === 1 && only?.level === "column"
+          ? removeColumn(now().draft, only.node.id)
+          : removeNodes(now().draft, ids, name),
+      );
+    },
+    toggleShown: () => {
+      const { ids, name, nodes } = selection();
+      if (ids.length) run(setShown(now().draft, ids, !nodes.every((p) => p.node.shown), name));
+    },
+    copy: () => void copySelection(store),
+    cut: () => cutSelection(store),
+    paste: () => pasteHere(store, page),
+    pasteLook: () => pasteLookHere(store),
+    /** Along the reading direction of what the part stands in. */
+    nudge: (way: "left" | "right" | "up" | "down") => {
+      const id = now().selected;
+      const part = id ? partAt(now().draft, id) : undefined;
+      if (!part) return;
+      const by = way === "left" || way === "up" ? -1 : 1;
+      const isSideways = way === "left" || way === "right";
+      const inGroup = part.path.at(-2)?.kind === "group";
+      if (part.level === "widget" && isSideways && !inGroup) return acrossColumns(part.node.id, by);
+      if (part.level !== "widget" && !isSideways) return;
+      run(nudgeNode(now().draft, part.node.id, by, nameOfPart(part)));
+    },
+    /** Selects what the part stands in. */
+    out: () => {
+      const id = now().selected;
+      const part = id ? partAt(now().draft, id) : undefined;
+      now().select(part?.path.at(-2)?.id ?? null);
+    },
+    /** Walks along the sections of the page. */
+    step: (by: -1 | 1) => {
+      const all = standings(now().draft, page);
+      const id = now().selected;
+      const section = id ? partAt(now().draft, id)?.path[0]?.id : undefined;
+      const index = all.findIndex((s) => s.node.id === section);
+      const next = all[index < 0 ? 0 : Math.max(0, Math.min(all.length - 1, index + by))];
+      if (next) now().select(next.node.id);
+    },
+  };
+}

@@ -1,0 +1,210 @@
+import { createContext, useContext } from "react";
+import { createStore, useStore, type StoreApi } from "zustand";
+import { addNode, carryNode } from "~/core/commands";
+import { walk, type Node } from "~/core/document";
+import { placeIn, slotAt, type DropPlace, type DropSlot, type Point, type Rect } from "~/core/layout";
+import { accepts, nameOf } from "~/kinds";
+import type { StudioStore } from "../keeping";
+import { edgeScroll } from "./drop";
+import type { BenchFrames } from "./frames";
+import { dropWords, partAt } from "./parts";
+
+// Carrying a column or a widget: within its place, to any other, from one pane to the other, or from Add onto the page. Where
+// it would go is worked out from what the panes measure, once at the start and again whenever something scrolls.
+
+export type Pane = "phone" | "wide";
+/** What is carried: a part of the page, or a new one. */
+export type Load = { readonly id?: string; readonly node: Node };
+export type Carrying = {
+  readonly name: string;
+  /** It was taken up outside of the panes, which would swallow the pointer. */
+  readonly fromStudio: boolean;
+  /** Where the pointer is, in the studio's window. */
+  readonly at: Point;
+  readonly pane: Pane | null;
+  readonly place: DropPlace | null;
+  readonly words: string;
+};
+type CarryState = { readonly carrying: Carrying | null };
+export type Carry = StoreApi<CarryState> & {
+  readonly begin: (load: Load, down: PointerEvent, onStart?: () => void) => void;
+};
+
+/** How the studio's window sees a frame: where it is and how much it is shrunk. */
+function standOf(frame: Document): { readonly rect: DOMRect; readonly scale: number } | undefined {
+  const element = frame.defaultView?.frameElement as HTMLElement | null;
+  if (!element) return undefined;
+  const rect = element.getBoundingClientRect();
+  return { rect, scale: rect.width / (element.offsetWidth || 1) };
+}
+
+const rectIn = (element: Element, scroll: number): Rect => {
+  const { left, top, width, height } = element.getBoundingClientRect();
+  return { left, top: top + scroll, width, height };
+};
+
+/** In which direction the things in a slot follow each other, as they are drawn. */
+function flowOf(element: Element, inside: readonly { readonly rect: Rect }[]): "row" | "column" {
+  const [first, second] = inside;
+  if (first && second) return second.rect.top >= first.rect.top + first.rect.height - 1 ? "column" : "row";
+  const { display, flexDirection } = element.ownerDocument.defaultView!.getComputedStyle(element);
+  return display.includes("flex") && flexDirection.startsWith("row") ? "row" : "column";
+}
+
+/** The slots of a pane that can take a part, in the coordinates of its whole page. */
+function slotsOf(frame: Document, store: StudioStore, load: Load): readonly DropSlot[] {
+  const { draft } = store.getState();
+  const scroll = frame.defaultView?.scrollY ?? 0;
+  const within = new Set([...walk(load.node)].map((n) => n.id));
+  const slots: DropSlot[] = [];
+  for (const element of frame.querySelectorAll<HTMLElement>("[data-slot]")) {
+    const [parent = "", slot = ""] = element.dataset.slot!.split(":");
+    const node = partAt(draft, parent)?.node;
+    if (!node || within.has(parent) || !accepts(node, slot, load.node) || element.getClientRects().length === 0)
+      continue;
+    const inside = (node.slots[slot] ?? []).flatMap((child) => {
+      const found = element.querySelector(`:scope > [data-node="${child.id}"]`);
+      // What is hidden on this device keeps its place in the order, as a line between its neighbours.
+      return found ? [{ id: child.id, rect: rectIn(found, scroll) }] : [];
+    });
+    slots.push({ parent, slot, rect: rectIn(element, scroll), flow: flowOf(element, inside), inside });
+  }
+  return slots;
+}
+
+/** A hand that trembles does not carry. */
+const FAR_ENOUGH = 6;
+
+export function createCarry(store: StudioStore, framesNow: () => BenchFrames): Carry {
+  const carry = createStore<CarryState>(() => ({ carrying: null }));
+
+  const begin: Carry["begin"] = (load, down, onStart) => {
+    if (down.button !== 0) return;
+    const source = (down.target as Element).ownerDocument;
+    const view = source.defaultView!;
+    const measured = new Map<Pane, readonly DropSlot[]>();
+    const name = nameOf(load.node);
+    let moved = false;
+    let last = down;
+    let timer = 0;
+
+    /** Where the pointer is in the studio's window: events of a pane speak of the pane. */
+    const inStudio = (event: PointerEvent): Point => {
+      const stand = view === window ? undefined : standOf(source);
+      return stand
+        ? { x: stand.rect.left + event.clientX * stand.scale, y: stand.rect.top + event.clientY * stand.scale }
+        : { x: event.clientX, y: event.clientY };
+    };
+    const paneAt = (at: Point) => {
+      for (const pane of ["phone", "wide"] as const) {
+        const frame = framesNow()[pane];
+        const stand = frame && standOf(frame);
+        if (!frame || !stand) continue;
+        const { rect, scale } = stand;
+        if (at.x < rect.left || at.x > rect.right || at.y < rect.top || at.y > rect.bottom) continue;
+        return { pane, frame, point: { x: (at.x - rect.left) / scale, y: (at.y - rect.top) / scale } };
+      }
+      return undefined;
+    };
+    const follow = () => {
+      const at = inStudio(last);
+      const over = paneAt(at);
+      let place: DropPlace | undefined;
+      if (over) {
+        const { pane, frame, point } = over;
+        if (!measured.has(pane)) measured.set(pane, slotsOf(frame, store, load));
+        const scroll = frame.defaultView?.scrollY ?? 0;
+        const onPage = { x: point.x, y: point.y + scroll };
+        const slot = slotAt(measured.get(pane)!, onPage);
+        place = slot && placeIn(slot, onPage);
+      }
+      const words = !over
+        ? "Let go here to leave it as it is"
+        : place
+          ? dropWords(store.getState().draft, place, load.id)
+          : "Nothing can be put here. Columns of a Freehand section take anything.";
+      carry.setState({
+        carrying: { name, fromStudio: view === window, at, pane: over?.pane ?? null, place: place ?? null, words },
+      });
+    };
+    const tick = () => {
+      const over = moved ? paneAt(inStudio(last)) : undefined;
+      const height = over?.frame.defaultView?.innerHeight ?? 0;
+      const by = over ? edgeScroll(over.point.y, height) : 0;
+      if (by) {
+        over!.frame.defaultView!.scrollBy(0, by);
+        follow();
+      }
+      timer = view.requestAnimationFrame(tick);
+    };
+    const move = (event: PointerEvent) => {
+      last = event;
+      if (!moved) {
+        if (Math.hypot(event.clientX - down.clientX, event.clientY - down.clientY) < FAR_ENOUGH) return;
+        moved = true;
+        onStart?.();
+      }
+      follow();
+    };
+    const swallow = (event: Event) => {
+      event.preventDefault();
+      event.stopPropagation();
+    };
+    const documents = [document, framesNow().phone, framesNow().wide].filter((d) => d !== null);
+    const end = () => {
+      view.cancelAnimationFrame(timer);
+      view.removeEventListener("pointermove", move);
+      view.removeEventListener("pointerup", drop);
+      view.removeEventListener("pointercancel", end);
+      for (const each of documents) each.removeEventListener("keydown", onKey, true);
+      carry.setState({ carrying: null });
+      if (moved) {
+        // The click that ends a drag is no click.
+        view.addEventListener("click", swallow, { capture: true, once: true });
+        view.setTimeout(() => view.removeEventListener("click", swallow, true), 0);
+      }
+    };
+    const drop = () => {
+      const { carrying } = carry.getState();
+      end();
+      if (!moved || !carrying?.place) return;
+      const { draft, run, say } = store.getState();
+      const { parent, slot, index } = carrying.place;
+      const document = partAt(draft, parent)?.document;
+      if (!document) return;
+      const label = `${name} moved`;
+      if (load.id === undefined) {
+        const why = run(addNode(draft, document, { parent, slot, index }, load.node, name));
+        if (why) say(why, "problem");
+      } else if (carrying.words !== "Stays here") {
+        const why = run(carryNode(draft, load.id, { document, parent, slot, index }, label));
+        if (why) say(why, "problem");
+      }
+    };
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== "Escape") return;
+      swallow(event);
+      end();
+    };
+    const target = down.target as Element;
+    // Captured, so that the pointer is followed beyond the edge of its pane.
+    if (view !== window) target.setPointerCapture(down.pointerId);
+    view.addEventListener("pointermove", move);
+    view.addEventListener("pointerup", drop);
+    view.addEventListener("pointercancel", end);
+    for (const each of documents) each.addEventListener("keydown", onKey, true);
+    timer = view.requestAnimationFrame(tick);
+  };
+  return Object.assign(carry, { begin });
+}
+
+const CarryContext = createContext<Carry | null>(null);
+export const CarryProvider = CarryContext.Provider;
+export function useCarry(): Carry {
+  const carry = useContext(CarryContext);
+  if (!carry) throw new Error("things can be carried only on the bench");
+  return carry;
+}
+/** What is being carried, as far as `read` asks. */
+export const useCarrying = <T>(read: (carrying: Carrying | null) => T): T =>
+  useStore(useCarry(), (state) => read(state.carrying));

@@ -1,0 +1,185 @@
+import { z } from "zod";
+import { outermost, pasteLook, pasteNodes, removeNodes, type Outcome } from "~/core/commands";
+import { copyWithNewIds, type Draft, type Json, type Node, type StyleSheet } from "~/core/document";
+import type { Goods } from "~/core/goods";
+import type { Picture } from "~/core/pictures";
+import { nodeSchema, type Link } from "~/core/schema";
+import { chassisOf, hasStyle, kindOf, levelOf, type Field } from "~/kinds";
+import { selectionOf, type StudioStore } from "../keeping";
+import { partAt, placeForWidget } from "./parts";
+import { placeForNew } from "./sections";
+
+// What was copied lies in the browser's storage, which all tabs and all shops of this studio share: so a part can be taken from
+// one page or shop to another, and is still there after a reload.
+
+const KEY = "zest.copied";
+const copiedSchema = z.object({ shop: z.string(), nodes: z.array(nodeSchema).min(1).max(60) });
+export type Copied = z.infer<typeof copiedSchema>;
+
+export function readCopied(): Copied | undefined {
+  try {
+    const parsed = copiedSchema.safeParse(JSON.parse(localStorage.getItem(KEY) ?? "null"));
+    return parsed.success ? parsed.data : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+const count = (n: number) => (n === 1 ? "1 part" : `${n} parts`);
+
+/** Copies what is selected. */
+export function copySelection(store: StudioStore): boolean {
+  const state = store.getState();
+  const nodes = outermost(state.draft, selectionOf(state)).map((f) => f.node);
+  if (nodes.length === 0) {
+    state.say("Choose what to copy first.");
+    return false;
+  }
+  try {
+    localStorage.setItem(KEY, JSON.stringify({ shop: state.shop.id, nodes } satisfies Copied));
+  } catch {
+    state.say("This browser’s storage is full: nothing was copied.", "problem");
+    return false;
+  }
+  state.say(`${nodes.length === 1 ? nameOfAll(nodes) : count(nodes.length)} copied.`);
+  return true;
+}
+
+export const nameOfAll = (nodes: readonly Node[]): string =>
+  nodes.length === 1 ? (kindOf(nodes[0]!)?.definition.name ?? nodes[0]!.kind) : `${nodes.length} parts`;
+
+export function cutSelection(store: StudioStore): void {
+  if (!copySelection(store)) return;
+  const state = store.getState();
+  const ids = selectionOf(state);
+  state.run(removeNodes(state.draft, ids, nameOfAll(outermost(state.draft, ids).map((f) => f.node))));
+}
+
+type Shop = { readonly goods: Goods; readonly pictures: readonly Picture[]; readonly documents: Draft["documents"] };
+
+const leadsSomewhere = (link: Link, { goods, documents }: Shop) =>
+  link.to === "product"
+    ? goods.products.some((p) => p.id === link.id)
+    : link.to === "collection"
+      ? goods.collections.some((c) => c.id === link.id)
+      : link.to === "page"
+        ? documents[link.id] !== undefined
+        : link.to === "place"
+          ? documents[link.page] !== undefined
+          : true;
+
+function valueFor(field: Field, value: Json | undefined, shop: Shop): Json | undefined {
+  if (value === undefined || value === null) return value;
+  switch (field.type) {
+    case "picture":
+      return shop.pictures.some((p) => p.id === value) ? value : null;
+    case "product":
+      return shop.goods.products.some((p) => p.id === value) ? value : null;
+    case "collection":
+      return shop.goods.collections.some((c) => c.id === value) ? value : null;
+    case "link":
+      return leadsSomewhere(value as unknown as Link, shop) ? value : { to: "nowhere" };
+    case "list":
+      return (value as readonly Readonly<Record<string, Json>>[]).map((item) => propsFor(field.fields, item, shop));
+    default:
+      return value;
+  }
+}
+
+const propsFor = (
+  fields: readonly Field[],
+  props: Readonly<Record<string, Json>>,
+  shop: Shop,
+): Record<string, Json> => {
+  const next = { ...props };
+  for (const field of fields) {
+    const value = valueFor(field, props[field.key], shop);
+    if (value !== undefined) next[field.key] = value;
+  }
+  return next;
+};
+
+/** A copied part as it can stand in this shop: with new ids, and without pictures, goods and pages that are another's. */
+export function adapted(node: Node, shop: Shop): Node {
+  const each = (n: Node): Node => {
+    const { backdrop } = chassisOf(n);
+    const props = propsFor(kindOf(n)?.definition.fields ?? [], n.props, shop);
+    if (backdrop && !shop.pictures.some((p) => p.id === backdrop)) props.backdrop = null;
+    return {
+      ...n,
+      props,
+      slots: Object.fromEntries(Object.entries(n.slots).map(([slot, children]) => [slot, children.map(each)])),
+    };
+  };
+  return copyWithNewIds(each(node));
+}
+
+/** Puts what was copied onto the page: sections after the selected one, widgets into or after what is selected. */
+export function pasteHere(store: StudioStore, page: string): void {
+  const state = store.getState();
+  const copied = readCopied();
+  if (!copied) return state.say("Nothing has been copied yet.");
+  const { draft, selected, goods, pictures } = state;
+  const nodes = copied.nodes.map((n) => adapted(n, { goods, pictures, documents: draft.documents }));
+  const level = levelOf(nodes[0]!);
+  if (level === undefined || nodes.some((n) => levelOf(n) !== level))
+    return state.say("Sections and things in sections can’t be pasted together. Copy one kind of them.", "problem");
+  const why = state.run(outcomeOf(draft, page, selected, nodes, level));
+  if (why) state.say(why, "problem");
+  else if (copied.shop !== state.shop.id)
+    state.say("Pasted from another shop. Its pictures, goods and pages are not here: choose your own.");
+}
+
+function outcomeOf(
+  draft: Draft,
+  page: string,
+  selected: string | null,
+  nodes: readonly Node[],
+  level: string,
+): Outcome {
+  const label = `${nameOfAll(nodes)} pasted`;
+  const root = draft.documents[page]?.root;
+  if (!root) return { ok: false, why: "This page is no longer there." };
+  if (level === "section") {
+    const definition = kindOf(nodes[0]!)!.definition;
+    if (!definition.slots.includes("main"))
+      return { ok: false, why: `${definition.name} stands on every page already.` };
+    return pasteNodes(
+      draft,
+      page,
+      { parent: root.id, slot: "main", index: placeForNew(draft, page, selected) },
+      nodes,
+      label,
+    );
+  }
+  if (level === "column") {
+    const part = selected ? partAt(draft, selected) : undefined;
+    const section = part?.path[0];
+    if (!part || !section?.slots.columns) return { ok: false, why: "Choose a section with columns first." };
+    const at = section.slots.columns.findIndex((c) => part.path.some((p) => p.id === c.id));
+    const index = at < 0 ? section.slots.columns.length : at + 1;
+    return pasteNodes(draft, part.document, { parent: section.id, slot: "columns", index }, nodes, label);
+  }
+  const place = placeForWidget(draft, selected, nodes[0]!);
+  const document = place && partAt(draft, place.parent)?.document;
+  if (!place || !document) return { ok: false, why: "Choose a column, or something in one, and paste again." };
+  return pasteNodes(draft, document, place, nodes, label);
+}
+
+const NO_STYLE: StyleSheet = {};
+
+/** Gives what is selected the look of what was copied. */
+export function pasteLookHere(store: StudioStore): void {
+  const state = store.getState();
+  const copied = readCopied();
+  const ids = selectionOf(state);
+  if (!copied) return state.say("Copy the part whose look you want first.");
+  if (ids.length === 0) return state.say("Choose what should get that look first.");
+  const has = (node: Node, property: string) => {
+    const definition = kindOf(node)?.definition;
+    return definition !== undefined && hasStyle(definition, node, property);
+  };
+  const name = nameOfAll(outermost(state.draft, ids).map((f) => f.node));
+  const why = state.run(pasteLook(state.draft, ids, copied.nodes[0]?.style ?? NO_STYLE, has, name));
+  if (why) state.say(why);
+}

@@ -1,0 +1,95 @@
+import { Box, Button, Link, Skeleton, TextField, Typography } from "@mui/material";
+import { lazy, Suspense, useEffect, useState } from "react";
+import { setProp } from "~/core/commands";
+import type { Node } from "~/core/document";
+import { chassisOf } from "~/kinds";
+import { useStudioStore } from "../keeping";
+import { FieldControl } from "./fields";
+
+const OwnCssEditor = lazy(() => import("./own-css"));
+
+const slug = (text: string) =>
+  text
+    .toLowerCase()
+    .normalize("NFKD")
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^[-\d]+|-+$/g, "")
+    .slice(0, 40);
+
+/** The name by which links can lead to a section. */
+export function AnchorField({ node }: { node: Node }) {
+  const store = useStudioStore();
+  const stored = chassisOf(node).anchor ?? "";
+  const [typed, setTyped] = useState(stored);
+  const [why, setWhy] = useState<string | null>(null);
+  useEffect(() => setTyped(stored), [stored]);
+  return (
+    <TextField
+      label="Name of this place"
+      value={typed}
+      error={why !== null}
+      helperText={why ?? (stored ? `Links can lead to #${stored}.` : "So that links can lead here: our-workshop")}
+      onChange={(event) => {
+        const next = event.target.value;
+        setTyped(next);
+        const { draft, run } = store.getState();
+        const problem = run(
+          setProp(draft, node.id, ["anchor"], next === "" ? undefined : next, "Name of the place changed"),
+        );
+        setWhy(problem && problem !== "It is like that already." ? problem : null);
+      }}
+      onBlur={() => {
+        if (why === null) return;
+        const mended = slug(typed);
+        const { draft, run } = store.getState();
+        if (mended && !run(setProp(draft, node.id, ["anchor"], mended, "Name of the place changed"))) setTyped(mended);
+        else setTyped(stored);
+        setWhy(null);
+      }}
+    />
+  );
+}
+
+/** A picture behind everything that stands in a section. */
+export const BackdropField = ({ node }: { node: Node }) => (
+  <FieldControl
+    node={node.props.backdrop === undefined ? { ...node, props: { ...node.props, backdrop: null } } : node}
+    field={{ type: "picture", key: "backdrop", label: "Picture behind it" }}
+    path={["backdrop"]}
+  />
+);
+
+/** CSS for those who write it; the editor is fetched only when it is wanted. */
+export function OwnCssField({ node }: { node: Node }) {
+  const has = Boolean(chassisOf(node).css);
+  const [open, setOpen] = useState(has);
+  if (!open)
+    return (
+      <Link
+        component="button"
+        type="button"
+        variant="body2"
+        onClick={() => setOpen(true)}
+        sx={{ justifySelf: "start" }}
+      >
+        Write CSS for this section
+      </Link>
+    );
+  return (
+    <Box>
+      <Box sx={{ display: "flex", alignItems: "center", mb: 0.5 }}>
+        <Typography variant="caption" sx={{ fontWeight: 600, flex: 1 }}>
+          CSS of this section
+        </Typography>
+        {has ? null : (
+          <Button size="small" onClick={() => setOpen(false)}>
+            Close
+          </Button>
+        )}
+      </Box>
+      <Suspense fallback={<Skeleton variant="rectangular" height={120} />}>
+        <OwnCssEditor node={node} />
+      </Suspense>
+    </Box>
+  );
+}

@@ -1,0 +1,1 @@
+export { LinkField, readLink } from "./link-field";

@@ -1,0 +1,1 @@
+export { VersionsDialog } from "./versions-dialog";

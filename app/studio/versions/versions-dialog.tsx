@@ -1,0 +1,378 @@
+import {
+  Alert,
+  Box,
+  Button,
+  Chip,
+  CircularProgress,
+  Dialog,
+  DialogContent,
+  DialogTitle,
+  List,
+  ListItemButton,
+  ListItemText,
+  TextField,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+} from "@mui/material";
+import { Trash2, X } from "lucide-react";
+import { useEffect, useMemo, useState } from "react";
+import { restorePage, restoreSection } from "~/core/commands";
+import { documentDifferences, type Difference, type Document as Page, type Draft } from "~/core/document";
+import { plainOf, type Rich } from "~/core/rich";
+import { kindOf, nameOf } from "~/kinds";
+import { changeWords } from "~/kinds/change-words";
+import type { Target } from "~/render";
+import { useStudio, useStudioStore } from "../keeping";
+import { PaneShell, ShopFrame, ShopPage, SillName, useDressing, usePageSheets } from "../panes";
+import { IconAction, INK } from "../ui";
+import { whenKept } from "./when-kept";
+
+type Head = { readonly id: string; readonly name: string; readonly publication: number | null; readonly at: string };
+const UNREACHABLE = "The server can’t be reached. Try again in a moment.";
+
+const WIDTHS = { phone: 390, wide: 1280 } as const;
+const ROOM = { phone: 0.6, wide: 0.29 } as const;
+
+type PictureProps = { name: string; draft: Draft; target: Target; device: keyof typeof WIDTHS };
+
+/** A state of the page, live and only to be looked at. */
+function PagePicture({ name, draft, target, device }: PictureProps) {
+  const goods = useStudio((s) => s.goods);
+  const pictures = useStudio((s) => s.pictures);
+  const { currency, locale } = useStudio((s) => s.shop);
+  const dressing = useDressing(goods, pictures, currency, locale);
+  const sheets = usePageSheets(draft, pictures);
+  return (
+    <PaneShell label={name} sill={<SillName>{name}</SillName>}>
+      <ShopFrame title={name} width={WIDTHS[device]} scale={ROOM[device]} height={400} sheets={sheets}>
+        <ShopPage draft={draft} target={target} dressing={dressing} />
+      </ShopFrame>
+    </PaneShell>
+  );
+}
+
+const textOf = (value: unknown): string =>
+  value === undefined || value === null
+    ? ""
+    : typeof value === "string" || typeof value === "object"
+      ? plainOf(value as Rich)
+      : "";
+
+/** What differs, in words; of words, what they were and what they are. */
+function Changes({
+  differences,
+  before,
+  onRestore,
+}: {
+  differences: readonly Difference[];
+  before: Page;
+  onRestore: (section: string, name: string) => void;
+}) {
+  const wasNode = useMemo(() => {
+    const all = new Map<string, Readonly<Record<string, unknown>>>();
+    const enter = (node: Page["root"]) => {
+      all.set(node.id, node.props);
+      Object.values(node.slots).flat().forEach(enter);
+    };
+    enter(before.root);
+    return all;
+  }, [before]);
+  const bySection = new Map<string, Difference[]>();
+  for (const d of differences) {
+    if (!("section" in d)) continue;
+    bySection.set(d.section.id, [...(bySection.get(d.section.id) ?? []), d]);
+  }
+  return (
+    <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+      {[...bySection].map(([section, inside]) => {
+        const first = inside[0]!;
+        const name = "section" in first ? nameOf(first.section) : "";
+        const canRestore = Object.values(before.root.slots)
+          .flat()
+          .some((n) => n.id === section);
+        return (
+          <Box
+            component="li"
+            key={section}
+            sx={{ borderTop: `1px solid ${INK.line}`, py: 1, display: "flex", gap: 1.5, alignItems: "start" }}
+          >
+            <Box sx={{ flex: 1, minWidth: 0 }}>
+              <Typography variant="subtitle2">{name}</Typography>
+              {inside.map((d, i) => {
+                const fields = "node" in d ? (kindOf(d.node)?.definition.fields ?? []) : [];
+                const words =
+                  d.what === "props"
+                    ? d.keys.filter((k) => fields.some((f) => f.key === k && ["line", "text", "rich"].includes(f.type)))
+                    : [];
+                return (
+                  <Box key={i}>
+                    <Typography variant="body2" color="text.secondary">
+                      {changeWords(d).what}
+                      {"node" in d && d.node.id !== section ? ` (${nameOf(d.node)})` : ""}
+                    </Typography>
+                    {d.what === "props"
+                      ? words.map((key) => (
+                          <Typography
+                            key={key}
+                            variant="body2"
+                            sx={{ whiteSpace: "pre-line", overflowWrap: "anywhere" }}
+                          >
+                            <Box component="del" sx={{ color: INK.brick }}>
+                              {textOf(wasNode.get(d.node.id)?.[key]).slice(0, 240)}
+                            </Box>{" "}
+                            <Box component="ins" sx={{ color: INK.leaf, textDecoration: "none", fontWeight: 550 }}>
+                              {textOf(d.node.props[key]).slice(0, 240)}
+                            </Box>
+                          </Typography>
+                        ))
+                      : null}
+                  </Box>
+                );
+              })}
+            </Box>
+            {canRestore ? (
+              <Button size="small" variant="outlined" onClick={() => onRestore(section, name)}>
+                Bring back
+              </Button>
+            ) : null}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+function Contents({ page }: { page: string }) {
+  const store = useStudioStore();
+  const draft = useStudio((s) => s.draft);
+  const shop = useStudio((s) => s.shop);
+  const address = `/s/${shop.id}/versions`;
+  const [heads, setHeads] = useState<readonly Head[] | null>(null);
+  const [open, setOpen] = useState<{ head: Head; document: Page } | null>(null);
+  const [name, setName] = useState("");
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [device, setDevice] = useState<"phone" | "wide">("wide");
+
+  const list = async () => {
+    try {
+      const answer = await fetch(`${address}?page=${encodeURIComponent(page)}`);
+      if (!answer.ok) throw new Error();
+      setHeads(((await answer.json()) as { versions: Head[] }).versions);
+      setProblem(null);
+    } catch {
+      setHeads([]);
+      setProblem(UNREACHABLE);
+    }
+  };
+  useEffect(() => {
+    void list();
+    // Read once for each page.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [page]);
+
+  const keep = async () => {
+    setBusy(true);
+    setProblem(null);
+    try {
+      if (!(await whenKept(store))) throw new Error();
+      const answer = await fetch(address, {
+        method: "POST",
+        headers: { "Content-Type": "application/json" },
+        body: JSON.stringify({ part: page, name }),
+      });
+      if (answer.status === 400) return setProblem(await answer.text());
+      if (!answer.ok) throw new Error();
+      const kept = (await answer.json()) as { ok: true } | { ok: false; why: string };
+      if (!kept.ok) return setProblem(kept.why);
+      setName("");
+      await list();
+    } catch {
+      setProblem(UNREACHABLE);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const look = async (head: Head) => {
+    setBusy(true);
+    try {
+      const answer = await fetch(`${address}?id=${head.id}`);
+      if (!answer.ok) throw new Error();
+      const read = (await answer.json()) as { ok: true; document: Page } | { ok: false; why: string };
+      if (read.ok) setOpen({ head, document: read.document });
+      else setProblem(read.why);
+    } catch {
+      setProblem(UNREACHABLE);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const remove = async (head: Head) => {
+    try {
+      await fetch(address, {
+        method: "POST",
+        headers: { "Content-Type": "application/json" },
+        body: JSON.stringify({ remove: head.id }),
+      });
+      if (open?.head.id === head.id) setOpen(null);
+      await list();
+    } catch {
+      setProblem(UNREACHABLE);
+    }
+  };
+
+  const now = draft.documents[page];
+  const target = useMemo<Target>(() => (page === "home" ? { page: "home" } : { page: "text", id: page }), [page]);
+  const then = useMemo<Draft | undefined>(
+    () => (open ? { ...draft, documents: { ...draft.documents, [page]: open.document } } : undefined),
+    [open, draft, page],
+  );
+  const differences = open && now ? documentDifferences(open.document, now) : [];
+  const run = (outcome: ReturnType<typeof restorePage>) => {
+    const why = store.getState().run(outcome);
+    if (why) store.getState().say(why);
+  };
+  const when = (at: string) =>
+    new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" }).format(new Date(at));
+  return (
+    <DialogContent sx={{ display: "grid", gridTemplateColumns: "290px minmax(0,1fr)", gap: 3, minHeight: 520 }}>
+      <Box sx={{ borderRight: `1px solid ${INK.line}`, pr: 2, minWidth: 0 }}>
+        <Box
+          component="form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void keep();
+          }}
+          sx={{ display: "grid", gap: 1, mb: 2 }}
+        >
+          <TextField
+            label="Keep it as it is now, named"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            slotProps={{ htmlInput: { maxLength: 80 } }}
+          />
+          <Button type="submit" variant="contained" disabled={busy || name.trim() === ""}>
+            Keep this version
+          </Button>
+        </Box>
+        {problem ? (
+          <Alert severity="error" sx={{ mb: 1 }}>
+            {problem}
+          </Alert>
+        ) : null}
+        {heads === null ? (
+          <CircularProgress size={22} aria-label="Reading the versions" />
+        ) : heads.length === 0 ? (
+          <Typography variant="body2" color="text.secondary">
+            None yet. One is kept each time you publish this page, and whenever you ask for it here.
+          </Typography>
+        ) : (
+          <List dense aria-label="Versions of this page">
+            {heads.map((head) => (
+              <Box component="li" key={head.id} sx={{ display: "flex", alignItems: "center" }}>
+                <ListItemButton
+                  component="button"
+                  selected={open?.head.id === head.id}
+                  onClick={() => void look(head)}
+                  sx={{
+                    borderRadius: 1,
+                    minWidth: 0,
+                    "&.Mui-selected": { bgcolor: INK.lemon, "&:hover": { bgcolor: INK.lemon } },
+                  }}
+                >
+                  <ListItemText
+                    primary={head.name}
+                    secondary={when(head.at)}
+                    slotProps={{ primary: { noWrap: true } }}
+                  />
+                </ListItemButton>
+                {head.publication === null ? (
+                  <IconAction
+                    label={`Remove version ${head.name}`}
+                    icon={Trash2}
+                    size={15}
+                    onClick={() => void remove(head)}
+                  />
+                ) : (
+                  <Chip
+                    size="small"
+                    label="in the shop"
+                    variant="outlined"
+                    sx={{ display: head === heads.find((h) => h.publication !== null) ? "flex" : "none" }}
+                  />
+                )}
+              </Box>
+            ))}
+          </List>
+        )}
+      </Box>
+      <Box sx={{ minWidth: 0 }}>
+        {open && then && now ? (
+          <>
+            <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mb: 1.5 }}>
+              <Typography variant="h3" component="h3" sx={{ flex: 1 }} noWrap>
+                {open.head.name} and now
+              </Typography>
+              <ToggleButtonGroup
+                exclusive
+                size="small"
+                value={device}
+                aria-label="Compare on"
+                onChange={(_e, next: "phone" | "wide" | null) => next && setDevice(next)}
+              >
+                <ToggleButton value="phone">Phone</ToggleButton>
+                <ToggleButton value="wide">Wide</ToggleButton>
+              </ToggleButtonGroup>
+              <Button
+                variant="contained"
+                disabled={differences.length === 0}
+                onClick={() => run(restorePage(store.getState().draft, open.document, open.head.name))}
+              >
+                Bring back the whole page
+              </Button>
+            </Box>
+            <Box sx={{ display: "flex", gap: 2, mb: 1.5 }}>
+              <PagePicture key={`then ${device}`} name={open.head.name} draft={then} target={target} device={device} />
+              <PagePicture key={`now ${device}`} name="Now" draft={draft} target={target} device={device} />
+            </Box>
+            {differences.length ? (
+              <>
+                <Typography variant="subtitle2">What has changed since</Typography>
+                <Changes
+                  differences={differences}
+                  before={open.document}
+                  onRestore={(section, sectionName) =>
+                    run(restoreSection(store.getState().draft, open.document, section, sectionName))
+                  }
+                />
+              </>
+            ) : (
+              <Alert severity="success">The page is just as it was in this version.</Alert>
+            )}
+          </>
+        ) : (
+          <Typography color="text.secondary" sx={{ mt: 1 }}>
+            {busy ? "Reading …" : "Choose a version to see it beside the page as it is now."}
+          </Typography>
+        )}
+      </Box>
+    </DialogContent>
+  );
+}
+
+/** The versions of a page: kept, compared with what it is now, and brought back whole or section by section. */
+export function VersionsDialog({ page, open, onClose }: { page: string; open: boolean; onClose: () => void }) {
+  const title = useStudio((s) => s.draft.documents[page]?.title ?? "");
+  return (
+    <Dialog open={open} onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="versions-title">
+      <DialogTitle id="versions-title" component="div" sx={{ display: "flex", alignItems: "center" }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          Versions of {title}
+        </Typography>
+        <IconAction label="Close" icon={X} onClick={onClose} />
+      </DialogTitle>
+      {open ? <Contents page={page} /> : null}
+    </Dialog>
+  );
+}

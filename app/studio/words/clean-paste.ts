@@ -1,0 +1,106 @@
+// Text pasted from office programs and web pages brings its looks along. What it means is kept (heads, lists, bold, links,
+// tables), what it looks like is not: how words look is the shop's to say.
+
+const HEADS: Readonly<Record<string, string>> = { H1: "h2", H5: "h4", H6: "h4" };
+const DROPPED = "script,style,meta,link,title,xml,img,svg,iframe,object,video,audio,button,input,select,textarea";
+
+/** Renames an element, with what is in it. */
+function rename(element: Element, tag: string): Element {
+  const next = element.ownerDocument.createElement(tag);
+  next.append(...element.childNodes);
+  element.replaceWith(next);
+  return next;
+}
+
+/** Puts marks that are only a look into the elements that mean it. */
+function meanBySpans(root: HTMLElement): void {
+  for (const span of root.querySelectorAll<HTMLElement>("span[style],font[style]")) {
+    const { fontWeight, fontStyle, textDecorationLine, textDecoration, verticalAlign } = span.style;
+    const line = textDecorationLine || textDecoration;
+    const wanted = [
+      Number.parseInt(fontWeight, 10) >= 600 || fontWeight.startsWith("bold") ? "strong" : "",
+      fontStyle === "italic" ? "em" : "",
+      line.includes("underline") && !span.closest("a") ? "u" : "",
+      line.includes("line-through") ? "s" : "",
+    ].filter(Boolean);
+    if (verticalAlign) span.style.removeProperty("vertical-align");
+    for (const tag of wanted) {
+      const mark = span.ownerDocument.createElement(tag);
+      mark.append(...span.childNodes);
+      span.append(mark);
+    }
+  }
+  // A wrapper that some editors put around everything: bold by name, and not meant.
+  for (const bold of root.querySelectorAll<HTMLElement>("b[style],strong[style]")) {
+    if (bold.style.fontWeight === "normal" || bold.style.fontWeight === "400") bold.replaceWith(...bold.childNodes);
+  }
+}
+
+const MARKER = /^\s*(?:[·•o§▪–-]|\(?(?:\d{1,3}|[a-z]|[ivx]{1,5})[.)])\s+/i;
+
+type Open = { readonly list: HTMLElement; readonly level: number };
+
+/** Paragraphs that say in their style that they are items of a list become items of one. */
+function listsFromParagraphs(root: HTMLElement): void {
+  let open: Open[] = [];
+  let before: Element | null = null;
+  for (const paragraph of [...root.querySelectorAll<HTMLElement>("p")]) {
+    const style = paragraph.getAttribute("style") ?? "";
+    const level = Number(
+      /mso-list:[^;]*level(\d)/i.exec(style)?.[1] ?? (/MsoListParagraph/.test(paragraph.className) ? 1 : 0),
+    );
+    if (!level) continue;
+    const { ownerDocument } = paragraph;
+    const text = paragraph.textContent ?? "";
+    const isNumbered = /^\s*\(?(?:\d{1,3}|[a-z]|[ivx]{1,5})[.)]/i.test(text);
+    for (const ignored of paragraph.querySelectorAll<HTMLElement>("span")) {
+      if (/mso-list:\s*ignore/i.test(ignored.getAttribute("style") ?? "")) ignored.remove();
+    }
+    const first = ownerDocument.createTreeWalker(paragraph, 4).nextNode();
+    if (first?.nodeValue) first.nodeValue = first.nodeValue.replace(MARKER, "");
+    // A paragraph in between ends the list.
+    if (paragraph.previousElementSibling !== before) open = [];
+    while (open.length && open.at(-1)!.level > level) open.pop();
+    if (open.at(-1)?.level !== level) {
+      const list = ownerDocument.createElement(isNumbered ? "ol" : "ul");
+      const outer = open.at(-1);
+      if (outer) (outer.list.lastElementChild ?? outer.list).append(list);
+      else paragraph.before(list);
+      open.push({ list, level });
+    }
+    const item = ownerDocument.createElement("li");
+    const inner = ownerDocument.createElement("p");
+    inner.append(...paragraph.childNodes);
+    item.append(inner);
+    open.at(-1)!.list.append(item);
+    paragraph.remove();
+    before = open[0]!.list;
+  }
+}
+
+/** Pasted HTML without its looks. Never runs anything: it is parsed into a document of its own. */
+export function cleanPasted(html: string): string {
+  const body = html.replace(/<!--\[if[\s\S]*?<!\[endif\]-->/gi, "").replace(/<!\[(?:if|endif)[^>]*>/gi, "");
+  const parsed = new DOMParser().parseFromString(body, "text/html");
+  const root = parsed.body;
+  for (const element of root.querySelectorAll(DROPPED)) element.remove();
+  meanBySpans(root);
+  listsFromParagraphs(root);
+  for (const element of [...root.querySelectorAll("*")]) {
+    const tag = HEADS[element.tagName];
+    const here = tag ? rename(element, tag) : element;
+    const align = (here as HTMLElement).style?.textAlign;
+    for (const { name } of [...here.attributes]) {
+      if (!["href", "colspan", "rowspan", "start"].includes(name)) here.removeAttribute(name);
+    }
+    if (align === "center" || align === "right") (here as HTMLElement).style.textAlign = align;
+    // Elements with a colon are an office program's own.
+    if (here.tagName.includes(":")) here.replaceWith(...here.childNodes);
+  }
+  // Paragraphs that only made room.
+  for (const paragraph of root.querySelectorAll("p")) {
+    if (!paragraph.textContent?.replace(/\u00a0/g, " ").trim() && !paragraph.querySelector("br + br"))
+      paragraph.remove();
+  }
+  return root.innerHTML.replace(/\u00a0/g, " ");
+}

@@ -1,0 +1,92 @@
+import { Editor, type JSONContent } from "@tiptap/core";
+import { useEffect, useRef } from "react";
+import { locate, setProp } from "~/core/commands";
+import { sameJson, type Json } from "~/core/document";
+import { readAt } from "~/core/operations";
+import { plainOf, storedOf, treeOf, type Rich, type RichDocument } from "~/core/rich";
+import { kindOf, nameOf } from "~/kinds";
+import { useEnv, type RichEditorProps } from "~/kinds/parts";
+import { useStudioStore } from "../keeping";
+import { useWordsStore } from "./editing";
+import { extensionsFor } from "./extensions";
+
+/** Running text while it is written, in the pane and in the place where it stands. */
+export function RichEditor({ node, at, value }: RichEditorProps) {
+  const store = useStudioStore();
+  const words = useWordsStore();
+  const { facts } = useEnv();
+  const holder = useRef<HTMLDivElement>(null);
+  const written = useRef<Rich>(value);
+  const open = useRef<Editor | null>(null);
+  const first = useRef(value);
+
+  useEffect(() => {
+    const element = holder.current;
+    const found = locate(store.getState().draft, node)?.node;
+    if (!element || !found) return;
+    const field = kindOf(found)?.definition.fields.find((f) => f.key === at);
+    const most = field?.type === "rich" ? field.most : 6000;
+    const { setEditing, say } = store.getState();
+    const step = (by: "undo" | "redo") => () => {
+      store.getState()[by]();
+      return true;
+    };
+    const leave = () => {
+      setEditing(null);
+      return true;
+    };
+    const editor = new Editor({
+      element,
+      // Its few rules are in the panes' own sheet.
+      injectCSS: false,
+      extensions: extensionsFor({
+        facts,
+        most,
+        onFull: () => say(`There is room for ${most} characters here.`, "problem"),
+        // The whole session has one list of steps; words are part of it.
+        keys: {
+          "Mod-z": step("undo"),
+          "Mod-Shift-z": step("redo"),
+          "Mod-y": step("redo"),
+          Escape: leave,
+          "Mod-Enter": leave,
+        },
+      }),
+      content: treeOf(first.current) as JSONContent,
+      editorProps: {
+        attributes: { role: "textbox", "aria-multiline": "true", "aria-label": `Words in ${nameOf(found)}` },
+      },
+      autofocus: "end",
+      onUpdate: ({ editor: changed }) => {
+        const next = storedOf(changed.getJSON() as unknown as RichDocument);
+        const { draft, run } = store.getState();
+        const now = locate(draft, node)?.node;
+        if (!now || sameJson(readAt(now.props, [at]), next)) return;
+        written.current = next;
+        const why = run(setProp(draft, node, [at], next as unknown as Json, `Words changed in ${nameOf(now)}`));
+        if (why) say(why, "problem");
+      },
+    });
+    open.current = editor;
+    words.setState({ editor, most });
+    return () => {
+      words.setState({ editor: null });
+      open.current = null;
+      editor.destroy();
+    };
+    // The editor lives for as long as these words are edited; what changes meanwhile reaches it below.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [node, at, store, words]);
+
+  useEffect(() => {
+    // Undo, another tab: the words have changed under the editor.
+    const editor = open.current;
+    if (!editor || sameJson(value, written.current)) return;
+    written.current = value;
+    const { from } = editor.state.selection;
+    editor.commands.setContent(treeOf(value) as JSONContent, { emitUpdate: false });
+    editor.commands.setTextSelection(Math.min(from, editor.state.doc.content.size));
+  }, [value]);
+
+  return <div ref={holder} data-characters={plainOf(value).length} />;
+}
