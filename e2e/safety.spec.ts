@@ -65,6 +65,10 @@ test("two tabs on one page overwrite nothing of each other and get each other's 
   await second.goto(first.url());
   await benchReady(second);
 
+  // Each is seen by the other.
+  await second.bringToFront();
+  await expect(second.getByText("open in 1 other tab")).toBeAttached();
+
   await inPlan(first, "Hero").click();
   await details(first).getByLabel("Heading").fill("From the first tab");
   await kept(first);

@@ -1,4 +1,4 @@
-import { generate, lexer, parse, walk, type CssNode, type Rule } from "css-tree";
+import { generate, lexer, parse, walk, type CssNode } from "css-tree";
 
 // CSS that a seller writes for one section. It is parsed, checked property by property, and compiled so that every selector
 // stands below the section's own class: it can reach nothing else on the page.
@@ -31,94 +31,163 @@ export function compileOwnCss(written: string, scope: string): OwnCss {
   return result;
 }
 
+/** What stands side by side on one level: a declaration, or something with a block. `at`: where it begins. */
+type Chunk =
+  | { readonly kind: "declaration"; readonly text: string; readonly at: number }
+  | {
+      readonly kind: "block";
+      readonly prelude: string;
+      readonly body: string;
+      readonly at: number;
+      readonly bodyAt: number;
+    };
+
+/** Takes a level apart. Brackets are known to match; comments are blanked out already. */
+function chunksOf(text: string, offset: number): readonly Chunk[] {
+  const chunks: Chunk[] = [];
+  let start = 0;
+  let depth = 0;
+  let open = 0;
+  const declaration = (end: number) => {
+    const raw = text.slice(start, end);
+    const lead = raw.length - raw.trimStart().length;
+    if (raw.trim()) chunks.push({ kind: "declaration", text: raw.trim(), at: offset + start + lead });
+  };
+  for (let i = 0; i < text.length; i++) {
+    const letter = text[i]!;
+    if (letter === "\\") i++;
+    else if (letter === '"' || letter === "'") i = endOfString(text, i);
+    else if (letter === "{" || letter === "(" || letter === "[") {
+      if (depth++ === 0) open = i;
+    } else if (letter === ")" || letter === "]") depth--;
+    else if (letter === "}") {
+      if (--depth > 0) continue;
+      const raw = text.slice(start, open);
+      const lead = raw.length - raw.trimStart().length;
+      chunks.push({
+        kind: "block",
+        prelude: raw.trim(),
+        body: text.slice(open + 1, i),
+        at: offset + start + lead,
+        bodyAt: offset + open + 1,
+      });
+      start = i + 1;
+    } else if (letter === ";" && depth === 0) {
+      declaration(i);
+      start = i + 1;
+    }
+  }
+  declaration(text.length);
+  return chunks;
+}
+
 function compile(written: string, scope: string): OwnCss {
   const problems: OwnCssProblem[] = [];
-  // Wrapped in the section's own rule, so that plain declarations and rules can stand side by side.
-  const head = `.${scope}{`;
-  const note = (node: CssNode | undefined, why: string) => {
-    const from = Math.max(0, (node?.loc?.start.offset ?? head.length) - head.length);
-    const to = Math.max(from + 1, (node?.loc?.end.offset ?? head.length + 1) - head.length);
-    problems.push({ from, to: Math.min(to, Math.max(written.length, from + 1)), why });
+  const note = (from: number, length: number, why: string) =>
+    void problems.push({ from, to: Math.min(written.length, from + Math.max(1, length)), why });
+  const nothing = (from: number, length: number, why: string): OwnCss => {
+    note(from, length, why);
+    return { css: "", problems };
   };
   const unbalanced = imbalance(written);
-  if (unbalanced !== undefined) {
-    return {
-      css: "",
-      problems: [
-        { from: unbalanced, to: unbalanced + 1, why: "A bracket here has no partner. Nothing is used until it has." },
-      ],
-    };
-  }
-  if (/<\/?style|<!--/i.test(written)) {
-    return { css: "", problems: [{ from: 0, to: written.length, why: "Only CSS can stand here, no HTML." }] };
-  }
-  const tree = parse(`${head}${written}}`, {
-    positions: true,
-    onParseError: (error) => {
-      const at = Math.max(0, error.offset - head.length);
-      problems.push({ from: at, to: at + 1, why: `This can’t be read: ${error.message.toLowerCase()}.` });
-    },
-  });
-  const rules: string[] = [];
-  const own: string[] = [];
-  const declarationsOf = (nodes: Iterable<CssNode>): string[] => {
-    const kept: string[] = [];
-    for (const node of nodes) {
-      if (node.type !== "Declaration") continue;
-      const why = problemOfDeclaration(node);
-      if (why) note(node, why);
-      else kept.push(generate(node));
+  if (unbalanced !== undefined)
+    return nothing(unbalanced, 1, "A bracket here has no partner. Nothing is used until it has.");
+  if (/<\/?style|<!--|<script/i.test(written)) return nothing(0, written.length, "Only CSS can stand here, no HTML.");
+  const source = written.replace(/\/\*[\s\S]*?\*\//g, (comment) => comment.replace(/[^\n]/g, " "));
+
+  const declarationOf = ({ text, at }: { readonly text: string; readonly at: number }): string[] => {
+    if (text.startsWith("@")) {
+      note(
+        at,
+        text.length,
+        `${/^@[\w-]*/.exec(text)![0]} can’t be used in a section. @media, @supports and @container can.`,
+      );
+      return [];
     }
-    return kept;
+    let parsed: CssNode;
+    try {
+      parsed = parse(text, { context: "declaration" });
+    } catch {
+      note(at, text.length, "This can’t be read.");
+      return [];
+    }
+    if (parsed.type !== "Declaration") return [];
+    const why = problemOfDeclaration(parsed);
+    if (why) note(at, text.length, why);
+    return why ? [] : [generate(parsed)];
   };
-  const selectorsOf = (rule: Rule): string[] =>
-    rule.prelude.type !== "SelectorList"
-      ? []
-      : [...rule.prelude.children].flatMap((selector) => {
-          const text = generate(selector);
-          let isWholePage = false;
-          walk(selector, (inner) => {
-            if (inner.type === "TypeSelector" && ["html", "body"].includes(inner.name.toLowerCase()))
-              isWholePage = true;
-            if (inner.type === "PseudoClassSelector" && ["root", "host"].includes(inner.name)) isWholePage = true;
-          });
-          if (isWholePage) {
-            note(selector, "A section’s CSS reaches only the section. Leave out html, body and :root.");
-            return [];
-          }
-          if (/&|:scope/.test(text))
-            return [text.replace(/&|:scope/g, `.${scope}`)].filter((t) => t.startsWith(`.${scope}`));
-          return [`.${scope} ${text}`];
-        });
-  const ruleOf = (rule: Rule): string => {
-    const nested = [...rule.block.children].find((n) => n.type === "Rule");
-    if (nested) note(nested, "Rules can’t stand inside of rules here. Write the whole selector.");
-    const selectors = selectorsOf(rule);
-    const declarations = declarationsOf(rule.block.children);
-    return selectors.length && declarations.length ? `${selectors.join(",")}{${declarations.join(";")}}` : "";
+  const selectorsOf = (prelude: string, at: number): string[] => {
+    let parsed: CssNode;
+    try {
+      parsed = parse(prelude, { context: "selectorList" });
+    } catch {
+      note(at, prelude.length, "This selector can’t be read.");
+      return [];
+    }
+    if (parsed.type !== "SelectorList") return [];
+    return [...parsed.children].flatMap((selector) => {
+      let isWholePage = false;
+      walk(selector, (inner) => {
+        if (inner.type === "TypeSelector" && ["html", "body"].includes(inner.name.toLowerCase())) isWholePage = true;
+        if (inner.type === "PseudoClassSelector" && ["root", "host"].includes(inner.name)) isWholePage = true;
+      });
+      if (isWholePage) {
+        note(at, prelude.length, "A section’s CSS reaches only the section. Leave out html, body and :root.");
+        return [];
+      }
+      const text = generate(selector);
+      if (!/&|:scope/.test(text)) return /^[>+~]/.test(text) ? [`.${scope}${text}`] : [`.${scope} ${text}`];
+      // The section itself has to stand first: what is beside or above it is none of its business.
+      return /^(?:&|:scope)/.test(text) && !/^(?:&|:scope)[^ >]*[+~]/.test(text)
+        ? [text.replace(/&|:scope/g, `.${scope}`)]
+        : (note(at, prelude.length, "“&” is the section itself, and has to stand first."), []);
+    });
   };
-  const enter = (nodes: Iterable<CssNode>, into: string[], isTop: boolean) => {
-    const plain = declarationsOf(nodes);
-    if (plain.length) (isTop ? own : into).push(isTop ? plain.join(";") : `.${scope}{${plain.join(";")}}`);
-    for (const node of nodes) {
-      if (node.type === "Rule") {
-        const text = ruleOf(node);
-        if (text) into.push(text);
-      } else if (node.type === "Atrule") {
-        if (!ALLOWED_AT.has(node.name) || !node.block) {
-          note(node, `@${node.name} can’t be used in a section. @media, @supports and @container can.`);
-          continue;
+  const enter = (text: string, offset: number): string => {
+    const own: string[] = [];
+    let rules = "";
+    for (const chunk of chunksOf(text, offset)) {
+      if (chunk.kind === "declaration") own.push(...declarationOf(chunk));
+      else if (chunk.prelude.startsWith("@")) {
+        const name = /^@([\w-]*)/.exec(chunk.prelude)![1]!;
+        if (!ALLOWED_AT.has(name))
+          note(
+            chunk.at,
+            chunk.prelude.length,
+            `@${name} can’t be used in a section. @media, @supports and @container can.`,
+          );
+        else {
+          const inner = enter(chunk.body, chunk.bodyAt);
+          const prelude = atPrelude(chunk.prelude);
+          if (prelude === undefined) note(chunk.at, chunk.prelude.length, "This condition can’t be read.");
+          else if (inner) rules += `${prelude}{${inner}}`;
         }
-        const inner: string[] = [];
-        enter(node.block.children, inner, false);
-        if (inner.length) into.push(`@${node.name} ${node.prelude ? generate(node.prelude) : ""}{${inner.join("")}}`);
-      } else if (node.type === "Raw" && generate(node).trim()) note(node, "This can’t be read.");
+      } else {
+        const selectors = selectorsOf(chunk.prelude, chunk.at);
+        const declarations = chunksOf(chunk.body, chunk.bodyAt).flatMap((inner) => {
+          if (inner.kind === "declaration") return declarationOf(inner);
+          note(inner.at, inner.prelude.length, "Rules can’t stand inside of rules here. Write the whole selector.");
+          return [];
+        });
+        if (selectors.length && declarations.length) rules += `${selectors.join(",")}{${declarations.join(";")}}`;
+      }
     }
+    return (own.length ? `.${scope}{${own.join(";")}}` : "") + rules;
   };
-  const wrapper = tree.type === "StyleSheet" ? tree.children.first : null;
-  if (wrapper?.type === "Rule") enter(wrapper.block.children.toArray(), rules, true);
-  const css = (own.length ? `.${scope}{${own.join(";")}}` : "") + rules.join("");
+  const css = enter(source, 0);
   return { css, problems };
+}
+
+/** The condition of an at-rule as it is written out again; undefined where it can't be read. */
+function atPrelude(text: string): string | undefined {
+  try {
+    const parsed = parse(`${text}{}`, { context: "atrule" });
+    return parsed.type === "Atrule"
+      ? `@${parsed.name} ${parsed.prelude ? generate(parsed.prelude) : ""}`.trimEnd()
+      : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 function problemOfDeclaration(node: Extract<CssNode, { type: "Declaration" }>): string | undefined {
@@ -148,9 +217,9 @@ function imbalance(css: string): number | undefined {
       if (end < 0) return i;
       i = end + 1;
     } else if (letter === '"' || letter === "'") {
-      const end = css.slice(i + 1).search(new RegExp(`(?<!\\\\)${letter}|\n`));
-      if (end < 0 || css[i + 1 + end] === "\n") return i;
-      i += end + 1;
+      const end = endOfString(css, i);
+      if (css[end] !== letter) return i;
+      i = end;
     } else if (letter in closers) open.push(i);
     else if (Object.values(closers).includes(letter)) {
       const at = open.pop();
@@ -158,4 +227,13 @@ function imbalance(css: string): number | undefined {
     }
   }
   return open[0];
+}
+
+/** Where a string that opens at `at` closes; the place of a line break or the end of the text where it does not. */
+function endOfString(text: string, at: number): number {
+  for (let i = at + 1; i < text.length; i++) {
+    if (text[i] === "\\") i++;
+    else if (text[i] === text[at] || text[i] === "\n") return i;
+  }
+  return text.length;
 }

@@ -234,7 +234,7 @@ export function setStyle(
   const did = value === undefined ? "put back" : "changed";
   return setStyles(
     draft,
-    ids.map((id) => ({ id, audience, property, value })),
+    [...new Set(ids)].map((id) => ({ id, audience, property, value })),
     `${what} ${did}${AUDIENCE_WORDS[audience]}`,
     `style:${ids.join(",")}:${audience}:${property}`,
   );
@@ -276,7 +276,7 @@ export function switchArrangement(draft: Draft, id: string, arrangement: string 
 
 /** Marks parts "not yet shown", or shows them. */
 export function setShown(draft: Draft, ids: readonly string[], shown: boolean, name: string): Outcome {
-  const found = ids.map((id) => locate(draft, id)).filter((f) => f !== undefined);
+  const found = [...new Set(ids)].map((id) => locate(draft, id)).filter((f) => f !== undefined);
   if (found.length === 0) return refuse(GONE);
   const operations = found
     .filter((f) => f.node.shown !== shown)

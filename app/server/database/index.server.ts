@@ -4,9 +4,10 @@ import { config } from "../config/index.server";
 import { defineModels } from "./models";
 import * as first from "./migrations/001-first";
 import * as pageVersions from "./migrations/002-page-versions";
+import * as presence from "./migrations/003-presence";
 
 /** Numbered and only ever added to. */
-const MIGRATIONS = [first, pageVersions];
+const MIGRATIONS = [first, pageVersions, presence];
 
 let connection: Sequelize | undefined;
 

@@ -64,6 +64,13 @@ export class PageVersion extends Row<PageVersion> {
   declare body: string;
   declare createdAt: Date;
 }
+export class Presence extends Row<Presence> {
+  declare tab: string;
+  declare shopId: string;
+  declare who: string;
+  declare place: string;
+  declare seenAt: Date;
+}
 export class PictureRow extends Row<PictureRow> {
   declare id: string;
   declare shopId: string;
@@ -181,6 +188,7 @@ export function defineModels(sequelize: Sequelize): void {
     }),
     named("pageVersions"),
   );
+  Presence.init(apart({ tab: key, shopId: id, who: text, place: id, seenAt: moment }), named("presence"));
   PictureRow.init(
     apart({
       id: key,

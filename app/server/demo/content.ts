@@ -1,5 +1,6 @@
 import type { Draft, Json } from "~/core/document";
 import { freeze } from "~/core/document";
+import { makeColumn } from "~/core/commands";
 import { makeNode } from "~/kinds";
 import { frameDocument, pageDocument } from "../shops/index.server";
 
@@ -127,6 +128,34 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           link: to("Repair parts"),
           picture: picture("workshop-sewing.webp"),
         }),
+        makeNode(
+          "freehand",
+          {},
+          {
+            style: { all: { gap: 5, spaceTop: 4, spaceBottom: 7 } },
+            slots: {
+              columns: [
+                [
+                  "wave",
+                  "Flown before it leaves",
+                  "Every kite goes down to the beach first. If it pulls to one side, it goes back upstairs.",
+                ],
+                [
+                  "leaf",
+                  "Mended, not replaced",
+                  "A torn panel is an hour’s work. We keep every cloth we ever used, so the colours match.",
+                ],
+                [
+                  "house",
+                  "Two days to your door",
+                  "What is in stock leaves the loft the next morning, wrapped in last year’s sailcloth.",
+                ],
+              ].map(([sign, heading, text]) =>
+                makeColumn([makeNode("point", { sign: sign!, heading: heading!, text: text! })], 33.33),
+              ),
+            },
+          },
+        ),
         makeNode("collection-tiles", {
           heading: "Where to start",
           tiles: [

@@ -1,7 +1,7 @@
 import { Box, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { memo, useDeferredValue, useEffect, useRef, type KeyboardEvent, type MouseEvent, useState } from "react";
-import { useStudio, useStudioStore } from "../keeping";
+import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
 import type { BenchActions } from "./actions";
 import { useCarry } from "./carry";
@@ -160,6 +160,9 @@ const Strip = memo(function Strip({
     if (!action) return;
     event.preventDefault();
     event.stopPropagation();
+    // What is done is done to what the keyboard is on.
+    const state = store.getState();
+    if (action !== go && event.key !== " " && !selectionOf(state).includes(id)) state.select(id);
     action();
   };
   const isOnPage = (document: string) => document !== "frame";

@@ -32,6 +32,7 @@ import { themeById } from "~/themes";
 import { nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { Heading, IconAction, INK } from "../ui";
+import { alsoFollowing } from "./affected";
 import { AnchorField, BackdropField, OwnCssField } from "./chassis-fields";
 import { ColumnsField } from "./columns-field";
 import { FieldControl } from "./fields";
@@ -80,11 +81,26 @@ type StylesProps = {
 };
 
 function Styles({ ids, nodes, names, group, ...rest }: StylesProps) {
-  const [node] = nodes;
+  const node = nodes[0]!;
+  const draft = useStudio((s) => s.draft);
+  const audience = useStudio((s) => s.audience);
   return names
     .map((name) => PROPERTIES[name]!)
     .filter((property) => property.group === group && property.name !== "hidden" && property.name !== "share")
-    .map((property) => <StyleField key={property.name} ids={ids} style={node!.style} property={property} {...rest} />);
+    .map((property) => {
+      const device = audience === "all" || !property.perDevice ? "wide" : audience;
+      const winner = resolve(rest.layers, property.name, device)?.winner;
+      return (
+        <StyleField
+          key={property.name}
+          ids={ids}
+          style={node.style}
+          property={property}
+          following={alsoFollowing(draft, node, property.name, winner)}
+          {...rest}
+        />
+      );
+    });
 }
 
 /** What is set less often, behind one click; open while any of it is set here. */

@@ -1,7 +1,7 @@
 import { css as cssLanguage } from "@codemirror/lang-css";
 import { linter, type Diagnostic } from "@codemirror/lint";
 import { Box, Typography } from "@mui/material";
-import CodeMirror from "@uiw/react-codemirror";
+import CodeMirror, { EditorView } from "@uiw/react-codemirror";
 import { useEffect, useMemo, useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Node } from "~/core/document";
@@ -34,7 +34,10 @@ export default function OwnCssEditor({ node }: { node: Node }) {
   const [refused, setRefused] = useState<string | null>(null);
   // Undo, or another tab.
   useEffect(() => setTyped(stored), [stored]);
-  const extensions = useMemo(() => [cssLanguage(), check], []);
+  const extensions = useMemo(
+    () => [cssLanguage(), check, EditorView.contentAttributes.of({ "aria-label": "CSS of this section" })],
+    [],
+  );
   const problems = problemsOf(typed);
   return (
     <Box>
@@ -53,7 +56,6 @@ export default function OwnCssEditor({ node }: { node: Node }) {
           maxHeight="320px"
           basicSetup={{ foldGutter: false, lineNumbers: false, highlightActiveLine: false }}
           placeholder={".head { letter-spacing: .04em }\n& { outline: 1px solid }"}
-          aria-label="CSS of this section"
           onChange={(next) => {
             setTyped(next);
             const { draft, run } = store.getState();

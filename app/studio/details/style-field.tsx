@@ -7,7 +7,6 @@ import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue }
 import { FRAME_SETS, setName, type AnySet, type FrameSet } from "~/core/theme";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
-import { alsoFollowing } from "./affected";
 import { SlideField, StepField } from "./exact-field";
 
 const DEVICE_WORDS: Readonly<Record<Device, string>> = { phone: "phone", tablet: "tablet", wide: "wide screen" };
@@ -37,6 +36,8 @@ type StyleFieldProps = {
   layers: readonly Layer[];
   theme: string;
   arrangement: string;
+  /** How many other parts have this value from the same place. */
+  following: number;
 };
 
 /**
@@ -63,6 +64,7 @@ export const StyleField = memo(function StyleField({
   layers,
   theme,
   arrangement,
+  following,
 }: StyleFieldProps) {
   const store = useStudioStore();
   const node = ids[0]!;
@@ -76,10 +78,6 @@ export const StyleField = memo(function StyleField({
   const isSetHere = style[audience]?.[property.name] !== undefined;
   const differing = property.perDevice ? DEVICES.filter((d) => style[d]?.[property.name] !== undefined) : [];
   const choices = useChoices(property, node);
-  const following = useStudio((s) => {
-    const found = resolved && locate(s.draft, node)?.node;
-    return found ? alsoFollowing(s.draft, found, property.name, resolved.winner) : 0;
-  });
   const labelFor = (value: StyleValue | undefined) =>
     choices.find((c) => c.value === value)?.label ?? String(value ?? "");
   const isShort = choices.length <= 6 && choices.reduce((sum, c) => sum + c.label.length + 3, 0) <= 36;

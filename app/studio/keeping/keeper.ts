@@ -10,6 +10,12 @@ import { takeMissed, type StudioStore } from "./store";
 
 const SEND_AFTER_MS = 350;
 const LONGEST_WAIT_MS = 15_000;
+/** How often a tab in view asks what others did. */
+const LOOK_EVERY_MS = 5_000;
+
+/** Where in the studio this tab is: a page's id, or an area. */
+const placeNow = () =>
+  (new URLSearchParams(location.search).get("page") ?? location.pathname.split("/").at(-1) ?? "").slice(0, 40);
 
 type Answer =
   | { ok: true; seq: number }
@@ -181,9 +187,18 @@ export function startKeeper(store: StudioStore): Keeper {
   const pull = async () => {
     if (running || store.getState().pending.length) return flush();
     try {
-      const response = await fetch(`${address}?since=${store.getState().base}`);
+      const query = new URLSearchParams({
+        since: String(store.getState().base),
+        ...(tab ? { tab, place: placeNow() } : {}),
+      });
+      const response = await fetch(`${address}?${query.toString()}`);
       if (!response.ok) return false;
-      const { seq, missed } = (await response.json()) as { seq: number; missed: Transaction[] };
+      const { seq, missed, others } = (await response.json()) as {
+        seq: number;
+        missed: Transaction[];
+        others: { who: string; place: string }[];
+      };
+      if (JSON.stringify(others) !== JSON.stringify(store.getState().others)) store.setState({ others });
       if (missed.length && !running && store.getState().pending.length === 0) take(missed, seq);
       return true;
     } catch {
@@ -204,6 +219,14 @@ export function startKeeper(store: StudioStore): Keeper {
     else void flush();
   };
   const onOnline = () => void flush();
+  // In view, a tab looks for what others did, and is seen by them.
+  const looking = setInterval(() => {
+    if (document.visibilityState === "visible" && !stopped) void pull();
+  }, LOOK_EVERY_MS);
+  const onLeave = () => {
+    if (tab) navigator.sendBeacon(address, new Blob([JSON.stringify({ leave: tab })], { type: "application/json" }));
+  };
+  window.addEventListener("pagehide", onLeave);
   document.addEventListener("visibilitychange", onReturn);
   window.addEventListener("focus", onReturn);
   window.addEventListener("online", onOnline);
@@ -212,6 +235,8 @@ export function startKeeper(store: StudioStore): Keeper {
     stop: () => {
       stopped = true;
       clearTimeout(timer);
+      clearInterval(looking);
+      window.removeEventListener("pagehide", onLeave);
       unsubscribe();
       document.removeEventListener("visibilitychange", onReturn);
       window.removeEventListener("focus", onReturn);

@@ -54,6 +54,8 @@ export type StudioState = {
   readonly sent: number;
   readonly keep: KeepState;
   readonly keptAt: number | null;
+  /** Who else has this shop open just now, in another tab or on another machine. */
+  readonly others: readonly { readonly who: string; readonly place: string }[];
   readonly lastMerge: { readonly key: string; readonly at: number } | null;
 
   readonly selected: string | null;
@@ -127,6 +129,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     sent: 0,
     keep: "kept",
     keptAt: null,
+    others: [],
     lastMerge: null,
     selected: null,
     also: [],
@@ -168,7 +171,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
         lastMerge: outcome.mergeKey === undefined ? null : { key: outcome.mergeKey, at: now },
         ...(next.selects === undefined || next.selects === state.selected ? {} : { selected: next.selects, also: [] }),
       });
-      if (next.intent === "removeNodes") get().say(next.label, "plain", true);
+      if (next.intent === "remove") get().say(next.label, "plain", true);
       return undefined;
     },
     undo: () => {

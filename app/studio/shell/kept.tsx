@@ -1,9 +1,33 @@
 import { Box, Link, Tooltip, Typography } from "@mui/material";
-import { Check, CloudOff, LoaderCircle } from "lucide-react";
+import { Check, CloudOff, LoaderCircle, Users } from "lucide-react";
 import { useStudio } from "../keeping";
 import { INK } from "../ui";
 
 const clock = (at: number) => new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
+
+/** That the shop is open somewhere else as well; changes made there come in here. */
+export function Others() {
+  const others = useStudio((s) => s.others);
+  const documents = useStudio((s) => s.draft.documents);
+  if (others.length === 0) return null;
+  const places = others.map(
+    ({ who, place }) => `${who} on ${documents[place]?.title ?? (place === "pages" ? "Home" : place)}`,
+  );
+  const words = others.length === 1 ? "open in 1 other tab" : `open in ${others.length} other tabs`;
+  return (
+    <Tooltip title={`${places.join(", ")}. What is changed there comes in here, and nothing is overwritten.`}>
+      <Box role="status" sx={{ display: "flex", gap: 0.5, alignItems: "center", color: INK.plum }}>
+        <Users size={16} strokeWidth={1.75} aria-hidden />
+        <Typography variant="body2" noWrap sx={{ display: { xs: "none", lg: "block" } }}>
+          {words}
+        </Typography>
+        <Typography variant="body2" noWrap sx={{ display: { xs: "block", lg: "none" } }} aria-hidden>
+          {others.length}
+        </Typography>
+      </Box>
+    </Tooltip>
+  );
+}
 
 /** Says what is kept, always truly. */
 export function Kept() {

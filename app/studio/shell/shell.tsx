@@ -7,7 +7,7 @@ import { PublishButton, PublishDialog } from "../publish";
 import { IconAction, INK, useKeys, Zest } from "../ui";
 import { GoTo } from "./go-to";
 import { KeysHelp } from "./help";
-import { Kept } from "./kept";
+import { Kept, Others } from "./kept";
 import { Steps } from "./steps";
 
 const AREAS = [
@@ -196,6 +196,7 @@ export function Shell({
         <Box sx={{ display: { xs: "none", md: "block" } }}>
           <IconAction label="Keys" keys="?" icon={Keyboard} onClick={() => setDialog("keys")} />
         </Box>
+        <Others />
         <Kept />
         <PublishButton onClick={openPublish} />
       </Box>

@@ -233,6 +233,7 @@ function Contents({ page }: { page: string }) {
     const why = store.getState().run(outcome);
     if (why) store.getState().say(why);
   };
+  const nowDraft = () => store.getState().draft;
   const when = (at: string) =>
     new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" }).format(new Date(at));
   return (
@@ -327,7 +328,7 @@ function Contents({ page }: { page: string }) {
               <Button
                 variant="contained"
                 disabled={differences.length === 0}
-                onClick={() => run(restorePage(store.getState().draft, open.document, open.head.name))}
+                onClick={() => run(restorePage(nowDraft(), open.document, open.head.name))}
               >
                 Bring back the whole page
               </Button>
@@ -343,7 +344,7 @@ function Contents({ page }: { page: string }) {
                   differences={differences}
                   before={open.document}
                   onRestore={(section, sectionName) =>
-                    run(restoreSection(store.getState().draft, open.document, section, sectionName))
+                    run(restoreSection(nowDraft(), open.document, section, sectionName))
                   }
                 />
               </>

@@ -56,7 +56,7 @@ function listsFromParagraphs(root: HTMLElement): void {
     for (const ignored of paragraph.querySelectorAll<HTMLElement>("span")) {
       if (/mso-list:\s*ignore/i.test(ignored.getAttribute("style") ?? "")) ignored.remove();
     }
-    const first = ownerDocument.createTreeWalker(paragraph, 4).nextNode();
+    const first = ownerDocument.createTreeWalker(paragraph, NodeFilter.SHOW_TEXT).nextNode();
     if (first?.nodeValue) first.nodeValue = first.nodeValue.replace(MARKER, "");
     // A paragraph in between ends the list.
     if (paragraph.previousElementSibling !== before) open = [];
@@ -84,6 +84,10 @@ export function cleanPasted(html: string): string {
   const parsed = new DOMParser().parseFromString(body, "text/html");
   const root = parsed.body;
   for (const element of root.querySelectorAll(DROPPED)) element.remove();
+  const comments: ChildNode[] = [];
+  for (const walker = parsed.createTreeWalker(root, NodeFilter.SHOW_COMMENT); walker.nextNode();)
+    comments.push(walker.currentNode as ChildNode);
+  for (const comment of comments) comment.remove();
   meanBySpans(root);
   listsFromParagraphs(root);
   for (const element of [...root.querySelectorAll("*")]) {

@@ -1,0 +1,96 @@
+import fc from "fast-check";
+import { parse, walk } from "css-tree";
+import { describe, expect, it } from "vitest";
+import { compileOwnCss } from ".";
+
+const css = (written: string) => compileOwnCss(written, "n-x").css;
+const why = (written: string) => compileOwnCss(written, "n-x").problems.map((p) => p.why);
+
+describe("CSS of a section", () => {
+  it.each([
+    [".head{letter-spacing:.04em}", ".n-x .head{letter-spacing:.04em}"],
+    ["letter-spacing:.04em", ".n-x{letter-spacing:.04em}"],
+    ["&{color:red}&:hover{color:blue}", ".n-x{color:red}.n-x:hover{color:blue}"],
+    [":scope > .in{gap:1rem}", ".n-x>.in{gap:1rem}"],
+    ["a,.b c{top:0}", ".n-x a,.n-x .b c{top:0}"],
+    [
+      "@media (max-width:600px){.head{color:red}color:blue}",
+      "@media (max-width:600px){.n-x{color:blue}.n-x .head{color:red}}",
+    ],
+    ["color:var(--brand)", ".n-x{color:var(--brand)}"],
+    ["--mine:3px", ".n-x{--mine:3px}"],
+    ["/* nothing */", ""],
+  ])("%s", (written, compiled) => {
+    expect(css(written)).toBe(compiled);
+    expect(why(written)).toEqual([]);
+  });
+
+  it.each([
+    ["colour:red", "There is no property “colour”."],
+    ["color:reddish", "“reddish” is not a value of color."],
+    ["body{color:red}", "reaches only the section"],
+    [":root{--brand:red}", "reaches only the section"],
+    ["@import 'x.css';", "@import can’t be used"],
+    ["@font-face{font-family:X}", "@font-face can’t be used"],
+    ["background:url(https://elsewhere.example/x.png)", "Pictures and files from elsewhere"],
+    ["position:fixed", "stays in its place"],
+    ["}.s{display:none}", "no partner"],
+    [".a{color:red", "no partner"],
+    ["content:'", "no partner"],
+    ["</style><script>alert(1)</script>", "no HTML"],
+  ])("%s is refused and said", (written, reason) => {
+    expect(why(written).join(" ")).toContain(reason);
+    expect(css(written)).toBe("");
+  });
+
+  it("leaves out what can't be used and keeps the rest, with where it stands", () => {
+    const { css: kept, problems } = compileOwnCss("color:red;colour:blue;margin:0", "n-x");
+    expect(kept).toBe(".n-x{color:red;margin:0}");
+    expect(problems).toMatchObject([{ from: 10, to: 21 }]);
+  });
+
+  it("never reaches beyond the section, whatever is written", () => {
+    const scraps = [
+      "&",
+      ".a",
+      "{",
+      "}",
+      "color:red",
+      ";",
+      "*",
+      ",",
+      ">",
+      "@media print",
+      "html",
+      ":root",
+      "/*",
+      "*/",
+      '"',
+      "(",
+      ")",
+      "url(x)",
+      ":is(",
+      "body",
+      "+",
+      "~",
+      "\\",
+    ];
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...scraps), { maxLength: 14 }), (parts) => {
+        const compiled = css(parts.join(""));
+        walk(parse(compiled), (node) => {
+          if (node.type !== "Rule" || node.prelude.type !== "SelectorList") return;
+          for (const selector of node.prelude.children) {
+            // What the browser matches has to be the section, or to stand below it.
+            expect(selector.type === "Selector" && selector.children.first).toMatchObject({
+              type: "ClassSelector",
+              name: "n-x",
+            });
+          }
+        });
+        expect(compiled).not.toMatch(/url\(|<\//);
+      }),
+      { seed: 5, numRuns: 600 },
+    );
+  });
+});
