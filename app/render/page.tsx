@@ -36,10 +36,18 @@ function hasHead(main: readonly Node[]): boolean {
   );
 }
 
-type BodyProps = { target: Target; documents: Draft["documents"]; goods: Goods; theme: Theme; look: Look };
+type BodyProps = {
+  target: Target;
+  documents: Draft["documents"];
+  goods: Goods;
+  theme: Theme;
+  look: Look;
+  /** Only this many sections, while the rest of a long page is on its way. */
+  most?: number;
+};
 
 /** A page's own part: its sections, or what its kind shows. */
-export function PageBody({ target, documents, goods, theme, look }: BodyProps): ReactNode {
+export function PageBody({ target, documents, goods, theme, look, most = Infinity }: BodyProps): ReactNode {
   switch (target.page) {
     case "home":
     case "text": {
@@ -51,7 +59,7 @@ export function PageBody({ target, documents, goods, theme, look }: BodyProps): 
           {hasHead(main) ? null : (
             <h1 className="unseen">{target.page === "home" ? look.identity.name : document.title}</h1>
           )}
-          {sections(main, theme, look, true)}
+          {sections(main.length > most ? main.slice(0, most) : main, theme, look, true)}
         </>
       );
     }

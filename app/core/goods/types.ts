@@ -52,11 +52,23 @@ export type Collection = {
 
 export type Goods = { readonly products: readonly Product[]; readonly collections: readonly Collection[] };
 
+// Making a formatter takes far longer than using it.
+const dayWriters = new Map<string, Intl.DateTimeFormat>();
+
+function dayWriter(locale: string): Intl.DateTimeFormat {
+  let writer = dayWriters.get(locale);
+  if (!writer) {
+    writer = new Intl.DateTimeFormat(locale, { day: "numeric", month: "long", timeZone: "UTC" });
+    dayWriters.set(locale, writer);
+  }
+  return writer;
+}
+
 /** The badge that a product wears in a grid, if any. */
 export function badgeOf(product: Product, locale = "en-GB"): string | undefined {
   if (product.availability === "coming-soon" && product.availableFrom) {
     const day = new Date(`${product.availableFrom}T12:00:00Z`);
-    return `Coming ${new Intl.DateTimeFormat(locale, { day: "numeric", month: "long", timeZone: "UTC" }).format(day)}`;
+    return `Coming ${dayWriter(locale).format(day)}`;
   }
   if (product.availability !== "in-stock") return AVAILABILITY_WORDS[product.availability];
   if (product.compareAt !== null && product.compareAt > product.price) {

@@ -14,15 +14,30 @@ export function currencyDigits(code: string): number | undefined {
 
 export const CURRENCIES = ["EUR", "GBP", "USD", "AUD", "CAD", "CHF", "DKK", "JPY", "NOK", "NZD", "PLN", "SEK"] as const;
 
+type Writer = { readonly digits: number; readonly format: (amount: number) => string };
+// Making a formatter takes a hundred times as long as using it, and a page writes many prices.
+const writers = new Map<string, Writer>();
+
+function writerFor(currency: string, locale: string): Writer {
+  const key = `${locale} ${currency}`;
+  let writer = writers.get(key);
+  if (!writer) {
+    const digits = currencyDigits(currency) ?? 2;
+    const { format } = new Intl.NumberFormat(locale, {
+      style: "currency",
+      currency,
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+    });
+    writers.set(key, (writer = { digits, format }));
+  }
+  return writer;
+}
+
 /** Writes an amount for shoppers, in the manner of `locale`. */
 export function formatMoney(amount: Minor, currency: string, locale = "en-GB"): string {
-  const digits = currencyDigits(currency) ?? 2;
-  return new Intl.NumberFormat(locale, {
-    style: "currency",
-    currency,
-    minimumFractionDigits: digits,
-    maximumFractionDigits: digits,
-  }).format(amount / 10 ** digits);
+  const { digits, format } = writerFor(currency, locale);
+  return format(amount / 10 ** digits);
 }
 
 /** Writes an amount as a plain decimal number, as files and structured data want it. */

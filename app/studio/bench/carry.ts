@@ -158,11 +158,12 @@ export function createCarry(store: StudioStore, framesNow: () => BenchFrames): C
       view.removeEventListener("pointercancel", end);
       for (const each of documents) each.removeEventListener("keydown", onKey, true);
       carry.setState({ carrying: null });
-      if (moved) {
-        // The click that ends a drag is no click.
-        view.addEventListener("click", swallow, { capture: true, once: true });
-        view.setTimeout(() => view.removeEventListener("click", swallow, true), 0);
-      }
+      if (moved) swallowClick();
+    };
+    /** The click that ends a drag is no click. */
+    const swallowClick = () => {
+      view.addEventListener("click", swallow, { capture: true, once: true });
+      view.setTimeout(() => view.removeEventListener("click", swallow, true), 0);
     };
     const drop = () => {
       const { carrying } = carry.getState();
@@ -185,6 +186,8 @@ export function createCarry(store: StudioStore, framesNow: () => BenchFrames): C
       if (event.key !== "Escape") return;
       swallow(event);
       end();
+      // The button is still down; letting go of it is not meant either.
+      if (moved) view.addEventListener("pointerup", swallowClick, { once: true });
     };
     const target = down.target as Element;
     // Captured, so that the pointer is followed beyond the edge of its pane.

@@ -88,8 +88,13 @@ export type PaneEvents = {
 
 /** Makes the parts of a pane selectable and its words editable. Nothing in it leads away or is sent. */
 export function attachPane(frame: Document, pane: string, store: StudioStore, events: PaneEvents): () => void {
+  // A click counts where it was begun: the end of a drag that came from elsewhere, or that Escape has called off, is none.
+  let isPressed = false;
   const onClick = (event: MouseEvent) => {
     const target = asElement(event.target);
+    const isByKey = event.detail === 0;
+    if (!isPressed && !isByKey) return event.preventDefault();
+    isPressed = false;
     if (target?.closest("#zest-marks, [data-editing]") || target?.isContentEditable) return;
     const inMenu = target?.closest("summary");
     if (!inMenu) event.preventDefault();
@@ -113,7 +118,11 @@ export function attachPane(frame: Document, pane: string, store: StudioStore, ev
     const words = wordsAt(target);
     if (node && words && !target?.isContentEditable) beginEditing(store, frame, pane, node, words, false);
   };
+  const onEscape = (event: KeyboardEvent) => {
+    if (event.key === "Escape") isPressed = false;
+  };
   const onDown = (event: PointerEvent) => {
+    isPressed = true;
     const target = asElement(event.target);
     const node = nodeOf(target);
     if (!node || node !== store.getState().selected || event.shiftKey || event.ctrlKey || event.metaKey) return;
@@ -127,6 +136,7 @@ export function attachPane(frame: Document, pane: string, store: StudioStore, ev
     ["click", onClick as EventListener],
     ["dblclick", onDouble as EventListener],
     ["pointerdown", onDown as EventListener],
+    ["keydown", onEscape as EventListener],
     ["pointermove", onMove as EventListener],
     ["submit", never],
     ["dragstart", never],

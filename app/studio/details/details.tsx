@@ -12,7 +12,7 @@ import {
   Typography,
 } from "@mui/material";
 import { ChevronDown, ChevronUp, Copy, Trash2 } from "lucide-react";
-import { useEffect, useMemo, useState, type ReactNode } from "react";
+import { memo, useEffect, useMemo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
 import { PROPERTIES, resolve, type Layer } from "~/core/cascade";
 import {
@@ -122,16 +122,18 @@ function More({ children, isUsed }: { children: ReactNode; isUsed: boolean }) {
   );
 }
 
+type Step = { readonly id: string; readonly name: string };
+
 /** From the section down to what is selected; each step selects. */
-function Trail({ path }: { path: readonly Node[] }) {
+function Trail({ steps }: { steps: readonly Step[] }) {
   const store = useStudioStore();
-  if (path.length < 2) return null;
+  if (steps.length === 0) return null;
   return (
     <Box component="nav" aria-label="It stands in" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, fontSize: 12 }}>
-      {path.slice(0, -1).map((node, i) => (
-        <span key={node.id}>
-          <Link component="button" type="button" variant="caption" onClick={() => store.getState().select(node.id)}>
-            {nameIn(node, path[i - 1])}
+      {steps.map(({ id, name }) => (
+        <span key={id}>
+          <Link component="button" type="button" variant="caption" onClick={() => store.getState().select(id)}>
+            {name}
           </Link>
           <Box component="span" aria-hidden sx={{ color: INK.soft, ml: 0.5 }}>
             ›
@@ -142,13 +144,73 @@ function Trail({ path }: { path: readonly Node[] }) {
   );
 }
 
+type HeadProps = {
+  ids: readonly string[];
+  name: string;
+  isColumn: boolean;
+  differences: number;
+  /** What it stands in, as JSON: the same text while it is the same, so that typing draws none of this anew. */
+  trail: string;
+};
+
+/** What is selected, what can be done with it as a whole, and whom changes are for. */
+const DetailsHead = memo(function DetailsHead({ ids, name, isColumn, differences, trail }: HeadProps) {
+  const store = useStudioStore();
+  const now = () => store.getState();
+  return (
+    <Box
+      sx={{
+        position: "sticky",
+        top: 0,
+        zIndex: 2,
+        bgcolor: INK.raised,
+        px: 2,
+        pt: 1.25,
+        pb: 1.25,
+        borderBottom: `1px solid ${INK.line}`,
+      }}
+    >
+      <Trail steps={JSON.parse(trail) as Step[]} />
+      <Box sx={{ display: "flex", alignItems: "center" }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {name}
+        </Typography>
+        <IconAction
+          label="Duplicate"
+          keys="D"
+          icon={Copy}
+          onClick={() => now().run(duplicateNodes(now().draft, ids, name))}
+        />
+        <IconAction
+          label="Remove"
+          keys="Del"
+          icon={Trash2}
+          onClick={() => now().run(isColumn ? removeColumn(now().draft, ids[0]!) : removeNodes(now().draft, ids, name))}
+        />
+      </Box>
+      <AudienceSwitch />
+      {differences ? (
+        <Typography variant="caption" component="p" sx={{ color: INK.plum }}>
+          ◆ {differences === 1 ? "1 difference" : `${differences} differences`} between devices{" · "}
+          <Link
+            component="button"
+            type="button"
+            variant="caption"
+            onClick={() => now().run(putBackDevices(now().draft, ids, name))}
+          >
+            put all back
+          </Link>
+        </Typography>
+      ) : null}
+    </Box>
+  );
+});
+
 /** Everything about what is selected, under the questions it answers. Of several parts, what they have in common. */
 export function Details() {
-  const store = useStudioStore();
   const selected = useStudio((s) => s.selected);
   const also = useStudio((s) => s.also);
   const draft = useStudio((s) => s.draft);
-  const audience = useStudio((s) => s.audience);
   const ids = useMemo(() => selectionOf({ selected, also }), [selected, also]);
   const parts = ids.map((id) => partAt(draft, id)).filter((p) => p !== undefined);
   const [part] = parts;
@@ -165,7 +227,6 @@ export function Details() {
   const { definition } = kind;
   const theme = themeById(draft.look.theme);
   const arrangement = arrangementOf(kind, node, theme);
-  const run = store.getState().run;
   const isOne = parts.length === 1;
   const isSection = part.level === "section";
   const nodes = parts.map((p) => p.node);
@@ -187,75 +248,15 @@ export function Details() {
   const hasMore = (group: "sits" | "looks") => more.some((m) => PROPERTIES[m]?.group === group && m !== "hidden");
   return (
     <Box key={ids.join()}>
-      <Box
-        sx={{
-          position: "sticky",
-          top: 0,
-          zIndex: 2,
-          bgcolor: INK.raised,
-          px: 2,
-          pt: 1.25,
-          pb: 1.25,
-          borderBottom: `1px solid ${INK.line}`,
-        }}
-      >
-        {isOne ? <Trail path={part.path} /> : null}
-        <Box sx={{ display: "flex", alignItems: "center" }}>
-          <Typography variant="h2" sx={{ flex: 1 }}>
-            {name}
-          </Typography>
-          <IconAction label="Duplicate" keys="D" icon={Copy} onClick={() => run(duplicateNodes(draft, ids, name))} />
-          <IconAction
-            label="Remove"
-            keys="Del"
-            icon={Trash2}
-            onClick={() =>
-              run(isOne && part.level === "column" ? removeColumn(draft, node.id) : removeNodes(draft, ids, name))
-            }
-          />
-        </Box>
-        <ToggleButtonGroup
-          exclusive
-          fullWidth
-          size="small"
-          value={audience}
-          aria-label="Whom a change of style is for"
-          sx={{ mt: 0.5 }}
-          onChange={(_e, next: Audience | null) => next && store.getState().setAudience(next)}
-        >
-          <ToggleButton value="all">All</ToggleButton>
-          {DEVICES.map((device) => (
-            <ToggleButton
-              key={device}
-              value={device}
-              sx={{
-                "&&.Mui-selected": { bgcolor: INK.plum, color: INK.paper },
-                "&&.Mui-selected:hover": { bgcolor: INK.plum, color: INK.paper },
-              }}
-            >
-              {DEVICE_LABEL[device]}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
-        <Typography variant="caption" component="p" sx={{ mt: 0.5, color: audience === "all" ? INK.soft : INK.plum }}>
-          {audience === "all"
-            ? "Changes of style are for all devices."
-            : `◆ Changes of style are for ${ONLY_WORDS[audience]} only.`}
-        </Typography>
-        {differences ? (
-          <Typography variant="caption" component="p" sx={{ color: INK.plum }}>
-            ◆ {differences === 1 ? "1 difference" : `${differences} differences`} between devices{" · "}
-            <Link
-              component="button"
-              type="button"
-              variant="caption"
-              onClick={() => run(putBackDevices(draft, ids, name))}
-            >
-              put all back
-            </Link>
-          </Typography>
-        ) : null}
-      </Box>
+      <DetailsHead
+        ids={ids}
+        name={name}
+        isColumn={isOne && part.level === "column"}
+        differences={differences}
+        trail={JSON.stringify(
+          isOne ? part.path.slice(0, -1).map((n, i) => ({ id: n.id, name: nameIn(n, part.path[i - 1]) })) : [],
+        )}
+      />
 
       {isOne && definition.fields.length ? (
         <Group title="What it says">
@@ -267,48 +268,13 @@ export function Details() {
 
       <Group title="How it sits">
         {isOne && definition.arrangements.length > 1 ? (
-          <Box>
-            <Typography variant="caption" id="arrangement" sx={{ fontWeight: 600 }}>
-              Arrangement
-            </Typography>
-            <RadioGroup
-              aria-labelledby="arrangement"
-              value={arrangement.id}
-              onChange={(_e, id) =>
-                run(
-                  switchArrangement(
-                    draft,
-                    node.id,
-                    id,
-                    `${definition.name}: ${definition.arrangements.find((a) => a.id === id)?.name ?? "arrangement changed"}`,
-                  ),
-                )
-              }
-            >
-              {definition.arrangements.map((a) => (
-                <FormControlLabel
-                  key={a.id}
-                  value={a.id}
-                  control={<Radio size="small" sx={{ p: 0.5 }} />}
-                  label={<Typography variant="body2">{a.name}</Typography>}
-                />
-              ))}
-            </RadioGroup>
-            {node.props.arrangement === undefined ? (
-              <Typography variant="caption" color="text.secondary">
-                {isSection ? `from theme ${theme.name}` : "as usual"}
-              </Typography>
-            ) : (
-              <Button
-                size="small"
-                onClick={() =>
-                  run(switchArrangement(draft, node.id, undefined, `${definition.name}: arrangement put back`))
-                }
-              >
-                {isSection ? "Put back to the theme’s" : "Put back"}
-              </Button>
-            )}
-          </Box>
+          <ArrangementField
+            id={node.id}
+            kind={definition.kind}
+            current={arrangement.id}
+            isOwn={node.props.arrangement !== undefined}
+            theme={theme.name}
+          />
         ) : null}
         {isOne && definition.holds?.columns ? <ColumnsField section={node} /> : null}
         {isOne && part.level === "column" && part.path[0] ? <ColumnsField section={part.path[0]} /> : null}
@@ -336,68 +302,149 @@ export function Details() {
         ) : null}
       </Group>
 
-      <Group title="When it shows">
-        <Box>
-          <FormControlLabel
-            control={
-              <Switch
-                checked={nodes.every((n) => n.shown)}
-                onChange={(_e, on) => run(setShown(draft, ids, on, name))}
-              />
-            }
-            label={nodes.every((n) => n.shown) ? "Shown in the shop" : "Not shown yet"}
-          />
-          <Typography variant="caption" component="p" color="text.secondary">
-            {nodes.every((n) => n.shown) ? "Goes to the shop when you publish." : "You see it here; shoppers don’t."}
-          </Typography>
-        </Box>
-        {canHide ? (
-          <Box role="group" aria-label="Devices it shows on">
-            {DEVICES.map((device) => {
-              const hidden = resolve(layers, "hidden", device)?.value === true;
-              return (
-                <FormControlLabel
-                  key={device}
-                  sx={{ display: "flex" }}
-                  control={
-                    <Switch
-                      size="small"
-                      color="secondary"
-                      checked={!hidden}
-                      onChange={(_e, on) =>
-                        run(
-                          setStyle(
-                            draft,
-                            ids,
-                            device,
-                            "hidden",
-                            on ? undefined : true,
-                            on ? `${name} shown` : `${name} hidden`,
-                          ),
-                        )
-                      }
-                    />
-                  }
-                  label={
-                    <Typography variant="body2">
-                      {HIDE_WORDS[device]}
-                      {hidden ? (
-                        <Box component="span" sx={{ color: INK.plum }}>
-                          {" "}
-                          ◆ hidden here
-                        </Box>
-                      ) : null}
-                    </Typography>
-                  }
-                />
-              );
-            })}
-          </Box>
-        ) : null}
-      </Group>
+      <WhenItShows ids={ids} name={name} shown={nodes.every((n) => n.shown)} layers={layers} canHide={canHide} />
     </Box>
   );
 }
+
+/** Whom a change of style is for. */
+const AudienceSwitch = memo(function AudienceSwitch() {
+  const store = useStudioStore();
+  const audience = useStudio((s) => s.audience);
+  return (
+    <>
+      <ToggleButtonGroup
+        exclusive
+        fullWidth
+        size="small"
+        value={audience}
+        aria-label="Whom a change of style is for"
+        sx={{ mt: 0.5 }}
+        onChange={(_e, next: Audience | null) => next && store.getState().setAudience(next)}
+      >
+        <ToggleButton value="all">All</ToggleButton>
+        {DEVICES.map((device) => (
+          <ToggleButton
+            key={device}
+            value={device}
+            sx={{
+              "&&.Mui-selected": { bgcolor: INK.plum, color: INK.paper },
+              "&&.Mui-selected:hover": { bgcolor: INK.plum, color: INK.paper },
+            }}
+          >
+            {DEVICE_LABEL[device]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <Typography variant="caption" component="p" sx={{ mt: 0.5, color: audience === "all" ? INK.soft : INK.plum }}>
+        {audience === "all"
+          ? "Changes of style are for all devices."
+          : `◆ Changes of style are for ${ONLY_WORDS[audience]} only.`}
+      </Typography>
+    </>
+  );
+});
+
+type ArrangementProps = { id: string; kind: string; current: string; isOwn: boolean; theme: string };
+
+/** In which of its ways a part is set out, and where that comes from. */
+const ArrangementField = memo(function ArrangementField({ id, kind, current, isOwn, theme }: ArrangementProps) {
+  const store = useStudioStore();
+  const definition = kindOf({ kind })!.definition;
+  const isSection = definition.level === "section";
+  const choose = (arrangement: string | undefined, words: string) => {
+    const { draft, run } = store.getState();
+    run(switchArrangement(draft, id, arrangement, `${definition.name}: ${words}`));
+  };
+  return (
+    <Box>
+      <Typography variant="caption" id="arrangement" sx={{ fontWeight: 600 }}>
+        Arrangement
+      </Typography>
+      <RadioGroup
+        aria-labelledby="arrangement"
+        value={current}
+        onChange={(_e, next) =>
+          choose(next, definition.arrangements.find((a) => a.id === next)?.name ?? "arrangement changed")
+        }
+      >
+        {definition.arrangements.map((a) => (
+          <FormControlLabel
+            key={a.id}
+            value={a.id}
+            control={<Radio size="small" sx={{ p: 0.5 }} />}
+            label={<Typography variant="body2">{a.name}</Typography>}
+          />
+        ))}
+      </RadioGroup>
+      {isOwn ? (
+        <Button size="small" onClick={() => choose(undefined, "arrangement put back")}>
+          {isSection ? "Put back to the theme’s" : "Put back"}
+        </Button>
+      ) : (
+        <Typography variant="caption" color="text.secondary">
+          {isSection ? `from theme ${theme}` : "as usual"}
+        </Typography>
+      )}
+    </Box>
+  );
+});
+
+type WhenProps = { ids: readonly string[]; name: string; shown: boolean; layers: readonly Layer[]; canHide: boolean };
+
+/** Whether parts are in the shop, and on which devices. */
+const WhenItShows = memo(function WhenItShows({ ids, name, shown, layers, canHide }: WhenProps) {
+  const store = useStudioStore();
+  const now = () => store.getState();
+  return (
+    <Group title="When it shows">
+      <Box>
+        <FormControlLabel
+          control={<Switch checked={shown} onChange={(_e, on) => now().run(setShown(now().draft, ids, on, name))} />}
+          label={shown ? "Shown in the shop" : "Not shown yet"}
+        />
+        <Typography variant="caption" component="p" color="text.secondary">
+          {shown ? "Goes to the shop when you publish." : "You see it here; shoppers don’t."}
+        </Typography>
+      </Box>
+      {canHide ? (
+        <Box role="group" aria-label="Devices it shows on">
+          {DEVICES.map((device) => {
+            const hidden = resolve(layers, "hidden", device)?.value === true;
+            const words = `${name} ${hidden ? "shown" : "hidden"}`;
+            return (
+              <FormControlLabel
+                key={device}
+                sx={{ display: "flex" }}
+                control={
+                  <Switch
+                    size="small"
+                    color="secondary"
+                    checked={!hidden}
+                    onChange={(_e, on) =>
+                      now().run(setStyle(now().draft, ids, device, "hidden", on ? undefined : true, words))
+                    }
+                  />
+                }
+                label={
+                  <Typography variant="body2">
+                    {HIDE_WORDS[device]}
+                    {hidden ? (
+                      <Box component="span" sx={{ color: INK.plum }}>
+                        {" "}
+                        ◆ hidden here
+                      </Box>
+                    ) : null}
+                  </Typography>
+                }
+              />
+            );
+          })}
+        </Box>
+      ) : null}
+    </Group>
+  );
+});
 
 const BUTTON_PARTS: Readonly<Record<string, string>> = {
   first: "button.primary",

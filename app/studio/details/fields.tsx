@@ -9,7 +9,7 @@ import {
   Typography,
 } from "@mui/material";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Json, Node } from "~/core/document";
 import { readAt, type Path } from "~/core/operations";
@@ -365,8 +365,15 @@ function RichField({ node, field, path }: FieldProps & { field: Extract<Field, {
   );
 }
 
+/** A control needs of its part only which it is and the value itself: words typed into one field draw no other one anew. */
+const sameField = (a: FieldProps, b: FieldProps) =>
+  a.field === b.field &&
+  a.node.id === b.node.id &&
+  a.path.join(".") === b.path.join(".") &&
+  readAt(a.node.props, a.path) === readAt(b.node.props, b.path);
+
 /** The control for one value of a section, chosen by the type of its field. */
-export function FieldControl({ node, field, path }: FieldProps) {
+export const FieldControl = memo(function FieldControl({ node, field, path }: FieldProps) {
   switch (field.type) {
     case "line":
     case "text":
@@ -390,4 +397,4 @@ export function FieldControl({ node, field, path }: FieldProps) {
     case "list":
       return <ListField node={node} field={field} path={path} />;
   }
-}
+}, sameField);

@@ -3,7 +3,7 @@ import { memo, useMemo, useState } from "react";
 import { textPages, type Draft } from "~/core/document";
 import { linkSchema, NO_LINK, type Link } from "~/core/schema";
 import { chassisOf, nameOf } from "~/kinds";
-import { useStudio } from "../keeping";
+import { useStudio, useStudioStore } from "../keeping";
 
 type Target = { readonly label: string; readonly group: string; readonly link: Link };
 
@@ -41,6 +41,20 @@ const placesOf = (documents: Draft["documents"]): readonly Target[] =>
       }),
     );
 
+const namesByPages = new WeakMap<object, string>();
+
+/** Everything of the pages that a link's finder shows, as one text that is the same while none of it changes. */
+function namesOf(documents: Draft["documents"]): string {
+  const known = namesByPages.get(documents);
+  if (known !== undefined) return known;
+  const text = [
+    ...textPages(documents).map((d) => `${d.id} ${d.title}`),
+    ...placesOf(documents).map((place) => place.label),
+  ].join("\n");
+  namesByPages.set(documents, text);
+  return text;
+}
+
 const sameLink = (a: Link, b: Link) => JSON.stringify(a) === JSON.stringify(b);
 
 function labelOf(link: Link, targets: readonly Target[]): string {
@@ -61,10 +75,13 @@ export const LinkField = memo(function LinkField({
   onChange: (link: Link) => void;
 }) {
   const goods = useStudio((s) => s.goods);
-  const documents = useStudio((s) => s.draft.documents);
+  const store = useStudioStore();
+  // Of the pages, only what they and their places are called: a letter typed somewhere must not draw every link anew.
+  const named = useStudio((s) => namesOf(s.draft.documents));
   const [problem, setProblem] = useState<string | null>(null);
-  const targets = useMemo<readonly Target[]>(
-    () => [
+  const targets = useMemo<readonly Target[]>(() => {
+    const { documents } = store.getState().draft;
+    return [
       { label: "Home", group: "Pages", link: { to: "home" } },
       ...textPages(documents).map((d): Target => ({ label: d.title, group: "Pages", link: { to: "page", id: d.id } })),
       ...placesOf(documents),
@@ -74,9 +91,9 @@ export const LinkField = memo(function LinkField({
         link: { to: "collection", id: c.id },
       })),
       ...goods.products.map((p): Target => ({ label: p.title, group: "Products", link: { to: "product", id: p.id } })),
-    ],
-    [goods, documents],
-  );
+    ];
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [goods, store, named]);
   const current = targets.find((t) => sameLink(t.link, value));
   const isDead = ["product", "collection", "page", "place"].includes(value.to) && !current;
   const take = (next: Link | string) => {

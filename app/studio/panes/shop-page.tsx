@@ -1,4 +1,4 @@
-import { memo, useMemo } from "react";
+import { memo, useDeferredValue, useMemo } from "react";
 import { textPages, type Draft, type Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, type Picture } from "~/core/pictures";
@@ -77,6 +77,9 @@ export function ShopPage({ draft, ...rest }: ShopPageProps) {
   return <StillPage look={look} documents={draft.documents} {...rest} />;
 }
 
+/** As many sections as the tallest pane shows at first. */
+const FIRST_SECTIONS = 4;
+
 type StillProps = Omit<ShopPageProps, "draft"> & { look: Look; documents: Draft["documents"] };
 
 const StillPage = memo(function StillPage({ look, documents, target, dressing, studio }: StillProps) {
@@ -85,6 +88,8 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   const pages = textPages(documents)
     .map((d) => `${d.id} ${d.title}`)
     .join("\n");
+  // What is seen first is drawn first; the rest of a long page follows while it can be worked with already.
+  const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(
     () => envOf(dressing, { look, documents }, studio),
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -93,7 +98,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   return (
     <EnvProvider value={env}>
       <Page frame={documents.frame!} theme={theme} look={look}>
-        <PageBody target={target} documents={documents} goods={dressing.goods} theme={theme} look={look} />
+        <PageBody target={target} documents={documents} goods={dressing.goods} theme={theme} look={look} most={most} />
       </Page>
     </EnvProvider>
   );
