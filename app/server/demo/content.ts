@@ -132,7 +132,7 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           "freehand",
           {},
           {
-            style: { all: { gap: 5, spaceTop: 4, spaceBottom: 7 } },
+            style: { all: { gap: 5, spaceTop: 5, spaceBottom: 3 } },
             slots: {
               columns: [
                 [

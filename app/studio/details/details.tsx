@@ -221,7 +221,7 @@ export function Details() {
   const layers = useMemo(
     () => (node ? nodeLayers(node, themeById(look.theme), look) : []),
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [node?.id, node?.style, node?.props.arrangement, look],
+    [node?.id, node?.style, node?.props.arrangement, node?.props.backdrop, look],
   );
   if (!part || !node || !kind) return <Nothing />;
   const { definition } = kind;
