@@ -1,6 +1,18 @@
 import { expect, test, type FrameLocator, type Locator, type Page } from "@playwright/test";
 import { dragLine, widthsOf } from "../app/core/layout";
-import { area, askShop, benchReady, details, inPlan, kept, openShop, pane, plan, publish } from "./studio";
+import {
+  area,
+  askShop,
+  benchReady,
+  details,
+  expectAccessible,
+  inPlan,
+  kept,
+  openShop,
+  pane,
+  plan,
+  publish,
+} from "./studio";
 
 // Columns and widgets laid out by hand: the daily work at the bench, in both panes.
 
@@ -462,4 +474,53 @@ test("space is dragged at the edges of a section, with its amount shown", async 
   await expect(details(page).getByLabel("Space above, exactly")).toHaveValue(/^\d+$/);
   await page.getByRole("button", { name: /^Undo: Space above changed/ }).click();
   expect(await space()).toBe(before);
+});
+
+test("the bench passes axe in each of its states, and its tree follows the arrow keys", async ({ page }) => {
+  await addStart(page, "Picture and words, 2 : 1");
+  const wide = pane(page, "Wide");
+
+  await test.step("the plan is one stop, and opens up what is in it (WAI-ARIA Authoring Practices, tree view)", async () => {
+    const tree = plan(page);
+    await expect(tree.locator("[tabindex='0']")).toHaveCount(1);
+    await inPlan(page, "Freehand").focus();
+    await expect(inPlan(page, "Freehand")).toHaveAttribute("aria-expanded", "true");
+    await page.keyboard.press("ArrowDown");
+    await expect(tree.getByRole("treeitem", { name: "Column 1" })).toBeFocused();
+    await page.keyboard.press("ArrowRight");
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("ArrowDown");
+    await expect(tree.getByRole("treeitem", { name: "Words", exact: true })).toBeFocused();
+    await expect(tree.getByRole("treeitem", { name: "Words", exact: true })).toHaveAttribute("aria-selected", "true");
+    await expect(details(page).getByRole("heading", { name: "Words", level: 2 })).toBeVisible();
+    await page.keyboard.press("Shift+F10");
+    await expect(page.getByRole("menuitem", { name: /^Move to …/ })).toBeVisible();
+    await page.keyboard.press("Escape");
+    await expect(page.locator(".MuiMenu-root")).toHaveCount(0);
+  });
+  await test.step("a widget selected", () => expectAccessible(page));
+  await test.step("its words being written", async () => {
+    await wide.locator(".s-freehand .w-words p").click();
+    await expect(page.getByRole("toolbar", { name: "Words" })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole("button", { name: "Done", exact: true }).click();
+  });
+  await test.step("arranging for phone", async () => {
+    await page.getByRole("button", { name: "Arrange for phone" }).click();
+    const dialog = page.getByRole("dialog", { name: "Arrange for phone" });
+    await expect(dialog.getByText(/nothing to arrange|phones only/)).toBeVisible();
+    await expectAccessible(page);
+    await page.keyboard.press("Escape");
+    await expect(dialog).toBeHidden();
+  });
+  await test.step("versions", async () => {
+    await page.getByRole("button", { name: "Versions of this page" }).click();
+    const dialog = page.getByRole("dialog", { name: "Versions of Home" });
+    await dialog.getByLabel("Keep it as it is now, named").fill("Mine");
+    await dialog.getByRole("button", { name: "Keep this version" }).click();
+    await dialog.getByRole("button", { name: /^Mine/ }).click();
+    await expect(dialog.getByText("just as it was in this version")).toBeVisible();
+    await expectAccessible(page);
+    await page.keyboard.press("Escape");
+  });
 });

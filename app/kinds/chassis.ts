@@ -35,6 +35,8 @@ const OF_SECTIONS = [
   "border",
   "round",
   "lift",
+  "opacity",
+  "sticky",
   "entrance",
   "drift",
 ];

@@ -24,11 +24,12 @@ export function envOf(
   const pictures = new Map(content.pictures.map((p) => [p.id, p]));
   const pages = textPages(documents).map(({ id, title }) => ({ id, title }));
   const read = readerOf(look.brand, themeById(look.theme).defaults);
+  const picture = (id: string | null) => (id === null ? undefined : pictures.get(id));
   return {
     identity: look.identity,
     goods: content.goods,
-    picture: (id) => (id === null ? undefined : pictures.get(id)),
-    href: hrefFor(content.goods, pages),
+    picture,
+    href: hrefFor(content.goods, pages, picture),
     pages,
     card: {
       facts: read.amount("goods.facts"),

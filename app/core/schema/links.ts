@@ -7,6 +7,8 @@ export type Link =
   | { readonly to: "product" | "collection" | "page"; readonly id: string }
   /** A section of a page, by the name of its place there. */
   | { readonly to: "place"; readonly page: string; readonly name: string }
+  /** A file of the library: it is opened by itself. */
+  | { readonly to: "file"; readonly id: string }
   | { readonly to: "web"; readonly address: string }
   | { readonly to: "mail"; readonly address: string }
   | { readonly to: "phone"; readonly number: string };
@@ -25,7 +27,7 @@ const isWebAddress = (text: string) =>
 export const linkSchema: z.ZodType<Link> = z.discriminatedUnion("to", [
   z.strictObject({ to: z.literal("nowhere") }),
   z.strictObject({ to: z.literal("home") }),
-  z.strictObject({ to: z.enum(["product", "collection", "page"]), id: z.string().min(1).max(40) }),
+  z.strictObject({ to: z.enum(["product", "collection", "page", "file"]), id: z.string().min(1).max(40) }),
   z.strictObject({ to: z.literal("place"), page: z.string().min(1).max(40), name: placeName }),
   z.strictObject({
     to: z.literal("web"),

@@ -59,6 +59,9 @@ describe("stored documents", () => {
 
 describe("what comes from outside", () => {
   it.each([
+    [{ to: "place", page: "home", name: "our-loft" }, true],
+    [{ to: "place", page: "home", name: "Our loft" }, false],
+    [{ to: "file", id: "size-chart" }, true],
     [{ to: "web", address: "https://example.com/a?b" }, true],
     [{ to: "web", address: "javascript:alert(1)" }, false],
     [{ to: "web", address: "data:text/html,x" }, false],

@@ -1,7 +1,7 @@
 import { createContext, useContext, type ComponentType, type ReactNode } from "react";
 import type { Logo, Node } from "~/core/document";
 import type { Collection, Goods, Product } from "~/core/goods";
-import type { Picture } from "~/core/pictures";
+import { sourceOf, type Picture } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 
@@ -69,9 +69,9 @@ export const productAddress = (product: Product): string => `/products/${product
 export const pageAddress = (id: string): string => (id === "home" ? "/" : `/pages/${id}`);
 export const collectionAddress = (collection: Collection): string => `/collections/${collection.slug}`;
 
-/** Makes `href` for a set of goods and the shop's own pages. */
+/** Makes `href` for a set of goods, the shop's own pages, and the files of its library. */
 export const hrefFor =
-  (goods: Goods, pages: KindEnv["pages"]) =>
+  (goods: Goods, pages: KindEnv["pages"], file: KindEnv["picture"]) =>
   (link: Link): string | undefined => {
     switch (link.to) {
       case "nowhere":
@@ -84,6 +84,10 @@ export const hrefFor =
         return link.page === "home" || pages.some((p) => p.id === link.page)
           ? `${pageAddress(link.page)}#${link.name}`
           : undefined;
+      case "file": {
+        const found = file(link.id);
+        return found && sourceOf(found, found.width);
+      }
       case "product": {
         const product = goods.products.find((p) => p.id === link.id);
         return product && productAddress(product);

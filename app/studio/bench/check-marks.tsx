@@ -9,7 +9,7 @@ import { DEVICE_NAME } from "./devices";
 import { partAt } from "./parts";
 
 /** Points at what the checks found, in its place in a pane. */
-export function CheckMarks({ frame: _frame, device }: { frame: Document; device: PaneDevice }) {
+export function CheckMarks({ device }: { device: PaneDevice }) {
   const store = useStudioStore();
   const checks = useChecksStore();
   const pointed = usePointed();

@@ -57,16 +57,18 @@ export function cutSelection(store: StudioStore): void {
 
 type Shop = { readonly goods: Goods; readonly pictures: readonly Picture[]; readonly documents: Draft["documents"] };
 
-const leadsSomewhere = (link: Link, { goods, documents }: Shop) =>
+const leadsSomewhere = (link: Link, { goods, pictures, documents }: Shop) =>
   link.to === "product"
     ? goods.products.some((p) => p.id === link.id)
     : link.to === "collection"
       ? goods.collections.some((c) => c.id === link.id)
       : link.to === "page"
         ? documents[link.id] !== undefined
-        : link.to === "place"
-          ? documents[link.page] !== undefined
-          : true;
+        : link.to === "file"
+          ? pictures.some((p) => p.id === link.id)
+          : link.to === "place"
+            ? documents[link.page] !== undefined
+            : true;
 
 function valueFor(field: Field, value: Json | undefined, shop: Shop): Json | undefined {
   if (value === undefined || value === null) return value;

@@ -51,7 +51,6 @@ const Dots = () => (
 type FrameProps = {
   part: PartAt;
   box: Rect;
-  device: "phone" | "wide";
   hidden: readonly string[];
   onGrip: (e: PointerEvent) => void;
 };
@@ -137,7 +136,7 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
           {part.level === "widget" && part.path.length > 1 ? (
             <ParentFrame frame={frame} id={part.path.at(-2)!.id} />
           ) : null}
-          <SelectionFrame part={part} box={box} device={device} hidden={hiddenElsewhere} onGrip={grip} />
+          <SelectionFrame part={part} box={box} hidden={hiddenElsewhere} onGrip={grip} />
         </>
       ) : null}
       {isAlone && section?.slots.columns ? <ColumnLines frame={frame} section={section} audience={audience} /> : null}
@@ -151,7 +150,7 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
           device={device}
         />
       ) : null}
-      <CheckMarks frame={frame} device={device} />
+      <CheckMarks device={device} />
       {dragging ? (
         <div className="zm-sill" style={{ top: dragging.sill }}>
           <span>{dragging.words}</span>

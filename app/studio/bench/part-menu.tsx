@@ -8,7 +8,6 @@ import { nameOfPart, partAt } from "./parts";
 export type MenuState = { readonly id: string; readonly x: number; readonly y: number };
 type PartMenuProps = {
   state: MenuState | null;
-  page: string;
   actions: BenchActions;
   onClose: () => void;
   onEditWords: (id: string) => void;

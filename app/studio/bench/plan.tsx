@@ -376,7 +376,6 @@ const Strip = memo(function Strip({
       </span>
       <PartMenu
         state={menu}
-        page={page}
         actions={actions}
         onClose={() => setMenu(null)}
         onEditWords={onEditWords}

@@ -75,6 +75,7 @@ export const LinkField = memo(function LinkField({
   onChange: (link: Link) => void;
 }) {
   const goods = useStudio((s) => s.goods);
+  const pictures = useStudio((s) => s.pictures);
   const store = useStudioStore();
   // Of the pages, only what they and their places are called: a letter typed somewhere must not draw every link anew.
   const named = useStudio((s) => namesOf(s.draft.documents));
@@ -91,11 +92,12 @@ export const LinkField = memo(function LinkField({
         link: { to: "collection", id: c.id },
       })),
       ...goods.products.map((p): Target => ({ label: p.title, group: "Products", link: { to: "product", id: p.id } })),
+      ...pictures.map((p): Target => ({ label: p.name, group: "Files", link: { to: "file", id: p.id } })),
     ];
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [goods, store, named]);
+  }, [goods, pictures, store, named]);
   const current = targets.find((t) => sameLink(t.link, value));
-  const isDead = ["product", "collection", "page", "place"].includes(value.to) && !current;
+  const isDead = ["product", "collection", "page", "place", "file"].includes(value.to) && !current;
   const take = (next: Link | string) => {
     if (typeof next === "string") return setProblem(next);
     setProblem(null);
