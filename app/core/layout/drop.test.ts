@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { alignmentsOf, distanceTo, placeIn, slotAt, type DropSlot, type Rect } from ".";
 
@@ -55,6 +56,35 @@ describe("the place in a slot", () => {
       line: rect(0, 148, 200, 4),
     });
     expect(placeIn(group, { x: 70, y: 150 }).line).toEqual(rect(68, 130, 4, 40));
+  });
+});
+
+describe("whatever the sizes", () => {
+  it("a place in a column is the number of things whose middle is passed, and a thing held over itself stays", () => {
+    const heights = fc.array(fc.integer({ min: 4, max: 300 }), { minLength: 1, maxLength: 12 });
+    fc.assert(
+      fc.property(
+        heights,
+        fc.integer({ min: 0, max: 40 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (all, gap, share) => {
+          let top = 0;
+          const inside = all.map((height, i) => {
+            const one = { id: String(i), rect: rect(0, top, 200, height) };
+            top += height + gap;
+            return one;
+          });
+          const slot: DropSlot = { parent: "c", slot: "widgets", rect: rect(0, 0, 200, top), flow: "column", inside };
+          const y = share * top;
+          const passed = inside.filter(({ rect: r }) => r.top + r.height / 2 <= y).length;
+          expect(placeIn(slot, { x: 5, y }).index).toBe(passed);
+          inside.forEach(({ rect: r }, i) => {
+            expect([i, i + 1]).toContain(placeIn(slot, { x: 5, y: r.top + r.height / 2 }).index);
+          });
+        },
+      ),
+      { seed: 8, numRuns: 200 },
+    );
   });
 });
 

@@ -9,7 +9,7 @@ import { useStudio, useStudioStore, type View } from "../keeping";
 import { usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
-import { createWordsStore, useOpenEditor, WordsBar, WordsProvider } from "../words";
+import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider } from "../words";
 import { benchActions } from "./actions";
 import { CarryProvider, createCarry, type Carry } from "./carry";
 import { ChecksChip } from "./check-marks";
@@ -144,6 +144,7 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
   );
   const onPicture = useCallback((node: string, at: string) => setChoosing({ node, at }), []);
 
+  useEditorAhead(frames.phone !== null || frames.wide !== null);
   useEffect(() => {
     if (selected) sync.reveal(selected);
   }, [selected, sync]);

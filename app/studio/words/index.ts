@@ -1,3 +1,2 @@
 export { createWordsStore, useOpenEditor, WordsProvider } from "./editing";
-export { RichEditor } from "./rich-editor";
-export { WordsBar } from "./words-bar";
+export { RichEditor, useEditorAhead, WordsBar } from "./lazy";
