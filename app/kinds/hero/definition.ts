@@ -76,6 +76,7 @@ export const definition: Definition<HeroProps> = {
     "height",
     "width",
     "align",
+    "measure",
     "spaceTop",
     "spaceBottom",
     "hidden",

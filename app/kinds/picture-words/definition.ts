@@ -50,7 +50,7 @@ export const definition: Definition<PictureWordsProps> = {
     all: { set: "page", width: "content", headSize: 4, shape: "4/3", spaceTop: 6, spaceBottom: 6, align: "start" },
     phone: { align: "start" },
   },
-  styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
+  styles: ["width", "align", "measure", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
   css: `
 .s-picture-words .in{display:grid;gap:var(--s4)}
 .s-picture-words .pic{aspect-ratio:var(--shape);border-radius:var(--card)}

@@ -31,7 +31,7 @@ export const definition: Definition<TextProps> = {
   props,
   defaults: { heading: "A few words about us", text: "Write what a shopper should know before buying from you." },
   style: { all: { set: "page", width: "content", headSize: 3, spaceTop: 6, spaceBottom: 6, align: "start" } },
-  styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],
+  styles: ["width", "align", "measure", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],
   css: `
 .s-text .in{display:flex;flex-direction:column;gap:var(--s3);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 .s-text .lead{max-width:66ch}
