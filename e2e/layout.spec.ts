@@ -307,6 +307,11 @@ test("pasted office text is cleaned", async ({ page }) => {
   await expect(phone.locator(".s-freehand .w-words li")).toHaveText("Kites");
   const markup = await phone.locator(".s-freehand .w-words").innerHTML();
   expect(markup).not.toMatch(/style=|img|script|Papyrus|Mso/);
+  // A click elsewhere ends the writing, and selects what was clicked.
+  await wide.locator(".s-product-grid .head").click();
+  await expect(wide.locator(".ProseMirror")).toHaveCount(0);
+  await expect(page.getByRole("toolbar", { name: "Words" })).toHaveCount(0);
+  await expect(inPlan(page, "Goods")).toHaveAttribute("aria-selected", "true");
 });
 
 test("parts are copied, pasted, and take on each other's look; several are changed at once; other pages take them too", async ({

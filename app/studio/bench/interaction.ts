@@ -100,6 +100,8 @@ export function attachPane(frame: Document, pane: string, store: StudioStore, ev
     if (!inMenu) event.preventDefault();
     const node = nodeOf(target);
     const state = store.getState();
+    // Beside the words, also of the same part: they are done.
+    if (state.editing) state.setEditing(null);
     const besides = event.shiftKey || event.ctrlKey || event.metaKey;
     const wasSelected = node !== null && state.selected === node && !besides;
     state.select(node, besides);

@@ -195,7 +195,9 @@ export function createStudioStore(loaded: Loaded): StudioStore {
       } else while (get().history.past.length && get().history.past.at(-1)!.group !== group) if (!move("undo")) return;
     },
     select: (node, besides = false) => {
-      const { selected, also } = get();
+      const { selected, also, editing } = get();
+      // Whoever goes on to another part is done with the words of this one.
+      if (editing && editing.node !== node) set({ editing: null });
       if (!besides || node === null || selected === null) {
         if (selected !== node || also.length) set({ selected: node, also: [], lastMerge: null });
         return;

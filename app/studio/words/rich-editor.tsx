@@ -79,14 +79,17 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
   }, [node, at, store, words]);
 
   useEffect(() => {
-    // Undo, another tab: the words have changed under the editor.
+    // Undo, another tab: the words have changed under the editor. What is drawn may be a letter behind what is typed, so it
+    // is the draft that is asked.
     const editor = open.current;
-    if (!editor || sameJson(value, written.current)) return;
-    written.current = value;
+    const now = locate(store.getState().draft, node)?.node;
+    const stored = now && (readAt(now.props, [at]) as unknown as Rich | undefined);
+    if (!editor || stored === undefined || sameJson(stored, written.current)) return;
+    written.current = stored;
     const { from } = editor.state.selection;
-    editor.commands.setContent(treeOf(value) as JSONContent, { emitUpdate: false });
+    editor.commands.setContent(treeOf(stored) as JSONContent, { emitUpdate: false });
     editor.commands.setTextSelection(Math.min(from, editor.state.doc.content.size));
-  }, [value]);
+  }, [value, node, at, store]);
 
   return <div ref={holder} data-characters={plainOf(value).length} />;
 }
