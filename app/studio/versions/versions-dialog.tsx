@@ -280,6 +280,7 @@ function Contents({ page }: { page: string }) {
                     borderRadius: 1,
                     minWidth: 0,
                     "&.Mui-selected": { bgcolor: INK.lemon, "&:hover": { bgcolor: INK.lemon } },
+                    "&.Mui-selected .MuiListItemText-secondary": { color: INK.ink },
                   }}
                 >
                   <ListItemText
