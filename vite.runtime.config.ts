@@ -8,6 +8,9 @@ export default defineConfig({
     emptyOutDir: true,
     target: "es2020",
     modulePreload: false,
-    rollupOptions: { input: "app/runtime/index.ts", output: { entryFileNames: "shop.js" } },
+    rollupOptions: {
+      input: { shop: "app/runtime/index.ts", goods: "app/runtime/goods.ts" },
+      output: { entryFileNames: "[name].js" },
+    },
   },
 });

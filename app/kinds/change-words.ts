@@ -51,7 +51,15 @@ export function changeWords(difference: Difference): Change {
   }
   if (difference.what === "brand") return { where: "Brand", what: `${brandLabel(difference.key)} changed` };
   if (!("node" in difference)) {
-    return { where: difference.document.title, what: difference.what === "page-added" ? "new page" : "page removed" };
+    const { kind, title } = difference.document;
+    const thing = kind === "layout" ? "layout" : "page";
+    const what = {
+      "page-added": `new ${thing}`,
+      "page-removed": `${thing} removed`,
+      renamed: `${thing} renamed`,
+      "used-elsewhere": "used for other goods",
+    }[difference.what];
+    return { where: title, what };
   }
   const inside = difference.section.id === difference.node.id ? "" : ` › ${nameOf(difference.node)}`;
   const where = `${difference.document.title} › ${nameOf(difference.section)}${inside}`;

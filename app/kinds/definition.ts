@@ -1,6 +1,6 @@
 import type { ComponentType } from "react";
 import type { z } from "zod";
-import type { Json, Node, StyleSheet } from "~/core/document";
+import type { Json, LayoutSort, Node, StyleSheet } from "~/core/document";
 
 /** A value of a section that a seller can set; Details draws its controls from these. */
 export type Field =
@@ -21,6 +21,11 @@ export type Field =
       readonly options: readonly (readonly [value: string, label: string])[];
     }
   | { readonly type: "collection"; readonly key: string; readonly label: string; readonly none: string }
+  | { readonly type: "yes"; readonly key: string; readonly label: string }
+  /** Chosen goods: products, collections and tags. */
+  | { readonly type: "goods"; readonly key: string; readonly label: string }
+  /** Attributes of goods, in an order; null: all of them. */
+  | { readonly type: "attributes"; readonly key: string; readonly label: string; readonly none: string }
   | {
       readonly type: "number";
       readonly key: string;
@@ -51,6 +56,7 @@ export type Arrangement = {
 export const PURPOSES = [
   "Welcome",
   "Show goods",
+  "Sell a product",
   "Tell the story",
   "Keep in touch",
   "Freehand",
@@ -70,6 +76,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly level: Level;
   /** The slots in which it may stand: of a document's root, or of another part. */
   readonly slots: readonly string[];
+  /** The layouts on which alone it makes sense; absent: on every page. */
+  readonly only?: readonly LayoutSort[];
   /** The slots that it has itself, each with the most that it holds. */
   readonly holds?: Readonly<Record<string, number>>;
   readonly tag: "section" | "header" | "footer" | "aside" | "div" | "figure" | "blockquote";

@@ -1,9 +1,19 @@
 import type { DetailedHTMLProps, HTMLAttributes } from "react";
 
+type Own = DetailedHTMLProps<HTMLAttributes<HTMLElement>, HTMLElement>;
+
 declare module "react" {
   namespace JSX {
     interface IntrinsicElements {
-      "zest-sign-up": DetailedHTMLProps<HTMLAttributes<HTMLElement>, HTMLElement>;
+      "zest-sign-up": Own;
+      "zest-gallery": Own;
+      "zest-options": Own;
+      "zest-buy": Own;
+      "zest-tabs": Own;
+      "zest-list": Own;
+      "zest-search": Own;
+      "zest-recent": Own;
+      "zest-cart": Own;
     }
   }
 }

@@ -1,5 +1,6 @@
+import { z } from "zod";
 import { isKnownValue, PROPERTIES } from "~/core/cascade";
-import { newId, type Json, type Node } from "~/core/document";
+import { LAYOUT_SORTS, layoutProps, newId, walk, type Document, type Json, type Node } from "~/core/document";
 import { button } from "./button";
 import { chassisProblem } from "./chassis";
 import { collectionTiles } from "./collection-tiles";
@@ -21,6 +22,24 @@ import { quote } from "./quote";
 import { rule } from "./rule";
 import { signUp } from "./sign-up";
 import { text } from "./text";
+import { assurances } from "./assurances";
+import { collectionHead } from "./collection-head";
+import { collectionInside } from "./collection-inside";
+import { gallery } from "./gallery";
+import { goesWithKind } from "./goes-with";
+import { goodsList } from "./goods-list";
+import { productBuy } from "./product-buy";
+import { productDetails } from "./product-details";
+import { productMessage } from "./product-message";
+import { productOptions } from "./product-options";
+import { productPrice } from "./product-price";
+import { productRating } from "./product-rating";
+import { productState } from "./product-state";
+import { productTitle } from "./product-title";
+import { recentlySeen } from "./recently-seen";
+import { reviews } from "./reviews";
+import { searchHead } from "./search-head";
+import { trail } from "./trail";
 import { words } from "./words";
 
 /** Every kind, in the order in which Add offers them. Adding a kind is one folder and one line here. */
@@ -31,11 +50,28 @@ const LIST: readonly Kind[] = [
   pictureWords,
   text,
   signUp,
+  goesWithKind,
+  reviews,
+  recentlySeen,
+  collectionHead,
+  collectionInside,
+  searchHead,
+  goodsList,
   freehand,
   notice,
   header,
   footer,
   column,
+  gallery,
+  trail,
+  productTitle,
+  productRating,
+  productPrice,
+  productOptions,
+  productState,
+  productBuy,
+  productMessage,
+  productDetails,
   heading,
   words,
   picture,
@@ -43,6 +79,7 @@ const LIST: readonly Kind[] = [
   product,
   quote,
   point,
+  assurances,
   rule,
   group,
 ];
@@ -66,6 +103,40 @@ export function accepts(parent: Pick<Node, "kind">, slot: string, child: Pick<No
   const stands = kindOf(child)?.definition.slots ?? [];
   if (!stands.includes(slot)) return false;
   return parent.kind === "root" || kindOf(parent)?.definition.holds?.[slot] !== undefined;
+}
+
+/**
+ * A part, at or below `node`, that makes no sense in a document: what shows the product of a page, on a page without one.
+ * Undefined where all of it does.
+ */
+export function strangerIn(document: Document, node: Node): Node | undefined {
+  const sort = layoutProps(document)?.of;
+  for (const each of walk(node)) {
+    const only = kindOf(each)?.definition.only;
+    if (only && (!sort || !only.includes(sort))) return each;
+  }
+  return undefined;
+}
+
+/** Whether a kind makes sense in a document at all. */
+export const suits = (document: Document, kind: Kind): boolean => {
+  const { only } = kind.definition;
+  const sort = layoutProps(document)?.of;
+  return !only || (sort !== undefined && only.includes(sort));
+};
+
+const layoutRoot = z.strictObject({
+  of: z.enum(LAYOUT_SORTS),
+  products: z.array(z.string().max(40)).max(5_000, "A layout can be for 5,000 products at most; choose collections."),
+  collections: z.array(z.string().max(40)).max(500),
+});
+
+/** Why what a document says of itself may not be like that; undefined where it may. */
+export function documentProblem(document: Document): string | undefined {
+  if (document.kind !== "layout")
+    return Object.keys(document.root.props).length ? "A page says nothing of itself." : undefined;
+  const parsed = layoutRoot.safeParse(document.root.props);
+  return parsed.success ? undefined : parsed.error.issues[0]!.message;
 }
 
 /** A new node of a kind with its defaults, changed by `props`. */

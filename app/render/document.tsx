@@ -7,8 +7,12 @@ import { EnvProvider } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { pageCss } from "./css";
 import { envOf, type ShopContent } from "./shop";
+import { structuredData } from "./structured-data";
 import { Page, PageBody } from "./page";
-import { addressOf, type Target } from "./target";
+import { descriptionOf, isNarrowed } from "~/core/goods";
+import { addressOf, documentOf, shownOf, type Target } from "./target";
+
+export type Scripts = { readonly every: string; readonly goods: string };
 
 export type RenderedPage = {
   /** The whole document. */
@@ -60,18 +64,24 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
     }
     case "collection": {
       const title = target.collection?.title ?? "Everything";
+      // A list that somebody narrowed is for that one shopper; search engines are shown the whole.
+      const isWhole = !target.query || !(isNarrowed(target.query) || target.query.sort);
+      const page = isWhole && target.query && target.query.page > 1 ? `, page ${target.query.page}` : "";
       return {
-        title: withName(title),
+        title: withName(title + page),
         description: plainText(target.collection?.description || `${title} at ${identity.name}`, 155),
-        address: addressOf(target),
+        address: isWhole ? addressOf(target) : undefined,
         picture: find(target.collection?.picture),
         type: "website",
       };
     }
     case "product":
       return {
-        title: withName(target.product.title),
-        description: plainText(target.product.description || target.product.title, 155),
+        title: target.product.search.title || withName(target.product.title),
+        description: plainText(
+          target.product.search.description || descriptionOf(target.product) || target.product.title,
+          155,
+        ),
         address: addressOf(target),
         picture: find(target.product.pictures[0]),
         type: "product",
@@ -79,8 +89,16 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
     case "search":
       // Results are for whoever asked; there is no end of them for search engines.
       return {
-        title: withName(target.query ? `Search for ${target.query}` : "Search"),
+        title: withName(target.sought ? `Search for ${target.sought}` : "Search"),
         description: `Search ${identity.name}`,
+        address: undefined,
+        picture: undefined,
+        type: "website",
+      };
+    case "cart":
+      return {
+        title: withName("Cart"),
+        description: `Your cart at ${identity.name}`,
         address: undefined,
         picture: undefined,
         type: "website",
@@ -96,7 +114,14 @@ function headOf(target: Target, content: ShopContent, page: Document | undefined
   }
 }
 
-function headHtml(head: Head, content: ShopContent, origin: string, cuts: readonly Cut[], script: string): string {
+function headHtml(
+  head: Head,
+  content: ShopContent,
+  origin: string,
+  cuts: readonly Cut[],
+  scripts: readonly string[],
+  data: readonly object[],
+): string {
   const { identity } = content.draft.look;
   const meta = (name: string, value: string, key = "property") => `<meta ${key}="${name}" content="${escape(value)}">`;
   const parts = [
@@ -123,7 +148,9 @@ function headHtml(head: Head, content: ShopContent, origin: string, cuts: readon
     const address = head.picture.vector ? sourceOf(head.picture) : renditionAddress(head.picture, width);
     parts.push(meta("og:image", origin + address), meta("og:image:alt", head.picture.alt));
   }
-  parts.push(`<script src="${script}" type="module"></script>`);
+  for (const thing of data)
+    parts.push(`<script type="application/ld+json">${JSON.stringify(thing).replace(/</g, "\\u003c")}</script>`);
+  for (const script of scripts) parts.push(`<script src="${script}" type="module"></script>`);
   return parts.join("");
 }
 
@@ -131,14 +158,14 @@ const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
 
 /**
  * Draws one page of the published shop as a whole HTML document. `origin` is the shop's own, without a slash at the end;
- * `script` the address of the shop's browser script.
+ * `scripts` the addresses of the shop's browser scripts: the one of every page, and the one that pages with goods need as well.
  */
-export function renderPage(target: Target, content: ShopContent, origin: string, script: string): RenderedPage {
+export function renderPage(target: Target, content: ShopContent, origin: string, scripts: Scripts): RenderedPage {
   const { look, documents } = content.draft;
   const theme = themeById(look.theme);
   const frame = documents.frame!;
-  const page = target.page === "home" ? documents.home : target.page === "text" ? documents[target.id] : undefined;
-  const env = envOf(content, content.draft);
+  const page = documentOf(target, documents);
+  const env = envOf(content, content.draft, undefined, shownOf(target, content.goods));
   const used = new Set<Picture>();
   const watching = {
     ...env,
@@ -161,7 +188,16 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
   const css = pageCss(body, sections, [...used], theme, look);
   // A theme's further widths are small print; they can come when they come.
   const cuts = cutsOf(solveLook(theme, look).type);
-  const head = headHtml(headOf(target, content, page), content, origin, cuts, script);
+  // Elements of the shop's own that need the second script; those of the first are on pages without goods as well.
+  const needsGoods = /<zest-(?:buy|gallery|tabs|list|search|recent)\b/.test(body) || target.page === "product";
+  const head = headHtml(
+    headOf(target, content, page),
+    content,
+    origin,
+    cuts,
+    needsGoods ? [scripts.every, scripts.goods] : [scripts.every],
+    structuredData(target, content, origin),
+  );
   const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${early}<style>${css}</style></head><body>${body}</body></html>`;
   return { html, css };
 }

@@ -1,4 +1,5 @@
-export { renderPage, type RenderedPage } from "./document";
+export { renderPage, type RenderedPage, type Scripts } from "./document";
+export { renderCards } from "./cards";
 export { envOf, type ShopContent } from "./shop";
 export { Page, PageBody } from "./page";
 export { PartsSheet, SHEET_CSS } from "./pages/parts-sheet";
@@ -7,4 +8,20 @@ export { Section } from "./section";
 export { pageCss, sharedCss } from "./css";
 export { compileOwnCss, type OwnCss } from "./own-css";
 export { arrangementOf, nodeClass, nodeCss, nodeLayers } from "./style";
-export { addressOf, NOT_FOUND, onePageOfEachKind, TARGET_KINDS, targetAt, targetName, type Target } from "./target";
+export { structuredData } from "./structured-data";
+export {
+  addressOf,
+  documentOf,
+  hardCases,
+  LAYOUT_NAMES,
+  NOT_FOUND,
+  onePageOfEachKind,
+  shownOf,
+  TARGET_KINDS,
+  targetAt,
+  targetFor,
+  targetName,
+  type CartLine,
+  type HardCase,
+  type Target,
+} from "./target";

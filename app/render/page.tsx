@@ -2,9 +2,9 @@ import type { ReactNode } from "react";
 import { walk, type Document, type Draft, type Look, type Node } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
-import { CollectionPage, MessagePage, ProductPage, SearchPage } from "./pages/views";
+import { CartPage, MessagePage } from "./pages/views";
 import { Section } from "./section";
-import type { Target } from "./target";
+import { documentOf, targetName, type Target } from "./target";
 
 type PageProps = { frame: Document; theme: Theme; look: Look; children: ReactNode };
 
@@ -36,6 +36,12 @@ function hasHead(main: readonly Node[]): boolean {
   );
 }
 
+const NAMING = new Set(["product-title", "collection-head", "search-head"]);
+
+/** Whether a part of a layout says what the page is about, as its first heading. */
+const namesPage = (main: readonly Node[]): boolean =>
+  main.some((section) => section.shown && [...walk(section)].some((n) => n.shown && NAMING.has(n.kind)));
+
 type BodyProps = {
   target: Target;
   documents: Draft["documents"];
@@ -51,7 +57,7 @@ export function PageBody({ target, documents, goods, theme, look, most = Infinit
   switch (target.page) {
     case "home":
     case "text": {
-      const document = documents[target.page === "home" ? "home" : target.id];
+      const document = documentOf(target, documents);
       if (!document) return null;
       const main = document.root.slots.main ?? [];
       return (
@@ -63,12 +69,19 @@ export function PageBody({ target, documents, goods, theme, look, most = Infinit
         </>
       );
     }
-    case "collection":
-      return <CollectionPage goods={goods} collection={target.collection} />;
     case "product":
-      return <ProductPage goods={goods} product={target.product} />;
-    case "search":
-      return <SearchPage goods={goods} query={target.query} />;
+    case "collection":
+    case "search": {
+      const main = documentOf(target, documents)?.root.slots.main ?? [];
+      return (
+        <>
+          {namesPage(main) ? null : <h1 className="unseen">{targetName(target, documents)}</h1>}
+          {sections(main.length > most ? main.slice(0, most) : main, theme, look, false)}
+        </>
+      );
+    }
+    case "cart":
+      return <CartPage lines={target.lines} said={target.said} />;
     case "message":
       return <MessagePage title={target.title} text={target.text} goods={goods} />;
   }

@@ -1,6 +1,6 @@
 import { textPages, type Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
-import { formatMoney } from "~/core/money";
+import { currencyDigits, formatMoney } from "~/core/money";
 import type { Picture } from "~/core/pictures";
 import { readerOf } from "~/core/theme";
 import { themeById } from "~/themes";
@@ -20,6 +20,7 @@ export function envOf(
   content: Omit<ShopContent, "draft">,
   { look, documents }: Draft,
   studio?: KindEnv["studio"],
+  shown?: KindEnv["shown"],
 ): KindEnv {
   const pictures = new Map(content.pictures.map((p) => [p.id, p]));
   const pages = textPages(documents).map(({ id, title }) => ({ id, title }));
@@ -44,6 +45,9 @@ export function envOf(
       currency: content.currency,
     },
     money: (amount) => formatMoney(amount, content.currency, content.locale),
+    digits: currencyDigits(content.currency) ?? 2,
+    locale: content.locale,
+    ...(shown ? { shown } : {}),
     ...(studio ? { studio } : {}),
   };
 }

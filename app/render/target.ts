@@ -1,6 +1,25 @@
-import { textPages, type Draft } from "~/core/document";
-import type { Collection, Goods, Product } from "~/core/goods";
-import { collectionAddress, pageAddress, productAddress } from "~/kinds/parts";
+import { layoutFor, layoutProps, textPages, type Document, type Draft, type LayoutSort } from "~/core/document";
+import {
+  canBuy,
+  firstVariant,
+  isNarrowed,
+  makeProduct,
+  NO_QUERY,
+  readQuery,
+  searchGoods,
+  sizeOf,
+  stateOf,
+  variantById,
+  variantFor,
+  writeQuery,
+  type Availability,
+  type Collection,
+  type Goods,
+  type GoodsQuery,
+  type Product,
+  type Variant,
+} from "~/core/goods";
+import { collectionAddress, pageAddress, productAddress, type Shown } from "~/kinds/parts";
 
 type Documents = Draft["documents"];
 
@@ -8,10 +27,21 @@ type Documents = Draft["documents"];
 export type Target =
   | { readonly page: "home" }
   | { readonly page: "text"; readonly id: string }
-  | { readonly page: "collection"; readonly collection: Collection | undefined }
-  | { readonly page: "product"; readonly product: Product }
-  | { readonly page: "search"; readonly query: string }
+  /** `collection`: undefined for everything there is. */
+  | { readonly page: "collection"; readonly collection: Collection | undefined; readonly query?: GoodsQuery }
+  | { readonly page: "product"; readonly product: Product; readonly variant?: Variant | undefined }
+  | { readonly page: "search"; readonly sought: string; readonly query?: GoodsQuery }
+  | { readonly page: "cart"; readonly lines: readonly CartLine[]; readonly said?: string }
   | { readonly page: "message"; readonly title: string; readonly text: string; readonly address?: string };
+
+/** A line of a cart, with the goods that it is of. */
+export type CartLine = {
+  readonly product: Product;
+  readonly variant: Variant | undefined;
+  readonly count: number;
+  /** Why it can't be bought as it is, or was changed; undefined where it can. */
+  readonly problem?: string;
+};
 
 export const NOT_FOUND: Target = {
   page: "message",
@@ -19,26 +49,203 @@ export const NOT_FOUND: Target = {
   text: "The address may be mistyped, or what was here has gone. The rest of the shop is where it was.",
 };
 
+/** The variant that an address asks for: by id, or by what is chosen of each option, as a form without script sends it. */
+function askedVariant(product: Product, query: URLSearchParams): Variant | undefined {
+  const byId = variantById(product, query.get("variant"));
+  if (byId || product.options.length === 0) return byId;
+  const choice = product.options.map((_o, i) => query.get(`option-${i}`) ?? undefined);
+  return choice.every((c) => c !== undefined) ? variantFor(product, choice) : undefined;
+}
+
 /** The page at an address of the shop; a message that there is none where nothing stands there. `query`: as after `?`. */
 export function targetAt(path: string, query: URLSearchParams, documents: Documents, goods: Goods): Target {
   if (path === "/") return { page: "home" };
   const [, area, slug, ...more] = path.split("/");
-  if (area === "search" && !slug) return { page: "search", query: (query.get("q") ?? "").slice(0, 120) };
+  const asked = () => readQuery(query, goods.digits ?? 2);
+  if (area === "search" && !slug)
+    return { page: "search", sought: (query.get("q") ?? "").slice(0, 120), query: asked() };
   if (!slug || more.length) return NOT_FOUND;
   if (area === "collections") {
-    if (slug === "all") return { page: "collection", collection: undefined };
+    if (slug === "all") return { page: "collection", collection: undefined, query: asked() };
     const collection = goods.collections.find((c) => c.slug === slug);
-    return collection ? { page: "collection", collection } : NOT_FOUND;
+    return collection ? { page: "collection", collection, query: asked() } : NOT_FOUND;
   }
   if (area === "products") {
     const product = goods.products.find((p) => p.slug === slug && p.title !== "");
-    return product ? { page: "product", product } : NOT_FOUND;
+    return product ? { page: "product", product, variant: askedVariant(product, query) } : NOT_FOUND;
   }
   if (area === "pages") {
     const document = textPages(documents).find((d) => d.id === slug);
     return document ? { page: "text", id: document.id } : NOT_FOUND;
   }
   return NOT_FOUND;
+}
+
+/** What the layout of a page is to show; undefined for pages that have none. */
+export function shownOf(target: Target, goods: Goods): Shown | undefined {
+  switch (target.page) {
+    case "product":
+      return { page: "product", product: target.product, variant: target.variant };
+    case "collection":
+      return {
+        page: "collection",
+        collection: target.collection,
+        query: target.query ?? NO_QUERY,
+        address: target.collection ? collectionAddress(target.collection) : "/collections/all",
+      };
+    case "search":
+      return {
+        page: "search",
+        sought: target.sought,
+        found: searchGoods(goods, target.sought),
+        query: target.query ?? NO_QUERY,
+        address: "/search",
+      };
+    default:
+      return undefined;
+  }
+}
+
+/** The document that a page is drawn from; undefined for what is only said. */
+export function documentOf(target: Target, documents: Documents): Document | undefined {
+  switch (target.page) {
+    case "home":
+      return documents.home;
+    case "text":
+      return documents[target.id];
+    case "product":
+      return layoutFor(documents, "product", { product: target.product.id, collections: target.product.collections });
+    case "collection":
+      return layoutFor(documents, "collection", { collections: target.collection ? [target.collection.id] : [] });
+    case "search":
+      return documents.search;
+    default:
+      return undefined;
+  }
+}
+
+/**
+ * What a document is looked at as: the page itself, or, for a layout, a page that it draws. `address`: the page of the shop
+ * that is wished for; where the layout does not draw that one, the most telling that it does.
+ */
+export function targetFor(documents: Documents, goods: Goods, id: string, address: string | null): Target {
+  const document = documents[id];
+  const props = document && layoutProps(document);
+  if (!document || id === "home") return { page: "home" };
+  if (!props) return { page: "text", id };
+  if (address) {
+    const wish = new URL(address, "http://shop.example");
+    const target = targetAt(wish.pathname, wish.searchParams, documents, goods);
+    if (target.page === props.of) return target;
+  }
+  switch (props.of) {
+    case "product": {
+      const drawn = goods.products.filter((p) => documentOf({ page: "product", product: p }, documents)?.id === id);
+      // The one with most to show: variants, pictures, reviews.
+      const score = (p: Product) =>
+        Math.min(p.variants.length, 4) +
+        Math.min(p.pictures.length, 5) +
+        (p.rating ? 3 : 0) +
+        p.specification.length / 4;
+      const [best] = (drawn.length ? drawn : goods.products).toSorted((a, b) => score(b) - score(a));
+      return best ? { page: "product", product: best } : { page: "product", product: NO_PRODUCT };
+    }
+    case "collection": {
+      const drawn = goods.collections.filter(
+        (collection) => documentOf({ page: "collection", collection }, documents)?.id === id,
+      );
+      const [fullest] = drawn.toSorted((a, b) => sizeOf(goods, b) - sizeOf(goods, a));
+      return { page: "collection", collection: fullest };
+    }
+    case "search":
+      return { page: "search", sought: tellingWord(goods) };
+  }
+}
+
+/** What stands on a product layout while the shop sells nothing yet. */
+const NO_PRODUCT = makeProduct({
+  id: "none",
+  title: "Your first product",
+  description: "What it is, what it is made of, and who it is for. It stands here once you bring goods in.",
+  price: 2500,
+});
+
+export type HardCase = { readonly name: string; readonly address: string };
+
+/** The cases in which a layout is likeliest to break, as far as the shop has them. */
+export function hardCases(sort: LayoutSort, goods: Goods): readonly HardCase[] {
+  const cases: HardCase[] = [];
+  const add = (name: string, address: string | undefined) => address !== undefined && cases.push({ name, address });
+  const most = <T>(list: readonly T[], score: (each: T) => number): T | undefined =>
+    list.reduce<T | undefined>((best, each) => (best && score(best) >= score(each) ? best : each), undefined);
+  if (sort === "product") {
+    const { products } = goods;
+    const of = (p: Product | undefined) => p && productAddress(p);
+    const state = (s: Availability) => of(products.find((p) => stateOf(p) === s));
+    add("Longest title", of(most(products, (p) => p.title.length)));
+    add("No picture", of(products.find((p) => p.pictures.length === 0)));
+    add("Most pictures", of(most(products, (p) => p.pictures.length)));
+    const many = most(products, (p) => p.variants.length);
+    if (many && many.variants.length > 1) add(`${many.variants.length} variants`, of(many));
+    add("Reduced", of(products.find((p) => p.compareAt !== null && p.compareAt > p.price)));
+    add("Sold out", state("sold-out"));
+    const closed = products.find((p) => p.variants.some((v) => !canBuy(p, v)) && canBuy(p));
+    add(
+      "One variant sold out",
+      closed && `${productAddress(closed)}?variant=${closed.variants.find((v) => !canBuy(closed, v))!.id}`,
+    );
+    add("Coming soon", state("coming-soon"));
+    add("Made to order", state("made-to-order"));
+    add("Collect only", state("collect-only"));
+    add("No longer made", state("discontinued"));
+    add(
+      "Most reviews",
+      of(
+        most(
+          products.filter((p) => p.rating),
+          (p) => p.rating!.count,
+        ),
+      ),
+    );
+    add("Nothing said of it", of(products.find((p) => p.description === "")));
+  } else if (sort === "collection") {
+    const sized = goods.collections.map((c) => ({ c, size: sizeOf(goods, c) }));
+    const of = (c: Collection | undefined) => c && collectionAddress(c);
+    const fullest = most(sized, (s) => s.size)?.c;
+    add("Most goods", of(fullest));
+    add(
+      "Fewest goods",
+      of(
+        most(
+          sized.filter((s) => s.size > 0),
+          (s) => -s.size,
+        )?.c,
+      ),
+    );
+    add("Nothing in it", of(sized.find((s) => s.size === 0)?.c));
+    add("Longest title", of(most(goods.collections, (c) => c.title.length)));
+    add("No picture", of(goods.collections.find((c) => c.picture === null)));
+    add("Others inside", of(goods.collections.find((c) => goods.collections.some((o) => o.parent === c.id))));
+    add("Everything", "/collections/all");
+    add("Filtered", `${of(fullest) ?? "/collections/all"}?now=1&sort=price-up`);
+    add("Nothing fits", `${of(fullest) ?? "/collections/all"}?from=999999`);
+  } else {
+    add("Several found", `/search?q=${encodeURIComponent(tellingWord(goods))}`);
+    add("A letter wrong", `/search?q=${encodeURIComponent(misspelt(tellingWord(goods)))}`);
+    add("Nothing found", "/search?q=qqzzxx");
+    add("Nothing asked yet", "/search");
+  }
+  return cases;
+}
+
+const misspelt = (word: string) => (word.length > 4 ? word.slice(0, 2) + word[3]! + word[2]! + word.slice(4) : word);
+
+/** A word that finds several things, as most searches do. */
+function tellingWord(goods: Goods): string {
+  const counts = new Map<string, number>();
+  for (const word of goods.products.slice(0, 2000).flatMap((p) => p.title.split(/[^\p{L}]+/u)))
+    if (word.length > 3) counts.set(word, (counts.get(word) ?? 0) + 1);
+  return [...counts].reduce((best, each) => (each[1] > best[1] ? each : best), ["", 0] as [string, number])[0];
 }
 
 /** The address of a page; undefined for messages that stand in for one. */
@@ -48,12 +255,17 @@ export function addressOf(target: Target): string | undefined {
       return "/";
     case "text":
       return pageAddress(target.id);
-    case "collection":
-      return target.collection ? collectionAddress(target.collection) : "/collections/all";
+    case "collection": {
+      const own = target.collection ? collectionAddress(target.collection) : "/collections/all";
+      const page = target.query && !isNarrowed(target.query) ? target.query.page : 1;
+      return page > 1 ? `${own}?page=${page}` : own;
+    }
     case "product":
       return productAddress(target.product);
     case "search":
-      return target.query ? `/search?q=${encodeURIComponent(target.query)}` : "/search";
+      return target.sought ? `/search?${writeQuery(target.query ?? NO_QUERY, 2, { q: target.sought })}` : "/search";
+    case "cart":
+      return "/cart";
     case "message":
       return target.address;
   }
@@ -71,7 +283,9 @@ export function targetName(target: Target, documents: Documents): string {
     case "product":
       return target.product.title;
     case "search":
-      return target.query ? `Search “${target.query}”` : "Search";
+      return target.sought ? `Search “${target.sought}”` : "Search";
+    case "cart":
+      return "Cart";
     case "message":
       return target.title;
   }
@@ -84,27 +298,36 @@ export const TARGET_KINDS: Readonly<Record<Target["page"], string>> = {
   collection: "Collection",
   product: "Product",
   search: "Search",
+  cart: "Cart",
   message: "Not found",
+};
+
+/** The sorts of pages that a layout is made for, as the seller knows them. */
+export const LAYOUT_NAMES: Readonly<Record<LayoutSort, string>> = {
+  product: "Product pages",
+  collection: "Collection pages",
+  search: "Search",
 };
 
 /** One page of every kind that a shop has, the most telling of each. */
 export function onePageOfEachKind(documents: Documents, goods: Goods): readonly Target[] {
-  const fullest = goods.collections
-    .map((c) => [c, goods.products.filter((p) => p.collections.includes(c.id)).length] as const)
-    .toSorted(([, a], [, b]) => b - a)[0]?.[0];
+  const fullest = goods.collections.toSorted((a, b) => sizeOf(goods, b) - sizeOf(goods, a))[0];
   const reduced = goods.products.find((p) => p.compareAt !== null && p.pictures.length > 1);
   const product = reduced ?? goods.products.find((p) => p.pictures.length > 1) ?? goods.products[0];
   const text = textPages(documents)[0];
-  const words = goods.products.flatMap((p) => p.title.split(/[^\p{L}]+/u)).filter((w) => w.length > 3);
-  const count = (word: string) => words.filter((w) => w === word).length;
-  // A word that finds several things, as most searches do.
-  const word = [...new Set(words)].toSorted((a, b) => count(b) - count(a))[0] ?? "";
   return [
     { page: "home" },
     { page: "collection", collection: fullest },
     ...(product ? [{ page: "product", product } as const] : []),
     ...(text ? [{ page: "text", id: text.id } as const] : []),
-    { page: "search", query: word },
+    { page: "search", sought: tellingWord(goods) },
+    {
+      page: "cart",
+      lines: goods.products
+        .filter((p) => canBuy(p))
+        .slice(0, 2)
+        .map((each) => ({ product: each, variant: firstVariant(each), count: 1 })),
+    },
     NOT_FOUND,
   ];
 }

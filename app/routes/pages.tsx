@@ -1,9 +1,16 @@
 import { useSearchParams } from "react-router";
-import { Bench, PageChoice } from "~/studio/bench";
+import { Bench, PageChoice, ShowChoice } from "~/studio/bench";
 import { Details } from "~/studio/details";
 
 export default function Pages() {
   const [search] = useSearchParams();
   const page = search.get("page") ?? "home";
-  return <Bench page={page} title={<PageChoice page={page} />} panel={<Details />} panelLabel="Details" />;
+  const show = search.get("show");
+  const title = (
+    <>
+      <PageChoice page={page} />
+      <ShowChoice page={page} show={show} />
+    </>
+  );
+  return <Bench page={page} show={show} title={title} panel={<Details />} panelLabel="Details" />;
 }

@@ -44,5 +44,12 @@ document.addEventListener("click", (event) => {
   if (menu?.open && event.target instanceof Node && !menu.contains(event.target)) menu.open = false;
 });
 
+/** How much is in the cart, as the shop noted it beside the cart itself. */
+const items = Number(/(?:^|; )items=(\d+)/.exec(document.cookie)?.[1] ?? 0);
+for (const badge of document.querySelectorAll<HTMLElement>(".cart-n")) {
+  badge.textContent = items ? String(items) : "";
+  badge.hidden = items === 0;
+}
+
 // A module of its own, so that nothing of it is global.
 export {};

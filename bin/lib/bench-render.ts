@@ -14,7 +14,10 @@ const content = shop && (await contentOf(shop));
 if (!content) throw new Error("the demo shop is not loaded");
 const percentile = (sorted: readonly number[], share: number) =>
   Math.round(sorted[Math.floor(sorted.length * share)]! * 100) / 100;
-const draw = (of: ShopContent) => renderPage({ page: "home" }, of, "http://larkspindle.localhost", "/assets/shop.js");
+const draw = (of: ShopContent) => renderPage({ page: "home" }, of, "http://larkspindle.localhost", {
+    every: "/assets/shop.js",
+    goods: "/assets/goods.js",
+  });
 
 function timed(of: ShopContent, rounds: number) {
   const times: number[] = [];

@@ -60,6 +60,8 @@ const OTHERS: readonly OtherRow[] = [
   ["mackerel", "Fish-shaped windsock in storm blue", { of: "windsock", form: "fish" }, "squall", "chalk"],
   ["cone", "Striped windsock cone in red and white", { of: "windsock", form: "cone" }, "buoy", "sky"],
   ["cone-dawn", "Striped windsock cone in orange", { of: "windsock", form: "cone" }, "dawn", "sand"],
+  ["cone-shoal", "Striped windsock cone in sea colours", { of: "windsock", form: "cone" }, "shoal", "chalk"],
+  ["cone-kelp", "Striped windsock cone in greens", { of: "windsock", form: "cone" }, "kelp", "sand"],
   ["turbine", "Spinning windsock in four colours", { of: "windsock", form: "turbine" }, "heather", "rose"],
   ["turbine-shoal", "Spinning windsock in sea colours", { of: "windsock", form: "turbine" }, "shoal", "chalk"],
   ["mast", "A tall mast with its banner", { of: "mast" }, "dawn", "sky"],

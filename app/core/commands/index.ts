@@ -2,4 +2,5 @@ export * from "./transaction";
 export * from "./nodes";
 export * from "./look";
 export * from "./columns";
+export * from "./layouts";
 export * from "./restore";

@@ -9,7 +9,7 @@ export type Difference =
   | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" }
   /** One setting of the brand, by its key. */
   | { readonly what: "brand"; readonly key: string }
-  | { readonly what: "page-added" | "page-removed"; readonly document: Document }
+  | { readonly what: "page-added" | "page-removed" | "renamed" | "used-elsewhere"; readonly document: Document }
   | ({ readonly what: "added" | "removed" | "moved" | "shown" | "not-shown" } & At)
   | ({ readonly what: "props" | "style"; readonly keys: readonly string[] } & At);
 
@@ -65,8 +65,9 @@ function standingsOf(root: Node): ReadonlyMap<string, Standing> {
 
 /** What differs between two states of a document, in reading order; of what is new or gone, only the outermost. */
 export function documentDifferences(before: Document, after: Document): Difference[] {
-  if (before.root === after.root) return [];
-  const found: Difference[] = [];
+  const found: Difference[] = before.title === after.title ? [] : [{ what: "renamed", document: after }];
+  if (before.root === after.root) return found;
+  if (!sameJson(before.root.props, after.root.props)) found.push({ what: "used-elsewhere", document: after });
   const was = standingsOf(before.root);
   const is = standingsOf(after.root);
   const kept = new Map<string, Set<string>>();

@@ -1,4 +1,4 @@
-import type { Document, Draft, Node, Place } from "./types";
+import type { Document, Draft, LayoutProps, LayoutSort, Node, Place } from "./types";
 
 /** Deep-freezes plain JSON. Already frozen branches are not walked again. */
 export function freeze<T>(value: T): T {
@@ -101,3 +101,31 @@ export const textPages = (documents: Draft["documents"]): readonly Document[] =>
   Object.values(documents)
     .filter((d) => d.kind === "page" && d.id !== "home")
     .sort((a, b) => (a.title < b.title ? -1 : 1));
+
+/** What a layout says of itself; undefined for what is no layout. */
+export const layoutProps = (document: Document): LayoutProps | undefined =>
+  document.kind === "layout" ? (document.root.props as unknown as LayoutProps) : undefined;
+
+/** The layouts of one sort of page, the one for all first, the others by title. */
+export const layoutsOf = (documents: Draft["documents"], sort: LayoutSort): readonly Document[] =>
+  Object.values(documents)
+    .filter((d) => layoutProps(d)?.of === sort)
+    .sort((a, b) => (a.id === sort ? -1 : b.id === sort ? 1 : a.title < b.title ? -1 : 1));
+
+/**
+ * The layout that a page is drawn in: one made for this product or collection, one made for a collection that it is in, or
+ * the one for all.
+ */
+export function layoutFor(
+  documents: Draft["documents"],
+  sort: LayoutSort,
+  thing: { readonly product?: string; readonly collections: readonly string[] },
+): Document | undefined {
+  const others = layoutsOf(documents, sort).filter((d) => d.id !== sort);
+  const named = (d: Document) => layoutProps(d)!;
+  return (
+    others.find((d) => thing.product !== undefined && named(d).products.includes(thing.product)) ??
+    others.find((d) => named(d).collections.some((c) => thing.collections.includes(c))) ??
+    documents[sort]
+  );
+}

@@ -27,8 +27,22 @@ export type Node = {
   readonly slots: Readonly<Record<string, readonly Node[]>>;
 };
 
-/** `page`: one page's own sections. `frame`: what stands above and below the sections of every page. */
-export type DocumentKind = "page" | "frame";
+/**
+ * `page`: one page's own sections. `frame`: what stands above and below the sections of every page. `layout`: the
+ * arrangement that all pages of one sort share; its root says which sort, and for which goods it is.
+ */
+export type DocumentKind = "page" | "frame" | "layout";
+
+/** The sorts of pages that have a layout. */
+export const LAYOUT_SORTS = ["product", "collection", "search"] as const;
+export type LayoutSort = (typeof LAYOUT_SORTS)[number];
+
+/** What the root of a layout says: without goods or collections named, it is the one for all that have no other. */
+export type LayoutProps = {
+  readonly of: LayoutSort;
+  readonly products: readonly string[];
+  readonly collections: readonly string[];
+};
 
 export type Document = {
   readonly schemaVersion: number;
@@ -76,6 +90,7 @@ export type Look = {
 /** The slots of a document's root, in the order in which a page shows them. */
 export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
   page: ["main"],
+  layout: ["main"],
   frame: ["top", "bottom"],
 };
 

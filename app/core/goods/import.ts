@@ -1,26 +1,106 @@
-import { readCsv } from "../formats";
+import type { CsvTable } from "../formats";
 import { parseMoney, type Minor } from "../money";
-import { AVAILABILITIES, AVAILABILITY_WORDS, slugOf, type Availability } from "./types";
+import { AVAILABILITY_WORDS } from "./availability";
+import { barcodeProblem } from "./barcode";
+import { AVAILABILITIES, MOST_OPTIONS, slugOf, TAX_CLASSES, type Availability, type TaxClass } from "./types";
 
-/** What a line of a goods file says about one product. */
+/** A table as it was read from a file, whatever its format. */
+export type Table = CsvTable;
+
+/** What a line of a goods file says about one product, or about one variant of it. */
 export type GoodsLine = {
   readonly line: number;
   readonly sku: string;
+  /** The SKU of the product of which this is a variant; empty: a product. */
+  readonly variantOf: string;
+  /** What tells this variant from the others. */
+  readonly options: readonly { readonly name: string; readonly value: string; readonly colour: string | null }[];
   readonly title: string;
   readonly description: string;
-  readonly price: Minor;
+  /** Null only for a variant that costs what its product does. */
+  readonly price: Minor | null;
   readonly compareAt: Minor | null;
+  readonly cost: Minor | null;
+  readonly taxClass: TaxClass;
   readonly collections: readonly string[];
   readonly tags: readonly string[];
   /** File names or addresses of pictures, as written. */
   readonly pictures: readonly string[];
   readonly stock: number | null;
+  readonly oversell: boolean;
+  readonly barcode: string;
+  readonly weight: number | null;
   readonly availability: Availability;
   readonly availableFrom: string | null;
+  readonly featured: boolean;
+  readonly specification: readonly { readonly name: string; readonly value: string }[];
+  /** SKUs. */
+  readonly related: readonly string[];
+  readonly searchTitle: string;
+  readonly searchDescription: string;
   readonly attributes: Readonly<Record<string, string>>;
 };
 
 export type LineProblem = { readonly line: number; readonly column: string; readonly why: string };
+
+const FIELDS = {
+  sku: ["sku", "article number", "item number", "code"],
+  title: ["title", "name", "product", "product name"],
+  variantOf: ["variant of", "parent", "parent sku"],
+  options: ["options", "variant"],
+  description: ["description", "text", "details"],
+  price: ["price", "sale price", "unit price"],
+  compareAt: ["compare-at price", "compare at price", "compare at", "was", "old price", "list price"],
+  cost: ["cost", "cost price", "purchase price"],
+  taxClass: ["tax class", "tax", "vat"],
+  collections: ["collection", "collections", "category", "categories"],
+  tags: ["tags", "tag", "labels"],
+  pictures: ["picture", "pictures", "image", "images", "photo", "photos"],
+  stock: ["stock", "quantity", "in stock", "inventory"],
+  oversell: ["oversell", "sell when out", "backorder"],
+  barcode: ["barcode", "ean", "ean-13", "gtin"],
+  weight: ["weight (g)", "weight", "grams"],
+  availability: ["availability", "state", "status"],
+  availableFrom: ["available from", "arrives", "date"],
+  featured: ["featured"],
+  specification: ["specification", "specifications"],
+  related: ["goes with", "related", "related goods"],
+  searchTitle: ["search title", "meta title"],
+  searchDescription: ["search description", "meta description"],
+} as const;
+export type GoodsField = keyof typeof FIELDS;
+export const GOODS_FIELDS = Object.keys(FIELDS) as readonly GoodsField[];
+
+/** What a column of a goods file can mean. */
+export const COLUMN_MEANS: Readonly<Record<GoodsField, string>> = {
+  sku: "SKU",
+  title: "title",
+  variantOf: "variant of (SKU)",
+  options: "options",
+  description: "description",
+  price: "price",
+  compareAt: "compare-at price",
+  cost: "cost",
+  taxClass: "tax class",
+  collections: "collection",
+  tags: "tags",
+  pictures: "pictures",
+  stock: "stock",
+  oversell: "sell when out",
+  barcode: "barcode",
+  weight: "weight in grams",
+  availability: "availability",
+  availableFrom: "available from",
+  featured: "featured",
+  specification: "specification",
+  related: "goes with (SKUs)",
+  searchTitle: "search title",
+  searchDescription: "search description",
+};
+
+export type ColumnMeaning = GoodsField | "attribute" | "none";
+/** What the seller said that columns mean, by their names; what is not in it is guessed. */
+export type ColumnChoice = Readonly<Record<string, ColumnMeaning>>;
 
 export type GoodsFile = {
   readonly lines: readonly GoodsLine[];
@@ -28,45 +108,23 @@ export type GoodsFile = {
   /** What the file has a column for. What it has none for says nothing about a product that is known already. */
   readonly given: readonly GoodsField[];
   /** How each column of the file was understood; `attribute` columns describe the product. */
-  readonly columns: readonly { readonly name: string; readonly means: string }[];
+  readonly columns: readonly {
+    readonly name: string;
+    readonly means: ColumnMeaning;
+    /** The first value in it. */
+    readonly sample: string;
+  }[];
 };
 
-const FIELDS = {
-  sku: ["sku", "article number", "item number", "code"],
-  title: ["title", "name", "product", "product name"],
-  description: ["description", "text", "details"],
-  price: ["price", "sale price", "unit price"],
-  compareAt: ["compare-at price", "compare at price", "compare at", "was", "old price", "list price"],
-  collections: ["collection", "collections", "category", "categories"],
-  tags: ["tags", "tag", "labels"],
-  pictures: ["picture", "pictures", "image", "images", "photo", "photos"],
-  stock: ["stock", "quantity", "in stock", "inventory"],
-  availability: ["availability", "state", "status"],
-  availableFrom: ["available from", "arrives", "date"],
-} as const;
-type Field = keyof typeof FIELDS;
-export type GoodsField = Field;
-
-const MEANS: Readonly<Record<Field, string>> = {
-  sku: "SKU",
-  title: "title",
-  description: "description",
-  price: "price",
-  compareAt: "compare-at price",
-  collections: "collection",
-  tags: "tags",
-  pictures: "pictures",
-  stock: "stock",
-  availability: "availability",
-  availableFrom: "available from",
-};
-
-const fieldOf = (column: string): Field | undefined => {
-  const plain = column
+const plainName = (column: string) =>
+  column
     .toLowerCase()
     .replace(/[_\s]+/g, " ")
     .trim();
-  return (Object.keys(FIELDS) as Field[]).find((f) => (FIELDS[f] as readonly string[]).includes(plain));
+
+const guess = (column: string): ColumnMeaning => {
+  const plain = plainName(column);
+  return GOODS_FIELDS.find((f) => (FIELDS[f] as readonly string[]).includes(plain)) ?? (column ? "attribute" : "none");
 };
 
 const list = (cell: string) =>
@@ -74,6 +132,13 @@ const list = (cell: string) =>
     .split(/[|;]/)
     .map((part) => part.trim())
     .filter(Boolean);
+
+/** "Size: 2 m|Colour: Dawn #e8835a" as pairs. */
+const pairs = (cell: string) =>
+  list(cell).map((part) => {
+    const [, name = "", value = ""] = /^([^:]*):\s*(.*)$/.exec(part) ?? [];
+    return { name: name.trim(), value: value.trim() };
+  });
 
 const WORD_TO_AVAILABILITY = new Map<string, Availability>(
   AVAILABILITIES.flatMap(
@@ -86,6 +151,9 @@ const WORD_TO_AVAILABILITY = new Map<string, Availability>(
   ),
 );
 
+const YES = new Set(["yes", "y", "true", "1", "x"]);
+const NO = new Set(["no", "n", "false", "0", ""]);
+
 const isDay = (text: string) =>
   /^\d{4}-\d{2}-\d{2}$/.test(text) &&
   !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
@@ -93,30 +161,40 @@ const isDay = (text: string) =>
 
 /**
  * Reads a goods file. A line with a problem is reported and left out, the others are understood; nothing is stored here.
- * Two lines with the same SKU are a problem of the second.
+ * Two lines with the same SKU are a problem of the second. A line that names the product of which it is a variant needs
+ * no title and no price of its own.
  */
-export function readGoods(text: string, currency: string): GoodsFile {
-  const table = readCsv(text);
+export function readGoods(table: Table, currency: string, choice: ColumnChoice = {}): GoodsFile {
   const problems: LineProblem[] = table.problems.map((p) => ({ ...p, column: "" }));
-  const fields = table.columns.map((name) => ({ name, field: fieldOf(name) }));
-  const columns = fields.map(({ name, field }) => ({
-    name,
-    means: field ? MEANS[field] : name ? "attribute" : "left out",
-  }));
-  const given = fields.map((f) => f.field).filter((f) => f !== undefined);
-  const has = (field: Field) => fields.some((f) => f.field === field);
+  const taken = new Set<GoodsField>();
+  const columns = table.columns.map((name, i) => {
+    const wish = choice[name] ?? guess(name);
+    const twice = wish !== "attribute" && wish !== "none" && taken.has(wish);
+    if (!twice && wish !== "attribute" && wish !== "none") taken.add(wish);
+    const sample =
+      table.rows
+        .find((r) => r.cells[i]?.trim())
+        ?.cells[i]?.trim()
+        .slice(0, 80) ?? "";
+    // Of two columns for one thing the first says it.
+    return { name, means: twice ? ("none" as const) : wish, sample };
+  });
+  const given = GOODS_FIELDS.filter((f) => taken.has(f));
+  const at = Object.fromEntries(given.map((f) => [f, columns.findIndex((c) => c.means === f)])) as Partial<
+    Record<GoodsField, number>
+  >;
   if (table.columns.length === 0)
     return { lines: [], given: [], columns: [], problems: [{ line: 1, column: "", why: "The file is empty." }] };
   for (const field of ["title", "price"] as const) {
-    if (!has(field)) {
+    if (!taken.has(field)) {
       problems.push({
         line: 1,
         column: "",
-        why: `No column says the ${MEANS[field]}. Name one of the columns “${MEANS[field]}”.`,
+        why: `No column says the ${COLUMN_MEANS[field]}. Say which one does.`,
       });
     }
   }
-  if (!has("title") || !has("price")) return { lines: [], given, columns, problems };
+  if (!taken.has("title") || !taken.has("price")) return { lines: [], given, columns, problems };
 
   const lines: GoodsLine[] = [];
   const skus = new Map<string, number>();
@@ -129,27 +207,63 @@ export function readGoods(text: string, currency: string): GoodsFile {
         `This line has ${cells.length} values, the head has ${table.columns.length}. Put quotation marks around a value with a comma in it.`,
       );
     }
-    const cell = (field: Field) => cells[fields.findIndex((f) => f.field === field)]?.trim() ?? "";
-    const money = (field: "price" | "compareAt"): Minor | null => {
+    const cell = (field: GoodsField) => cells[at[field] ?? -1]?.trim() ?? "";
+    const money = (field: "price" | "compareAt" | "cost", mayLack: boolean): Minor | null => {
       const written = cell(field);
-      if (written === "" && field === "compareAt") return null;
+      if (written === "" && mayLack) return null;
       const parsed = parseMoney(written, currency);
       if (parsed.ok) return parsed.amount;
-      report(MEANS[field], parsed.why);
+      report(COLUMN_MEANS[field], parsed.why);
       return null;
     };
-    const title = cell("title");
-    if (!title) report("title", "There is no title.");
-    if (title.length > 160) report("title", "The title is longer than 160 characters.");
-    const sku = cell("sku") || slugOf(title).toUpperCase().slice(0, 40);
+    const whole = (field: "stock" | "weight"): number | null => {
+      const written = cell(field);
+      if (written === "") return null;
+      if (/^\d{1,7}$/.test(written)) return Number(written);
+      report(COLUMN_MEANS[field], `“${written}” is not a whole number.`);
+      return null;
+    };
+    const yes = (field: "oversell" | "featured"): boolean => {
+      const written = cell(field).toLowerCase();
+      if (!YES.has(written) && !NO.has(written)) report(COLUMN_MEANS[field], `“${written}” is neither yes nor no.`);
+      return YES.has(written);
+    };
+    const short = (field: GoodsField, most: number): string => {
+      const written = cell(field);
+      if (written.length > most) report(COLUMN_MEANS[field], `This is longer than ${most} characters.`);
+      return written;
+    };
+    const variantOf = short("variantOf", 80);
+    const isVariant = variantOf !== "";
+    const title = short("title", 160);
+    if (!title && !isVariant) report("title", "There is no title.");
+    const options = pairs(cell("options")).map(({ name, value }) => {
+      const [, words = value, colour = null] = /^(.*\S)\s+(#[0-9a-f]{6})$/i.exec(value) ?? [];
+      return { name, value: words, colour };
+    });
+    if (isVariant && options.length === 0)
+      report("options", "Say what tells this variant from the others, like “Size: 2 m|Colour: Dawn”.");
+    if (options.some((o) => !o.name || !o.value))
+      report("options", `“${cell("options")}” can’t be read. Write it like “Size: 2 m|Colour: Dawn”.`);
+    if (options.length > MOST_OPTIONS) report("options", `A product has ${MOST_OPTIONS} options at most.`);
+    const sku =
+      short("sku", 80) ||
+      slugOf([title, ...options.map((o) => o.value)].join(" "))
+        .toUpperCase()
+        .slice(0, 40);
     const twin = skus.get(sku);
-    if (twin !== undefined && title) report("SKU", `“${sku}” stands on line ${twin} already.`);
+    if (twin !== undefined && (title || isVariant)) report("SKU", `“${sku}” stands on line ${twin} already.`);
     else skus.set(sku, line);
-    const price = money("price");
-    const compareAt = money("compareAt");
-    const stockText = cell("stock");
-    if (stockText !== "" && !/^\d{1,7}$/.test(stockText)) report("stock", `“${stockText}” is not a whole number.`);
-    const stock = stockText === "" ? null : Number(stockText);
+    const price = money("price", isVariant);
+    const compareAt = money("compareAt", true);
+    const cost = money("cost", true);
+    const stock = whole("stock");
+    const weight = whole("weight");
+    const oversell = yes("oversell");
+    const featured = yes("featured");
+    const barcode = cell("barcode").replace(/[\s-]/g, "");
+    const barcodeWhy = barcodeProblem(barcode);
+    if (barcodeWhy) report("barcode", barcodeWhy);
     const state = cell("availability").toLowerCase();
     const stated = WORD_TO_AVAILABILITY.get(state);
     if (state && !stated)
@@ -157,29 +271,45 @@ export function readGoods(text: string, currency: string): GoodsFile {
         "availability",
         `“${cell("availability")}” is not one of: ${Object.values(AVAILABILITY_WORDS).join(", ")}.`,
       );
+    const taxClass = (cell("taxClass").toLowerCase() || "standard") as TaxClass;
+    if (!TAX_CLASSES.includes(taxClass))
+      report("tax class", `“${cell("taxClass")}” is not one of: ${TAX_CLASSES.join(", ")}.`);
     const availableFrom = cell("availableFrom") || null;
     if (availableFrom && !isDay(availableFrom))
       report("available from", `“${availableFrom}” is not a day. Write it like 2027-03-01.`);
     if (problems.length > before) continue;
     const attributes: Record<string, string> = {};
-    fields.forEach(({ name, field }, i) => {
+    columns.forEach(({ name, means }, i) => {
       const value = cells[i]?.trim();
-      if (!field && name && value) attributes[name] = value;
+      if (means === "attribute" && name && value) attributes[name] = value;
     });
     lines.push({
       line,
       sku,
+      variantOf,
+      options,
       title,
       description: cell("description"),
-      price: price!,
+      price,
       compareAt,
+      cost,
+      taxClass,
       stock,
+      oversell,
+      barcode,
+      weight,
       availableFrom,
+      featured,
       attributes,
+      specification: pairs(cell("specification")).filter((p) => p.name && p.value),
+      related: list(cell("related")),
+      searchTitle: short("searchTitle", 160),
+      searchDescription: short("searchDescription", 320),
       collections: list(cell("collections")),
       tags: list(cell("tags")),
       pictures: list(cell("pictures")),
-      availability: stated ?? (stock === 0 ? "sold-out" : "in-stock"),
+      // That none is there is the stock's to say.
+      availability: stated ?? "in-stock",
     });
   }
   return { lines, given, columns, problems };

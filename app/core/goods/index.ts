@@ -1,3 +1,12 @@
 export * from "./types";
+export * from "./availability";
+export * from "./barcode";
+export { attributeNames, byValue, indexOf, orderedValues, partsOf, valuesOf, type Facet } from "./facets";
 export * from "./import";
+export * from "./listing";
+export * from "./ranking";
+export * from "./reviews";
+export * from "./rules";
+export * from "./schema";
 export * from "./search";
+export * from "./variants";

@@ -1,24 +1,57 @@
 import type { Minor } from "../money";
+import { plainOf, type Rich } from "../rich";
+import type { CollectionRules } from "./rules";
+import type { Review } from "./reviews";
+import type { Pair } from "./ranking";
 
 /** Whether a product can be had, as a state of the product and not as a number. */
 export const AVAILABILITIES = [
   "in-stock",
+  "low",
   "sold-out",
   "coming-soon",
+  "pre-order",
   "made-to-order",
   "collect-only",
   "discontinued",
 ] as const;
 export type Availability = (typeof AVAILABILITIES)[number];
+/** Words for states that a shop, or a product, says otherwise than usual. */
+export type AvailabilityWords = Readonly<Partial<Record<Availability, string>>>;
 
-/** The words for each state in the shop; `in-stock` needs no badge. */
-export const AVAILABILITY_WORDS: Readonly<Record<Availability, string>> = {
-  "in-stock": "In stock",
-  "sold-out": "Sold out",
-  "coming-soon": "Coming soon",
-  "made-to-order": "Made to order",
-  "collect-only": "Collect only",
-  discontinued: "No longer made",
+/** How goods are taxed; what each class amounts to is said where the shop's taxes are set. */
+export const TAX_CLASSES = ["standard", "reduced", "none"] as const;
+export type TaxClass = (typeof TAX_CLASSES)[number];
+
+/** How shoppers pick a value of an option. */
+export const PICKERS = ["buttons", "swatches", "pictures", "list"] as const;
+export type Picker = (typeof PICKERS)[number];
+
+/** The most options that a product has, values that an option has, and variants in all. */
+export const MOST_OPTIONS = 3;
+export const MOST_VALUES = 40;
+export const MOST_VARIANTS = 200;
+
+/** Something to choose before buying: a colour, a size. */
+export type Option = {
+  readonly name: string;
+  readonly picker: Picker;
+  readonly values: readonly { readonly name: string; readonly colour: string | null }[];
+};
+
+/** One thing of a product that can be bought: one value of each option. Null: as the product says. */
+export type Variant = {
+  readonly id: string;
+  /** One value for each option of the product, in the order of the options. */
+  readonly values: readonly string[];
+  readonly sku: string;
+  readonly price: Minor | null;
+  readonly compareAt: Minor | null;
+  readonly stock: number | null;
+  readonly barcode: string;
+  readonly weight: number | null;
+  readonly picture: string | null;
+  readonly availability: Availability | null;
 };
 
 export type Product = {
@@ -26,20 +59,61 @@ export type Product = {
   /** Its place in the shop's addresses: `/products/{slug}`. */
   readonly slug: string;
   readonly title: string;
-  readonly description: string;
+  readonly description: Rich;
   readonly price: Minor;
   readonly compareAt: Minor | null;
+  /** What it cost the seller; never shown in the shop. */
+  readonly cost: Minor | null;
+  readonly taxClass: TaxClass;
+  /** As the seller said; what it comes to with the stock that there is: `stateOf`. */
   readonly availability: Availability;
   /** The day on which something that is coming soon arrives, `YYYY-MM-DD`. */
   readonly availableFrom: string | null;
+  /** Pieces there are; null: not counted. */
   readonly stock: number | null;
+  /** Whether it can be bought when none are left. */
+  readonly oversell: boolean;
   readonly sku: string;
+  /** A GTIN-13 (EAN), or empty. */
+  readonly barcode: string;
+  /** Grams. */
+  readonly weight: number | null;
   readonly tags: readonly string[];
   readonly attributes: Readonly<Record<string, string>>;
+  /** The specification table, row by row, besides the attributes. */
+  readonly specification: readonly { readonly name: string; readonly value: string }[];
   /** Ids of pictures, first one first. */
   readonly pictures: readonly string[];
-  /** Ids of collections. */
+  /** A video among the pictures: its file, and after how many pictures it stands. */
+  readonly video: { readonly file: string; readonly after: number } | null;
+  /** Ids of collections that it was put into by hand. */
   readonly collections: readonly string[];
+  readonly options: readonly Option[];
+  readonly variants: readonly Variant[];
+  /** Ids of goods that go with it, as the seller chose them; none: what is worked out. */
+  readonly related: readonly string[];
+  readonly featured: boolean;
+  /** What search engines are told; empty: title and description. */
+  readonly search: { readonly title: string; readonly description: string };
+  readonly words: AvailabilityWords;
+  readonly archived: boolean;
+  /** ISO 8601, when it was brought in. */
+  readonly createdAt: string;
+  /** Stars given by shoppers whose reviews are shown. */
+  readonly rating: { readonly average: number; readonly count: number } | null;
+  /** How well it sells of late, see `bestselling`. */
+  readonly sold: number;
+};
+
+export const SORTS = ["hand", "bestselling", "newest", "price-up", "price-down", "name"] as const;
+export type Sort = (typeof SORTS)[number];
+export const SORT_WORDS: Readonly<Record<Sort, string>> = {
+  hand: "As arranged",
+  bestselling: "Bestselling",
+  newest: "Newest",
+  "price-up": "Price, low to high",
+  "price-down": "Price, high to low",
+  name: "Name",
 };
 
 export type Collection = {
@@ -48,43 +122,72 @@ export type Collection = {
   readonly title: string;
   readonly description: string;
   readonly picture: string | null;
+  /** The collection inside of which it stands. */
+  readonly parent: string | null;
+  /** Which goods are in it, where that is worked out; null: chosen by hand. */
+  readonly rules: CollectionRules | null;
+  readonly sort: Sort;
+  /** Ids of products in the order that the seller gave them by hand; others follow. */
+  readonly order: readonly string[];
 };
 
-export type Goods = { readonly products: readonly Product[]; readonly collections: readonly Collection[] };
+export type Goods = {
+  /** What is sold; nothing that was archived. */
+  readonly products: readonly Product[];
+  readonly collections: readonly Collection[];
+  readonly words?: AvailabilityWords;
+  /** Digits after the point in the shop's currency (ISO 4217); 2 where it is not said. */
+  readonly digits?: number;
+  /** Groups of words that mean the same to shoppers. */
+  readonly synonyms?: readonly (readonly string[])[];
+  /** Shown reviews by product, latest first. */
+  readonly reviews?: Readonly<Record<string, readonly Review[]>>;
+  /** What was bought together with each product, strongest first. */
+  readonly together?: Readonly<Record<string, readonly Pair[]>>;
+};
 
-// Making a formatter takes far longer than using it.
-const dayWriters = new Map<string, Intl.DateTimeFormat>();
-
-function dayWriter(locale: string): Intl.DateTimeFormat {
-  let writer = dayWriters.get(locale);
-  if (!writer) {
-    writer = new Intl.DateTimeFormat(locale, { day: "numeric", month: "long", timeZone: "UTC" });
-    dayWriters.set(locale, writer);
-  }
-  return writer;
+/** A product that says nothing but what is given. */
+export function makeProduct(more: Partial<Product> & Pick<Product, "id" | "title">): Product {
+  return {
+    slug: more.id,
+    description: "",
+    price: 0,
+    compareAt: null,
+    cost: null,
+    taxClass: "standard",
+    availability: "in-stock",
+    availableFrom: null,
+    stock: null,
+    oversell: false,
+    sku: more.id,
+    barcode: "",
+    weight: null,
+    tags: [],
+    attributes: {},
+    specification: [],
+    pictures: [],
+    video: null,
+    collections: [],
+    options: [],
+    variants: [],
+    related: [],
+    featured: false,
+    search: { title: "", description: "" },
+    words: {},
+    archived: false,
+    createdAt: "2026-01-01T00:00:00.000Z",
+    rating: null,
+    sold: 0,
+    ...more,
+  };
 }
 
-/** The badge that a product wears in a grid, if any. */
-export function badgeOf(product: Product, locale = "en-GB"): string | undefined {
-  if (product.availability === "coming-soon" && product.availableFrom) {
-    const day = new Date(`${product.availableFrom}T12:00:00Z`);
-    return `Coming ${dayWriter(locale).format(day)}`;
-  }
-  if (product.availability !== "in-stock") return AVAILABILITY_WORDS[product.availability];
-  if (product.compareAt !== null && product.compareAt > product.price) {
-    return `Save ${Math.round(100 - (product.price / product.compareAt) * 100)}%`;
-  }
-  return undefined;
+export function makeCollection(more: Partial<Collection> & Pick<Collection, "id" | "title">): Collection {
+  return { slug: more.id, description: "", picture: null, parent: null, rules: null, sort: "hand", order: [], ...more };
 }
 
-/** What to show for a choice of goods: the products of a collection, or everything when none is named. */
-export function chosenProducts(goods: Goods, collection: string | null, most: number): readonly Product[] {
-  const wanted =
-    collection === null ? goods.products : goods.products.filter((p) => p.collections.includes(collection));
-  // What can be bought comes first; within that the shop's own order stays.
-  const rank = (p: Product) => (p.availability === "sold-out" || p.availability === "discontinued" ? 1 : 0);
-  return wanted.toSorted((a, b) => rank(a) - rank(b)).slice(0, most);
-}
+/** A product's description as plain text. */
+export const descriptionOf = (product: Pick<Product, "description">): string => plainOf(product.description);
 
 /** A place in an address made from a title: lower-case letters, digits and hyphens. */
 export function slugOf(title: string): string {

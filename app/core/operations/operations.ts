@@ -85,7 +85,7 @@ function setStyleOn(node: Node, operation: Extract<Operation, { type: "setStyle"
 
 function applyToDocument(
   document: Document,
-  operation: Exclude<Operation, { type: "setLook" }>,
+  operation: Exclude<Operation, { type: "setLook" | "addDocument" | "removeDocument" }>,
 ): Document | ApplyFailure {
   const { root } = document;
   const withRoot = (next: Node): Document => ({ ...document, root: next });
@@ -131,6 +131,9 @@ function applyToDocument(
       }
       return withRoot(changeNode(root, node.id, (n) => setStyleOn(n, operation)));
     }
+    case "setTitle":
+      if (document.title !== operation.before) return fail("changed-meanwhile", document.id);
+      return { ...document, title: operation.after };
     case "setShown": {
       const node = findNode(root, operation.node);
       if (!node) return fail("gone", operation.node);
@@ -153,6 +156,17 @@ export function apply(draft: Draft, operation: Operation): Applied {
     const next = writeAt(look, operation.path, operation.after);
     if (next === undefined) return fail("bad-place", operation.path.join("."));
     return { ok: true, draft: freeze({ ...draft, look: next as unknown as Look }) };
+  }
+  if (operation.type === "addDocument") {
+    const { added } = operation;
+    if (draft.documents[added.id]) return fail("duplicate-id", added.id);
+    return { ok: true, draft: freeze({ ...draft, documents: { ...draft.documents, [added.id]: added } }) };
+  }
+  if (operation.type === "removeDocument") {
+    const { [operation.added.id]: there, ...others } = draft.documents;
+    if (!there) return fail("gone", operation.added.id);
+    if (!sameJson(there, operation.added)) return fail("changed-meanwhile", there.id);
+    return { ok: true, draft: freeze({ ...draft, documents: others }) };
   }
   const document = draft.documents[operation.document];
   if (!document) return fail("gone", operation.document);
@@ -181,9 +195,14 @@ export function invert(operation: Operation): Operation {
       return { type: "insertNode", document: operation.document, to: operation.from, node: operation.node };
     case "moveNode":
       return { ...operation, from: operation.to, to: operation.from };
+    case "addDocument":
+      return { ...operation, type: "removeDocument" };
+    case "removeDocument":
+      return { ...operation, type: "addDocument" };
     case "setProp":
     case "setStyle":
     case "setLook":
+    case "setTitle":
       return { ...operation, before: operation.after, after: operation.before } as Operation;
     case "setShown":
       return { ...operation, before: operation.after, after: operation.before };
@@ -201,8 +220,15 @@ export function rebase(draft: Draft, operation: Operation): Operation | undefine
   if (operation.type === "setLook") {
     return { ...operation, before: held(readAt(draft.look as unknown as Json, operation.path)) };
   }
-  const root = draft.documents[operation.document]?.root;
-  if (!root) return undefined;
+  if (operation.type === "addDocument") return draft.documents[operation.added.id] ? undefined : operation;
+  if (operation.type === "removeDocument") {
+    const there = draft.documents[operation.added.id];
+    return there && { ...operation, added: there };
+  }
+  const document = draft.documents[operation.document];
+  if (!document) return undefined;
+  if (operation.type === "setTitle") return { ...operation, before: document.title };
+  const { root } = document;
   if (operation.type === "insertNode") {
     const parent = findNode(root, operation.to.parent);
     const siblings = parent && slotOf(parent, operation.to.slot);

@@ -1,4 +1,4 @@
-import type { Audience, Json, Node, Place, StyleValue } from "../document";
+import type { Audience, Document, Json, Node, Place, StyleValue } from "../document";
 
 /** A value that may be missing; survives JSON, unlike `undefined`. */
 export type Held<T> = { readonly is: T } | { readonly absent: true };
@@ -49,6 +49,9 @@ export type Operation =
       readonly before: boolean;
       readonly after: boolean;
     }
+  | { readonly type: "addDocument"; readonly added: Document }
+  | { readonly type: "removeDocument"; readonly added: Document }
+  | { readonly type: "setTitle"; readonly document: string; readonly before: string; readonly after: string }
   | { readonly type: "setLook"; readonly path: Path; readonly before: Held<Json>; readonly after: Held<Json> };
 
 export type ApplyFailure = {

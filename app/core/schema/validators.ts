@@ -55,7 +55,7 @@ const innerNodeSchema = nodeSchema.refine(
 export const documentSchema: z.ZodType<Document> = z.strictObject({
   schemaVersion: z.number().int().min(1),
   id,
-  kind: z.enum(["page", "frame"]),
+  kind: z.enum(["page", "frame", "layout"]),
   title: z.string().max(200),
   root: nodeSchema,
 });
@@ -126,6 +126,8 @@ const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
     after: heldOf(styleValue),
   }),
   z.strictObject({ type: z.literal("setShown"), document: id, node: id, before: z.boolean(), after: z.boolean() }),
+  z.strictObject({ type: z.enum(["addDocument", "removeDocument"]), added: documentSchema }),
+  z.strictObject({ type: z.literal("setTitle"), document: id, before: z.string(), after: z.string().max(200) }),
   z.strictObject({ type: z.literal("setLook"), path, before: heldOf(json), after: heldOf(json) }),
 ]) as z.ZodType<Operation>;
 

@@ -46,13 +46,19 @@ export const definition: Definition<HeaderProps> = {
 .s-header .nav a:hover{text-decoration:underline;text-decoration-thickness:.1em}
 .s-header .nav{flex:1;display:flex;justify-content:flex-end}
 .find{display:grid;place-items:center;width:2.75rem;height:2.75rem;flex:none}
+.find+.find{margin-inline-start:calc(.4rem - var(--s3))}
+.cart-link{position:relative}
+.cart-n{position:absolute;top:.1rem;right:0;min-width:1.2rem;height:1.2rem;padding:0 .25rem;border-radius:9px;background:var(--brand);color:var(--on-brand);font-size:.75rem;font-weight:var(--strong);line-height:1.2rem;text-align:center;font-variant-numeric:tabular-nums}
+.cart-n[hidden]{display:none}
 .s-header .drop{display:none}
 .a-middle .in,.a-split .in{flex-wrap:wrap}
 @media (min-width:800px){
 .s-header.a-middle .in{flex-direction:column;gap:var(--s1);position:relative}
 .s-header.a-middle .find{position:absolute;right:var(--gutter);top:0}
+.s-header.a-middle .find:has(+.find){right:calc(var(--gutter) + 2.75rem)}
 .s-header.a-split .in{display:grid;grid-template-columns:1fr auto 1fr}
 .s-header.a-split .find{grid-column:3;grid-row:1;justify-self:end}
+.s-header.a-split .find:has(+.find){margin-inline-end:2.75rem}
 .s-header.a-split .nav{justify-content:flex-start}
 .s-header.a-split .wordmark{grid-column:2;grid-row:1}
 .s-header.a-split .nav{grid-column:1;grid-row:1}
@@ -63,6 +69,7 @@ export const definition: Definition<HeaderProps> = {
 .s-header .in{gap:.25rem}
 .s-header .wordmark{min-width:0}
 .find{order:1}
+.s-header .find+.find{margin-inline-start:0}
 .s-header .drop{display:block;order:2}
 .drop summary{display:flex;align-items:center;gap:.5rem;min-height:2.75rem;padding-inline:.25rem;cursor:pointer;list-style:none;font-weight:var(--strong)}
 .drop summary::-webkit-details-marker{display:none}

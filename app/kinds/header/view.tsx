@@ -46,6 +46,21 @@ export function View({ props }: ViewProps<HeaderProps>): ReactNode {
           </svg>
         </a>
       ) : null}
+      {goods.products.length ? (
+        <a className="find cart-link" href="/cart" aria-label="Cart">
+          <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+            <path
+              d="M3.500 7.500h17l-1.600 12.500H5.100ZM8.500 10V7a3.500 3.500 0 0 1 7 0v3"
+              fill="none"
+              stroke="currentColor"
+              strokeWidth="1.900"
+              strokeLinecap="round"
+              strokeLinejoin="round"
+            />
+          </svg>
+          <span className="cart-n" hidden />
+        </a>
+      ) : null}
     </div>
   );
 }

@@ -1,9 +1,27 @@
 import { createContext, useContext, type ComponentType, type ReactNode } from "react";
 import type { Logo, Node } from "~/core/document";
-import type { Collection, Goods, Product } from "~/core/goods";
+import type { Collection, Found, Goods, GoodsQuery, Product, Variant } from "~/core/goods";
 import { sourceOf, type Picture } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
+
+/** The thing that the page is about, where it is about one; its layout shows it. */
+export type Shown =
+  | { readonly page: "product"; readonly product: Product; readonly variant: Variant | undefined }
+  /** `collection`: undefined for everything there is. `address`: of the list without anything asked of it. */
+  | {
+      readonly page: "collection";
+      readonly collection: Collection | undefined;
+      readonly query: GoodsQuery;
+      readonly address: string;
+    }
+  | {
+      readonly page: "search";
+      readonly sought: string;
+      readonly found: Found;
+      readonly query: GoodsQuery;
+      readonly address: string;
+    };
 
 /** What views need to know about the shop they draw; the same for panes and shop, but for `studio`. */
 export type KindEnv = {
@@ -23,6 +41,10 @@ export type KindEnv = {
     /** Takes the place of running text while it is edited. */
     readonly RichEditor?: ComponentType<RichEditorProps>;
   };
+  readonly shown?: Shown;
+  /** Digits after the point in the shop's currency. */
+  readonly digits: number;
+  readonly locale: string;
   /** Facts that running text can be filled with. */
   readonly facts: Readonly<Record<LiveField, string>>;
 };

@@ -1,7 +1,9 @@
 export * from "./env";
 export { Action, Words } from "./words";
 export { Pic } from "./pic";
-export { Price, ProductCard, Rating } from "./product-card";
+export { ProductCard, Rating } from "./product-card";
+export * from "./shown";
+export { RichText } from "./rich";
 export { Sign, SIGNS } from "./signs";
 export { Wordmark } from "./wordmark";
 export { BASE_CSS } from "./base-css";

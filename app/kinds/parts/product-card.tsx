@@ -1,21 +1,8 @@
 import type { ReactNode } from "react";
-import { badgeOf, factWords, type Product } from "~/core/goods";
+import { badgeOf, factWords, stateOf, type Product } from "~/core/goods";
 import { productAddress, useEnv } from "./env";
 import { Pic } from "./pic";
-
-/** A product's price, with what it was before where it is reduced. */
-export function Price({ product }: { product: Product }): ReactNode {
-  const { money } = useEnv();
-  if (product.compareAt === null || product.compareAt <= product.price)
-    return <span className="price">{money(product.price)}</span>;
-  return (
-    <span className="price">
-      <span className="unseen">Now </span>
-      <ins>{money(product.price)}</ins> <span className="unseen">was </span>
-      <del>{money(product.compareAt)}</del>
-    </span>
-  );
-}
+import { Price } from "./shown";
 
 type CardProps = {
   product: Product;
@@ -37,7 +24,7 @@ export function Rating({ value, count }: { value: number; count: number }): Reac
       ))}
       <span>
         <span className="unseen">{value.toFixed(1)} of 5 from </span>
-        {count} reviews
+        {count === 1 ? "1 review" : `${count} reviews`}
       </span>
     </p>
   );
@@ -45,13 +32,14 @@ export function Rating({ value, count }: { value: number; count: number }): Reac
 
 /** A product in a grid, a shelf or a list: one link, whole card. */
 export function ProductCard({ product, sizes, eager = false, level = 3, facts }: CardProps): ReactNode {
-  const { card } = useEnv();
-  const badge = card.badge ? badgeOf(product) : undefined;
+  const { card, goods, locale } = useEnv();
+  const badge = card.badge ? badgeOf(product, { locale, words: goods.words }) : undefined;
+  const state = stateOf(product);
   const Head = level === 2 ? "h2" : "h3";
   const said = Object.entries(product.attributes)
     .slice(0, facts ?? card.facts)
     .map(([name, value]) => factWords(name, value));
-  const isOver = product.availability === "sold-out" || product.availability === "discontinued";
+  const isOver = state === "sold-out" || state === "discontinued";
   return (
     <article className={isOver ? "card is-over" : "card"}>
       <div className="card-picture">
@@ -59,9 +47,7 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts }:
         {card.second && product.pictures[1] ? (
           <Pic picture={product.pictures[1]} sizes={sizes} className="pic-second" alt="" />
         ) : null}
-        {badge ? (
-          <span className={`badge badge-${badge.startsWith("Save") ? "sale" : product.availability}`}>{badge}</span>
-        ) : null}
+        {badge ? <span className={`badge badge-${badge.look}`}>{badge.words}</span> : null}
       </div>
       <div className="card-words">
         <Head className="card-title">
@@ -77,6 +63,7 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts }:
             ))}
           </dl>
         ) : null}
+        {product.rating ? <Rating value={product.rating.average} count={product.rating.count} /> : null}
         {card.price ? <Price product={product} /> : null}
       </div>
     </article>

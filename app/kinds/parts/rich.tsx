@@ -149,3 +149,13 @@ export function Rich({ at, text, className = "", hint }: RichProps): ReactNode {
     </div>
   );
 }
+
+/** Running text that is not this page's own to edit, such as a product's description. */
+export function RichText({ text, className = "" }: { text: RichValue; className?: string }): ReactNode {
+  const env = useEnv();
+  return (
+    <div className={`rich ${className}`.trim()}>
+      {(treeOf(text).content ?? []).map((block, i) => drawn(block, i, env))}
+    </div>
+  );
+}

@@ -2,6 +2,18 @@ import type { ReactNode } from "react";
 
 /** Signs for a logo made here: plain shapes on a 24 × 24 field, filled with the current colour. */
 export const SIGNS: Readonly<Record<string, { readonly name: string; readonly path: string }>> = {
+  parcel: {
+    name: "Parcel",
+    path: "M12 1.8 21 6v12l-9 4.200L3 18V6Zm-1 9.900L5 8.900v7.800l6 2.800Zm2 0v7.800l6-2.800V8.900ZM12 4 6.600 6.500 12 9l2-.9-5.300-2.500Zm4.200 3.100 1.200-.6L12 4Z",
+  },
+  return: {
+    name: "There and back",
+    path: "M8.500 3.500 10 5 7.500 7.500H15a6.500 6.500 0 0 1 0 13H6v-2.200h9a4.300 4.300 0 0 0 0-8.600H7.500L10 12.200l-1.500 1.500L3.400 8.600Z",
+  },
+  mend: {
+    name: "Needle",
+    path: "M20.700 3.300c1 1 .9 2.700-.4 4L7.200 20.400 2.500 21.500l1.100-4.700L16.700 3.700c1.300-1.300 3-1.400 4-.4Zm-1.500 1.500c-.2-.2-.7-.1-1.200.4l-.9.9.8.8.9-.9c.5-.5.6-1 .4-1.200ZM5.500 17.900l-.2.800.8-.2 9.800-9.800-.6-.6Z",
+  },
   kite: {
     name: "Kite",
     path: "M12 1.5 20 9l-7.2 8.3c-.5 2.2-2.3 3-3.6 3.7-1 .5-1.5.9-1.6 1.7H6c.1-1.8 1.3-2.6 2.5-3.2 1-.6 2-1 2.4-2L4 9ZM11.2 4.9 6.8 9h4.4Zm1.6 0V9h4.4ZM6.9 10.5l4.3 4.8v-4.8Zm5.9 0v4.8l4.3-4.8Z",

@@ -1,148 +1,75 @@
 import type { ReactNode } from "react";
-import {
-  AVAILABILITY_WORDS,
-  badgeOf,
-  chosenProducts,
-  factWords,
-  searchProducts,
-  type Collection,
-  type Goods,
-  type Product,
-} from "~/core/goods";
-import { collectionAddress, Pic, Price, ProductCard } from "~/kinds/parts";
+import { mostOf, priceOf, type Goods } from "~/core/goods";
+import { Pic, productAddress, useEnv } from "~/kinds/parts";
+import type { CartLine } from "../target";
 
-type Crumb = { readonly name: string; readonly address?: string };
-
-function Crumbs({ crumbs }: { crumbs: readonly Crumb[] }): ReactNode {
-  return (
-    <nav className="crumbs" aria-label="Where you are">
-      <ol>
-        {crumbs.map(({ name, address }) => (
-          <li key={name}>{address ? <a href={address}>{name}</a> : <span aria-current="page">{name}</span>}</li>
-        ))}
-      </ol>
-    </nav>
-  );
-}
-
-function Grid({ products }: { products: readonly Product[] }): ReactNode {
-  return (
-    <ul className="grid">
-      {products.map((product, index) => (
-        <li key={product.id}>
-          <ProductCard
-            product={product}
-            level={2}
-            eager={index < 4}
-            sizes="(min-width:1024px) 25vw, (min-width:600px) 33vw, 50vw"
-          />
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-/** All goods of a collection; of the whole shop where none is given. */
-export function CollectionPage({ goods, collection }: { goods: Goods; collection: Collection | undefined }): ReactNode {
-  const products = chosenProducts(goods, collection?.id ?? null, 500);
-  const title = collection?.title ?? "Everything";
-  return (
-    <div className="in plain">
-      <Crumbs crumbs={[{ name: "Home", address: "/" }, { name: title }]} />
-      <div className="plain-head">
-        <h1 className="head">{title}</h1>
-        {collection?.description ? <p className="lead">{collection.description}</p> : null}
-      </div>
-      {products.length ? (
-        <Grid products={products} />
-      ) : (
-        <p className="lead">
-          There is nothing here just now. <a href="/">Back to the start</a>
-        </p>
-      )}
-    </div>
-  );
-}
-
-/** One product: pictures, price, whether it can be had, what there is to know. */
-export function ProductPage({ goods, product }: { goods: Goods; product: Product }): ReactNode {
-  const collection = goods.collections.find((c) => c.id === product.collections[0]);
-  const crumbs: Crumb[] = [{ name: "Home", address: "/" }];
-  if (collection) crumbs.push({ name: collection.title, address: collectionAddress(collection) });
-  crumbs.push({ name: product.title });
-  const facts = Object.entries(product.attributes).map(([name, value]) => factWords(name, value));
-  const state =
-    product.availability === "coming-soon"
-      ? (badgeOf(product) ?? "Coming soon")
-      : AVAILABILITY_WORDS[product.availability];
-  const shown = product.pictures.length ? product.pictures : [null];
-  return (
-    <div className="in plain">
-      <Crumbs crumbs={crumbs} />
-      <article className="product">
-        <div className="product-pictures">
-          {shown.map((picture, index) => (
-            <Pic
-              key={picture}
-              picture={picture}
-              eager={index === 0}
-              sizes={index ? "(min-width:800px) 28vw, 50vw" : "(min-width:800px) 55vw, 100vw"}
-            />
-          ))}
-        </div>
-        <div className="product-words">
-          <h1 className="head">{product.title}</h1>
-          <Price product={product} />
-          <p className={`state state-${product.availability}`}>{state}</p>
-          {product.description ? <p className="lead">{product.description}</p> : null}
-          {facts.length ? (
-            <dl className="facts">
-              {facts.map(({ name, value }) => (
-                <div key={name}>
-                  <dt>{name}</dt>
-                  <dd>{value}</dd>
-                </div>
-              ))}
-            </dl>
-          ) : null}
-        </div>
-      </article>
-    </div>
-  );
-}
-
-/** What was sought, and what fits it; something to go on with where nothing does. */
-export function SearchPage({ goods, query }: { goods: Goods; query: string }): ReactNode {
-  const found = searchProducts(goods, query);
-  const asked = query.trim() !== "";
-  const said = found.length === 1 ? "One thing fits" : `${found.length} things fit`;
+/** What a shopper has put into the cart. Every line is a form of its own, so that it works without a script. */
+export function CartPage({ lines, said }: { lines: readonly CartLine[]; said?: string | undefined }): ReactNode {
+  const { money } = useEnv();
+  const total = lines.reduce((sum, { product, variant, count }) => sum + priceOf(product, variant) * count, 0);
   return (
     <div className="in plain">
       <div className="plain-head">
-        <h1 className="head">Search</h1>
-        <form className="search" method="get" action="/search" role="search">
-          <label className="unseen" htmlFor="search-for">
-            Search for
-          </label>
-          <input className="field" id="search-for" type="search" name="q" defaultValue={query} maxLength={120} />
-          <button className="button" type="submit">
-            Search
-          </button>
-        </form>
-        {asked ? (
-          <p className="lead">
-            {found.length
-              ? `${said} “${query}”.`
-              : `Nothing fits “${query}”. Try one word less, or look through everything.`}
+        <h1 className="head">Your cart</h1>
+        {said ? (
+          <p className="message" data-state="done" role="status">
+            {said}
           </p>
         ) : null}
+        {lines.length ? null : <p className="lead">There is nothing in it yet.</p>}
       </div>
-      {found.length ? <Grid products={found} /> : null}
-      {asked && !found.length ? (
-        <a className="button button-2" href="/collections/all">
-          See everything
-        </a>
+      {lines.length ? (
+        <>
+          <ul className="cart">
+            {lines.map(({ product, variant, count, problem }) => {
+              const most = mostOf(product, variant);
+              return (
+                <li key={`${product.id} ${variant?.id ?? ""}`} className="cart-line">
+                  <Pic picture={variant?.picture ?? product.pictures[0] ?? null} sizes="7rem" alt="" />
+                  <div className="cart-words">
+                    <a href={`${productAddress(product)}${variant ? `?variant=${variant.id}` : ""}`}>{product.title}</a>
+                    {variant ? <p className="over">{variant.values.join(" · ")}</p> : null}
+                    {problem ? (
+                      <p className="message" data-state="care">
+                        {problem}
+                      </p>
+                    ) : null}
+                    <form className="cart-count" method="post" action="/cart/change">
+                      <input type="hidden" name="product" value={product.id} />
+                      <input type="hidden" name="variant" value={variant?.id ?? ""} />
+                      <label>
+                        <span className="unseen">How many of {product.title}</span>
+                        <input
+                          className="field"
+                          type="number"
+                          name="count"
+                          min={0}
+                          max={most === Infinity ? 99 : most}
+                          defaultValue={count}
+                          inputMode="numeric"
+                        />
+                      </label>
+                      <button className="button button-3" type="submit">
+                        Change
+                      </button>
+                      <button className="button button-3" type="submit" name="remove" value="1">
+                        Take out
+                      </button>
+                    </form>
+                  </div>
+                  <span className="price">{money(priceOf(product, variant) * count)}</span>
+                </li>
+              );
+            })}
+          </ul>
+          <p className="cart-total">
+            <span>Together</span> <span className="price">{money(total)}</span>
+          </p>
+        </>
       ) : null}
+      <a className="button button-2" href="/collections/all">
+        Look on
+      </a>
     </div>
   );
 }

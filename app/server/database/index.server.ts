@@ -5,9 +5,10 @@ import { defineModels } from "./models";
 import * as first from "./migrations/001-first";
 import * as pageVersions from "./migrations/002-page-versions";
 import * as presence from "./migrations/003-presence";
+import * as goods from "./migrations/004-goods";
 
 /** Numbered and only ever added to. */
-const MIGRATIONS = [first, pageVersions, presence];
+const MIGRATIONS = [first, pageVersions, presence, goods];
 
 let connection: Sequelize | undefined;
 

@@ -1,5 +1,5 @@
 import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type Sequelize } from "sequelize";
-import type { Availability } from "~/core/goods";
+import type { Availability, ReviewState, Sort } from "~/core/goods";
 
 // JSON is kept as text: MariaDB has no type of its own for it, and what is stored is validated by our own schemas.
 // MariaDB's 64-bit integers come back as text; the getters below make them numbers again (all are under 2^53).
@@ -33,6 +33,7 @@ export class ShopRow extends Row<ShopRow> {
   declare goodsVersion: number;
   declare picturesVersion: number;
   declare publicationId: string | null;
+  declare goodsSettings: string;
   declare createdAt: Date;
 }
 export class DraftPart extends Row<DraftPart> {
@@ -92,6 +93,10 @@ export class CollectionRow extends Row<CollectionRow> {
   declare title: string;
   declare description: string;
   declare pictureId: string | null;
+  declare parentId: string | null;
+  declare rules: string;
+  declare sort: Sort;
+  declare handOrder: string;
   declare position: number;
 }
 export class ProductRow extends Row<ProductRow> {
@@ -109,11 +114,74 @@ export class ProductRow extends Row<ProductRow> {
   declare tags: string;
   declare attributes: string;
   declare pictures: string;
+  declare more: string;
+  declare archived: boolean;
+  declare version: number;
+  declare createdAt: Date;
   declare position: number;
 }
 export class ProductCollection extends Row<ProductCollection> {
   declare productId: string;
   declare collectionId: string;
+}
+export class GoodsLog extends Row<GoodsLog> {
+  declare shopId: string;
+  declare seq: number;
+  declare label: string;
+  declare body: Buffer;
+  declare undone: boolean;
+  declare createdAt: Date;
+}
+export class ReviewRow extends Row<ReviewRow> {
+  declare id: string;
+  declare shopId: string;
+  declare productId: string;
+  declare stars: number;
+  declare title: string;
+  declare text: string;
+  declare name: string;
+  declare state: ReviewState;
+  declare answer: string;
+  declare createdAt: Date;
+}
+export class OrderRow extends Row<OrderRow> {
+  declare id: string;
+  declare shopId: string;
+  declare createdAt: Date;
+}
+export class OrderLine extends Row<OrderLine> {
+  declare orderId: string;
+  declare line: number;
+  declare productId: string;
+  declare variantId: string | null;
+  declare count: number;
+  declare price: number;
+}
+export class ProductView extends Row<ProductView> {
+  declare shopId: string;
+  declare productId: string;
+  declare day: string;
+  declare count: number;
+}
+export class CartRow extends Row<CartRow> {
+  declare id: string;
+  declare shopId: string;
+  declare body: string;
+  declare updatedAt: Date;
+}
+export class AlertRow extends Row<AlertRow> {
+  declare shopId: string;
+  declare productId: string;
+  declare variantId: string;
+  declare address: string;
+  declare createdAt: Date;
+}
+export class VideoRow extends Row<VideoRow> {
+  declare shopId: string;
+  declare file: string;
+  declare name: string;
+  declare bytes: number;
+  declare createdAt: Date;
 }
 export class SignUp extends Row<SignUp> {
   declare shopId: string;
@@ -157,6 +225,7 @@ export function defineModels(sequelize: Sequelize): void {
       goodsVersion: count,
       picturesVersion: count,
       publicationId: { type: DataTypes.STRING(40), allowNull: true },
+      goodsSettings: { ...long, defaultValue: "{}" },
       createdAt: moment,
     }),
     named("shops"),
@@ -214,6 +283,10 @@ export function defineModels(sequelize: Sequelize): void {
       title: text,
       description: { type: DataTypes.TEXT, allowNull: false },
       pictureId: { type: DataTypes.STRING(40), allowNull: true },
+      parentId: { type: DataTypes.STRING(40), allowNull: true },
+      rules: { ...long, defaultValue: "null" },
+      sort: { ...text, defaultValue: "hand" },
+      handOrder: { ...long, defaultValue: "[]" },
       position: count,
     }),
     named("collections"),
@@ -234,10 +307,62 @@ export function defineModels(sequelize: Sequelize): void {
       tags: long,
       attributes: long,
       pictures: long,
+      more: { ...long, defaultValue: "{}" },
+      archived: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+      version: count,
+      createdAt: moment,
       position: count,
     }),
     named("products"),
   );
   ProductCollection.init(apart({ productId: key, collectionId: key }), named("productCollections"));
+  const yesNo = { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false } as const;
+  const words = { type: DataTypes.TEXT, allowNull: false } as const;
+  const number = { type: DataTypes.INTEGER.UNSIGNED, allowNull: false, primaryKey: true } as const;
+  GoodsLog.init(
+    apart({
+      shopId: key,
+      seq: number,
+      label: text,
+      body: { type: DataTypes.BLOB("long"), allowNull: false },
+      undone: yesNo,
+      createdAt: moment,
+    }),
+    named("goodsLog"),
+  );
+  ReviewRow.init(
+    apart({
+      id: key,
+      shopId: id,
+      productId: id,
+      stars: count,
+      title: text,
+      text: words,
+      name: text,
+      state: text,
+      answer: words,
+      createdAt: moment,
+    }),
+    named("reviews"),
+  );
+  OrderRow.init(apart({ id: key, shopId: id, createdAt: moment }), named("orders"));
+  OrderLine.init(
+    apart({
+      orderId: key,
+      line: number,
+      productId: id,
+      variantId: { type: DataTypes.STRING(40), allowNull: true },
+      count,
+      price: money("price", false),
+    }),
+    named("orderLines"),
+  );
+  ProductView.init(apart({ shopId: key, productId: key, day: textKey, count }), named("productViews"));
+  CartRow.init(apart({ id: textKey, shopId: id, body: long, updatedAt: moment }), named("carts"));
+  AlertRow.init(
+    apart({ shopId: key, productId: key, variantId: key, address: textKey, createdAt: moment }),
+    named("alerts"),
+  );
+  VideoRow.init(apart({ shopId: key, file: textKey, name: text, bytes: count, createdAt: moment }), named("videos"));
   SignUp.init(apart({ shopId: key, address: textKey, createdAt: moment }), named("signUps"));
 }

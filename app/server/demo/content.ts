@@ -1,7 +1,9 @@
-import type { Draft, Json } from "~/core/document";
+import type { Document, Draft, Json, Node } from "~/core/document";
 import { freeze } from "~/core/document";
 import { makeColumn } from "~/core/commands";
+import type { CollectionRules, Sort } from "~/core/goods";
 import { makeNode } from "~/kinds";
+import { firstLayouts } from "~/kinds/layouts";
 import { frameDocument, pageDocument } from "../shops/index.server";
 
 export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.example", password: "kites-and-string" };
@@ -12,6 +14,9 @@ export const DEMO_COLLECTIONS: readonly {
   readonly title: string;
   readonly description: string;
   readonly picture: string;
+  readonly parent?: string;
+  readonly rules?: CollectionRules;
+  readonly sort?: Sort;
 }[] = [
   {
     title: "Single-line kites",
@@ -41,6 +46,41 @@ export const DEMO_COLLECTIONS: readonly {
     description: "Kits and pattern sheets, cut and drawn at our own bench.",
     picture: "workshop-bench.webp",
   },
+  {
+    title: "For a light breeze",
+    description: "They are up when the flags hang down.",
+    picture: "scene-beach-dusk.webp",
+    parent: "Single-line kites",
+    rules: {
+      all: true,
+      rules: [
+        { field: "attribute", name: "Wind (Beaufort)", op: "is", value: "2" },
+        { field: "attribute", name: "Lines", op: "is", value: "1" },
+      ],
+    },
+    sort: "bestselling",
+  },
+  {
+    title: "For a stiff wind",
+    description: "Vents, stout spars, and a seam more than there has to be.",
+    picture: "scene-gale.webp",
+    parent: "Single-line kites",
+    rules: {
+      all: true,
+      rules: [
+        { field: "attribute", name: "Wind (Beaufort)", op: "is", value: "6" },
+        { field: "attribute", name: "Lines", op: "is", value: "1" },
+      ],
+    },
+    sort: "bestselling",
+  },
+  {
+    title: "Reduced",
+    description: "Last season’s cloth, this season’s wind.",
+    picture: "workshop-rolls.webp",
+    rules: { all: true, rules: [{ field: "reduced", op: "yes", value: "" }] },
+    sort: "price-up",
+  },
 ];
 
 export type Known = {
@@ -48,6 +88,46 @@ export type Known = {
   readonly picture: (name: string) => string;
   readonly product: (sku: string) => string;
 };
+
+/** The product layout that every shop begins with, with what this one has to say on it. */
+function demoProductLayout(collection: Known["collection"]): Document {
+  const say = (node: Node): Node => {
+    const slots = Object.fromEntries(Object.entries(node.slots).map(([slot, inside]) => [slot, inside.map(say)]));
+    if (node.kind === "assurances") {
+      const signs = [
+        { sign: "parcel", words: "Leaves the loft the next morning" },
+        { sign: "return", words: "30 days to fly it and send it back" },
+        { sign: "mend", words: "Mended here for as long as we live" },
+      ];
+      return { ...node, props: { ...node.props, signs }, slots };
+    }
+    if (node.kind === "product-details") {
+      const more = [
+        {
+          head: "Delivery and returns",
+          text: "What is in stock leaves the loft the next morning, wrapped in last year’s sailcloth. If it does not fly for you, send it back within 30 days, sand and all.",
+        },
+        {
+          head: "Care",
+          text: "Dry it before you roll it up. Rinse it when it has been in the sea. Keep it out of the sun when it is not flying: the sun is what ages cloth.",
+        },
+      ];
+      return { ...node, props: { ...node.props, more }, slots };
+    }
+    if (node.slots.widgets?.some((w) => w.kind === "product-buy")) {
+      const message = makeNode("product-message", {
+        text: "Bring a flying partner: two-line kites are steered, not only held. The first hour is quicker with somebody who has done it.",
+        sign: "wave",
+        goods: { products: [], collections: [collection("Two-line kites")], tags: [] },
+      });
+      const widgets = slots.widgets!.flatMap((w) => (w.kind === "assurances" ? [message, w] : [w]));
+      return { ...node, slots: { ...slots, widgets } };
+    }
+    return { ...node, slots };
+  };
+  const { product } = firstLayouts();
+  return { ...product, root: say(product.root) };
+}
 
 /** The demo shop's look and pages. */
 export function demoDraft({ collection, picture, product }: Known): Draft {
@@ -190,6 +270,7 @@ export function demoDraft({ collection, picture, product }: Known): Draft {
           note: "Six letters a year at most.",
         }),
       ]),
+      product: demoProductLayout(collection),
       about: pageDocument("about", "About us", [
         makeNode("hero", {
           arrangement: "beside",

@@ -1,5 +1,6 @@
 import { readdir, readFile } from "node:fs/promises";
 import { join, resolve } from "node:path";
+import { slugOf } from "~/core/goods";
 import { PRODUCT_PICTURES, SCENES, WORKSHOP } from "../../../demo/pictures/list";
 import { createAccount } from "../accounts/index.server";
 import {
@@ -10,12 +11,24 @@ import {
   Owner,
   PictureRow,
   ProductRow,
+  ReviewRow,
   ShopRow,
 } from "../database/index.server";
-import { describeCollection, importGoods } from "../goods/index.server";
+import {
+  changeReviews,
+  importGoods,
+  keepCollection,
+  keepGoodsSettings,
+  readTableFile,
+  recordOrders,
+  recordViews,
+  reviewsOf,
+  takeReview,
+} from "../goods/index.server";
 import { addPicture } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
-import { createShop, shopOf } from "../shops/index.server";
+import { createShop, shopOf, type Shop } from "../shops/index.server";
+import { DEMO_REVIEWS, demoFootfall } from "./books";
 import { DEMO_COLLECTIONS, DEMO_OWNER, DEMO_SHOP, demoDraft } from "./content";
 
 export { DEMO_OWNER } from "./content";
@@ -36,6 +49,68 @@ async function fillLibrary(shopId: string, say: (line: string) => void): Promise
     }
   };
   await Promise.all([work(), work()]);
+}
+
+/** Gives collections their words and pictures, and adds those that are worked out. */
+async function dressCollections(
+  shop: Shop,
+  ids: Map<string, string>,
+  pictureOf: (name: string) => string,
+): Promise<void> {
+  for (const { picture, ...about } of DEMO_COLLECTIONS) {
+    const { parent, rules = null, sort = "hand", title, description } = about;
+    const result = await keepCollection(
+      shop,
+      ids.get(title) ?? null,
+      {
+        title,
+        description,
+        slug: slugOf(title),
+        picture: pictureOf(picture),
+        parent: parent === undefined ? null : ids.get(parent)!,
+        rules,
+        sort,
+        order: [],
+      },
+      null,
+    );
+    if (!result.ok) throw new Error(`demo collection ${title}: ${result.problems[0]!.why}`);
+    ids.set(title, result.id);
+  }
+}
+
+/** Invented orders, visits and reviews, so that what is worked out from them has something to work with. */
+async function fillBooks(shop: Shop, products: Map<string, string>): Promise<void> {
+  const now = Date.now();
+  const { orders, views } = demoFootfall([...products.keys()], now);
+  const idOf = (sku: string) => products.get(sku)!;
+  await recordOrders(
+    shop.id,
+    orders.map(({ at, lines }) => ({
+      at,
+      lines: lines.map(({ sku, ...line }) => ({ ...line, product: idOf(sku), variant: null })),
+    })),
+  );
+  await recordViews(
+    shop.id,
+    views.map(({ sku, ...view }) => ({ ...view, product: idOf(sku) })),
+  );
+  for (const { sku, answer: _answer, held: _held, days: _days, ...review } of DEMO_REVIEWS)
+    await takeReview(shop.id, idOf(sku), review);
+  const taken = await reviewsOf(shop.id);
+  for (const { name, text, held, answer, days } of DEMO_REVIEWS) {
+    const { id } = taken.find((r) => r.name === name && r.text === text)!;
+    if (!held) await changeReviews(shop, { ids: [id], state: "shown", ...(answer ? { answer } : {}) });
+    await ReviewRow.update({ createdAt: new Date(now - days * 86_400_000) }, { where: { id } });
+  }
+  await keepGoodsSettings(shop, {
+    words: { "coming-soon": "On the bench" },
+    synonyms: [
+      ["windsock", "wind sleeve", "drogue"],
+      ["line", "string", "cord"],
+      ["spar", "rod", "stick"],
+    ],
+  });
 }
 
 /** Loads the demo shop where the database has no owner at all; with `replace`, loads it anew and leaves other shops alone. */
@@ -60,17 +135,19 @@ export async function loadDemo(replace: boolean, say: (line: string) => void): P
   if (!made.ok) throw new Error(made.why);
   const { id } = made.shop;
   await fillLibrary(id, say);
-  const done = await importGoods(made.shop, await readFile(resolve("demo/goods.csv"), "utf8"));
+  const read = await readTableFile(await readFile(resolve("demo/goods.csv")));
+  if (!read.ok) throw new Error(read.why);
+  const done = await importGoods(made.shop, read.table);
   const pictures = new Map((await PictureRow.findAll({ where: { shopId: id } })).map((p) => [p.name, p.id]));
   const need = (map: Map<string, string>, key: string) => {
     const found = map.get(key);
     if (!found) throw new Error(`the demo shop lacks “${key}”`);
     return found;
   };
-  for (const { title, description, picture } of DEMO_COLLECTIONS)
-    await describeCollection(id, title, description, need(pictures, picture));
   const collections = new Map((await CollectionRow.findAll({ where: { shopId: id } })).map((c) => [c.title, c.id]));
   const products = new Map((await ProductRow.findAll({ where: { shopId: id } })).map((p) => [p.sku, p.id]));
+  await dressCollections(made.shop, collections, (name) => need(pictures, name));
+  await fillBooks(made.shop, products);
   const draft = demoDraft({
     picture: (name) => need(pictures, name),
     collection: (title) => need(collections, title),

@@ -4,7 +4,8 @@ import type { Transaction } from "~/core/commands";
 import { freeze, integrityOf, walk, type Document, type Draft, type Look } from "~/core/document";
 import { applyAll, type Operation } from "~/core/operations";
 import { lookSchema, readDocument, transactionSchema } from "~/core/schema";
-import { problemOf } from "~/kinds";
+import { documentProblem, nameOf, problemOf, strangerIn } from "~/kinds";
+import { withLayouts } from "~/kinds/layouts";
 import { atomically, database, DraftLog, DraftPart, ShopRow } from "../database/index.server";
 
 /** How far back undo reaches after a reload. */
@@ -26,7 +27,7 @@ async function readDraft(shopId: string, transaction?: DbTransaction): Promise<D
     }
   }
   if (!look) throw new Error(`shop ${shopId} has no look`);
-  return freeze({ look, documents });
+  return withLayouts(freeze({ look, documents }));
 }
 
 const parseLog = (rows: readonly DraftLog[]): Transaction[] => rows.map((row) => JSON.parse(row.body) as Transaction);
@@ -78,8 +79,14 @@ function problemWith(draft: Draft, operations: readonly Operation[]): string | u
   const touched = new Set<string>();
   const documents = new Set<string>();
   for (const operation of operations) {
-    if (operation.type === "setLook") continue;
+    if (operation.type === "setLook" || operation.type === "removeDocument") continue;
+    if (operation.type === "addDocument") {
+      documents.add(operation.added.id);
+      for (const node of walk(operation.added.root)) touched.add(node.id);
+      continue;
+    }
     documents.add(operation.document);
+    if (operation.type === "setTitle") continue;
     if (typeof operation.node === "string") touched.add(operation.node);
     else for (const node of walk(operation.node)) touched.add(node.id);
     // What is put somewhere may not be allowed there.
@@ -87,7 +94,16 @@ function problemWith(draft: Draft, operations: readonly Operation[]): string | u
   }
   for (const id of documents) {
     const document = draft.documents[id];
-    if (!document) return "This page is no longer there.";
+    // What was added and taken away again in one go is no problem.
+    if (!document) {
+      if (operations.some((o) => o.type === "removeDocument" && o.added.id === id)) continue;
+      return "This page is no longer there.";
+    }
+    if (document.title.trim() === "") return "A page needs a title.";
+    const why = documentProblem(document);
+    if (why) return why;
+    const stranger = [...touched].some(Boolean) ? strangerIn(document, document.root) : undefined;
+    if (stranger) return `${nameOf(stranger)} makes no sense on “${document.title}”.`;
     const [unsound] = integrityOf(document);
     if (unsound) return `This change would damage the page (${unsound.code}).`;
     for (const node of walk(document.root)) {
@@ -142,6 +158,8 @@ export async function keep(shopId: string, input: z.infer<typeof keepSchema>): P
     if (draft.look !== before.look) {
       await DraftPart.update({ body: JSON.stringify(draft.look) }, { where: { shopId, part: "look" }, transaction });
     }
+    const gone = Object.keys(before.documents).filter((part) => !draft.documents[part]);
+    if (gone.length) await DraftPart.destroy({ where: { shopId, part: gone }, transaction });
     for (const [part, document] of Object.entries(draft.documents)) {
       if (document === before.documents[part]) continue;
       await DraftPart.upsert({ shopId, part, body: JSON.stringify(document) }, { transaction });

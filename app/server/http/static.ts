@@ -3,6 +3,7 @@ import { existsSync, readFileSync } from "node:fs";
 import { resolve } from "node:path";
 import type { Request, RequestHandler, Response } from "express";
 import { fontFileFor } from "../fonts/index.server";
+import type { Scripts } from "~/render";
 import { fileFor } from "../pictures/index.server";
 
 const YEAR = "public, max-age=31536000, immutable";
@@ -43,13 +44,32 @@ export async function sendPicture(
     .sendFile(file, { cacheControl: false, dotfiles: "allow" });
 }
 
-const scriptFile = resolve("build/runtime/shop.js");
-const script = existsSync(scriptFile) ? readFileSync(scriptFile) : Buffer.from("");
+function script(name: string): { readonly address: string; readonly send: RequestHandler } {
+  const file = resolve(`build/runtime/${name}.js`);
+  const bytes = existsSync(file) ? readFileSync(file) : Buffer.from("");
+  return {
+    // It changes when the script does.
+    address: `/assets/${name}-${createHash("sha256").update(bytes).digest("hex").slice(0, 12)}.js`,
+    send: (_request, response) => {
+      response.setHeader("Cache-Control", YEAR);
+      response.type("text/javascript").send(bytes);
+    },
+  };
+}
 
-/** Address of the shop's script; it changes when the script does. */
-export const RUNTIME_ADDRESS = `/assets/shop-${createHash("sha256").update(script).digest("hex").slice(0, 12)}.js`;
+/** The shop's scripts: the one of every page, and the one that pages with goods need as well. */
+export const SCRIPTS = { every: script("shop"), goods: script("goods") } as const;
+export const SCRIPT_ADDRESSES: Scripts = { every: SCRIPTS.every.address, goods: SCRIPTS.goods.address };
 
-export const runtime: RequestHandler = (_request, response) => {
+/** Sends a film of the library; browsers ask for parts of it (RFC 9110, 14). */
+export function sendVideo(file: string | undefined, response: Response): void {
+  if (!file) {
+    response.status(404).type("text/plain").send("There is no such film.");
+    return;
+  }
   response.setHeader("Cache-Control", YEAR);
-  response.type("text/javascript").send(script);
-};
+  response.setHeader("Content-Security-Policy", "default-src 'none'; media-src 'self'; sandbox");
+  response
+    .type(file.endsWith(".webm") ? "video/webm" : "video/mp4")
+    .sendFile(file, { cacheControl: false, dotfiles: "allow", acceptRanges: true });
+}

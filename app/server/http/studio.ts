@@ -7,7 +7,8 @@ import type { ServerBuild } from "react-router";
 import { QueryTypes } from "sequelize";
 import { ownerOfSession, sessionSecret } from "../accounts/index.server";
 import { database, PictureRow, ShopRow } from "../database/index.server";
-import { MOST_BYTES } from "../pictures/index.server";
+import { MOST_ARCHIVE_BYTES, MOST_FILE_BYTES } from "../goods/index.server";
+import { MOST_BYTES, MOST_VIDEO_BYTES } from "../pictures/index.server";
 import { fonts, sendPicture } from "./static";
 
 declare module "react-router" {
@@ -18,7 +19,14 @@ declare module "react-router" {
   }
 }
 
-const MOST_BODY = MOST_BYTES + 1024 * 1024;
+const MARGIN = 1024 * 1024;
+
+/** The most that a request may carry: a picture, but for films, and for goods that come with an archive of pictures. */
+function mostBody(path: string): number {
+  if (/^\/s\/[^/]+\/film(?:\.data)?$/.test(path)) return MOST_VIDEO_BYTES + MARGIN;
+  if (/^\/s\/[^/]+\/goods\/bring-in$/.test(path)) return MOST_ARCHIVE_BYTES + MOST_FILE_BYTES + MARGIN;
+  return MOST_BYTES + MARGIN;
+}
 
 /** Refuses what another site's page makes a browser send: every mutation must name this origin as its own. */
 function sameOrigin(request: Request, response: Response, next: () => void): void {
@@ -34,8 +42,10 @@ function limitBody(request: Request, response: Response, next: () => void): void
     response.status(411).type("text/plain").send("Say how large it is.");
     return;
   }
-  if (Number(request.headers["content-length"] ?? 0) > MOST_BODY) {
-    response.status(413).type("text/plain").send("That is larger than 15 MB. Make it smaller first.");
+  const most = mostBody(request.path);
+  if (Number(request.headers["content-length"] ?? 0) > most) {
+    const megabytes = Math.floor((most - MARGIN) / MARGIN);
+    response.status(413).type("text/plain").send(`That is larger than ${megabytes} MB. Make it smaller first.`);
     return;
   }
   next();

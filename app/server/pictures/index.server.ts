@@ -10,6 +10,7 @@ import { sanitiseSvg, sizeOfSvg } from "./sanitise";
 import { keepOriginal } from "./store";
 
 export { fileFor, readOriginal } from "./store";
+export { addVideo, MOST_VIDEO_BYTES, videoFor, type VideoUpload } from "./videos";
 
 /** Largest upload in bytes, and most pixels that are decoded. */
 export const MOST_BYTES = 15 * 1024 * 1024;

@@ -31,6 +31,15 @@ export async function keepOriginal(hash: string, vector: boolean, bytes: Buffer)
   if (!(await exists(path))) await put(path, bytes);
 }
 
+/** Keeps a file that is served as it is, under a name made of its content's hash. */
+export async function keepFile(name: string, bytes: Buffer): Promise<void> {
+  const path = pathOf(name);
+  if (!(await exists(path))) await put(path, bytes);
+}
+
+export const pathIfThere = async (name: string): Promise<string | undefined> =>
+  (await exists(pathOf(name))) ? pathOf(name) : undefined;
+
 export const readOriginal = (hash: string, vector: boolean): Promise<Buffer> =>
   readFile(pathOf(originalName(hash, vector)));
 

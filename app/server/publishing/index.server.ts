@@ -1,6 +1,7 @@
 import { differences, freeze, newId, type Document, type Draft } from "~/core/document";
 import { changeWords, type Change } from "~/kinds/change-words";
 import { draftSchema, readDocument } from "~/core/schema";
+import { withLayouts } from "~/kinds/layouts";
 import { atomically, database, Publication, ShopRow } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { forgetShops } from "../shops/index.server";
@@ -21,7 +22,8 @@ export async function publishedDraft(publicationId: string): Promise<Draft | und
     const read = readDocument(body);
     if (read.ok) documents[id] = read.document;
   }
-  const draft = freeze(draftSchema.parse({ look: stored.look, documents }));
+  // A shop that was published before there were layouts shows its goods in those that every shop begins with.
+  const draft = withLayouts(freeze(draftSchema.parse({ look: stored.look, documents })));
   if (cache.size > 200) cache.clear();
   cache.set(publicationId, draft);
   return draft;

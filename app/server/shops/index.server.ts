@@ -69,6 +69,7 @@ export async function createShop(
           goodsVersion: 0,
           picturesVersion: 0,
           publicationId: null,
+          goodsSettings: "{}",
           createdAt: new Date(),
         },
         { transaction },
@@ -97,6 +98,13 @@ export async function shopOf(ownerId: string, shopId: string): Promise<Shop | un
   database();
   const row = await ShopRow.findOne({ where: { id: shopId, ownerId } });
   return row ? toShop(row) : undefined;
+}
+
+/** A shop as it is now, where something long has happened since it was read. */
+export async function freshShop({ ownerId, id }: Pick<Shop, "ownerId" | "id">): Promise<Shop> {
+  const found = await shopOf(ownerId, id);
+  if (!found) throw new Error("the shop is gone");
+  return found;
 }
 
 /** How long another process may serve what this one has changed. */

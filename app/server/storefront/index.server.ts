@@ -4,44 +4,19 @@ import helmet from "helmet";
 import { z } from "zod";
 import type { Picture } from "~/core/pictures";
 import { database, SignUp } from "../database/index.server";
-import { fonts, RUNTIME_ADDRESS, runtime, sendPicture } from "../http/static";
-import { hasPicture } from "../pictures/index.server";
+import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
+import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt, type Shop } from "../shops/index.server";
 import { icoOf, iconPng } from "./favicon";
-import { contentOf, messagePage, pageAt, sitemapOf, usesFont, type ServedPage } from "./pages";
+import { contentOf, messagePage, pageAt, sitemapOf, usesFont } from "./pages";
+import { fromHere, originOf, perMinute, send, shopOf, type Locals } from "./sending";
+import { shopping } from "./shopping";
 
 export { contentOf } from "./pages";
-
-const originOf = (request: Request) => `${request.protocol}://${request.headers.host ?? ""}`;
 
 /** The first label of `larkspindle.localhost:4311`. */
 const hostLabel = (request: Request) =>
   /^([a-z0-9-]{1,40})\.[a-z0-9.-]+(?::\d+)?$/i.exec(request.headers.host ?? "")?.[1]?.toLowerCase();
-
-function send(
-  request: Request,
-  response: Response,
-  page: ServedPage,
-  cache = "public, max-age=0, must-revalidate",
-): void {
-  response.setHeader(
-    "Content-Security-Policy",
-    `default-src 'none'; style-src ${page.styleHash}; script-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'`,
-  );
-  response.setHeader("Cache-Control", cache);
-  response.setHeader("ETag", page.etag);
-  response.setHeader("Vary", "Accept-Encoding");
-  if (page.status === 200 && request.headers["if-none-match"] === page.etag) {
-    response.status(304).end();
-    return;
-  }
-  const encoding = request.acceptsEncodings(["br", "gzip"]);
-  if (encoding === "br" || encoding === "gzip") response.setHeader("Content-Encoding", encoding);
-  response
-    .status(page.status)
-    .type("html")
-    .send(encoding === "br" || encoding === "gzip" ? page.packed(encoding) : page.raw);
-}
 
 const signUpSchema = z.object({ address: z.string().trim().toLowerCase().max(254).pipe(z.email()) });
 
@@ -53,22 +28,6 @@ const NOT_AN_ADDRESS = { title: "That is not a mail address", text: "Please go b
 
 /** At most this many sign-ups from one place in a minute. */
 const MOST_PER_MINUTE = 20;
-
-function perMinute(most: number): (key: string) => boolean {
-  let minute = 0;
-  const counts = new Map<string, number>();
-  return (key) => {
-    const now = Math.floor(Date.now() / 60_000);
-    if (now !== minute) {
-      counts.clear();
-      minute = now;
-    }
-    counts.set(key, (counts.get(key) ?? 0) + 1);
-    return counts.get(key)! <= most;
-  };
-}
-
-type Locals = { shop: Shop };
 
 /** The shops that are published here, each at its own host name. */
 export function storefront(): Express {
@@ -83,7 +42,7 @@ export function storefront(): Express {
       referrerPolicy: { policy: "strict-origin-when-cross-origin" },
     }),
   );
-  app.get(RUNTIME_ADDRESS, compression(), runtime);
+  for (const { address, send } of Object.values(SCRIPTS)) app.get(address, compression(), send);
 
   app.use(async (request, response, next) => {
     const label = hostLabel(request);
@@ -95,15 +54,15 @@ export function storefront(): Express {
     (response.locals as Locals).shop = shop;
     next();
   });
-  const shopOf = (response: Response) => (response.locals as Locals).shop;
-
   app.get(
     "/fonts/:file",
     fonts((_request, response, name) => usesFont(shopOf(response), name)),
   );
 
-  app.get("/media/:name", (request, response) => {
+  app.get("/media/:name", async (request, response) => {
     const shop = shopOf(response);
+    const name = String(request.params.name);
+    if (/\.(?:mp4|webm)$/.test(name)) return sendVideo(await videoFor(shop.id, name), response);
     return sendPicture(String(request.params.name), response, (hash) => hasPicture(shop.id, hash));
   });
 
@@ -147,12 +106,11 @@ export function storefront(): Express {
         return void response
           .status(status)
           .json({ ok: status === 200, text: status === 200 ? said.text : `${said.title}. ${said.text}` });
-      const page = await messagePage(shop, said.title, said.text, status, originOf(request), RUNTIME_ADDRESS);
+      const page = await messagePage(shop, said.title, said.text, status, originOf(request));
       if (page) send(request, response, page, "no-store");
       else response.status(404).end();
     };
-    const { origin } = request.headers;
-    if (origin !== undefined && origin !== originOf(request))
+    if (!fromHere(request))
       return answer(403, { title: "That came from another site", text: "Please sign up on this shop’s own page." });
     if (!mayPost(`${shop.id} ${request.ip ?? ""}`))
       return answer(429, { title: "That was a little too often", text: "Please try again in a minute." });
@@ -163,9 +121,11 @@ export function storefront(): Express {
     return answer(200, THANKS);
   });
 
+  app.use(shopping());
+
   app.get("/{*path}", async (request, response) => {
     const query = new URL(request.url, originOf(request)).searchParams;
-    const page = await pageAt(shopOf(response), request.path, query, originOf(request), RUNTIME_ADDRESS);
+    const page = await pageAt(shopOf(response), request.path, query, originOf(request));
     if (page) return send(request, response, page);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response

@@ -3,8 +3,10 @@ import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { textPages } from "~/core/document";
 import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
 import { themeById } from "~/themes";
-import { renderPage, targetAt, type ShopContent } from "~/render";
+import { isNarrowed, NO_QUERY } from "~/core/goods";
+import { renderPage, targetAt, type ShopContent, type Target } from "~/render";
 import { goodsOf } from "../goods/index.server";
+import { SCRIPT_ADDRESSES } from "../http/static";
 import { picturesOf } from "../pictures/index.server";
 import { publishedDraft } from "../publishing/index.server";
 import type { Shop } from "../shops/index.server";
@@ -59,37 +61,55 @@ export async function usesFont(shop: Shop, name: string): Promise<boolean> {
 const MOST_PAGES = 2_000;
 const cache = new Map<string, ServedPage>();
 
+/** What of an address decides how a page looks; undefined where there is no end of such addresses. */
+function partOf(target: Target): string | undefined {
+  switch (target.page) {
+    case "search":
+    case "cart":
+      return undefined;
+    case "collection": {
+      const { query = NO_QUERY } = target;
+      return isNarrowed(query) ? undefined : `${query.page} ${query.sort ?? ""}`;
+    }
+    case "product":
+      return target.variant?.id ?? "";
+    default:
+      return "";
+  }
+}
+
 /**
  * The page at `path`. A page is drawn once for every state of publication, goods and pictures; whoever asks next gets
- * the same bytes. Paths that lead nowhere share one page, so that made-up addresses can't fill the memory.
+ * the same bytes. What there is no end of (searches, narrowed lists) is not kept, and paths that lead nowhere share one
+ * page, so that made-up addresses can't fill the memory.
  */
 export async function pageAt(
   shop: Shop,
   path: string,
   query: URLSearchParams,
   origin: string,
-  script: string,
 ): Promise<ServedPage | undefined> {
-  const state = [shop.id, shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin].join(" ");
-  const plain = path.length > 1 ? path.replace(/\/+$/, "") : path;
-  const known = cache.get(`${state} ${plain}`);
-  if (known) return known;
   const content = await contentOf(shop);
   if (!content) return undefined;
+  const plain = path.length > 1 ? path.replace(/\/+$/, "") : path;
   const target = targetAt(plain, query, content.draft.documents, content.goods);
-  // There is no end of things to search for, so that what was found is not kept.
-  if (target.page === "search") {
-    const { html, css } = renderPage(target, content, origin, script);
-    return served(200, html, css);
-  }
-  const key = target.page === "message" ? `${state} ?` : `${state} ${plain}`;
-  const again = cache.get(key);
-  if (again) return again;
-  const { html, css } = renderPage(target, content, origin, script);
-  const page = served(target.page === "message" ? 404 : 200, html, css);
+  const status = target.page === "message" ? 404 : 200;
+  const part = partOf(target);
+  if (part === undefined) return drawn(status, target, content, origin);
+  const state = [shop.id, shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin].join(" ");
+  const key = target.page === "message" ? `${state} ?` : `${state} ${plain} ${part}`;
+  const known = cache.get(key);
+  if (known) return known;
+  const page = drawn(status, target, content, origin);
   if (cache.size >= MOST_PAGES) cache.delete(cache.keys().next().value!);
   cache.set(key, page);
   return page;
+}
+
+/** A page as it is now, for whoever asked. */
+export function drawn(status: number, target: Target, content: ShopContent, origin: string): ServedPage {
+  const { html, css } = renderPage(target, content, origin, SCRIPT_ADDRESSES);
+  return served(status, html, css);
 }
 
 /** A page that says one thing, such as thanks for signing up. */
@@ -99,12 +119,9 @@ export async function messagePage(
   text: string,
   status: number,
   origin: string,
-  script: string,
 ): Promise<ServedPage | undefined> {
   const content = await contentOf(shop);
-  if (!content) return undefined;
-  const { html, css } = renderPage({ page: "message", title, text }, content, origin, script);
-  return served(status, html, css);
+  return content && drawn(status, { page: "message", title, text }, content, origin);
 }
 
 /** The addresses of every page of a shop, for its sitemap (sitemaps.org 0.9). */

@@ -12,7 +12,7 @@ import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { ShopFrame, usePageSheets } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
-import { pathTo, type Draft, type Node } from "~/core/document";
+import { layoutProps, pathTo, type Draft, type Node } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 
 type Choice = {
@@ -183,8 +183,10 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
   const words = sought.trim().toLowerCase();
   const matches = ({ definition: d, name }: Choice) =>
     !words || `${d.name} ${d.about} ${d.purpose} ${name}`.toLowerCase().includes(words);
-  const sections = SECTIONS.filter(matches);
-  const widgets = WIDGETS.filter(matches);
+  const sort = useStudio((s) => (s.draft.documents[page] ? layoutProps(s.draft.documents[page])?.of : undefined));
+  const suited = ({ definition: { only } }: Choice) => !only || (sort !== undefined && only.includes(sort));
+  const sections = SECTIONS.filter((c) => suited(c) && matches(c));
+  const widgets = WIDGETS.filter((c) => suited(c) && matches(c));
   const make = (choice: Choice) => choice.make(store.getState().goods, store.getState().pictures);
   const close = () => {
     setSought("");

@@ -20,7 +20,7 @@ import { hasStyle, kindOf, nameOf } from "~/kinds";
 import { nodeLayers, type Target } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
-import { PaneShell, ShopFrame, ShopPage, SillName, useDressing, usePageSheets } from "../panes";
+import { PaneShell, ShopFrame, ShopPage, SillName, useDressing, usePageSheets, useTarget } from "../panes";
 import { INK } from "../ui";
 import { DEVICE_WIDTH } from "./devices";
 
@@ -116,7 +116,7 @@ function together(one: Document | null, other: Document | null): (() => void) | 
 function Contents({ page, onClose }: { page: string; onClose: () => void }) {
   const store = useStudioStore();
   const [draft] = useState(() => store.getState().draft);
-  const target = useMemo<Target>(() => (page === "home" ? { page: "home" } : { page: "text", id: page }), [page]);
+  const target = useTarget(page);
   const [before, setBefore] = useState<Document | null>(null);
   const [after, setAfter] = useState<Document | null>(null);
   const [proposals, setProposals] = useState<readonly Proposal[] | null>(null);

@@ -6,7 +6,7 @@ import type { Draft } from "~/core/document";
 import { makeNode, nameOf } from "~/kinds";
 import { AddSheet } from "../add";
 import { useStudio, useStudioStore, type View } from "../keeping";
-import { usePageSheets } from "../panes";
+import { ShowProvider, usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
 import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider } from "../words";
@@ -112,13 +112,14 @@ const sectionOf = ({ draft, selected }: { draft: Draft; selected: string | null 
 
 type BenchProps = {
   page: string;
+  /** The page of the shop that a layout is looked at as. */ show?: string | null;
   /** What stands above the panes: the page's name, or a choice among pages. */ title: ReactNode;
   panel: ReactNode;
   panelLabel: string;
 };
 
 /** The work place: a panel on the left, the panes, and the plan below. */
-export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
+export function Bench({ page: asked, show = null, title, panel, panelLabel }: BenchProps) {
   const store = useStudioStore();
   const view = useStudio((s) => s.view);
   const page = useStudio((s) => (s.draft.documents[asked] ? asked : "home"));
@@ -199,142 +200,144 @@ export function Bench({ page: asked, title, panel, panelLabel }: BenchProps) {
   const height = size ? Math.max(200, size.height - SILL - PAD) : 0;
   const paneProps = { page, sync, onPicture, onFrame, height };
   return (
-    <BenchProviders frames={frames} carry={carry} checks={checks} words={words} editWords={editWords}>
-      <CheckWatch />
-      <Box
-        sx={{
-          display: "grid",
-          gridTemplateColumns: isNarrow ? "minmax(0,1fr)" : "300px minmax(0,1fr)",
-          gridTemplateRows: "minmax(0,1fr) 102px",
-          height: "100%",
-          minHeight: 0,
-        }}
-      >
-        {isNarrow ? (
-          <Drawer
-            anchor="bottom"
-            open={panelOpen}
-            onClose={() => setPanelOpen(false)}
-            slotProps={{
-              paper: {
-                "aria-label": panelLabel,
-                role: "dialog",
-                sx: { height: "62dvh", borderTop: `2px solid ${INK.ink}` },
-              },
-            }}
-          >
-            {panel}
-          </Drawer>
-        ) : (
-          <Box
-            component="aside"
-            aria-label={panelLabel}
-            sx={{
-              gridRow: "1 / 3",
-              borderRight: `1px solid ${INK.line}`,
-              bgcolor: INK.raised,
-              overflowY: "auto",
-              minHeight: 0,
-            }}
-          >
-            {panel}
-          </Box>
-        )}
-        <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
-          <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2, height: 44, flex: "none" }}>
-            <Header
-              title={title}
-              page={page}
-              panes={
-                isNarrow ? (
-                  <Button variant="outlined" size="small" onClick={() => setPanelOpen(true)}>
-                    {panelLabel}
-                  </Button>
-                ) : (
-                  <PaneChoice />
-                )
-              }
-            />
-          </Box>
-          <Box
-            ref={ref}
-            sx={{
-              flex: 1,
-              minHeight: 0,
-              display: "flex",
-              gap: `${PAD}px`,
-              px: `${PAD}px`,
-              justifyContent: "center",
-              overflow: "hidden",
-            }}
-            data-panes-ready={frames.phone || frames.wide ? "" : undefined}
-          >
-            {scales ? <BenchPanes scales={scales} {...paneProps} /> : null}
-          </Box>
-        </Box>
+    <ShowProvider value={show}>
+      <BenchProviders frames={frames} carry={carry} checks={checks} words={words} editWords={editWords}>
+        <CheckWatch />
         <Box
-          component="nav"
-          aria-label="Plan"
           sx={{
-            display: "flex",
-            alignItems: "stretch",
-            gap: 1.5,
-            px: 1.5,
-            borderTop: `1px solid ${INK.ink}`,
-            bgcolor: INK.paper,
-            minWidth: 0,
+            display: "grid",
+            gridTemplateColumns: isNarrow ? "minmax(0,1fr)" : "300px minmax(0,1fr)",
+            gridTemplateRows: "minmax(0,1fr) 102px",
+            height: "100%",
+            minHeight: 0,
           }}
         >
-          <Plan
-            page={page}
-            frame={frames.wide ?? frames.phone}
-            actions={actions}
-            onAdd={setAddAt}
-            onEditWords={editWords}
-            onMove={setMoving}
-          />
-          <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
-            <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>
-              Add
-            </Button>
+          {isNarrow ? (
+            <Drawer
+              anchor="bottom"
+              open={panelOpen}
+              onClose={() => setPanelOpen(false)}
+              slotProps={{
+                paper: {
+                  "aria-label": panelLabel,
+                  role: "dialog",
+                  sx: { height: "62dvh", borderTop: `2px solid ${INK.ink}` },
+                },
+              }}
+            >
+              {panel}
+            </Drawer>
+          ) : (
+            <Box
+              component="aside"
+              aria-label={panelLabel}
+              sx={{
+                gridRow: "1 / 3",
+                borderRight: `1px solid ${INK.line}`,
+                bgcolor: INK.raised,
+                overflowY: "auto",
+                minHeight: 0,
+              }}
+            >
+              {panel}
+            </Box>
+          )}
+          <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
+            <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2, height: 44, flex: "none" }}>
+              <Header
+                title={title}
+                page={page}
+                panes={
+                  isNarrow ? (
+                    <Button variant="outlined" size="small" onClick={() => setPanelOpen(true)}>
+                      {panelLabel}
+                    </Button>
+                  ) : (
+                    <PaneChoice />
+                  )
+                }
+              />
+            </Box>
+            <Box
+              ref={ref}
+              sx={{
+                flex: 1,
+                minHeight: 0,
+                display: "flex",
+                gap: `${PAD}px`,
+                px: `${PAD}px`,
+                justifyContent: "center",
+                overflow: "hidden",
+              }}
+              data-panes-ready={frames.phone || frames.wide ? "" : undefined}
+            >
+              {scales ? <BenchPanes scales={scales} {...paneProps} /> : null}
+            </Box>
           </Box>
+          <Box
+            component="nav"
+            aria-label="Plan"
+            sx={{
+              display: "flex",
+              alignItems: "stretch",
+              gap: 1.5,
+              px: 1.5,
+              borderTop: `1px solid ${INK.ink}`,
+              bgcolor: INK.paper,
+              minWidth: 0,
+            }}
+          >
+            <Plan
+              page={page}
+              frame={frames.wide ?? frames.phone}
+              actions={actions}
+              onAdd={setAddAt}
+              onEditWords={editWords}
+              onMove={setMoving}
+            />
+            <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
+              <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>
+                Add
+              </Button>
+            </Box>
+          </Box>
+          <AddSheet
+            page={page}
+            at={addAt}
+            onClose={() => setAddAt(null)}
+            onCarry={(node, down) => carry.begin({ node }, down, () => setAddAt(null))}
+            onWidget={(node) => {
+              const { draft, selected: id, say } = store.getState();
+              const place = placeForWidget(draft, id, node);
+              const document = place && partAt(draft, place.parent)?.document;
+              const outcome =
+                place && document
+                  ? addNode(draft, document, place, node, nameOf(node))
+                  : addNode(
+                      draft,
+                      page,
+                      { parent: draft.documents[page]!.root.id, slot: "main", index: addAt ?? 0 },
+                      makeNode("freehand", {}, { slots: { columns: [makeColumn([node])] } }),
+                      nameOf(node),
+                    );
+              const why = store.getState().run(outcome);
+              if (why) say(why, "problem");
+              setAddAt(null);
+            }}
+          />
+          <PicturePicker
+            open={choosing !== null}
+            onClose={() => setChoosing(null)}
+            onChoose={(picture) => {
+              if (choosing)
+                store.getState().run(setProp(now(), choosing.node, pathOf(choosing.at), picture, "Picture changed"));
+              setChoosing(null);
+            }}
+          />
         </Box>
-        <AddSheet
-          page={page}
-          at={addAt}
-          onClose={() => setAddAt(null)}
-          onCarry={(node, down) => carry.begin({ node }, down, () => setAddAt(null))}
-          onWidget={(node) => {
-            const { draft, selected: id, say } = store.getState();
-            const place = placeForWidget(draft, id, node);
-            const document = place && partAt(draft, place.parent)?.document;
-            const outcome =
-              place && document
-                ? addNode(draft, document, place, node, nameOf(node))
-                : addNode(
-                    draft,
-                    page,
-                    { parent: draft.documents[page]!.root.id, slot: "main", index: addAt ?? 0 },
-                    makeNode("freehand", {}, { slots: { columns: [makeColumn([node])] } }),
-                    nameOf(node),
-                  );
-            const why = store.getState().run(outcome);
-            if (why) say(why, "problem");
-            setAddAt(null);
-          }}
-        />
-        <PicturePicker
-          open={choosing !== null}
-          onClose={() => setChoosing(null)}
-          onChoose={(picture) => {
-            if (choosing)
-              store.getState().run(setProp(now(), choosing.node, pathOf(choosing.at), picture, "Picture changed"));
-            setChoosing(null);
-          }}
-        />
-      </Box>
-      <Ghost />
-      <MoveTo page={page} id={moving} onClose={() => setMoving(null)} />
-    </BenchProviders>
+        <Ghost />
+        <MoveTo page={page} id={moving} onClose={() => setMoving(null)} />
+      </BenchProviders>
+    </ShowProvider>
   );
 }

@@ -3,7 +3,7 @@ import { createStore, useStore, type StoreApi } from "zustand";
 import { addNode, carryNode } from "~/core/commands";
 import { walk, type Node } from "~/core/document";
 import { placeIn, slotAt, type DropPlace, type DropSlot, type Point, type Rect } from "~/core/layout";
-import { accepts, nameOf } from "~/kinds";
+import { accepts, nameOf, strangerIn } from "~/kinds";
 import type { StudioStore } from "../keeping";
 import { edgeScroll } from "./drop";
 import type { BenchFrames } from "./frames";
@@ -59,8 +59,17 @@ function slotsOf(frame: Document, store: StudioStore, load: Load): readonly Drop
   const slots: DropSlot[] = [];
   for (const element of frame.querySelectorAll<HTMLElement>("[data-slot]")) {
     const [parent = "", slot = ""] = element.dataset.slot!.split(":");
-    const node = partAt(draft, parent)?.node;
-    if (!node || within.has(parent) || !accepts(node, slot, load.node) || element.getClientRects().length === 0)
+    const part = partAt(draft, parent);
+    const node = part?.node;
+    const document = part && draft.documents[part.document];
+    if (
+      !node ||
+      !document ||
+      strangerIn(document, load.node) ||
+      within.has(parent) ||
+      !accepts(node, slot, load.node) ||
+      element.getClientRects().length === 0
+    )
       continue;
     const inside = (node.slots[slot] ?? []).flatMap((child) => {
       const found = element.querySelector(`:scope > [data-node="${child.id}"]`);

@@ -1,6 +1,7 @@
 export { Bench } from "./bench";
 export { useBenchFrames, useEditWords, type BenchFrames } from "./frames";
 export { PageChoice } from "./page-choice";
+export { ShowChoice } from "./show-choice";
 export { DEVICE_NAME, DEVICE_WIDTH, scalesFor } from "./devices";
 export { placeForNew, standings } from "./sections";
 export { nameIn, nameOfPart, partAt } from "./parts";

@@ -1,18 +1,34 @@
-import { Button, Menu, MenuItem, Typography } from "@mui/material";
+import { Button, Divider, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
 import { ChevronDown } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
-import { textPages } from "~/core/document";
+import { LAYOUT_SORTS, layoutsOf, textPages, type Document } from "~/core/document";
+import { LAYOUT_NAMES } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
+import { LayoutsDialog } from "./layouts-dialog";
 
-/** Which of the shop's own pages lies on the bench. */
+/** Which of the shop's pages or layouts lies on the bench. */
 export function PageChoice({ page }: { page: string }) {
   const store = useStudioStore();
   const documents = useStudio((s) => s.draft.documents);
   const shop = useStudio((s) => s.shop);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const pages = [documents.home!, ...textPages(documents)];
+  const [managing, setManaging] = useState(false);
   const current = documents[page] ?? documents.home!;
+  const entry = (each: Document) => (
+    <MenuItem
+      key={each.id}
+      component={Link}
+      to={each.id === "home" ? `/s/${shop.id}/pages` : `/s/${shop.id}/pages?page=${each.id}`}
+      selected={each.id === current.id}
+      onClick={() => {
+        store.getState().select(null);
+        setAnchor(null);
+      }}
+    >
+      {each.title}
+    </MenuItem>
+  );
   return (
     <>
       <Button
@@ -26,21 +42,24 @@ export function PageChoice({ page }: { page: string }) {
         </Typography>
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {pages.map((each) => (
-          <MenuItem
-            key={each.id}
-            component={Link}
-            to={each.id === "home" ? `/s/${shop.id}/pages` : `/s/${shop.id}/pages?page=${each.id}`}
-            selected={each.id === current.id}
-            onClick={() => {
-              store.getState().select(null);
-              setAnchor(null);
-            }}
-          >
-            {each.title}
-          </MenuItem>
-        ))}
+        {[documents.home!, ...textPages(documents)].map(entry)}
+        {LAYOUT_SORTS.flatMap((sort) => [
+          <ListSubheader key={`head ${sort}`} sx={{ lineHeight: "30px", bgcolor: "transparent" }}>
+            {LAYOUT_NAMES[sort]}
+          </ListSubheader>,
+          ...layoutsOf(documents, sort).map(entry),
+        ])}
+        <Divider />
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            setManaging(true);
+          }}
+        >
+          Layouts, and who uses which …
+        </MenuItem>
       </Menu>
+      <LayoutsDialog open={managing} onClose={() => setManaging(false)} />
     </>
   );
 }

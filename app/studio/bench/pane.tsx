@@ -1,7 +1,16 @@
 import { useEffect, useMemo, useState } from "react";
-import type { Target } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
-import { paneCss, PaneShell, ShopFrame, SillName, SillScale, ShopPage, useDressing, type Sheets } from "../panes";
+import {
+  paneCss,
+  PaneShell,
+  ShopFrame,
+  SillName,
+  SillScale,
+  ShopPage,
+  useDressing,
+  useTarget,
+  type Sheets,
+} from "../panes";
 import { DEVICE_NAME, DEVICE_WIDTH } from "./devices";
 import { useCarry } from "./carry";
 import { attachPane } from "./interaction";
@@ -36,7 +45,7 @@ export function Pane({ device, page, pageSheets, scale, height, sync, onPicture,
   const [hovered, setHovered] = useState<string | null>(null);
   const css = useMemo(() => paneCss(scale), [scale]);
   const dressing = useDressing(goods, pictures, currency, locale);
-  const target = useMemo<Target>(() => (page === "home" ? { page: "home" } : { page: "text", id: page }), [page]);
+  const target = useTarget(page);
   const studio = useMemo(() => ({ editing, RichEditor }), [editing]);
 
   useEffect(() => {

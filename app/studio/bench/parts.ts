@@ -1,5 +1,5 @@
 import { pathTo, type Draft, type Node } from "~/core/document";
-import { accepts, levelOf, nameOf, type Level } from "~/kinds";
+import { accepts, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
 
 /** A part of a page and what it stands in. */
 export type PartAt = {
@@ -84,14 +84,17 @@ export function placesFor(
     }
     for (const children of Object.values(node.slots)) children.forEach(enter);
   };
-  for (const section of draft.documents[page]?.root.slots.main ?? []) enter(section);
+  const document = draft.documents[page];
+  if (!document || strangerIn(document, part)) return [];
+  for (const section of document.root.slots.main ?? []) enter(section);
   return found;
 }
 
 /** Where a new widget goes when nobody says: after the selected one, into the selected column, or into the selected section. */
 export function placeForWidget(draft: Draft, selected: string | null, widget: Node): Place | undefined {
   const part = selected ? partAt(draft, selected) : undefined;
-  if (!part) return undefined;
+  const document = part && draft.documents[part.document];
+  if (!part || !document || strangerIn(document, widget)) return undefined;
   for (let depth = part.path.length - 1; depth >= 0; depth--) {
     const here = part.path[depth]!;
     const parent = part.path[depth - 1];

@@ -24,6 +24,7 @@ import { useStudio, useStudioStore } from "../keeping";
 import { LinkField } from "../links";
 import { PicturePicker } from "../pictures";
 import { IconAction, INK } from "../ui";
+import { AttributesField, GoodsField, YesField } from "./goods-fields";
 
 type FieldProps = { node: Node; field: Field; path: Path };
 
@@ -396,5 +397,11 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
       return <NumberField node={node} field={field} path={path} />;
     case "list":
       return <ListField node={node} field={field} path={path} />;
+    case "yes":
+      return <YesField node={node} field={field} path={path} />;
+    case "goods":
+      return <GoodsField node={node} field={field} path={path} />;
+    case "attributes":
+      return <AttributesField node={node} field={field} path={path} />;
   }
 }, sameField);

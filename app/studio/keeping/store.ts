@@ -16,7 +16,7 @@ import { findNode } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { applyAll } from "~/core/operations";
 import type { Picture } from "~/core/pictures";
-import { problemOf } from "~/kinds";
+import { nameOf, problemOf, strangerIn } from "~/kinds";
 
 /** `kept`: everything is on the server. `waiting`: it could not be reached; changes are safe in this browser. */
 export type KeepState = "kept" | "keeping" | "waiting" | "signed-out";
@@ -100,8 +100,14 @@ export type StudioStore = StoreApi<StudioState>;
 /** Why an outcome's changes may not stand: the first changed section whose values its kind does not allow. */
 function problemAfter(draft: Draft, transaction: Transaction): string | undefined {
   for (const operation of transaction.operations) {
-    if (operation.type === "setLook") continue;
-    const root = draft.documents[operation.document]?.root;
+    if (operation.type === "setLook" || "added" in operation) continue;
+    const document = draft.documents[operation.document];
+    const root = document?.root;
+    const stranger =
+      document && (operation.type === "insertNode" || operation.type === "moveNode")
+        ? strangerIn(document, document.root)
+        : undefined;
+    if (stranger && document) return `${nameOf(stranger)} makes no sense on “${document.title}”.`;
     // Of what is put somewhere, what it is put into has to allow it.
     const id = "to" in operation ? operation.to.parent : operation.type === "setProp" ? operation.node : undefined;
     const node = root && id !== undefined ? findNode(root, id) : undefined;

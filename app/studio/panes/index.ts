@@ -2,3 +2,4 @@ export { ShopFrame, useSheetSource, type Sheets, type SheetSource } from "./shop
 export { ShopPage, useDressing, usePageSheets, useStructure, type Dressing } from "./shop-page";
 export { PaneShell, SillName, SillScale } from "./pane-shell";
 export { paneCss } from "./studio-css";
+export { ShowProvider, useTarget } from "./target";

@@ -4,7 +4,7 @@ import type { Goods } from "~/core/goods";
 import { focusCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
-import { envOf, Page, PageBody, nodeCss, sharedCss, type Target } from "~/render";
+import { envOf, Page, PageBody, nodeCss, sharedCss, shownOf, type Target } from "~/render";
 import { themeById } from "~/themes";
 import type { Sheets } from "./shop-frame";
 
@@ -91,9 +91,9 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   // What is seen first is drawn first; the rest of a long page follows while it can be worked with already.
   const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(
-    () => envOf(dressing, { look, documents }, studio),
+    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods)),
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [dressing, look, pages, studio],
+    [dressing, look, pages, studio, target],
   );
   return (
     <EnvProvider value={env}>

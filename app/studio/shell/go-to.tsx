@@ -18,6 +18,7 @@ function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
   const navigate = useNavigate();
   const draft = useStudio((s) => s.draft);
   const shop = useStudio((s) => s.shop);
+  const goods = useStudio((s) => s.goods);
   const area = (label: string, path: string): Goal => ({
     label,
     group: "Areas",
@@ -27,8 +28,20 @@ function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
     area("Brand", "brand"),
     area("Themes", "theme"),
     area("Pages: Home", "pages"),
+    area("Pages: Product", "pages?page=product"),
+    area("Pages: Collection", "pages?page=collection"),
+    area("Pages: Search", "pages?page=search"),
     area("Goods", "goods"),
+    area("Collections", "goods/collections"),
+    area("Reviews", "goods/reviews"),
+    area("What sells", "goods/sells"),
+    area("Words and search", "goods/words"),
     area("Bring in goods", "goods/import"),
+    ...goods.products.map((p): Goal => ({
+      label: p.title,
+      group: "Products",
+      go: () => void navigate(`/s/${shop.id}/goods/p/${p.id}`),
+    })),
     area("Pictures", "pictures"),
     ...standings(draft, "home").map(({ node, name }, i): Goal => {
       const said = String(node.props.heading ?? node.props.text ?? "").split("\n")[0];

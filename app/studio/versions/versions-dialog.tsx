@@ -22,9 +22,8 @@ import { documentDifferences, type Difference, type Document as Page, type Draft
 import { plainOf, type Rich } from "~/core/rich";
 import { kindOf, nameOf } from "~/kinds";
 import { changeWords } from "~/kinds/change-words";
-import type { Target } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
-import { PaneShell, ShopFrame, ShopPage, SillName, useDressing, usePageSheets } from "../panes";
+import { PaneShell, ShopFrame, ShopPage, SillName, useDressing, usePageSheets, useTarget } from "../panes";
 import { IconAction, INK } from "../ui";
 import { whenKept } from "./when-kept";
 
@@ -223,7 +222,7 @@ function Contents({ page }: { page: string }) {
   };
 
   const now = draft.documents[page];
-  const target = useMemo<Target>(() => (page === "home" ? { page: "home" } : { page: "text", id: page }), [page]);
+  const target = useTarget(page);
   const then = useMemo<Draft | undefined>(
     () => (open ? { ...draft, documents: { ...draft.documents, [page]: open.document } } : undefined),
     [open, draft, page],

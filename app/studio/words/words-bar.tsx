@@ -422,8 +422,8 @@ function Count({ editor, most }: { editor: Editor; most: number }) {
   );
 }
 
-/** The tools for running text, above the panes while some is being written. */
-export function WordsBar() {
+/** The tools for running text, above the panes while some is being written. `onDone`: in a form, instead of ending the writing in a pane. */
+export function WordsBar({ onDone }: { onDone?: () => void }) {
   const store = useStudioStore();
   const editor = useOpenEditor();
   const { most } = useWordsStore().getState();
@@ -450,7 +450,7 @@ export function WordsBar() {
         size="small"
         variant="contained"
         startIcon={<Check size={15} aria-hidden />}
-        onClick={() => store.getState().setEditing(null)}
+        onClick={onDone ?? (() => store.getState().setEditing(null))}
       >
         Done
       </Button>

@@ -1,0 +1,89 @@
+import { describe, expect, it } from "vitest";
+import { alike, bestselling, boughtTogether, goesWith, HALF_LIFE_DAYS, makeProduct, type Basket } from ".";
+
+const DAY = 86_400_000;
+const basket = (...ids: string[]): Basket => ({ at: 0, lines: ids.map((product) => ({ product, count: 1 })) });
+
+describe("bestsellers", () => {
+  it("count half after every half-life", () => {
+    const now = 400 * DAY;
+    const sold = (days: number, count: number): Basket => ({ at: now - days * DAY, lines: [{ product: "a", count }] });
+    expect(bestselling([sold(0, 1)], now).get("a")).toBe(1);
+    expect(bestselling([sold(HALF_LIFE_DAYS, 4)], now).get("a")).toBeCloseTo(2, 12);
+    expect(bestselling([sold(3 * HALF_LIFE_DAYS, 8), sold(0, 1)], now).get("a")).toBeCloseTo(2, 12);
+    expect(bestselling([{ ...sold(0, 1), at: now + DAY }], now).get("a")).toBe(1);
+  });
+});
+
+describe("bought together", () => {
+  // Tan, Steinbach, Kumar, Introduction to Data Mining, table 5.1 (6.1 in the first edition): {Milk, Diapers} and the rules
+  // drawn from it; the pairs' numbers follow from the table. From memory.
+  const table = [
+    basket("bread", "milk"),
+    basket("bread", "diapers", "beer", "eggs"),
+    basket("milk", "diapers", "beer", "cola"),
+    basket("bread", "milk", "diapers", "beer"),
+    basket("bread", "milk", "diapers", "cola"),
+  ];
+  const pair = (a: string, b: string) =>
+    boughtTogether(table, { count: 1, lift: 0 })
+      .get(a)
+      ?.find((p) => p.id === b);
+
+  it("has the support, confidence and lift of the textbook's five baskets", () => {
+    expect(pair("diapers", "beer")).toMatchObject({ count: 3, support: 0.6, confidence: 0.75 });
+    expect(pair("diapers", "beer")!.lift).toBeCloseTo(0.75 / 0.6, 12);
+    expect(pair("beer", "diapers")!.confidence).toBe(1);
+    expect(pair("milk", "beer")!.lift).toBeCloseTo(0.5 / 0.6, 12);
+    expect(pair("eggs", "cola")).toBeUndefined();
+  });
+
+  it("says nothing of what was seen too rarely, or is no more than chance", () => {
+    const found = boughtTogether(table);
+    expect(found.get("diapers")?.map((p) => p.id)).toEqual(["beer"]);
+    expect(found.get("eggs")).toBeUndefined();
+  });
+
+  it("counts a basket once, however many of a thing were in it", () => {
+    const twice: Basket = {
+      at: 0,
+      lines: [
+        { product: "a", count: 9 },
+        { product: "a", count: 1 },
+        { product: "b", count: 1 },
+      ],
+    };
+    expect(boughtTogether([twice], { count: 1, lift: 0 }).get("a")).toMatchObject([{ id: "b", count: 1, support: 1 }]);
+  });
+});
+
+describe("goods that go with one", () => {
+  const product = (id: string, attributes: Record<string, string>, more = {}) =>
+    makeProduct({ id, title: id, price: 1000, attributes, ...more });
+  const goods = {
+    collections: [],
+    products: [
+      product("a", { Level: "Anyone", Lines: "1", Sail: "Rare" }),
+      product("b", { Level: "Anyone", Lines: "1", Sail: "Rare" }),
+      product("c", { Level: "Anyone", Lines: "2" }),
+      product("d", { Level: "Expert", Lines: "2" }),
+      product("e", { Level: "Anyone", Lines: "2" }, { stock: 0 }),
+    ],
+  };
+  const open = (p: { stock: number | null }) => p.stock !== 0;
+
+  it("share what few others have, and can be bought", () => {
+    expect(alike(goods, goods.products[0]!, 3, open).map((p) => p.id)).toEqual(["b", "c"]);
+  });
+
+  it("are the seller's choice, and else what was bought together before what is like it", () => {
+    const together = { a: [{ id: "d", count: 4, support: 0.1, confidence: 0.5, lift: 3 }] };
+    expect(goesWith({ ...goods, together }, goods.products[0]!, 3, open).map((s) => [s.product.id, s.why])).toEqual([
+      ["d", "together"],
+      ["b", "alike"],
+      ["c", "alike"],
+    ]);
+    const chosen = { ...goods.products[0]!, related: ["e", "gone"] };
+    expect(goesWith({ ...goods, together }, chosen, 3, open).map((s) => s.product.id)).toEqual(["e"]);
+  });
+});

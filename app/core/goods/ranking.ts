@@ -1,0 +1,175 @@
+import { factWords, type Goods, type Product } from "./types";
+import { valuesOf } from "./facets";
+
+/** What was bought at once: products with how many of each, and when (ms since 1970). */
+export type Basket = {
+  readonly at: number;
+  readonly lines: readonly { readonly product: string; readonly count: number }[];
+};
+
+/** After this many days, a sale counts half. */
+export const HALF_LIFE_DAYS = 30;
+const DAY = 86_400_000;
+
+/**
+ * How well each product sells of late: every piece sold counts 1 on its day and half as much each `HALF_LIFE_DAYS` later,
+ * n(t) = n0 · 2^(−t/T) (exponential decay). Sales in the future count as of now.
+ */
+export function bestselling(baskets: readonly Basket[], now: number): ReadonlyMap<string, number> {
+  const scores = new Map<string, number>();
+  for (const { at, lines } of baskets) {
+    const weight = 2 ** (-Math.max(0, now - at) / DAY / HALF_LIFE_DAYS);
+    for (const { product, count } of lines) scores.set(product, (scores.get(product) ?? 0) + count * weight);
+  }
+  return scores;
+}
+
+/** How often two things were bought together, seen from one of them (Agrawal, Imieliński, Swami 1993). */
+export type Pair = {
+  readonly id: string;
+  /** Baskets with both. */
+  readonly count: number;
+  /** Share of all baskets that have both. */
+  readonly support: number;
+  /** Share of the baskets with the first that have the other as well. */
+  readonly confidence: number;
+  /** How many times more often that is than by chance: confidence over the other's own share of baskets. */
+  readonly lift: number;
+};
+
+type Least = { readonly count?: number; readonly lift?: number; readonly most?: number };
+
+/**
+ * For each product, what was bought together with it: at least `count` times, and at least `lift` times as often as by
+ * chance; strongest first (by lift, damped for what was seen rarely), `most` of each.
+ */
+export function boughtTogether(
+  baskets: readonly Basket[],
+  { count: least = 3, lift: leastLift = 1.2, most = 8 }: Least = {},
+): ReadonlyMap<string, readonly Pair[]> {
+  const alone = new Map<string, number>();
+  const pairs = new Map<string, Map<string, number>>();
+  const total = baskets.length;
+  for (const { lines } of baskets) {
+    const ids = [...new Set(lines.map((l) => l.product))].slice(0, 60);
+    for (const a of ids) {
+      alone.set(a, (alone.get(a) ?? 0) + 1);
+      let row = pairs.get(a);
+      if (!row) pairs.set(a, (row = new Map()));
+      for (const b of ids) if (b !== a) row.set(b, (row.get(b) ?? 0) + 1);
+    }
+  }
+  const result = new Map<string, readonly Pair[]>();
+  for (const [a, row] of pairs) {
+    const found: Pair[] = [];
+    for (const [id, count] of row) {
+      if (count < least) continue;
+      const confidence = count / alone.get(a)!;
+      const lift = confidence / (alone.get(id)! / total);
+      if (lift >= leastLift) found.push({ id, count, support: count / total, confidence, lift });
+    }
+    if (found.length === 0) continue;
+    const strength = (p: Pair) => p.lift * (p.count / (p.count + least));
+    result.set(a, found.toSorted((x, y) => strength(y) - strength(x) || y.count - x.count).slice(0, most));
+  }
+  return result;
+}
+
+/**
+ * Goods like this one: shared values of attributes and options, tags and collections, each counting the more the rarer it
+ * is (inverse document frequency, Spärck Jones 1972), and a price that is not far off. Without what can't be bought.
+ */
+export function alike(goods: Goods, product: Product, most: number, open: (p: Product) => boolean): readonly Product[] {
+  const marks = marksOf(goods);
+  const own = marks.of(product);
+  const scores = new Map<Product, number>();
+  for (const mark of own) {
+    const bearers = marks.bearers.get(mark)!;
+    const weight = Math.log(goods.products.length / bearers.length);
+    for (const other of bearers) scores.set(other, (scores.get(other) ?? 0) + weight);
+  }
+  scores.delete(product);
+  return [...scores]
+    .filter(([other, score]) => score > 0 && open(other))
+    .map(([other, score]) => {
+      const ratio = Math.abs(Math.log((other.price + 1) / (product.price + 1)));
+      return { other, score: score / (1 + 0.35 * ratio) };
+    })
+    .toSorted((a, b) => b.score - a.score)
+    .slice(0, most)
+    .map(({ other }) => other);
+}
+
+type Marks = {
+  readonly bearers: ReadonlyMap<string, readonly Product[]>;
+  readonly of: (p: Product) => readonly string[];
+};
+const known = new WeakMap<Goods, Marks>();
+
+function marksOf(goods: Goods): Marks {
+  const done = known.get(goods);
+  if (done) return done;
+  const of = (p: Product): string[] => [
+    ...new Set([
+      ...[...p.options.map((o) => o.name), ...Object.keys(p.attributes)].flatMap((name) =>
+        valuesOf(p, name).map((value) => `${name}\u0000${value}`),
+      ),
+      ...p.tags.map((t) => `#${t}`),
+      ...p.collections.map((c) => `@${c}`),
+    ]),
+  ];
+  const bearers = new Map<string, Product[]>();
+  for (const p of goods.products)
+    for (const mark of of(p)) {
+      const list = bearers.get(mark);
+      if (list) list.push(p);
+      else bearers.set(mark, [p]);
+    }
+  // A mark that half the shop bears tells nothing, and is where the time would go.
+  for (const [mark, list] of bearers) if (list.length > Math.max(200, goods.products.length / 2)) bearers.set(mark, []);
+  const made = { bearers, of };
+  known.set(goods, made);
+  return made;
+}
+
+/** What two products share, in words: "Level Anyone, Lines 1". */
+export const sharedWords = (a: Product, b: Product): readonly string[] =>
+  [...new Set([...Object.keys(a.attributes), ...a.options.map((o) => o.name)])].flatMap((name) => {
+    const others = valuesOf(b, name);
+    return valuesOf(a, name)
+      .filter((v) => others.includes(v))
+      .slice(0, 1)
+      .map((v) => {
+        const fact = factWords(name, v);
+        return `${fact.name} ${fact.value}`;
+      });
+  });
+
+/** Why something is suggested beside a product. */
+export type Suggestion = {
+  readonly product: Product;
+  readonly why: "chosen" | "together" | "alike";
+  readonly pair?: Pair;
+};
+
+/** Goods that go with a product: what the seller chose, then what is bought together with it, then what is like it. */
+export function goesWith(
+  goods: Goods,
+  product: Product,
+  most: number,
+  open: (p: Product) => boolean,
+): readonly Suggestion[] {
+  const byId = new Map(goods.products.map((p) => [p.id, p]));
+  const result = new Map<string, Suggestion>();
+  const add = (id: string, suggestion: Omit<Suggestion, "product">) => {
+    const found = byId.get(id);
+    if (found && id !== product.id && !result.has(id) && (suggestion.why === "chosen" || open(found)))
+      result.set(id, { ...suggestion, product: found });
+  };
+  for (const id of product.related) add(id, { why: "chosen" });
+  if (product.related.length === 0) {
+    for (const pair of goods.together?.[product.id] ?? []) add(pair.id, { why: "together", pair });
+    if (result.size < most) for (const other of alike(goods, product, most, open)) add(other.id, { why: "alike" });
+  }
+  return [...result.values()].slice(0, most);
+}

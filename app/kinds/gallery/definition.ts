@@ -1,0 +1,62 @@
+import { z } from "zod";
+import type { Definition } from "../definition";
+import { WIDGET_SLOTS } from "../slots";
+
+const props = z.object({ arrangement: z.string().max(40).optional(), zoom: z.boolean() });
+export type GalleryProps = z.infer<typeof props>;
+
+export const definition: Definition<GalleryProps> = {
+  kind: "gallery",
+  name: "Pictures of the product",
+  about: "All its pictures and its film, to look at closely.",
+  purpose: "Sell a product",
+  level: "widget",
+  slots: WIDGET_SLOTS,
+  only: ["product"],
+  tag: "figure",
+  arrangements: [
+    { id: "below", name: "Small ones below" },
+    { id: "beside", name: "Small ones beside" },
+    { id: "grid", name: "All of them" },
+  ],
+  fields: [{ type: "yes", key: "zoom", label: "Opens large when pressed" }],
+  props,
+  defaults: { zoom: true },
+  style: {},
+  styles: ["shape"],
+  css: `
+.gallery{display:grid;gap:.75rem}
+.stage{display:grid;grid-auto-flow:column;grid-auto-columns:100%;overflow-x:auto;scroll-snap-type:x mandatory;scrollbar-width:none;border-radius:var(--card);overscroll-behavior-x:contain}
+.stage::-webkit-scrollbar{display:none}
+.shot{scroll-snap-align:start;position:relative;min-width:0}
+.shot .pic,.shot video{display:block;width:100%;aspect-ratio:var(--shape,4/5);border-radius:var(--card);object-fit:cover;background:var(--raised)}
+.shot .pic img{object-fit:var(--goods-fit)}
+.shot-open{display:block;cursor:zoom-in}
+.thumbs{display:flex;gap:.5rem;overflow-x:auto;padding:3px}
+.thumbs a{display:block;width:4.25rem;border-radius:calc(var(--card)/2);outline:2px solid transparent;outline-offset:1px;overflow:hidden}
+.thumbs .pic{aspect-ratio:var(--shape,4/5)}
+.thumbs a[aria-current]{outline-color:var(--ink)}
+.thumb-film{display:grid;place-items:center;aspect-ratio:var(--shape,4/5);background:var(--raised);font-size:var(--t-1)}
+.shot-badge{position:absolute;inset:0 auto auto 0}
+.a-grid .stage{grid-auto-flow:row;grid-template-columns:1fr 1fr;grid-auto-columns:auto;gap:.75rem;overflow:visible;border-radius:0}
+.a-grid .shot:first-child{grid-column:1/-1}
+.a-grid .thumbs{display:none}
+@media (min-width:800px){
+.a-beside .gallery{grid-template-columns:4.5rem minmax(0,1fr);align-items:start}
+.a-beside .stage{grid-column:2;grid-row:1}
+.a-beside .thumbs{flex-direction:column;grid-row:1}
+.gallery-swipe{display:none}
+}
+@media (max-width:799.98px){
+.a-grid .stage{grid-auto-flow:column;grid-template-columns:none;grid-auto-columns:86%;overflow-x:auto}
+.a-grid .shot:first-child{grid-column:auto}
+}
+.zoom{border:0;padding:0;width:100vw;height:100dvh;max-width:none;max-height:none;background:var(--page)}
+.zoom::backdrop{background:var(--page)}
+.zoom-stage{display:grid;grid-auto-flow:column;grid-auto-columns:100%;height:100%;overflow:auto;scroll-snap-type:x mandatory}
+.zoom-stage div{scroll-snap-align:center;overflow:auto;display:grid;place-items:center}
+.zoom-stage img{max-width:100%;max-height:100dvh;cursor:zoom-in}
+.zoom-stage img.is-large{max-width:none;max-height:none;width:220%;cursor:zoom-out}
+.zoom-close{position:fixed;top:.75rem;right:.75rem;z-index:1}
+`,
+};

@@ -1,0 +1,47 @@
+import { z } from "zod";
+import type { Definition } from "../definition";
+
+const props = z.object({
+  arrangement: z.string().max(40).optional(),
+  heading: z.string().max(120),
+  most: z.number().int().min(1).max(12),
+});
+export type GoesWithProps = z.infer<typeof props>;
+
+export const definition: Definition<GoesWithProps> = {
+  kind: "goes-with",
+  name: "Goods that go with it",
+  about: "What you chose, what is bought together with it, or what is like it.",
+  purpose: "Sell a product",
+  level: "section",
+  slots: ["main"],
+  only: ["product"],
+  tag: "section",
+  arrangements: [
+    { id: "cards", name: "Cards" },
+    { id: "shelf", name: "Shelf to slide along" },
+  ],
+  fields: [
+    { type: "line", key: "heading", label: "Heading", most: 120 },
+    { type: "number", key: "most", label: "How many at most", least: 1, most: 12 },
+  ],
+  props,
+  defaults: { heading: "Goes well with it", most: 4 },
+  style: {
+    all: {
+      set: "page",
+      width: "content",
+      headSize: 3,
+      columns: 4,
+      shape: "4/5",
+      spaceTop: 5,
+      spaceBottom: 6,
+      align: "start",
+    },
+    phone: { columns: 2 },
+  },
+  styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
+  css: `
+.s-goes-with .head,.s-recently-seen .head{margin-bottom:var(--s3);text-align:var(--align,start)}
+`,
+};

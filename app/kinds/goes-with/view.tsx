@@ -1,0 +1,29 @@
+import { canBuy, goesWith } from "~/core/goods";
+import type { ViewProps } from "../definition";
+import { ProductCard, useEnv, useProduct, Words } from "../parts";
+import type { GoesWithProps } from "./definition";
+
+export function View({ props, arrangement }: ViewProps<GoesWithProps>) {
+  const { goods, studio } = useEnv();
+  const found = useProduct();
+  if (!found) return null;
+  const list = goesWith(goods, found.product, props.most, canBuy);
+  if (list.length === 0 && !studio) return null;
+  const isShelf = arrangement === "shelf";
+  return (
+    <div className="in">
+      <Words at="heading" as="h2" className="head" text={props.heading} hint="Heading" />
+      {list.length ? (
+        <ul className={isShelf ? "shelf" : "grid"} {...(isShelf ? { tabIndex: 0, "aria-label": props.heading } : {})}>
+          {list.map(({ product }) => (
+            <li key={product.id}>
+              <ProductCard product={product} sizes="(min-width:1024px) 25vw, 50vw" />
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="goods-none">Nothing goes with this product yet. Choose something under Goods.</p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+import {
+  freeze,
+  type Document,
+  type Draft,
+  type Json,
+  type LayoutSort,
+  type Node,
+  type StyleSheet,
+} from "~/core/document";
+import { DOCUMENT_VERSION } from "~/core/schema";
+import { KINDS } from ".";
+
+// The layouts that every shop begins with. Their ids are fixed: a shop from before there were layouts gets the same ones
+// each time it is read, until one of them is changed and so stored.
+
+const part = (
+  id: string,
+  kind: string,
+  props: Readonly<Record<string, Json>> = {},
+  style: StyleSheet = {},
+  slots: Node["slots"] = {},
+): Node => ({
+  id: `layout-${id}`,
+  kind,
+  props: { ...(KINDS.get(kind)!.definition.defaults as Record<string, Json>), ...props },
+  style,
+  conditions: [],
+  shown: true,
+  slots,
+});
+
+const layout = (sort: LayoutSort, title: string, main: readonly Node[]): Document => ({
+  schemaVersion: DOCUMENT_VERSION,
+  id: sort,
+  kind: "layout",
+  title,
+  root: {
+    id: `layout-${sort}`,
+    kind: "root",
+    props: { of: sort, products: [], collections: [] },
+    style: {},
+    conditions: [],
+    shown: true,
+    slots: { main },
+  },
+});
+
+const product = (): Document =>
+  layout("product", "Product", [
+    part(
+      "p-way",
+      "freehand",
+      {},
+      { all: { spaceTop: 3, spaceBottom: 2 } },
+      {
+        columns: [part("p-way-column", "column", {}, {}, { widgets: [part("p-trail", "trail")] })],
+      },
+    ),
+    part(
+      "p-main",
+      "freehand",
+      {},
+      { all: { spaceTop: 0, spaceBottom: 5, gap: 6, across: "start" }, phone: { gap: 3 } },
+      {
+        columns: [
+          part("p-left", "column", {}, { all: { share: "56%" } }, { widgets: [part("p-gallery", "gallery")] }),
+          part(
+            "p-right",
+            "column",
+            {},
+            { all: { share: "44%", gap: 3 } },
+            {
+              widgets: [
+                part("p-title", "product-title"),
+                part("p-rating", "product-rating"),
+                part("p-price", "product-price"),
+                part("p-options", "product-options"),
+                part("p-state", "product-state"),
+                part("p-buy", "product-buy"),
+                part("p-signs", "assurances"),
+                part("p-details", "product-details", { arrangement: "folded" }),
+              ],
+            },
+          ),
+        ],
+      },
+    ),
+    part("p-goes-with", "goes-with", {}, { all: { set: "tint" } }),
+    part("p-reviews", "reviews"),
+    part("p-seen", "recently-seen", {}, { all: { spaceTop: 2 } }),
+  ]);
+
+const collection = (): Document =>
+  layout("collection", "Collection", [
+    part("c-head", "collection-head"),
+    part("c-inside", "collection-inside"),
+    part("c-list", "goods-list"),
+  ]);
+
+const search = (): Document =>
+  layout("search", "Search", [
+    part("s-head", "search-head"),
+    part("s-list", "goods-list", { arrangement: "above", paging: "more" }, { all: { columns: 4 } }),
+  ]);
+
+let made: Readonly<Record<LayoutSort, Document>> | undefined;
+
+export const firstLayouts = (): Readonly<Record<LayoutSort, Document>> =>
+  (made ??= freeze({ product: product(), collection: collection(), search: search() }));
+
+/** A draft in which every sort of page has its layout. */
+export function withLayouts(draft: Draft): Draft {
+  const lacking = Object.entries(firstLayouts()).filter(([sort]) => !draft.documents[sort]);
+  if (lacking.length === 0) return draft;
+  return freeze({ ...draft, documents: { ...draft.documents, ...Object.fromEntries(lacking) } });
+}

@@ -1,0 +1,104 @@
+import { focusClass, sourceOf } from "~/core/pictures";
+import { valueState, type Option, type Product, type Variant } from "~/core/goods";
+import type { ViewProps } from "../definition";
+import { useEnv, useProduct } from "../parts";
+import type { ProductOptionsProps } from "./definition";
+
+type PickProps = { product: Product; variant: Variant | undefined; option: Option; at: number; none: string };
+
+/** One option to choose of. The inputs belong to the form that buys, wherever that stands. */
+function Pick({ product, variant, option, at, none }: PickProps) {
+  const { picture: find, studio } = useEnv();
+  const choice = product.options.map((_o, i) => variant?.values[i]);
+  const name = `option-${at}`;
+  const stateOfValue = (value: string) => valueState(product, choice, at, value);
+  const words = { free: "", unavailable: ", sold out", none: `, ${none.toLowerCase()}` };
+  // In the studio what is chosen is chosen by Details; inputs there are only to be looked at.
+  const still = studio ? { readOnly: true, tabIndex: -1 } : {};
+  if (option.picker === "list")
+    return (
+      <div className="pick">
+        <label className="pick-name" htmlFor={name}>
+          {option.name}
+        </label>
+        <select className="field" id={name} name={name} form="buy" defaultValue={choice[at]} key={choice[at]}>
+          {option.values.map((v) => (
+            <option key={v.name} value={v.name}>
+              {v.name}
+              {words[stateOfValue(v.name)]}
+            </option>
+          ))}
+        </select>
+      </div>
+    );
+  const look =
+    option.picker === "swatches" ? "opt-swatch" : option.picker === "pictures" ? "opt-picture" : "opt-button";
+  return (
+    <fieldset className="pick" data-option={at}>
+      <legend>
+        {option.name}: <span data-live={name}>{choice[at]}</span>
+      </legend>
+      <div className="pick-row">
+        {option.values.map((v) => {
+          const state = stateOfValue(v.name);
+          const picture =
+            option.picker === "pictures"
+              ? find(product.variants.find((each) => each.values[at] === v.name && each.picture)?.picture ?? null)
+              : undefined;
+          return (
+            <label key={v.name} className={`opt ${look}`} data-state={state} title={`${v.name}${words[state]}`}>
+              <input
+                type="radio"
+                name={name}
+                value={v.name}
+                form="buy"
+                defaultChecked={v.name === choice[at]}
+                key={`${v.name} ${v.name === choice[at]}`}
+                {...still}
+              />
+              <span className="opt-face">
+                {picture ? (
+                  <span className="pic">
+                    <img
+                      className={focusClass(picture)}
+                      src={sourceOf(picture, 160)}
+                      width={picture.width}
+                      height={picture.height}
+                      alt={v.name}
+                      loading="lazy"
+                    />
+                  </span>
+                ) : option.picker === "swatches" && v.colour ? (
+                  <svg viewBox="0 0 2 2" role="img" aria-label={v.name}>
+                    <rect width="2" height="2" fill={v.colour} />
+                  </svg>
+                ) : (
+                  v.name
+                )}
+                <span className="unseen" data-state-words>
+                  {words[state]}
+                </span>
+              </span>
+            </label>
+          );
+        })}
+      </div>
+    </fieldset>
+  );
+}
+
+export function View({ props }: ViewProps<ProductOptionsProps>) {
+  const { studio } = useEnv();
+  const found = useProduct();
+  if (!found) return null;
+  const { product, variant } = found;
+  if (product.options.length === 0)
+    return studio ? <p className="over">This product has no variants to choose from.</p> : null;
+  return (
+    <zest-options className="picks" data-none={props.none}>
+      {product.options.map((option, at) => (
+        <Pick key={option.name} product={product} variant={variant} option={option} at={at} none={props.none} />
+      ))}
+    </zest-options>
+  );
+}

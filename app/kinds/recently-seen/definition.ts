@@ -1,0 +1,38 @@
+import { z } from "zod";
+import type { Definition } from "../definition";
+
+const props = z.object({ heading: z.string().max(120), most: z.number().int().min(1).max(12) });
+export type RecentlySeenProps = z.infer<typeof props>;
+
+export const definition: Definition<RecentlySeenProps> = {
+  kind: "recently-seen",
+  name: "Recently seen",
+  about: "What this shopper looked at before; it never leaves the shopper’s own browser.",
+  purpose: "Sell a product",
+  level: "section",
+  slots: ["main"],
+  only: ["product", "collection", "search"],
+  tag: "section",
+  arrangements: [{ id: "plain", name: "Plain" }],
+  fields: [
+    { type: "line", key: "heading", label: "Heading", most: 120 },
+    { type: "number", key: "most", label: "How many at most", least: 1, most: 12 },
+  ],
+  props,
+  defaults: { heading: "You looked at", most: 4 },
+  style: {
+    all: {
+      set: "page",
+      width: "content",
+      headSize: 3,
+      columns: 4,
+      shape: "4/5",
+      spaceTop: 5,
+      spaceBottom: 6,
+      align: "start",
+    },
+    phone: { columns: 2 },
+  },
+  styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
+  css: ``,
+};

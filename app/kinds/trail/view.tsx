@@ -1,0 +1,3 @@
+import { Crumbs, useTrail } from "../parts";
+
+export const View = () => <Crumbs crumbs={useTrail()} />;

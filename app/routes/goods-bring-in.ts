@@ -1,0 +1,123 @@
+import { z } from "zod";
+import type { ColumnChoice } from "~/core/goods";
+import {
+  addArchive,
+  goodsSettingsColumns,
+  importGoods,
+  importReviews,
+  planImport,
+  readReviews,
+  readTableFile,
+} from "~/server/goods/index.server";
+import { requireShop } from "~/server/http/guard.server";
+import { freshShop } from "~/server/shops/index.server";
+import type { Route } from "./+types/goods-bring-in";
+
+const schema = z.object({
+  intent: z.enum(["plan", "import", "plan-reviews", "import-reviews"]),
+  file: z.file("Choose a file."),
+  archive: z.file().optional(),
+  columns: z
+    .string()
+    .max(100_000)
+    .default("{}")
+    .transform((text) => JSON.parse(text) as unknown)
+    .pipe(z.record(z.string().max(200), z.string().max(40))),
+});
+
+/** As many lines of a plan as are shown, and as many problems as anybody reads. */
+const SHOWN = 200;
+
+/**
+ * Brings goods or reviews in from a file. What is long (pictures, lines) is answered line by line as JSON, so that progress can be
+ * shown; whoever hangs up stops it, and then nothing of the goods was stored.
+ */
+export async function action({ request, params }: Route.ActionArgs) {
+  const { shop } = await requireShop(request, params.shop);
+  const refuse = (why: string) => Response.json({ step: "refused", why }, { status: 422 });
+  let given: unknown;
+  try {
+    given = Object.fromEntries(await request.formData());
+  } catch {
+    return refuse("The file did not arrive whole. Check the connection and try again.");
+  }
+  const input = schema.safeParse(given);
+  if (!input.success) return refuse("This file can’t be taken. Choose a CSV file or an XLSX workbook.");
+  const { intent, file, archive } = input.data;
+  const columns = input.data.columns as ColumnChoice;
+  const read = await readTableFile(Buffer.from(await file.arrayBuffer()));
+  if (!read.ok) return refuse(read.why);
+
+  if (intent === "plan-reviews" || intent === "import-reviews") {
+    const reviews = await readReviews(shop, read.table);
+    if (intent === "import-reviews") return Response.json({ step: "done", ...(await importReviews(shop, reviews)) });
+    return Response.json({
+      step: "planned",
+      count: reviews.reviews.length,
+      problems: reviews.problems.slice(0, SHOWN),
+    });
+  }
+  if (intent === "plan") {
+    const known = await goodsSettingsColumns(shop.id);
+    const plan = await planImport(shop, read.table, { ...known, ...columns } as ColumnChoice);
+    return Response.json({
+      step: "planned",
+      plan: { ...plan, lines: plan.lines.slice(0, SHOWN), problems: plan.problems.slice(0, SHOWN) },
+      problems: plan.problems.length,
+    });
+  }
+
+  const encoder = new TextEncoder();
+  const stop = new AbortController();
+  request.signal.addEventListener("abort", () => stop.abort());
+  const body = new ReadableStream<Uint8Array>({
+    async start(controller) {
+      const tell = (line: object) => {
+        try {
+          controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
+        } catch {
+          // Nobody listens any more.
+          stop.abort();
+        }
+      };
+      try {
+        let pictures: object | undefined;
+        if (archive && archive.size > 0) {
+          const done = await addArchive(
+            shop.id,
+            Buffer.from(await archive.arrayBuffer()),
+            (at, of) => tell({ step: "pictures", at, of }),
+            stop.signal,
+          );
+          if ("why" in done) {
+            tell({ step: "refused", why: done.why });
+            controller.close();
+            return;
+          }
+          pictures = done;
+        }
+        tell({ step: "lines", at: 0, of: read.table.rows.length });
+        const now = await freshShop(shop);
+        const done = await importGoods(now, read.table, columns, {
+          step: (at, of) => tell({ step: "lines", at, of }),
+          signal: stop.signal,
+        });
+        await goodsSettingsColumns(shop.id, columns);
+        tell({ step: "done", ...done, ...(pictures ? { pictures } : {}) });
+      } catch (error) {
+        if (stop.signal.aborted) tell({ step: "stopped" });
+        else {
+          console.error(error);
+          tell({ step: "refused", why: "Something went wrong here, and nothing was stored. Please try again." });
+        }
+      }
+      try {
+        controller.close();
+      } catch {
+        // It is closed already: whoever asked has hung up.
+      }
+    },
+    cancel: () => stop.abort(),
+  });
+  return new Response(body, { headers: { "Content-Type": "application/x-ndjson", "X-Accel-Buffering": "no" } });
+}

@@ -1,0 +1,1 @@
+export { CollectionsPage as default } from "~/studio/goods";

@@ -1,0 +1,1 @@
+export { ProductPage as default } from "~/studio/goods";

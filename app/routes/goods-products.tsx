@@ -1,0 +1,1 @@
+export { ProductsTable as default } from "~/studio/goods";

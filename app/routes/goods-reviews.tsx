@@ -1,0 +1,1 @@
+export { ReviewsPage as default } from "~/studio/goods";

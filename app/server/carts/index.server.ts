@@ -1,0 +1,147 @@
+import { randomBytes } from "node:crypto";
+import { Op } from "sequelize";
+import { z } from "zod";
+import { mostOf, variantById, type Goods } from "~/core/goods";
+import type { CartLine } from "~/render";
+import { AlertRow, atomically, CartRow, database } from "../database/index.server";
+
+/** What is stored of a cart: what, and how many. Prices are always those of now. */
+type Line = { readonly product: string; readonly variant: string | null; readonly count: number };
+const stored = z.array(
+  z.object({ product: z.string(), variant: z.string().nullable(), count: z.number().int().min(1) }),
+);
+
+const MOST_LINES = 100;
+const MOST_OF_ONE = 99;
+/** A cart that nobody touched for so long is gone. */
+const KEPT_DAYS = 60;
+const DAY = 86_400_000;
+
+export const isCartId = (text: string | undefined): text is string => /^[\w-]{43}$/.test(text ?? "");
+const newCartId = () => randomBytes(32).toString("base64url");
+
+async function linesOf(shopId: string, id: string | undefined): Promise<readonly Line[]> {
+  if (!isCartId(id)) return [];
+  database();
+  const row = await CartRow.findOne({ where: { id, shopId } });
+  return row ? stored.parse(JSON.parse(row.body)) : [];
+}
+
+/** A cart as it is shown: with the goods that there are now, and what is wrong with a line. */
+export async function cartOf(shopId: string, id: string | undefined, goods: Goods): Promise<readonly CartLine[]> {
+  return (await linesOf(shopId, id)).flatMap((line): CartLine[] => {
+    const product = goods.products.find((p) => p.id === line.product);
+    const variant = product && variantById(product, line.variant);
+    if (!product || (line.variant !== null && !variant)) return [];
+    const most = mostOf(product, variant);
+    return [
+      {
+        product,
+        variant,
+        count: line.count,
+        ...(most === 0
+          ? { problem: "This can’t be bought any more. Take it out." }
+          : line.count > most
+            ? { problem: `There are only ${most} of it.` }
+            : {}),
+      },
+    ];
+  });
+}
+
+export const countOf = async (shopId: string, id: string | undefined): Promise<number> =>
+  (await linesOf(shopId, id)).reduce((sum, l) => sum + l.count, 0);
+
+export const cartInput = z.object({
+  product: z.string().min(1).max(40),
+  variant: z
+    .string()
+    .max(40)
+    .default("")
+    .transform((v) => v || null),
+  count: z.coerce.number().int("Write a whole number.").min(0).max(MOST_OF_ONE, "That is too many.").default(1),
+});
+
+export type CartChanged =
+  | { readonly ok: true; readonly id: string; readonly count: number; readonly said: string }
+  | { readonly ok: false; readonly why: string };
+
+/**
+ * Puts something into a cart (`add`) or says how many of it there are to be (`set`; 0 takes it out). What there is not
+ * enough of is put in as far as it goes, and said. A cart is made when it is needed first.
+ */
+export async function changeCart(
+  shopId: string,
+  id: string | undefined,
+  goods: Goods,
+  how: "add" | "set",
+  { product: productId, variant: variantId, count }: z.infer<typeof cartInput>,
+): Promise<CartChanged> {
+  database();
+  const product = goods.products.find((p) => p.id === productId);
+  if (!product && how === "add") return { ok: false, why: "This is no longer in the shop." };
+  const variant = product && variantById(product, variantId);
+  if (how === "add" && product!.variants.length && !variant)
+    return { ok: false, why: "There is nothing in this combination. Choose another one." };
+  const most = product ? Math.min(mostOf(product, variant), MOST_OF_ONE) : 0;
+  if (how === "add" && most === 0) return { ok: false, why: `“${product!.title}” can’t be bought just now.` };
+  return atomically(async (transaction): Promise<CartChanged> => {
+    const row = isCartId(id) ? await CartRow.findOne({ where: { id, shopId }, transaction, lock: true }) : null;
+    const lines = row ? stored.parse(JSON.parse(row.body)) : [];
+    const at = lines.findIndex((l) => l.product === productId && l.variant === variantId);
+    const has = lines[at]?.count ?? 0;
+    const wanted = how === "add" ? has + Math.max(1, count) : count;
+    const next = Math.min(wanted, most);
+    const said =
+      wanted > next && next > 0
+        ? has === next
+          ? `All ${most} that there are lie in your cart already.`
+          : `There are only ${most} of it; that many are in your cart.`
+        : "";
+    if (next === 0) {
+      if (at >= 0) lines.splice(at, 1);
+    } else if (at >= 0) lines[at] = { ...lines[at]!, count: next };
+    else if (lines.length >= MOST_LINES) return { ok: false, why: "The cart is full." };
+    else lines.push({ product: productId, variant: variantId, count: next });
+    const body = JSON.stringify(lines);
+    const cartId = row?.id ?? newCartId();
+    if (row) await row.update({ body, updatedAt: new Date() }, { transaction });
+    else await CartRow.create({ id: cartId, shopId, body, updatedAt: new Date() }, { transaction });
+    return { ok: true, id: cartId, count: lines.reduce((sum, l) => sum + l.count, 0), said };
+  });
+}
+
+/** Takes away carts that nobody came back to. */
+export async function dropOldCarts(now = Date.now()): Promise<void> {
+  database();
+  await CartRow.destroy({ where: { updatedAt: { [Op.lt]: new Date(now - KEPT_DAYS * DAY) } } });
+}
+
+export const tellInput = z.object({
+  product: z.string().min(1).max(40),
+  variant: z.string().max(40).default(""),
+  address: z.string().trim().toLowerCase().max(254).pipe(z.email("That is not a mail address. Please check it.")),
+});
+
+/** Notes who is to be told when something can be had. Twice is once. */
+export async function tellWhenThere(shopId: string, goods: Goods, input: z.infer<typeof tellInput>): Promise<boolean> {
+  database();
+  if (!goods.products.some((p) => p.id === input.product)) return false;
+  await AlertRow.upsert({
+    shopId,
+    productId: input.product,
+    variantId: input.variant,
+    address: input.address,
+    createdAt: new Date(),
+  });
+  return true;
+}
+
+/** How many wait for each product. */
+export async function waitingFor(shopId: string): Promise<ReadonlyMap<string, number>> {
+  database();
+  const rows = await AlertRow.findAll({ where: { shopId }, attributes: ["productId"], raw: true });
+  const counts = new Map<string, number>();
+  for (const { productId } of rows) counts.set(productId, (counts.get(productId) ?? 0) + 1);
+  return counts;
+}

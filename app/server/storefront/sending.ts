@@ -1,0 +1,57 @@
+import type { Request, Response } from "express";
+import type { Shop } from "../shops/index.server";
+import type { ServedPage } from "./pages";
+
+export type Locals = { shop: Shop };
+
+/** The shop at whose address a request came. */
+export const shopOf = (response: Response): Shop => (response.locals as Locals).shop;
+
+export const originOf = (request: Request): string => `${request.protocol}://${request.headers.host ?? ""}`;
+
+/** Whether a form was sent from the shop's own page; browsers say so for every POST. */
+export const fromHere = (request: Request): boolean => {
+  const { origin } = request.headers;
+  return origin === undefined || origin === originOf(request);
+};
+
+/** Sends a page, packed as the browser takes it, or says that the one it has is still good. */
+export function send(
+  request: Request,
+  response: Response,
+  page: ServedPage,
+  cache = "public, max-age=0, must-revalidate",
+): void {
+  response.setHeader(
+    "Content-Security-Policy",
+    `default-src 'none'; style-src ${page.styleHash}; script-src 'self'; img-src 'self' data:; media-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'`,
+  );
+  response.setHeader("Cache-Control", cache);
+  response.setHeader("ETag", page.etag);
+  response.setHeader("Vary", "Accept-Encoding");
+  if (page.status === 200 && request.headers["if-none-match"] === page.etag) {
+    response.status(304).end();
+    return;
+  }
+  const encoding = request.acceptsEncodings(["br", "gzip"]);
+  if (encoding === "br" || encoding === "gzip") response.setHeader("Content-Encoding", encoding);
+  response
+    .status(page.status)
+    .type("html")
+    .send(encoding === "br" || encoding === "gzip" ? page.packed(encoding) : page.raw);
+}
+
+/** Counts what comes from one place; false once there are more than `most` in a minute. */
+export function perMinute(most: number): (key: string) => boolean {
+  let minute = 0;
+  const counts = new Map<string, number>();
+  return (key) => {
+    const now = Math.floor(Date.now() / 60_000);
+    if (now !== minute) {
+      counts.clear();
+      minute = now;
+    }
+    counts.set(key, (counts.get(key) ?? 0) + 1);
+    return counts.get(key)! <= most;
+  };
+}

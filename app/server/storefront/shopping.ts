@@ -1,0 +1,184 @@
+import express, { type Request, type Response, type Router } from "express";
+import { z } from "zod";
+import { searchGoods, variantFor, type Goods } from "~/core/goods";
+import { renditionAddress, sourceOf } from "~/core/pictures";
+import { formatMoney } from "~/core/money";
+import { priceSpan } from "~/core/goods";
+import { renderCards } from "~/render";
+import { cartInput, cartOf, changeCart, countOf, isCartId, tellInput, tellWhenThere } from "../carts/index.server";
+import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
+import { contentOf, drawn, messagePage } from "./pages";
+import { fromHere, originOf, perMinute, send, shopOf } from "./sending";
+
+/** At most this many changes of carts, and reviews or wishes, from one place in a minute. */
+const MOST_CHANGES = 120;
+const MOST_WRITINGS = 8;
+const CART_DAYS = 60;
+
+const cookieOf = (request: Request, name: string): string | undefined =>
+  request.headers.cookie
+    ?.split(/;\s*/)
+    .find((c) => c.startsWith(`${name}=`))
+    ?.slice(name.length + 1);
+
+/** The cart's secret is for the server alone; how much is in it, the header may say by script. */
+function setCart(request: Request, response: Response, id: string, count: number): void {
+  const same = `Path=/; SameSite=Lax; Max-Age=${CART_DAYS * 86_400}${request.secure ? "; Secure" : ""}`;
+  response.append("Set-Cookie", `cart=${id}; HttpOnly; ${same}`);
+  response.append("Set-Cookie", `items=${count}; ${same}`);
+}
+
+const wantsJson = (request: Request) => request.accepts(["html", "json"]) === "json";
+
+/** The variant that a form names: by id, or, without a script, by what is chosen of each option. */
+function chosenVariant(goods: Goods, body: Record<string, unknown>): Record<string, unknown> {
+  if (typeof body.variant === "string") return body;
+  const product = goods.products.find((p) => p.id === body.product);
+  if (!product || product.options.length === 0) return body;
+  const choice = product.options.map((_o, i) =>
+    typeof body[`option-${i}`] === "string" ? String(body[`option-${i}`]) : undefined,
+  );
+  return { ...body, variant: variantFor(product, choice)?.id ?? "" };
+}
+
+/** What shoppers do besides reading: carts, reviews, wishes, and what pages ask for while they are read. */
+export function shopping(): Router {
+  const router = express.Router();
+  const form = express.urlencoded({ extended: false, limit: "16kb" });
+  const mayChange = perMinute(MOST_CHANGES);
+  const mayWrite = perMinute(MOST_WRITINGS);
+
+  /** Answers a form: a sentence for a script, a page for a browser without one. */
+  const answer = async (request: Request, response: Response, status: number, title: string, text: string) => {
+    if (wantsJson(request)) {
+      response.status(status).json({ ok: status === 200, text: status === 200 ? text : text || title });
+      return;
+    }
+    const page = await messagePage(shopOf(response), title, text, status, originOf(request));
+    if (page) send(request, response, page, "no-store");
+    else response.status(404).end();
+  };
+  const guard = (may: (key: string) => boolean) => (request: Request, response: Response, next: () => void) => {
+    if (!fromHere(request))
+      return void answer(request, response, 403, "That came from another site", "Please use this shop’s own page.");
+    if (!may(`${shopOf(response).id} ${request.ip ?? ""}`))
+      return void answer(request, response, 429, "That was a little too often", "Please try again in a minute.");
+    next();
+  };
+
+  router.get("/cart", async (request, response, next) => {
+    const shop = shopOf(response);
+    const content = await contentOf(shop);
+    if (!content) return next();
+    const lines = await cartOf(shop.id, cookieOf(request, "cart"), content.goods);
+    const said = request.query.added === "1" ? "It is in your cart." : undefined;
+    send(
+      request,
+      response,
+      drawn(200, { page: "cart", lines, ...(said ? { said } : {}) }, content, originOf(request)),
+      "no-store",
+    );
+  });
+
+  for (const [path, how] of [
+    ["/cart/add", "add"],
+    ["/cart/change", "set"],
+  ] as const) {
+    router.post(path, form, guard(mayChange), async (request, response) => {
+      const shop = shopOf(response);
+      const goods = await goodsOf(shop);
+      const body = (request.body ?? {}) as Record<string, unknown>;
+      const input = cartInput.safeParse(chosenVariant(goods, body.remove === "1" ? { ...body, count: 0 } : body));
+      if (!input.success)
+        return answer(request, response, 422, "That could not be put into the cart", input.error.issues[0]!.message);
+      const done = await changeCart(shop.id, cookieOf(request, "cart"), goods, how, input.data);
+      if (!done.ok) return answer(request, response, 422, "That could not be put into the cart", done.why);
+      setCart(request, response, done.id, done.count);
+      if (wantsJson(request)) return void response.json({ ok: true, count: done.count, text: done.said });
+      response.redirect(303, how === "add" ? "/cart?added=1" : "/cart");
+    });
+  }
+
+  router.post("/tell-me", form, guard(mayWrite), async (request, response) => {
+    const shop = shopOf(response);
+    const input = tellInput.safeParse(request.body ?? {});
+    if (!input.success) return answer(request, response, 422, input.error.issues[0]!.message, "");
+    const isThere = await tellWhenThere(shop.id, await goodsOf(shop), input.data);
+    return isThere
+      ? answer(request, response, 200, "We will tell you", "You get one letter, on the day it is here.")
+      : answer(request, response, 422, "This is no longer in the shop", "");
+  });
+
+  router.post("/reviews", form, guard(mayWrite), async (request, response) => {
+    const shop = shopOf(response);
+    const body = z.object({ product: z.string().max(40) }).safeParse(request.body ?? {});
+    const input = reviewInput.safeParse(request.body ?? {});
+    if (!body.success || !input.success)
+      return answer(
+        request,
+        response,
+        422,
+        "Something is missing in your review",
+        input.success ? "" : input.error.issues[0]!.message,
+      );
+    const isThere = await takeReview(shop.id, body.data.product, input.data);
+    return isThere
+      ? answer(
+          request,
+          response,
+          200,
+          "Thank you",
+          "Your review is on its way. It is shown once it has been read here.",
+        )
+      : answer(request, response, 422, "This is no longer in the shop", "");
+  });
+
+  router.get("/suggest", async (request, response, next) => {
+    const content = await contentOf(shopOf(response));
+    if (!content) return next();
+    const query = String(request.query.q ?? "").slice(0, 120);
+    const { products } = searchGoods(content.goods, query, 6);
+    response.setHeader("Cache-Control", "public, max-age=60");
+    response.json(
+      products.map((p) => {
+        const picture = content.pictures.find((each) => each.id === p.pictures[0]);
+        const span = priceSpan(p);
+        return {
+          address: `/products/${p.slug}`,
+          title: p.title,
+          price: `${span.most > span.least ? "from " : ""}${formatMoney(span.least, content.currency, content.locale)}`,
+          picture: picture ? (picture.vector ? sourceOf(picture) : renditionAddress(picture, 160)) : "",
+        };
+      }),
+    );
+  });
+
+  /** Cards of goods by id, in that order: what a shopper's own browser remembers having seen. */
+  router.get("/cards", async (request, response, next) => {
+    const content = await contentOf(shopOf(response));
+    if (!content) return next();
+    const ids = String(request.query.ids ?? "")
+      .split(",")
+      .slice(0, 12);
+    const products = ids.flatMap((id) => content.goods.products.find((p) => p.id === id) ?? []);
+    response.setHeader("Cache-Control", "no-store");
+    response.type("html").send(renderCards(products, content));
+  });
+
+  router.post("/seen", express.json({ limit: "1kb" }), guard(mayChange), async (request, response) => {
+    const shop = shopOf(response);
+    const body = z.object({ product: z.string().max(40) }).safeParse(request.body);
+    const goods = await goodsOf(shop);
+    if (body.success && goods.products.some((p) => p.id === body.data.product))
+      await noteView(shop.id, body.data.product);
+    response.status(204).end();
+  });
+
+  /** How much is in the cart, for a browser whose own note of it got lost. */
+  router.get("/cart/count", async (request, response) => {
+    const id = cookieOf(request, "cart");
+    response.setHeader("Cache-Control", "no-store");
+    response.json({ count: isCartId(id) ? await countOf(shopOf(response).id, id) : 0 });
+  });
+  return router;
+}

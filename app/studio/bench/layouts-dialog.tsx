@@ -1,0 +1,188 @@
+import {
+  Alert,
+  Autocomplete,
+  Box,
+  Button,
+  Dialog,
+  DialogContent,
+  DialogTitle,
+  TextField,
+  Typography,
+} from "@mui/material";
+import { Plus, Trash2, X } from "lucide-react";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { addLayout, removeLayout, renameLayout, setLayoutFor, type Outcome } from "~/core/commands";
+import { layoutFor, layoutProps, layoutsOf, newId, type Document } from "~/core/document";
+import { useStudio, useStudioStore } from "../keeping";
+import { IconAction, INK } from "../ui";
+
+const SORTS = ["product", "collection"] as const;
+type Thing = { readonly sort: "products" | "collections"; readonly id: string; readonly label: string };
+
+/** One layout, with its name and the goods that it is for. */
+function Entry({
+  document,
+  onRun,
+  onOpen,
+}: {
+  document: Document;
+  onRun: (outcome: Outcome) => void;
+  onOpen: () => void;
+}) {
+  const store = useStudioStore();
+  const goods = useStudio((s) => s.goods);
+  const documents = useStudio((s) => s.draft.documents);
+  const props = layoutProps(document)!;
+  const isForAll = document.id === props.of;
+  const [title, setTitle] = useState(document.title);
+  const draft = () => store.getState().draft;
+  const users =
+    props.of === "product"
+      ? goods.products.filter(
+          (p) => layoutFor(documents, "product", { product: p.id, collections: p.collections })?.id === document.id,
+        ).length
+      : goods.collections.filter((c) => layoutFor(documents, "collection", { collections: [c.id] })?.id === document.id)
+          .length;
+  const things: readonly Thing[] = [
+    ...goods.collections.map((c): Thing => ({ sort: "collections", id: c.id, label: c.title })),
+    ...(props.of === "product"
+      ? goods.products.map((p): Thing => ({ sort: "products", id: p.id, label: p.title }))
+      : []),
+  ];
+  const noun = props.of === "product" ? ["product", "products"] : ["collection", "collections"];
+  return (
+    <Box
+      component="li"
+      sx={{
+        listStyle: "none",
+        border: `1px solid ${INK.line}`,
+        borderRadius: 1,
+        p: 1.5,
+        display: "grid",
+        gap: 1.25,
+        bgcolor: INK.raised,
+      }}
+    >
+      <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
+        {isForAll ? (
+          <Typography sx={{ fontWeight: 600, flex: 1 }}>{document.title}, for all that have no other</Typography>
+        ) : (
+          <TextField
+            label="Name"
+            value={title}
+            onChange={(e) => setTitle(e.target.value)}
+            onBlur={() => title.trim() !== document.title && onRun(renameLayout(draft(), document.id, title))}
+            onKeyDown={(e) => e.key === "Enter" && e.currentTarget.querySelector("input")?.blur()}
+            sx={{ flex: 1 }}
+            slotProps={{ htmlInput: { maxLength: 60 } }}
+          />
+        )}
+        <Typography variant="body2" color="text.secondary" sx={{ whiteSpace: "nowrap" }}>
+          draws {users} {users === 1 ? noun[0] : noun[1]}
+        </Typography>
+        <Button size="small" onClick={onOpen}>
+          Open
+        </Button>
+        {isForAll ? null : (
+          <IconAction
+            label={`Remove ${document.title}`}
+            icon={Trash2}
+            tone={INK.brick}
+            onClick={() => onRun(removeLayout(draft(), document.id))}
+          />
+        )}
+      </Box>
+      {isForAll ? null : (
+        <Autocomplete
+          multiple
+          size="small"
+          options={things as Thing[]}
+          groupBy={(t) =>
+            t.sort === "collections" ? (props.of === "product" ? "All of a collection" : "Collections") : "Products"
+          }
+          getOptionLabel={(t) => t.label}
+          getOptionKey={(t) => `${t.sort} ${t.id}`}
+          isOptionEqualToValue={(a, b) => a.sort === b.sort && a.id === b.id}
+          value={things.filter((t) => props[t.sort].includes(t.id))}
+          onChange={(_e, next) =>
+            onRun(
+              setLayoutFor(draft(), document.id, {
+                products: next.filter((t) => t.sort === "products").map((t) => t.id),
+                collections: next.filter((t) => t.sort === "collections").map((t) => t.id),
+              }),
+            )
+          }
+          renderInput={(params) => (
+            <TextField
+              {...params}
+              label="For which"
+              helperText={
+                props.products.length + props.collections.length
+                  ? undefined
+                  : "For nothing yet: choose products or collections."
+              }
+            />
+          )}
+        />
+      )}
+    </Box>
+  );
+}
+
+/** The layouts of product and collection pages, and who uses which. */
+export function LayoutsDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const store = useStudioStore();
+  const documents = useStudio((s) => s.draft.documents);
+  const shop = useStudio((s) => s.shop.id);
+  const navigate = useNavigate();
+  const [problem, setProblem] = useState<string | null>(null);
+  const run = (outcome: Outcome) => setProblem(store.getState().run(outcome) ?? null);
+  const show = (id: string) => {
+    store.getState().select(null);
+    onClose();
+    void navigate(`/s/${shop}/pages?page=${id}`);
+  };
+  const add = (sort: (typeof SORTS)[number]) => {
+    const id = newId();
+    const names = new Set(layoutsOf(documents, sort).map((d) => d.title.toLowerCase()));
+    const base = sort === "product" ? "Product, another way" : "Collection, another way";
+    let name = base;
+    for (let n = 2; names.has(name.toLowerCase()); n++) name = `${base} ${n}`;
+    run(addLayout(store.getState().draft, sort, name, id));
+  };
+  return (
+    <Dialog open={open} onClose={onClose} fullWidth maxWidth="md" aria-labelledby="layouts-title">
+      <DialogTitle id="layouts-title" component="div" sx={{ display: "flex", alignItems: "center" }}>
+        <Typography component="h2" variant="h2" sx={{ flex: 1 }}>
+          Layouts, and who uses which
+        </Typography>
+        <IconAction label="Close" icon={X} onClick={onClose} />
+      </DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 2.5, bgcolor: INK.paper }}>
+        {problem ? <Alert severity="error">{problem}</Alert> : null}
+        {SORTS.map((sort) => (
+          <Box
+            key={sort}
+            component="section"
+            aria-label={sort === "product" ? "Product layouts" : "Collection layouts"}
+          >
+            <Box sx={{ display: "flex", alignItems: "center", mb: 1, pt: 1 }}>
+              <Typography variant="h3" sx={{ flex: 1 }}>
+                {sort === "product" ? "Product pages" : "Collection pages"}
+              </Typography>
+              <Button size="small" startIcon={<Plus size={15} aria-hidden />} onClick={() => add(sort)}>
+                Another layout, like the one for all
+              </Button>
+            </Box>
+            <Box component="ul" sx={{ m: 0, p: 0, display: "grid", gap: 1 }}>
+              {layoutsOf(documents, sort).map((d) => (
+                <Entry key={d.id} document={d} onRun={run} onOpen={() => show(d.id)} />
+              ))}
+            </Box>
+          </Box>
+        ))}
+      </DialogContent>
+    </Dialog>
+  );
+}

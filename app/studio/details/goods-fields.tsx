@@ -1,0 +1,152 @@
+import { Autocomplete, Box, Button, Checkbox, FormControlLabel, Typography, TextField } from "@mui/material";
+import { ChevronDown, ChevronUp } from "lucide-react";
+import { setProp } from "~/core/commands";
+import type { Json, Node } from "~/core/document";
+import { readAt, type Path } from "~/core/operations";
+import { attributeNames } from "~/core/goods";
+import { nameOf, type Field } from "~/kinds";
+import { useStudio, useStudioStore } from "../keeping";
+import { IconAction } from "../ui";
+
+type FieldProps = { node: Node; field: Field; path: Path };
+
+function useSet(node: Node, path: Path, label: string) {
+  const store = useStudioStore();
+  return (value: Json) => {
+    const why = store.getState().run(setProp(store.getState().draft, node.id, path, value, label));
+    if (why) store.getState().say(why, "problem");
+  };
+}
+
+/** Something that is so, or is not. */
+export function YesField({ node, field, path }: FieldProps) {
+  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  return (
+    <FormControlLabel
+      control={
+        <Checkbox size="small" checked={readAt(node.props, path) === true} onChange={(e) => set(e.target.checked)} />
+      }
+      label={field.label}
+      sx={{ mr: 0 }}
+    />
+  );
+}
+
+type Chosen = {
+  readonly products: readonly string[];
+  readonly collections: readonly string[];
+  readonly tags: readonly string[];
+};
+type Thing = { readonly sort: keyof Chosen; readonly id: string; readonly label: string; readonly group: string };
+
+/** Chosen goods: single products, whole collections, everything with a tag. */
+export function GoodsField({ node, field, path }: FieldProps) {
+  const goods = useStudio((s) => s.goods);
+  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const value = readAt(node.props, path) as unknown as Chosen;
+  const things: readonly Thing[] = [
+    ...goods.collections.map((c): Thing => ({ sort: "collections", id: c.id, label: c.title, group: "Collections" })),
+    ...[...new Set(goods.products.flatMap((p) => p.tags))].map((t): Thing => ({
+      sort: "tags",
+      id: t,
+      label: t,
+      group: "Tags",
+    })),
+    ...goods.products.map((p): Thing => ({ sort: "products", id: p.id, label: p.title, group: "Products" })),
+  ];
+  const chosen = things.filter((t) => value[t.sort].includes(t.id));
+  return (
+    <Autocomplete
+      multiple
+      size="small"
+      options={things as Thing[]}
+      groupBy={(t) => t.group}
+      getOptionLabel={(t) => t.label}
+      getOptionKey={(t) => `${t.sort} ${t.id}`}
+      isOptionEqualToValue={(a, b) => a.sort === b.sort && a.id === b.id}
+      value={chosen}
+      onChange={(_e, next) =>
+        set({
+          products: next.filter((t) => t.sort === "products").map((t) => t.id),
+          collections: next.filter((t) => t.sort === "collections").map((t) => t.id),
+          tags: next.filter((t) => t.sort === "tags").map((t) => t.id),
+        })
+      }
+      renderInput={(params) => (
+        <TextField
+          {...params}
+          label={field.label}
+          helperText={chosen.length ? undefined : "Nothing chosen: beside all of them."}
+        />
+      )}
+    />
+  );
+}
+
+/** Which attributes of goods, and in which order; null for all of them. */
+export function AttributesField({ node, field, path }: FieldProps & { field: Field & { type: "attributes" } }) {
+  const products = useStudio((s) => s.goods.products);
+  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const value = readAt(node.props, path) as readonly string[] | null;
+  const names = attributeNames(products);
+  const chosen = value ?? names;
+  const shown = [...chosen, ...names.filter((n) => !chosen.includes(n))];
+  const move = (name: string, by: -1 | 1) => {
+    const next = [...chosen];
+    const at = next.indexOf(name);
+    next.splice(at, 1);
+    next.splice(at + by, 0, name);
+    set(next);
+  };
+  return (
+    <Box role="group" aria-label={field.label}>
+      <Box sx={{ display: "flex", alignItems: "center" }}>
+        <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }}>
+          {field.label}
+        </Typography>
+        {value ? (
+          <Button size="small" onClick={() => set(null)}>
+            {field.none}
+          </Button>
+        ) : null}
+      </Box>
+      {shown.length === 0 ? <Typography variant="body2">Your goods have no attributes yet.</Typography> : null}
+      {shown.map((name) => {
+        const at = chosen.indexOf(name);
+        return (
+          <Box key={name} sx={{ display: "flex", alignItems: "center", minHeight: 32 }}>
+            <FormControlLabel
+              sx={{ flex: 1, mr: 0 }}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={at >= 0}
+                  onChange={(e) => set(e.target.checked ? [...chosen, name] : chosen.filter((n) => n !== name))}
+                />
+              }
+              label={name}
+            />
+            {at >= 0 ? (
+              <>
+                <IconAction
+                  label={`${name} earlier`}
+                  icon={ChevronUp}
+                  size={15}
+                  disabled={at === 0}
+                  onClick={() => move(name, -1)}
+                />
+                <IconAction
+                  label={`${name} later`}
+                  icon={ChevronDown}
+                  size={15}
+                  disabled={at === chosen.length - 1}
+                  onClick={() => move(name, 1)}
+                />
+              </>
+            ) : null}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,96 @@
+import { Box, Button } from "@mui/material";
+import { Redo2, Undo2 } from "lucide-react";
+import { useCallback } from "react";
+import { NavLink, Outlet } from "react-router";
+import { useStudio } from "../keeping";
+import { IconAction, INK, useKeys } from "../ui";
+import { useChange, useSay, type GoodsData } from "./data";
+
+/** The Goods area: its parts, its own undo, and whatever of it is open. */
+export function GoodsArea({ data }: { data: GoodsData }) {
+  const shop = useStudio((s) => s.shop.id);
+  const { send, isBusy } = useChange();
+  const say = useSay();
+  const held = data.reviews.filter((r) => r.state === "held").length;
+  const step = useCallback(
+    async (intent: "undo" | "redo") => {
+      const answer = await send({ intent });
+      if (answer.ok && !answer.label) return;
+      say(answer, intent === "undo" ? `Taken back: ${answer.label}` : `Done again: ${answer.label}`);
+    },
+    [send, say],
+  );
+  const { undo, redo } = data.steps;
+  useKeys({
+    "ctrl+z": () => undo && void step("undo"),
+    "ctrl+shift+z": () => redo && void step("redo"),
+  });
+  const parts: readonly (readonly [label: string, path: string, count?: number])[] = [
+    ["Products", ""],
+    ["Collections", "/collections"],
+    ["Reviews", "/reviews", held],
+    ["What sells", "/sells"],
+    ["Words and search", "/words"],
+    ["Bring in", "/import"],
+  ];
+  return (
+    <Box sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", height: "100%", minHeight: 0 }}>
+      <Box
+        sx={{
+          display: "flex",
+          alignItems: "center",
+          gap: 0.5,
+          px: 2,
+          minHeight: 46,
+          borderBottom: `1px solid ${INK.line}`,
+          bgcolor: INK.raised,
+          overflowX: "auto",
+        }}
+      >
+        <Box component="nav" aria-label="Parts of Goods" sx={{ display: "flex", gap: 0.5 }}>
+          {parts.map(([label, path, count]) => (
+            <Button
+              key={path}
+              component={NavLink}
+              to={`/s/${shop}/goods${path}`}
+              end={path === ""}
+              size="small"
+              sx={{
+                whiteSpace: "nowrap",
+                px: 1.25,
+                "&.active": { bgcolor: INK.lemon, color: INK.ink, fontWeight: 700 },
+              }}
+            >
+              {label}
+              {count ? (
+                <Box
+                  component="span"
+                  aria-label={`${count} waiting`}
+                  sx={{ ml: 0.75, px: 0.75, borderRadius: 9, bgcolor: INK.ink, color: INK.paper, fontSize: 12 }}
+                >
+                  {count}
+                </Box>
+              ) : null}
+            </Button>
+          ))}
+        </Box>
+        <Box sx={{ flex: 1 }} />
+        <IconAction
+          label={undo ? `Undo in Goods: ${undo}` : "Nothing to undo in Goods"}
+          keys="Ctrl+Z"
+          icon={Undo2}
+          disabled={!undo || isBusy}
+          onClick={() => void step("undo")}
+        />
+        <IconAction
+          label={redo ? `Redo in Goods: ${redo}` : "Nothing to redo in Goods"}
+          keys="Ctrl+Shift+Z"
+          icon={Redo2}
+          disabled={!redo || isBusy}
+          onClick={() => void step("redo")}
+        />
+      </Box>
+      <Outlet context={data} />
+    </Box>
+  );
+}

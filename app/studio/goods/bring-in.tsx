@@ -1,0 +1,452 @@
+import {
+  Alert,
+  Box,
+  Button,
+  Chip,
+  CircularProgress,
+  LinearProgress,
+  MenuItem,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+  TextField,
+  Typography,
+} from "@mui/material";
+import { FileArchive, FileUp } from "lucide-react";
+import { useRef, useState } from "react";
+import { Link, useRevalidator } from "react-router";
+import {
+  AVAILABILITY_WORDS,
+  COLUMN_MEANS,
+  GOODS_FIELDS,
+  type ColumnMeaning,
+  type GoodsLine,
+  type LineProblem,
+} from "~/core/goods";
+import { formatMoney } from "~/core/money";
+import { useStudio } from "../keeping";
+import { INK } from "../ui";
+
+type Does = "new" | "changed" | "same";
+export type Plan = {
+  readonly lines: readonly { readonly line: GoodsLine; readonly variants: number; readonly does: Does }[];
+  readonly problems: readonly LineProblem[];
+  readonly counts: Readonly<Record<Does, number>>;
+  readonly columns: readonly { readonly name: string; readonly means: ColumnMeaning; readonly sample: string }[];
+  readonly newCollections: readonly string[];
+  readonly missingPictures: readonly string[];
+};
+type ArchiveDone = {
+  readonly added: number;
+  readonly known: number;
+  readonly problems: readonly { readonly file: string; readonly why: string }[];
+};
+type Told =
+  | { readonly step: "planned"; readonly plan: Plan; readonly problems: number }
+  | { readonly step: "pictures" | "lines"; readonly at: number; readonly of: number }
+  | {
+      readonly step: "done";
+      readonly added: number;
+      readonly changed: number;
+      readonly same: number;
+      readonly pictures?: ArchiveDone;
+    }
+  | { readonly step: "stopped" }
+  | { readonly step: "refused"; readonly why: string };
+
+const DOES: Readonly<Record<Does, string>> = { new: "new", changed: "changed", same: "as it is" };
+const count = (n: number, one: string, many: string) => `${n.toLocaleString("en")} ${n === 1 ? one : many}`;
+const UNREACHED = "The file did not reach the server. It is still chosen here; try again in a moment.";
+
+/** How each column was understood; what was understood wrongly is put right here, and remembered. */
+function Columns({ plan, onChange }: { plan: Plan; onChange: (name: string, means: ColumnMeaning) => void }) {
+  const meanings: readonly (readonly [ColumnMeaning, string])[] = [
+    ...GOODS_FIELDS.map((f) => [f, COLUMN_MEANS[f]] as const),
+    ["attribute", "describes the product"],
+    ["none", "leave it out"],
+  ];
+  return (
+    <Box component="section" aria-label="Columns">
+      <Typography variant="h3" component="h2" gutterBottom>
+        What the columns mean
+      </Typography>
+      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(230px, 1fr))", gap: 1 }}>
+        {plan.columns.map((c, i) => (
+          <TextField
+            key={`${i} ${c.name}`}
+            select
+            label={c.name || "(no name)"}
+            value={c.means}
+            helperText={c.sample ? `like “${c.sample.slice(0, 40)}”` : "empty"}
+            onChange={(e) => onChange(c.name, e.target.value as ColumnMeaning)}
+            slotProps={{
+              formHelperText: { sx: { overflow: "hidden", whiteSpace: "nowrap", textOverflow: "ellipsis" } },
+            }}
+          >
+            {meanings.map(([id, words]) => (
+              <MenuItem key={id} value={id}>
+                {words}
+              </MenuItem>
+            ))}
+          </TextField>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Problems({ problems, total }: { problems: readonly LineProblem[]; total: number }) {
+  if (total === 0) return null;
+  return (
+    <Alert severity="warning" sx={{ alignItems: "flex-start" }}>
+      <Typography sx={{ fontWeight: 600 }}>
+        {count(total, "problem", "problems")}. These lines are left out; the others can be brought in.
+      </Typography>
+      <Box component="ul" aria-label="Problems" sx={{ m: 0, mt: 0.5, pl: 2.5, maxHeight: 180, overflowY: "auto" }}>
+        {problems.map((p, i) => (
+          <li key={i}>
+            Line {p.line}
+            {p.column ? `, ${p.column}` : ""}: {p.why}
+          </li>
+        ))}
+        {total > problems.length ? <li>and {total - problems.length} more</li> : null}
+      </Box>
+    </Alert>
+  );
+}
+
+function Lines({ plan }: { plan: Plan }) {
+  const { currency, locale } = useStudio((s) => s.shop);
+  const total = plan.counts.new + plan.counts.changed + plan.counts.same;
+  if (plan.lines.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Lines">
+      <Table
+        size="small"
+        aria-label="What was understood"
+        sx={{ bgcolor: INK.raised, border: `1px solid ${INK.line}`, "& th": { fontWeight: 650, bgcolor: INK.paper } }}
+      >
+        <TableHead>
+          <TableRow>
+            <TableCell>Line</TableCell>
+            <TableCell>Title</TableCell>
+            <TableCell>SKU</TableCell>
+            <TableCell>Collections</TableCell>
+            <TableCell>State</TableCell>
+            <TableCell align="right">Price</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {plan.lines.map(({ line, variants, does }) => (
+            <TableRow key={line.line} sx={does === "same" ? { "& td": { color: INK.soft } } : {}}>
+              <TableCell>{line.line}</TableCell>
+              <TableCell sx={{ fontWeight: 600 }}>
+                {line.title}
+                {variants ? (
+                  <Typography component="span" variant="caption" color="text.secondary">
+                    {" "}
+                    {count(variants, "variant", "variants")}
+                  </Typography>
+                ) : null}
+              </TableCell>
+              <TableCell>{line.sku}</TableCell>
+              <TableCell>{line.collections.join(", ")}</TableCell>
+              <TableCell>{AVAILABILITY_WORDS[line.availability]}</TableCell>
+              <TableCell align="right">
+                {line.price === null ? "" : formatMoney(line.price, currency, locale)}
+              </TableCell>
+              <TableCell>
+                <Chip size="small" variant={does === "same" ? "outlined" : "filled"} label={DOES[does]} />
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      {total > plan.lines.length ? (
+        <Typography variant="caption" color="text.secondary">
+          The first {plan.lines.length} of {total.toLocaleString("en")} are shown.
+        </Typography>
+      ) : null}
+    </Box>
+  );
+}
+
+/** Brings goods in from a CSV file or a workbook: what was understood, put right, and then all of it in one step. */
+export function BringIn() {
+  const shop = useStudio((s) => s.shop.id);
+  const { revalidate } = useRevalidator();
+  const input = useRef<HTMLInputElement>(null);
+  const zip = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<File | null>(null);
+  const [archive, setArchive] = useState<File | null>(null);
+  const [columns, setColumns] = useState<Readonly<Record<string, ColumnMeaning>>>({});
+  const [told, setTold] = useState<Told | null>(null);
+  const [plan, setPlan] = useState<{ plan: Plan; problems: number } | null>(null);
+  const [reading, setReading] = useState(false);
+  const [over, setOver] = useState(false);
+  const stop = useRef<AbortController | null>(null);
+  const asked = useRef(0);
+
+  const bodyFor = (intent: string, chosen: File, choice: object) => {
+    const body = new FormData();
+    body.append("intent", intent);
+    body.append("file", chosen, chosen.name);
+    body.append("columns", JSON.stringify(choice));
+    if (intent === "import" && archive) body.append("archive", archive, archive.name);
+    return body;
+  };
+  const look = async (chosen: File, choice: Readonly<Record<string, ColumnMeaning>>) => {
+    const mine = ++asked.current;
+    setReading(true);
+    setTold(null);
+    try {
+      const answer = await fetch(`/s/${shop}/goods/bring-in`, {
+        method: "POST",
+        body: bodyFor("plan", chosen, choice),
+      });
+      if (mine !== asked.current) return;
+      if (answer.status === 413 || answer.status === 411) {
+        setPlan(null);
+        setTold({ step: "refused", why: await answer.text() });
+        return;
+      }
+      const said = (await answer.json()) as Told;
+      if (said.step === "planned") setPlan(said);
+      else {
+        setPlan(null);
+        setTold(said);
+      }
+    } catch {
+      if (mine === asked.current) setTold({ step: "refused", why: UNREACHED });
+    } finally {
+      if (mine === asked.current) setReading(false);
+    }
+  };
+  const choose = (chosen: File) => {
+    setFile(chosen);
+    setColumns({});
+    setPlan(null);
+    void look(chosen, {});
+  };
+  const bringIn = async () => {
+    if (!file) return;
+    const abort = new AbortController();
+    stop.current = abort;
+    setTold({ step: "lines", at: 0, of: 0 });
+    let last: Told = { step: "refused", why: UNREACHED };
+    try {
+      const answer = await fetch(`/s/${shop}/goods/bring-in`, {
+        method: "POST",
+        body: bodyFor("import", file, columns),
+        signal: abort.signal,
+      });
+      if (!answer.headers.get("Content-Type")?.includes("ndjson")) {
+        last =
+          answer.ok || answer.status === 422
+            ? ((await answer.json()) as Told)
+            : { step: "refused", why: await answer.text() };
+      } else {
+        const reader = answer.body!.pipeThrough(new TextDecoderStream()).getReader();
+        let rest = "";
+        for (let { done, value } = await reader.read(); !done; { done, value } = await reader.read()) {
+          const lines = (rest + value).split("\n");
+          rest = lines.pop()!;
+          for (const line of lines) {
+            if (!line) continue;
+            last = JSON.parse(line) as Told;
+            setTold(last);
+          }
+        }
+      }
+    } catch {
+      if (abort.signal.aborted) last = { step: "stopped" };
+    }
+    stop.current = null;
+    setTold(last);
+    if (last.step === "done") {
+      setPlan(null);
+      setFile(null);
+      setArchive(null);
+      await revalidate();
+    }
+  };
+  const busy = told && (told.step === "pictures" || told.step === "lines");
+  const changes = plan ? plan.plan.counts.new + plan.plan.counts.changed : 0;
+  return (
+    <Box sx={{ overflowY: "auto", p: 2 }}>
+      <Box sx={{ maxWidth: 1080, mx: "auto", display: "grid", gap: 2 }}>
+        <Box>
+          <Typography variant="h1">Bring in goods</Typography>
+          <Typography color="text.secondary">
+            A CSV file or an XLSX workbook, with a line for each product and, below it, one for each of its variants.
+            You see what was understood before anything is stored, and one undo takes all of it back.
+          </Typography>
+        </Box>
+        {told?.step === "done" ? (
+          <Alert
+            severity="success"
+            action={
+              <Button size="small" component={Link} to={`/s/${shop}/goods`}>
+                Look at them
+              </Button>
+            }
+          >
+            {count(told.added, "product", "products")} added, {told.changed} changed, {told.same} as they were.
+            {told.pictures
+              ? ` ${count(told.pictures.added, "picture", "pictures")} added${told.pictures.known ? `, ${told.pictures.known} known already` : ""}.`
+              : ""}
+            {told.pictures?.problems.length ? (
+              <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+                {told.pictures.problems.slice(0, 20).map((p, i) => (
+                  <li key={i}>
+                    {p.file}: {p.why}
+                  </li>
+                ))}
+              </Box>
+            ) : null}
+          </Alert>
+        ) : null}
+        {told?.step === "refused" ? <Alert severity="error">{told.why}</Alert> : null}
+        {told?.step === "stopped" ? <Alert severity="info">Stopped. Nothing of the goods was stored.</Alert> : null}
+        <Box
+          onDragOver={(e) => {
+            e.preventDefault();
+            setOver(true);
+          }}
+          onDragLeave={() => setOver(false)}
+          onDrop={(e) => {
+            e.preventDefault();
+            setOver(false);
+            for (const each of e.dataTransfer.files) {
+              if (/\.zip$/i.test(each.name)) setArchive(each);
+              else choose(each);
+            }
+          }}
+          sx={{
+            display: "flex",
+            gap: 2,
+            alignItems: "center",
+            flexWrap: "wrap",
+            p: 2,
+            border: `1.5px dashed ${over ? INK.ink : INK.soft}`,
+            borderRadius: 1,
+            bgcolor: over ? "rgb(245 197 24 / .2)" : INK.raised,
+          }}
+        >
+          <Button
+            variant="contained"
+            disabled={Boolean(busy)}
+            startIcon={<FileUp size={17} aria-hidden />}
+            onClick={() => input.current?.click()}
+          >
+            Choose a file
+          </Button>
+          <Button
+            variant="outlined"
+            disabled={Boolean(busy)}
+            startIcon={<FileArchive size={17} aria-hidden />}
+            onClick={() => zip.current?.click()}
+          >
+            {archive ? "Another ZIP of pictures" : "Pictures as a ZIP"}
+          </Button>
+          <Typography sx={{ flex: 1 }}>
+            {file ? (
+              <>
+                <strong>{file.name}</strong>
+                {archive ? ` with the pictures of ${archive.name}` : ""}
+              </>
+            ) : archive ? (
+              `The pictures of ${archive.name} go with it; choose the file with the goods.`
+            ) : (
+              "or drop them here"
+            )}
+          </Typography>
+          {reading ? <CircularProgress size={22} aria-label="Reading the file" /> : null}
+          <input
+            ref={input}
+            type="file"
+            hidden
+            aria-label="File with goods"
+            accept=".csv,.tsv,.txt,.xlsx,text/csv"
+            onChange={(e) => {
+              const chosen = e.target.files?.[0];
+              e.target.value = "";
+              if (chosen) choose(chosen);
+            }}
+          />
+          <input
+            ref={zip}
+            type="file"
+            hidden
+            aria-label="ZIP of pictures"
+            accept=".zip,application/zip"
+            onChange={(e) => {
+              setArchive(e.target.files?.[0] ?? null);
+              e.target.value = "";
+            }}
+          />
+        </Box>
+        {busy ? (
+          <Box role="status" sx={{ display: "flex", gap: 2, alignItems: "center" }}>
+            <Box sx={{ flex: 1 }}>
+              <Typography gutterBottom>
+                {told.step === "pictures" ? "Pictures" : "Goods"}: {told.at.toLocaleString("en")} of{" "}
+                {told.of.toLocaleString("en")}
+              </Typography>
+              <LinearProgress
+                variant={told.of ? "determinate" : "indeterminate"}
+                value={told.of ? (100 * told.at) / told.of : 0}
+              />
+            </Box>
+            <Button variant="outlined" onClick={() => stop.current?.abort()}>
+              Stop
+            </Button>
+          </Box>
+        ) : null}
+        {plan && !busy ? (
+          <>
+            <Box sx={{ display: "flex", alignItems: "center", gap: 2, flexWrap: "wrap" }}>
+              <Typography sx={{ flex: 1, fontWeight: 600 }} role="status">
+                {count(plan.plan.counts.new, "new product", "new products")}, {plan.plan.counts.changed} changed,{" "}
+                {plan.plan.counts.same} as they are
+              </Typography>
+              <Button
+                variant="contained"
+                disabled={(changes === 0 && !archive) || reading}
+                onClick={() => void bringIn()}
+              >
+                {changes === 0 && !archive
+                  ? "Nothing to bring in"
+                  : `Bring in ${count(changes, "product", "products")}`}
+              </Button>
+            </Box>
+            <Problems problems={plan.plan.problems} total={plan.problems} />
+            {plan.plan.missingPictures.length && !archive ? (
+              <Alert severity="info">
+                {count(plan.plan.missingPictures.length, "picture is", "pictures are")} not in your library yet:{" "}
+                {plan.plan.missingPictures.slice(0, 6).join(", ")}
+                {plan.plan.missingPictures.length > 6 ? " …" : ""}. Add them as a ZIP here, or upload them under
+                Pictures and bring the same file in again; nothing will be doubled.
+              </Alert>
+            ) : null}
+            {plan.plan.newCollections.length ? (
+              <Typography>New collections: {plan.plan.newCollections.join(", ")}</Typography>
+            ) : null}
+            <Columns
+              plan={plan.plan}
+              onChange={(name, means) => {
+                const next = { ...columns, [name]: means };
+                setColumns(next);
+                if (file) void look(file, next);
+              }}
+            />
+            <Lines plan={plan.plan} />
+          </>
+        ) : null}
+      </Box>
+    </Box>
+  );
+}

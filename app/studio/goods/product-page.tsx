@@ -1,0 +1,585 @@
+import { Alert, Box, Button, FormControlLabel, Skeleton, Switch, TextField, Typography } from "@mui/material";
+import { ArrowLeft, ExternalLink } from "lucide-react";
+import { Suspense, useEffect, useMemo, useRef, useState } from "react";
+import { Link, useBlocker, useNavigate, useParams } from "react-router";
+import {
+  AVAILABILITIES,
+  AVAILABILITY_ABOUT,
+  AVAILABILITY_WORDS,
+  barcodeProblem,
+  descriptionOf,
+  makeProduct,
+  productInput,
+  slugOf,
+  stateOf,
+  stateWords,
+  TAX_CLASSES,
+  type Goods,
+  type Product,
+  type TaxClass,
+} from "~/core/goods";
+import { layoutFor, sameJson } from "~/core/document";
+import { useStudio } from "../keeping";
+import { paneCss, PaneShell, ShopFrame, ShopPage, SillName, SillScale, useDressing, usePageSheets } from "../panes";
+import { Blank, INK, useSize } from "../ui";
+import { RichBox } from "../words";
+import { useChange, useGoods, useSay, type Problem } from "./data";
+import { Amount, Choice, Group, marginOf, Row, Whole } from "./product-form";
+import { ProductFacts, ProductPlaces } from "./product-facts";
+import { ProductPictures } from "./product-pictures";
+import { ProductVariants } from "./product-variants";
+
+const TAX_WORDS: Readonly<Record<TaxClass, string>> = { standard: "Standard", reduced: "Reduced", none: "None" };
+const INPUT_KEYS = Object.keys(productInput.shape) as (keyof typeof productInput.shape)[];
+
+/** What the seller says of a product, as it is sent. */
+const inputOf = (product: Product) => Object.fromEntries(INPUT_KEYS.map((key) => [key, product[key]]));
+
+const PHONE = 390;
+
+/** The product's page as shoppers would see it, on a phone, with what is being written. */
+function Preview({ product }: { product: Product }) {
+  const draft = useStudio((s) => s.draft);
+  const goods = useStudio((s) => s.goods);
+  const pictures = useStudio((s) => s.pictures);
+  const { currency, locale } = useStudio((s) => s.shop);
+  const sheets = usePageSheets(draft, pictures);
+  const { ref, size } = useSize();
+  const withThis = useMemo<Goods>(
+    () => ({
+      ...goods,
+      products: goods.products.some((p) => p.id === product.id)
+        ? goods.products.map((p) => (p.id === product.id ? product : p))
+        : [...goods.products, product],
+    }),
+    [goods, product],
+  );
+  const dressing = useDressing(withThis, pictures, currency, locale);
+  const target = useMemo(() => ({ page: "product" as const, product }), [product]);
+  const scale = size ? Math.min(1, (size.width - 2) / PHONE) : 0;
+  return (
+    <Box ref={ref} sx={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
+      {size && scale > 0 ? (
+        <PaneShell
+          label="Phone view of the product"
+          sill={
+            <>
+              <SillName>Phone</SillName>
+              <SillScale width={PHONE} scale={scale} />
+            </>
+          }
+        >
+          <ShopFrame
+            title="The product’s page on a phone"
+            width={PHONE}
+            scale={scale}
+            height={Math.max(200, size.height - 44)}
+            sheets={sheets}
+            extra={paneCss(scale)}
+          >
+            <ShopPage draft={draft} target={target} dressing={dressing} />
+          </ShopFrame>
+        </PaneShell>
+      ) : null}
+    </Box>
+  );
+}
+
+const keyOf = (shop: string, id: string) => `zest-product-${shop}-${id}`;
+
+/** What was written and not kept, in this browser: it survives a closed tab. */
+function readLeft(key: string): { product: Product; version: number | null } | undefined {
+  try {
+    const text = localStorage.getItem(key);
+    return text ? (JSON.parse(text) as { product: Product; version: number | null }) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** One product: everything that there is to say of it, beside its page. */
+export function ProductPage() {
+  const { product: id = "new" } = useParams();
+  const { products } = useGoods();
+  const known = products.find((p) => p.id === id);
+  const shop = useStudio((s) => s.shop.id);
+  if (id !== "new" && !known)
+    return (
+      <Blank
+        title="This product is gone"
+        text="It was removed. Undo above brings it back, if it was not long ago."
+        action={
+          <Button variant="contained" component={Link} to={`/s/${shop}/goods`}>
+            All goods
+          </Button>
+        }
+      />
+    );
+  return <ProductForm key={id} id={id} />;
+}
+
+function ProductForm({ id }: { id: string }) {
+  const { products, settings, waiting } = useGoods();
+  const shop = useStudio((s) => s.shop);
+  const documents = useStudio((s) => s.draft.documents);
+  const known = products.find((p) => p.id === id);
+  const navigate = useNavigate();
+  const { send, isBusy } = useChange();
+  const say = useSay();
+  const fresh = useMemo(() => makeProduct({ id: "new", title: "", slug: "", sku: "" }), []);
+  const stored: Product = known ?? fresh;
+  const [product, setProduct] = useState<Product>(stored);
+  const [version, setVersion] = useState<number | null>(known?.version ?? null);
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [movedOn, setMovedOn] = useState(false);
+  const key = keyOf(shop.id, id);
+  const [left, setLeft] = useState<ReturnType<typeof readLeft>>(undefined);
+  const isDirty = !sameJson(inputOf(product), inputOf(stored));
+  const leaving = useRef(false);
+
+  useEffect(() => {
+    const found = readLeft(key);
+    if (found && !sameJson(inputOf(found.product), inputOf(stored))) setLeft(found);
+    // Only what lay there when the page was opened.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  // Undo, or another tab: where nothing is being written, what is stored is shown.
+  useEffect(() => {
+    if (!known || known.version === version) return;
+    if (isDirty && version !== null) setMovedOn(true);
+    else {
+      setProduct(known);
+      setVersion(known.version);
+    }
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [known]);
+  useEffect(() => {
+    if (left) return;
+    try {
+      if (isDirty) localStorage.setItem(key, JSON.stringify({ product, version }));
+      else localStorage.removeItem(key);
+    } catch {
+      // A browser that keeps nothing: then only the question on leaving protects it.
+    }
+  }, [product, version, isDirty, key, left]);
+  const blocker = useBlocker(
+    ({ currentLocation, nextLocation }) =>
+      isDirty && !leaving.current && currentLocation.pathname !== nextLocation.pathname,
+  );
+
+  const set = (change: Partial<Product>) => {
+    setProduct((now) => {
+      const next = { ...now, ...change };
+      // Until it has an address of its own, that follows the title.
+      if (change.title !== undefined && (now.slug === "" || now.slug === slugOf(now.title)))
+        next.slug = slugOf(change.title);
+      if (
+        !known &&
+        change.title !== undefined &&
+        (now.sku === "" || now.sku === slugOf(now.title).toUpperCase().slice(0, 40))
+      )
+        next.sku = slugOf(change.title).toUpperCase().slice(0, 40);
+      return next;
+    });
+    const touched = Object.keys(change);
+    setProblems((now) => now.filter((p) => !touched.includes(p.path.split(".")[0]!)));
+  };
+  const problem = (path: string) => problems.find((p) => p.path === path)?.why;
+  const part = { product, set, problem };
+
+  const keep = async (over = false) => {
+    const parsed = productInput.safeParse(inputOf(product));
+    if (!parsed.success) {
+      setProblems(parsed.error.issues.map((i) => ({ path: i.path.join("."), why: i.message })));
+      return;
+    }
+    const answer = await send({
+      intent: "keep-product",
+      id: known ? id : null,
+      version: over ? null : version,
+      product: inputOf(product),
+    });
+    if (answer.ok && answer.product) {
+      setProblems([]);
+      setMovedOn(false);
+      localStorage.removeItem(key);
+      say(answer, known ? "Kept. The shop shows it now." : "Added to the shop.");
+      if (!known) {
+        leaving.current = true;
+        void navigate(`/s/${shop.id}/goods/p/${answer.product.id}`, { replace: true });
+      } else {
+        setProduct(answer.product);
+        setVersion(answer.product.version);
+      }
+      return;
+    }
+    if (answer.code === "moved-on") return setMovedOn(true);
+    setProblems(answer.problems ?? []);
+    if (!answer.problems?.[0]?.path) say(answer);
+  };
+
+  const state = stateOf(product);
+  const margin = marginOf(product.price, product.cost);
+  const layout = layoutFor(documents, "product", { product: product.id, collections: product.collections });
+  const elsewhere = problems.filter((p) => !["title", "slug", "sku"].includes(p.path));
+  const description = product.search.description || descriptionOf(product).replace(/\s+/g, " ");
+  return (
+    <Box
+      sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0,1fr)", lg: "minmax(0,1fr) 372px" }, minHeight: 0 }}
+    >
+      <Box sx={{ overflowY: "auto", minHeight: 0 }}>
+        <Box
+          sx={{
+            position: "sticky",
+            top: 0,
+            zIndex: 3,
+            display: "flex",
+            gap: 1.25,
+            alignItems: "center",
+            px: 2,
+            py: 1,
+            bgcolor: INK.paper,
+            borderBottom: `1px solid ${INK.line}`,
+          }}
+        >
+          <Button
+            size="small"
+            component={Link}
+            to={`/s/${shop.id}/goods`}
+            startIcon={<ArrowLeft size={16} aria-hidden />}
+          >
+            Goods
+          </Button>
+          <Typography variant="h2" component="h1" noWrap sx={{ flex: 1 }}>
+            {product.title || "New product"}
+          </Typography>
+          <Typography variant="body2" color="text.secondary" role="status">
+            {isBusy
+              ? "Keeping …"
+              : isDirty
+                ? "Not kept yet"
+                : known
+                  ? product.archived
+                    ? "Archived"
+                    : "In the shop"
+                  : ""}
+          </Typography>
+          {known && !product.archived ? (
+            <Button
+              size="small"
+              component="a"
+              href={`${shop.address}/products/${stored.slug}`}
+              target="_blank"
+              rel="noreferrer"
+              startIcon={<ExternalLink size={15} aria-hidden />}
+            >
+              Open
+            </Button>
+          ) : null}
+          {isDirty && known ? (
+            <Button
+              size="small"
+              onClick={() => {
+                setProduct(known);
+                setVersion(known.version);
+                setProblems([]);
+                setMovedOn(false);
+              }}
+            >
+              As it was
+            </Button>
+          ) : null}
+          <Button variant="contained" disabled={isBusy || !isDirty} onClick={() => void keep()}>
+            {known ? "Keep" : "Add to the shop"}
+          </Button>
+        </Box>
+        <Box sx={{ display: "grid", gap: 1.75, p: 2, maxWidth: 860, mx: "auto" }}>
+          {left ? (
+            <Alert
+              severity="info"
+              action={
+                <>
+                  <Button
+                    size="small"
+                    onClick={() => {
+                      setProduct({ ...left.product, id: stored.id });
+                      setVersion(known ? left.version : null);
+                      setLeft(undefined);
+                    }}
+                  >
+                    Take it up
+                  </Button>
+                  <Button
+                    size="small"
+                    onClick={() => {
+                      localStorage.removeItem(key);
+                      setLeft(undefined);
+                    }}
+                  >
+                    Throw it away
+                  </Button>
+                </>
+              }
+            >
+              You wrote something here and did not keep it.
+            </Alert>
+          ) : null}
+          {movedOn ? (
+            <Alert
+              severity="warning"
+              action={
+                <>
+                  <Button
+                    size="small"
+                    onClick={() => {
+                      if (known) {
+                        setProduct(known);
+                        setVersion(known.version);
+                      }
+                      setMovedOn(false);
+                    }}
+                  >
+                    Show theirs
+                  </Button>
+                  <Button size="small" onClick={() => void keep(true)}>
+                    Keep mine
+                  </Button>
+                </>
+              }
+            >
+              This product was changed elsewhere while you wrote. Nothing of yours is lost; choose which one stays.
+            </Alert>
+          ) : null}
+          {blocker.state === "blocked" ? (
+            <Alert
+              severity="warning"
+              action={
+                <>
+                  <Button size="small" onClick={() => blocker.reset()}>
+                    Stay
+                  </Button>
+                  <Button size="small" onClick={() => blocker.proceed()}>
+                    Leave
+                  </Button>
+                </>
+              }
+            >
+              What you wrote is not kept yet. It stays in this browser if you leave.
+            </Alert>
+          ) : null}
+          {elsewhere.length ? (
+            <Alert severity="error">
+              {elsewhere.length === 1 ? "One thing" : `${elsewhere.length} things`} can’t be kept like that:{" "}
+              {elsewhere
+                .slice(0, 3)
+                .map((p) => p.why)
+                .join(" ")}
+            </Alert>
+          ) : null}
+          <Group title="What it is">
+            <TextField
+              label="Title"
+              value={product.title}
+              autoFocus={!known}
+              error={problem("title") !== undefined}
+              helperText={
+                problem("title") ??
+                (product.title.length > 120 ? `${product.title.length} of 160 characters` : undefined)
+              }
+              onChange={(e) => set({ title: e.target.value })}
+              slotProps={{ htmlInput: { maxLength: 160 } }}
+            />
+            <Suspense fallback={<Skeleton variant="rectangular" height={150} />}>
+              <RichBox
+                label="Description"
+                value={product.description}
+                most={20_000}
+                problem={problem("description")}
+                onChange={(next) => setProduct((now) => ({ ...now, description: next }))}
+              />
+            </Suspense>
+          </Group>
+          <ProductPictures {...part} />
+          <Group title="Price">
+            <Row>
+              <Amount
+                label="Price"
+                value={product.price}
+                onChange={(price) => price !== null && set({ price })}
+                problem={problem("price")}
+              />
+              <Amount
+                label="Compare-at price"
+                value={product.compareAt}
+                empty="none"
+                onChange={(compareAt) => set({ compareAt })}
+                hint={
+                  product.compareAt !== null && product.compareAt <= product.price
+                    ? "Not higher than the price: the shop shows no reduction."
+                    : "What it was before; shown struck through."
+                }
+              />
+              <Amount
+                label="Cost"
+                value={product.cost}
+                empty="unknown"
+                onChange={(cost) => set({ cost })}
+                hint={margin === undefined ? "Only you see it." : `${margin}% of the price stays with you.`}
+              />
+              <Choice
+                label="Tax class"
+                value={product.taxClass}
+                options={TAX_CLASSES.map((t) => [t, TAX_WORDS[t]] as const)}
+                onChange={(taxClass) => set({ taxClass })}
+              />
+            </Row>
+          </Group>
+          <Group
+            title="Whether it can be had"
+            about={`The shop says: ${stateWords(product, undefined, { words: settings.words })}.${waiting[product.id] ? ` ${waiting[product.id]} wait to be told.` : ""}`}
+          >
+            <Row>
+              <Choice
+                label="Availability"
+                value={product.availability}
+                options={AVAILABILITIES.map(
+                  (a) => [a, a === "in-stock" ? "By the stock" : AVAILABILITY_WORDS[a]] as const,
+                )}
+                onChange={(availability) => set({ availability })}
+                hint={AVAILABILITY_ABOUT[product.availability]}
+              />
+              {product.availability === "coming-soon" || product.availability === "pre-order" ? (
+                <TextField
+                  type="date"
+                  label="From which day"
+                  value={product.availableFrom ?? ""}
+                  error={problem("availableFrom") !== undefined}
+                  helperText={problem("availableFrom")}
+                  onChange={(e) => set({ availableFrom: e.target.value || null })}
+                  slotProps={{ inputLabel: { shrink: true } }}
+                />
+              ) : null}
+              <TextField
+                label="In your own words"
+                value={product.words[state] ?? ""}
+                placeholder={settings.words[state] ?? AVAILABILITY_WORDS[state]}
+                helperText="For this product alone. Words for all are under Words and search."
+                onChange={(e) => {
+                  const { [state]: _old, ...words } = product.words;
+                  set({ words: e.target.value ? { ...words, [state]: e.target.value } : words });
+                }}
+                slotProps={{ htmlInput: { maxLength: 40 }, inputLabel: { shrink: true } }}
+              />
+            </Row>
+            <Row>
+              {product.variants.length ? null : (
+                <Whole label="Stock" value={product.stock} empty="not counted" onChange={(stock) => set({ stock })} />
+              )}
+              <TextField
+                label="SKU"
+                value={product.sku}
+                error={problem("sku") !== undefined}
+                helperText={problem("sku")}
+                onChange={(e) => set({ sku: e.target.value })}
+                slotProps={{ htmlInput: { maxLength: 80 } }}
+              />
+              {product.variants.length ? null : (
+                <TextField
+                  label="Barcode (EAN-13)"
+                  value={product.barcode}
+                  error={(problem("barcode") ?? barcodeProblem(product.barcode)) !== undefined}
+                  helperText={problem("barcode") ?? barcodeProblem(product.barcode)}
+                  onChange={(e) => set({ barcode: e.target.value })}
+                  slotProps={{ htmlInput: { inputMode: "numeric", maxLength: 20 } }}
+                />
+              )}
+              <Whole
+                label="Weight in grams"
+                value={product.weight}
+                empty="unknown"
+                onChange={(weight) => set({ weight })}
+              />
+            </Row>
+            <FormControlLabel
+              control={<Switch checked={product.oversell} onChange={(e) => set({ oversell: e.target.checked })} />}
+              label="Can be bought when none are left"
+            />
+          </Group>
+          <ProductVariants {...part} />
+          <ProductFacts {...part} />
+          <ProductPlaces {...part} />
+          <Group title="In search engines" about="What is left empty is taken from title and description.">
+            <TextField
+              label="Title there"
+              value={product.search.title}
+              placeholder={product.title}
+              onChange={(e) => set({ search: { ...product.search, title: e.target.value } })}
+              helperText={
+                product.search.title.length > 60
+                  ? `${product.search.title.length} characters; about 60 are shown`
+                  : undefined
+              }
+              slotProps={{ htmlInput: { maxLength: 160 }, inputLabel: { shrink: true } }}
+            />
+            <TextField
+              label="Description there"
+              value={product.search.description}
+              multiline
+              minRows={2}
+              placeholder={description.slice(0, 155)}
+              onChange={(e) => set({ search: { ...product.search, description: e.target.value } })}
+              helperText={`${(product.search.description || description).length} characters; about 155 are shown`}
+              slotProps={{ htmlInput: { maxLength: 320 }, inputLabel: { shrink: true } }}
+            />
+            <TextField
+              label="Address"
+              value={product.slug}
+              error={problem("slug") !== undefined}
+              helperText={
+                problem("slug") ??
+                (known && product.slug !== stored.slug
+                  ? "Links from elsewhere to the old address will lead nowhere."
+                  : undefined)
+              }
+              onChange={(e) => set({ slug: e.target.value })}
+              slotProps={{
+                input: { startAdornment: <Typography color="text.secondary">/products/</Typography> },
+                htmlInput: { maxLength: 100 },
+              }}
+            />
+          </Group>
+          <Group title="Besides">
+            <FormControlLabel
+              control={<Switch checked={product.featured} onChange={(e) => set({ featured: e.target.checked })} />}
+              label="Featured: collections by rules can ask for it"
+            />
+            <FormControlLabel
+              control={<Switch checked={product.archived} onChange={(e) => set({ archived: e.target.checked })} />}
+              label="Archived: kept here, not in the shop"
+            />
+            <Typography variant="body2" color="text.secondary">
+              Its page is drawn by the layout “{layout?.title ?? "Product"}”.{" "}
+              <Link to={`/s/${shop.id}/pages?page=${layout?.id ?? "product"}&show=/products/${stored.slug}`}>
+                Open it on the bench
+              </Link>
+            </Typography>
+          </Group>
+        </Box>
+      </Box>
+      <Box
+        component="aside"
+        aria-label="How it looks"
+        sx={{
+          display: { xs: "none", lg: "block" },
+          borderLeft: `1px solid ${INK.line}`,
+          bgcolor: INK.bench,
+          p: 1.5,
+          minHeight: 0,
+          overflow: "hidden",
+        }}
+      >
+        <Preview product={product.title ? product : { ...product, title: "New product" }} />
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,251 @@
+import { Box, Button, IconButton, TextField, Tooltip, Typography } from "@mui/material";
+import { move } from "@dnd-kit/helpers";
+import { DragDropProvider } from "@dnd-kit/react";
+import { useSortable } from "@dnd-kit/react/sortable";
+import { Film, ImagePlus, X } from "lucide-react";
+import { useRef, useState } from "react";
+import { useFetcher } from "react-router";
+import { sourceOf, type Picture } from "~/core/pictures";
+import { useStudio } from "../keeping";
+import { PicturePicker } from "../pictures";
+import { INK } from "../ui";
+import { Group, type FormPart } from "./product-form";
+
+const FILM = "film";
+
+function Tile({
+  id,
+  index,
+  picture,
+  isFirst,
+  onTake,
+  onOpen,
+  isOpen,
+}: {
+  id: string;
+  index: number;
+  picture: Picture | undefined;
+  isFirst: boolean;
+  isOpen: boolean;
+  onTake: () => void;
+  onOpen: () => void;
+}) {
+  const { ref, isDragging } = useSortable({ id, index });
+  const name = id === FILM ? "Film" : picture?.alt || picture?.name || "A picture that is gone";
+  return (
+    <Box
+      ref={ref}
+      role="listitem"
+      sx={{
+        position: "relative",
+        width: 104,
+        border: `1px solid ${isOpen ? INK.ink : INK.line}`,
+        boxShadow: isOpen ? `0 3px 0 ${INK.lemon}` : undefined,
+        borderRadius: 1,
+        bgcolor: INK.paper,
+        opacity: isDragging ? 0.6 : 1,
+        cursor: "grab",
+        "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 2 },
+      }}
+      aria-label={`${index + 1}: ${name}. Space takes it up, arrows move it.`}
+      tabIndex={0}
+    >
+      <Box
+        onClick={onOpen}
+        sx={{ height: 118, display: "grid", placeItems: "center", overflow: "hidden", borderRadius: 1 }}
+      >
+        {picture ? (
+          <Box
+            component="img"
+            draggable={false}
+            src={sourceOf(picture, 320)}
+            alt=""
+            sx={{ width: "100%", height: "100%", objectFit: "cover" }}
+          />
+        ) : id === FILM ? (
+          <Film size={30} aria-hidden />
+        ) : (
+          <Typography variant="caption">gone</Typography>
+        )}
+      </Box>
+      {isFirst ? (
+        <Typography
+          variant="caption"
+          sx={{
+            position: "absolute",
+            left: 4,
+            bottom: 4,
+            px: 0.75,
+            bgcolor: INK.ink,
+            color: INK.paper,
+            borderRadius: 0.5,
+          }}
+        >
+          first
+        </Typography>
+      ) : null}
+      <Tooltip title="Take out">
+        <IconButton
+          size="small"
+          aria-label={`Take out ${name}`}
+          onClick={onTake}
+          sx={{
+            position: "absolute",
+            top: 3,
+            right: 3,
+            bgcolor: INK.raised,
+            border: `1px solid ${INK.line}`,
+            width: 24,
+            height: 24,
+            "&:hover": { bgcolor: INK.raised },
+          }}
+        >
+          <X size={14} aria-hidden />
+        </IconButton>
+      </Tooltip>
+    </Box>
+  );
+}
+
+/** What is said of a picture to those who don't see it; kept with the picture, wherever it stands. */
+function AltText({ picture }: { picture: Picture }) {
+  const shop = useStudio((s) => s.shop.id);
+  const fetcher = useFetcher();
+  const [text, setText] = useState(picture.alt);
+  const keep = () => {
+    if (text.trim() === picture.alt) return;
+    void fetcher.submit(
+      { id: picture.id, alt: text, focusX: picture.focus[0], focusY: picture.focus[1] },
+      { method: "post", action: `/s/${shop}/pictures` },
+    );
+  };
+  return (
+    <TextField
+      key={picture.id}
+      label={`What “${picture.name}” shows, for those who don’t see it`}
+      value={text}
+      onChange={(e) => setText(e.target.value)}
+      onBlur={keep}
+      helperText={
+        fetcher.state !== "idle"
+          ? "Keeping …"
+          : text
+            ? "Kept with the picture, wherever it stands."
+            : "Describe it in a few words."
+      }
+      slotProps={{ htmlInput: { maxLength: 300 } }}
+    />
+  );
+}
+
+/** Pictures and a film, in the order in which the shop shows them. */
+export function ProductPictures({ product, set }: FormPart) {
+  const pictures = useStudio((s) => s.pictures);
+  const shop = useStudio((s) => s.shop.id);
+  const [choosing, setChoosing] = useState(false);
+  const [open, setOpen] = useState<string | null>(null);
+  const [film, setFilm] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const { video } = product;
+  const order: string[] = [...product.pictures];
+  if (video) order.splice(Math.min(video.after, order.length), 0, FILM);
+  const keep = (next: readonly string[]) => {
+    const at = next.indexOf(FILM);
+    set({
+      pictures: next.filter((id) => id !== FILM),
+      video: at >= 0 && video ? { ...video, after: at } : null,
+    });
+  };
+  const uploadFilm = async (file: File) => {
+    setProblem(null);
+    if (file.size > 40 * 1024 * 1024)
+      return setProblem("This film is larger than 40 MB. Make it shorter or smaller first.");
+    setFilm(file.name);
+    const body = new FormData();
+    body.append("film", file, file.name);
+    try {
+      const answer = await fetch(`/s/${shop}/film`, { method: "POST", body });
+      const said = (await answer.json()) as { ok: boolean; file?: string; why?: string };
+      if (said.ok && said.file) set({ video: { file: said.file, after: Math.min(1, product.pictures.length) } });
+      else setProblem(said.why ?? "The film could not be taken in.");
+    } catch {
+      setProblem("The film did not arrive. Check the connection and try again.");
+    } finally {
+      setFilm(null);
+    }
+  };
+  const chosen = pictures.find((p) => p.id === open);
+  return (
+    <Group
+      title="Pictures"
+      about="The first one stands on cards. Drag them into order; press one to say what it shows."
+    >
+      <DragDropProvider
+        onDragEnd={(event) => {
+          if (!event.canceled) keep(move(order, event));
+        }}
+      >
+        <Box role="list" aria-label="Pictures in order" sx={{ display: "flex", flexWrap: "wrap", gap: 1.25 }}>
+          {order.map((id, index) => (
+            <Tile
+              key={id}
+              id={id}
+              index={index}
+              picture={pictures.find((p) => p.id === id)}
+              isFirst={id === product.pictures[0]}
+              isOpen={open === id}
+              onOpen={() => setOpen(open === id || id === FILM ? null : id)}
+              onTake={() => keep(order.filter((each) => each !== id))}
+            />
+          ))}
+          <Button
+            variant="outlined"
+            onClick={() => setChoosing(true)}
+            sx={{ width: 104, height: 120, flexDirection: "column", gap: 0.5, borderStyle: "dashed" }}
+          >
+            <ImagePlus size={22} aria-hidden />
+            Add
+          </Button>
+          {video ? null : (
+            <Button
+              variant="outlined"
+              disabled={film !== null}
+              onClick={() => input.current?.click()}
+              sx={{ width: 104, height: 120, flexDirection: "column", gap: 0.5, borderStyle: "dashed" }}
+            >
+              <Film size={22} aria-hidden />
+              {film ? "Coming …" : "Film"}
+            </Button>
+          )}
+        </Box>
+      </DragDropProvider>
+      <input
+        ref={input}
+        type="file"
+        accept="video/mp4,video/webm"
+        hidden
+        aria-label="Film file"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = "";
+          if (file) void uploadFilm(file);
+        }}
+      />
+      {problem ? (
+        <Typography color="error" role="alert">
+          {problem}
+        </Typography>
+      ) : null}
+      {chosen ? <AltText key={chosen.id} picture={chosen} /> : null}
+      <PicturePicker
+        open={choosing}
+        onClose={() => setChoosing(false)}
+        onChoose={(id) => {
+          keep([...order.filter((each) => each !== id), id]);
+          setChoosing(false);
+        }}
+      />
+    </Group>
+  );
+}

@@ -1,0 +1,683 @@
+import {
+  Alert,
+  Box,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  ListSubheader,
+  Menu,
+  MenuItem,
+  TextField,
+  Typography,
+} from "@mui/material";
+import { DataGrid, type GridColDef, type GridRowSelectionModel } from "@mui/x-data-grid";
+import { Archive, ArchiveRestore, Copy, Download, FileUp, Plus } from "lucide-react";
+import { useMemo, useState } from "react";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import {
+  attributeNames,
+  AVAILABILITIES,
+  AVAILABILITY_WORDS,
+  isInCollection,
+  priceSpan,
+  stateOf,
+  stateWords,
+  type Availability,
+} from "~/core/goods";
+import { decimalMoney, formatMoney, parseMoney } from "~/core/money";
+import { sourceOf } from "~/core/pictures";
+import { useStudio } from "../keeping";
+import { Blank, FindField, INK } from "../ui";
+import { useChange, useGoods, useSay, type Kept } from "./data";
+
+const NONE: GridRowSelectionModel = { type: "include", ids: new Set() };
+const DOT: Readonly<Partial<Record<Availability, string>>> = {
+  "in-stock": INK.leaf,
+  low: "#B97A12",
+  "sold-out": INK.soft,
+  discontinued: INK.soft,
+};
+
+const stockOf = (p: Kept): number | null =>
+  p.variants.length
+    ? p.variants.reduce<number | null>((sum, v) => (v.stock === null ? sum : (sum ?? 0) + v.stock), null)
+    : p.stock;
+
+type BulkKind = "price" | "tag" | "untag" | "collection" | "uncollect" | "availability" | "attribute" | "stock";
+const BULK: readonly (readonly [BulkKind, string])[] = [
+  ["price", "Prices up or down …"],
+  ["availability", "Availability …"],
+  ["stock", "Stock …"],
+  ["collection", "Put into a collection …"],
+  ["uncollect", "Take out of a collection …"],
+  ["tag", "Add a tag …"],
+  ["untag", "Take a tag away …"],
+  ["attribute", "Set an attribute …"],
+];
+
+function BulkDialog({
+  kind,
+  ids,
+  onClose,
+}: {
+  kind: BulkKind;
+  ids: readonly string[];
+  onClose: (done: boolean) => void;
+}) {
+  const { collections, products } = useGoods();
+  const { send, isBusy } = useChange();
+  const say = useSay();
+  const [value, setValue] = useState("");
+  const [name, setName] = useState("");
+  const [problem, setProblem] = useState<string | null>(null);
+  const title = BULK.find(([k]) => k === kind)![1].replace(" …", "");
+  const set = (): object | string => {
+    switch (kind) {
+      case "price": {
+        const percent = Number(value.replace(",", ".").replace(/%$/, ""));
+        if (!value || Number.isNaN(percent) || percent <= -100 || percent > 500)
+          return "Write by how many percent, like 5 or -10.";
+        return { priceTimes: 1 + percent / 100 };
+      }
+      case "availability":
+        return value ? { availability: value } : "Choose a state.";
+      case "stock":
+        return /^\d{1,7}$/.test(value) ? { stock: Number(value) } : "Write a whole number.";
+      case "collection":
+        return value ? { addTo: [value] } : "Choose a collection.";
+      case "uncollect":
+        return value ? { takeFrom: [value] } : "Choose a collection.";
+      case "tag":
+        return value.trim() ? { addTags: [value.trim()] } : "Write the tag.";
+      case "untag":
+        return value ? { removeTags: [value] } : "Choose a tag.";
+      case "attribute":
+        return name.trim() ? { attribute: { name: name.trim(), value: value.trim() } } : "Say which attribute.";
+    }
+  };
+  const apply = async () => {
+    const change = set();
+    if (typeof change === "string") return setProblem(change);
+    const answer = await send({ intent: "bulk", change: { ids, set: change } });
+    if (!answer.ok) return setProblem(answer.problems?.[0]?.why ?? "That could not be done.");
+    say(answer, `${answer.count === 1 ? "1 product" : `${answer.count} products`} changed. Ctrl+Z takes it back.`);
+    onClose(true);
+  };
+  const chosen = products.filter((p) => ids.includes(p.id));
+  const choices: readonly (readonly [string, string])[] | null =
+    kind === "availability"
+      ? AVAILABILITIES.filter((a) => a !== "coming-soon").map((a) => [a, AVAILABILITY_WORDS[a]] as const)
+      : kind === "collection"
+        ? collections.filter((c) => !c.rules).map((c) => [c.id, c.title] as const)
+        : kind === "uncollect"
+          ? collections
+              .filter((c) => chosen.some((p) => p.collections.includes(c.id)))
+              .map((c) => [c.id, c.title] as const)
+          : kind === "untag"
+            ? [...new Set(chosen.flatMap((p) => p.tags))].map((t) => [t, t] as const)
+            : null;
+  return (
+    <Dialog open onClose={() => onClose(false)} fullWidth maxWidth="xs" aria-labelledby="bulk-title">
+      <DialogTitle id="bulk-title">
+        {title}: {ids.length === 1 ? "1 product" : `${ids.length} products`}
+      </DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 2, pt: "8px !important" }}>
+        {kind === "attribute" ? (
+          <TextField
+            label="Attribute"
+            value={name}
+            autoFocus
+            onChange={(e) => setName(e.target.value)}
+            slotProps={{ htmlInput: { list: "attribute-names", maxLength: 80 } }}
+          />
+        ) : null}
+        <datalist id="attribute-names">
+          {attributeNames(products).map((n) => (
+            <option key={n} value={n} />
+          ))}
+        </datalist>
+        <TextField
+          select={choices !== null}
+          autoFocus={kind !== "attribute"}
+          label={
+            kind === "price"
+              ? "Percent, like 5 or -10"
+              : kind === "attribute"
+                ? "Value; empty takes it away"
+                : kind === "stock"
+                  ? "Pieces of each"
+                  : kind === "tag"
+                    ? "Tag"
+                    : "Which"
+          }
+          value={value}
+          error={problem !== null}
+          helperText={
+            problem ??
+            (kind === "price"
+              ? "Variants with a price of their own change as well. Rounded to the smallest coin."
+              : undefined)
+          }
+          onChange={(e) => {
+            setValue(e.target.value);
+            setProblem(null);
+          }}
+          onKeyDown={(e) => e.key === "Enter" && choices === null && void apply()}
+        >
+          {choices?.map(([id, label]) => (
+            <MenuItem key={id} value={id}>
+              {label}
+            </MenuItem>
+          ))}
+        </TextField>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={() => onClose(false)}>Leave it</Button>
+        <Button variant="contained" disabled={isBusy} onClick={() => void apply()}>
+          Change
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+/** All goods as a table: find, filter, change in place, change many at once. */
+export function ProductsTable() {
+  const { products, collections, settings, waiting } = useGoods();
+  const pictures = useStudio((s) => s.pictures);
+  const goods = useStudio((s) => s.goods);
+  const { id: shop, currency, locale } = useStudio((s) => s.shop);
+  const { send, isBusy } = useChange();
+  const say = useSay();
+  const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
+  const [selected, setSelected] = useState(NONE);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [menu, setMenu] = useState<{ anchor: HTMLElement; of: "bulk" | "save" } | null>(null);
+  const [bulk, setBulk] = useState<BulkKind | null>(null);
+  const sought = search.get("find") ?? "";
+  const collection = search.get("in") ?? "";
+  const state = search.get("state") ?? "";
+  const isArchive = search.get("archived") === "1";
+  const set = (name: string, value: string) =>
+    setSearch(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (value) next.set(name, value);
+        else next.delete(name);
+        return next;
+      },
+      { replace: true, preventScrollReset: true },
+    );
+  const pictureOf = useMemo(() => new Map(pictures.map((p) => [p.id, p])), [pictures]);
+  const titles = useMemo(() => new Map(collections.map((c) => [c.id, c.title])), [collections]);
+  const archived = products.filter((p) => p.archived).length;
+
+  const rows = useMemo(() => {
+    const words = sought.trim().toLowerCase().split(/\s+/).filter(Boolean);
+    const inside = collections.find((c) => c.id === collection);
+    return products.filter((p) => {
+      if (p.archived !== isArchive) return false;
+      if (
+        inside &&
+        !(p.archived
+          ? p.collections.includes(inside.id)
+          : isInCollection(goods, p, inside) || p.collections.includes(inside.id))
+      )
+        return false;
+      if (state === "no-picture" ? p.pictures.length > 0 : state && stateOf(p) !== state) return false;
+      if (words.length === 0) return true;
+      const text =
+        `${p.title} ${p.sku} ${p.barcode} ${p.tags.join(" ")} ${p.variants.map((v) => `${v.sku} ${v.values.join(" ")}`).join(" ")} ${p.collections.map((c) => titles.get(c)).join(" ")} ${Object.values(p.attributes).join(" ")}`.toLowerCase();
+      return words.every((w) => text.includes(w));
+    });
+  }, [products, goods, sought, collection, collections, state, isArchive, titles]);
+
+  const columns = useMemo<GridColDef<Kept>[]>(
+    () => [
+      {
+        field: "picture",
+        headerName: "Picture",
+        width: 64,
+        sortable: false,
+        filterable: false,
+        renderCell: ({ row }) => {
+          const picture = pictureOf.get(row.pictures[0] ?? "");
+          return picture ? (
+            <Box
+              component="img"
+              loading="lazy"
+              src={sourceOf(picture, 160)}
+              alt=""
+              sx={{ width: 36, height: 44, objectFit: "cover", borderRadius: 0.5, display: "block", my: 0.5 }}
+            />
+          ) : (
+            <Box sx={{ width: 36, height: 44, border: `1px dashed ${INK.soft}`, my: 0.5 }} title="No picture" />
+          );
+        },
+      },
+      {
+        field: "title",
+        headerName: "Title",
+        flex: 1,
+        minWidth: 220,
+        editable: true,
+        renderCell: ({ row }) => (
+          <Box sx={{ minWidth: 0, lineHeight: 1.35, py: 0.75 }}>
+            <Typography
+              component={Link}
+              to={`/s/${shop}/goods/p/${row.id}`}
+              noWrap
+              sx={{
+                fontWeight: 600,
+                color: INK.ink,
+                display: "block",
+                textDecoration: "none",
+                "&:hover": { textDecoration: "underline" },
+              }}
+            >
+              {row.title}
+            </Typography>
+            <Typography variant="caption" color="text.secondary" noWrap component="div">
+              {[
+                row.variants.length ? `${row.variants.length} variants` : "",
+                row.featured ? "featured" : "",
+                waiting[row.id] ? `${waiting[row.id]} wait for it` : "",
+                ...row.tags,
+              ]
+                .filter(Boolean)
+                .join(" · ")}
+            </Typography>
+          </Box>
+        ),
+      },
+      { field: "sku", headerName: "SKU", width: 120, editable: true },
+      {
+        field: "collections",
+        headerName: "Collections",
+        width: 190,
+        valueGetter: (_v, row) => row.collections.map((c) => titles.get(c)).join(", "),
+      },
+      {
+        field: "availability",
+        headerName: "Availability",
+        width: 170,
+        editable: true,
+        type: "singleSelect",
+        valueOptions: AVAILABILITIES.map((value) => ({ value, label: AVAILABILITY_WORDS[value] })),
+        renderCell: ({ row }) => {
+          const now = stateOf(row);
+          return (
+            <Box sx={{ display: "flex", alignItems: "center", gap: 0.75, height: "100%" }}>
+              <Box
+                component="span"
+                sx={{
+                  width: 9,
+                  height: 9,
+                  borderRadius: 9,
+                  flex: "none",
+                  bgcolor: now === "sold-out" || now === "discontinued" ? "transparent" : (DOT[now] ?? INK.plum),
+                  border: `1.5px solid ${DOT[now] ?? INK.plum}`,
+                }}
+              />
+              {stateWords(row, undefined, { locale, words: settings.words })}
+            </Box>
+          );
+        },
+      },
+      {
+        field: "stock",
+        headerName: "Stock",
+        width: 80,
+        align: "right",
+        headerAlign: "right",
+        editable: true,
+        type: "string",
+        valueGetter: (_v, row) => stockOf(row),
+        renderCell: ({ row }) => stockOf(row) ?? "–",
+      },
+      {
+        field: "sold",
+        headerName: "Sells",
+        description: "Pieces sold of late; older sales count less",
+        width: 80,
+        align: "right",
+        headerAlign: "right",
+        type: "number",
+        valueGetter: (_v, row) => row.sold,
+        renderCell: ({ row }) => (row.sold ? row.sold.toFixed(1) : "–"),
+      },
+      {
+        field: "price",
+        headerName: "Price",
+        width: 110,
+        align: "right",
+        headerAlign: "right",
+        editable: true,
+        valueGetter: (_v, row) => row.price,
+        sortComparator: (a: number, b: number) => a - b,
+        renderCell: ({ row }) => {
+          const span = priceSpan(row);
+          return `${span.most > span.least ? "from " : ""}${formatMoney(span.least, currency, locale)}`;
+        },
+        renderEditCell: (params) => (
+          <input
+            className="cell-edit"
+            autoFocus
+            aria-label="Price"
+            defaultValue={decimalMoney(params.row.price, currency)}
+            onFocus={(e) => e.currentTarget.select()}
+            onChange={(e) => void params.api.setEditCellValue({ id: params.id, field: "price", value: e.target.value })}
+          />
+        ),
+      },
+    ],
+    [pictureOf, titles, shop, currency, locale, settings.words, waiting],
+  );
+
+  const update = async (next: Kept, old: Kept): Promise<Kept> => {
+    setProblem(null);
+    const change: Record<string, unknown> = {};
+    if (next.title !== old.title) change.title = next.title.trim();
+    if (next.sku !== old.sku) change.sku = next.sku.trim();
+    if (next.availability !== old.availability) change.availability = next.availability;
+    const stock = next.stock as unknown;
+    const wasStock = stockOf(old);
+    if (stock !== wasStock && String(stock ?? "") !== String(wasStock ?? "")) {
+      if (old.variants.length) throw new Error("The stock of variants is set one by one: open the product.");
+      const text = String(stock ?? "").trim();
+      if (!/^\d{0,7}$/.test(text)) throw new Error(`“${text}” is not a whole number.`);
+      change.stock = text === "" ? null : Number(text);
+    }
+    const price = next.price as unknown;
+    if (typeof price === "string") {
+      const parsed = parseMoney(price, currency);
+      if (!parsed.ok) throw new Error(parsed.why);
+      if (parsed.amount !== old.price) change.price = parsed.amount;
+    }
+    if (Object.keys(change).length === 0) return old;
+    const answer = await send({ intent: "bulk", change: { ids: [old.id], set: change } });
+    if (!answer.ok) throw new Error(answer.problems?.[0]?.why ?? "That could not be done.");
+    return { ...old, ...change } as Kept;
+  };
+
+  const ids = useMemo(
+    () =>
+      selected.type === "include"
+        ? rows.filter((r) => selected.ids.has(r.id)).map((r) => r.id)
+        : rows.filter((r) => !selected.ids.has(r.id)).map((r) => r.id),
+    [selected, rows],
+  );
+  const many = async (change: object, good: string) => {
+    if (say(await send(change), good)) setSelected(NONE);
+  };
+  const countWords = ids.length === 1 ? "1 product" : `${ids.length} products`;
+  return (
+    <Box sx={{ display: "flex", flexDirection: "column", minHeight: 0, p: 2, gap: 1.5 }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1.25, flexWrap: "wrap" }}>
+        <Typography variant="h1" sx={{ mr: 1 }}>
+          Goods
+        </Typography>
+        <FindField label="Find" value={sought} onChange={(v) => set("find", v)} width={210} />
+        <TextField
+          select
+          label="Collection"
+          value={collection}
+          onChange={(e) => set("in", e.target.value)}
+          sx={{ width: 180 }}
+        >
+          <MenuItem value="">All</MenuItem>
+          {collections.map((c) => (
+            <MenuItem key={c.id} value={c.id}>
+              {c.title}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="State"
+          value={state}
+          onChange={(e) => set("state", e.target.value)}
+          sx={{ width: 160 }}
+        >
+          <MenuItem value="">Any</MenuItem>
+          {AVAILABILITIES.map((a) => (
+            <MenuItem key={a} value={a}>
+              {AVAILABILITY_WORDS[a]}
+            </MenuItem>
+          ))}
+          <MenuItem value="no-picture">Without a picture</MenuItem>
+        </TextField>
+        {archived || isArchive ? (
+          <Button
+            size="small"
+            variant={isArchive ? "contained" : "text"}
+            aria-pressed={isArchive}
+            onClick={() => set("archived", isArchive ? "" : "1")}
+          >
+            Archived ({archived})
+          </Button>
+        ) : null}
+        <Box sx={{ flex: 1 }} />
+        <Button
+          variant="outlined"
+          startIcon={<Download size={16} aria-hidden />}
+          aria-haspopup="menu"
+          onClick={(e) => setMenu({ anchor: e.currentTarget, of: "save" })}
+        >
+          Save as a file
+        </Button>
+        <Button
+          variant="outlined"
+          component={Link}
+          to={`/s/${shop}/goods/import`}
+          startIcon={<FileUp size={16} aria-hidden />}
+        >
+          Bring in goods
+        </Button>
+        <Button
+          variant="contained"
+          component={Link}
+          to={`/s/${shop}/goods/p/new`}
+          startIcon={<Plus size={16} aria-hidden />}
+        >
+          New product
+        </Button>
+      </Box>
+      {ids.length ? (
+        <Box
+          role="toolbar"
+          aria-label="What is chosen"
+          sx={{
+            display: "flex",
+            alignItems: "center",
+            gap: 1,
+            flexWrap: "wrap",
+            px: 1.5,
+            py: 0.75,
+            bgcolor: INK.ink,
+            color: INK.paper,
+            borderRadius: 1,
+            "& .MuiButton-root": { color: INK.paper },
+          }}
+        >
+          <Typography sx={{ fontWeight: 600, mr: 1 }}>{countWords} chosen</Typography>
+          <Button
+            size="small"
+            aria-haspopup="menu"
+            disabled={isBusy}
+            onClick={(e) => setMenu({ anchor: e.currentTarget, of: "bulk" })}
+          >
+            Change all …
+          </Button>
+          {ids.length === 1 ? (
+            <Button
+              size="small"
+              startIcon={<Copy size={15} aria-hidden />}
+              disabled={isBusy}
+              onClick={async () => {
+                const answer = await send({ intent: "duplicate", id: ids[0] });
+                if (say(answer, "Duplicated. The copy is archived until you are done with it."))
+                  void navigate(`/s/${shop}/goods/p/${answer.id}`);
+              }}
+            >
+              Duplicate
+            </Button>
+          ) : null}
+          <Button
+            size="small"
+            disabled={isBusy}
+            startIcon={isArchive ? <ArchiveRestore size={15} aria-hidden /> : <Archive size={15} aria-hidden />}
+            onClick={() =>
+              void many(
+                { intent: "bulk", change: { ids, set: { archived: !isArchive } } },
+                isArchive
+                  ? `${countWords} back in the shop.`
+                  : `${countWords} archived: no longer in the shop. Ctrl+Z takes it back.`,
+              )
+            }
+          >
+            {isArchive ? "Back into the shop" : "Archive"}
+          </Button>
+          {isArchive ? (
+            <Button
+              size="small"
+              disabled={isBusy}
+              onClick={() => void many({ intent: "remove", ids }, `${countWords} removed. Ctrl+Z takes it back.`)}
+            >
+              Remove for good
+            </Button>
+          ) : null}
+          <Box sx={{ flex: 1 }} />
+          <Button size="small" onClick={() => setSelected(NONE)}>
+            Choose none
+          </Button>
+        </Box>
+      ) : null}
+      {problem ? (
+        <Alert severity="error" onClose={() => setProblem(null)}>
+          {problem}
+        </Alert>
+      ) : null}
+      {products.length === 0 ? (
+        <Blank
+          title="No goods yet"
+          text="Bring in a file with a line for each product, or make the first one by hand. You see what was understood before anything is stored."
+          action={
+            <Button
+              variant="contained"
+              component={Link}
+              to={`/s/${shop}/goods/import`}
+              startIcon={<FileUp size={17} aria-hidden />}
+            >
+              Bring in goods
+            </Button>
+          }
+        />
+      ) : rows.length === 0 ? (
+        <Blank
+          title="Nothing found"
+          text={
+            sought ? `No product has “${sought}” in its title, SKU, tags or collection.` : "Nothing fits these filters."
+          }
+          action={<Button onClick={() => setSearch({})}>Show all</Button>}
+        />
+      ) : (
+        <Box sx={{ flex: 1, minHeight: 0 }}>
+          <DataGrid
+            aria-label="Goods"
+            rows={rows as Kept[]}
+            columns={columns}
+            rowHeight={54}
+            columnHeaderHeight={40}
+            checkboxSelection
+            disableRowSelectionOnClick
+            disableColumnMenu
+            rowSelectionModel={selected}
+            onRowSelectionModelChange={setSelected}
+            initialState={{ pagination: { paginationModel: { pageSize: 100 } } }}
+            pageSizeOptions={[25, 50, 100]}
+            processRowUpdate={update}
+            onProcessRowUpdateError={(error: unknown) =>
+              setProblem(error instanceof Error ? error.message : "That could not be done.")
+            }
+            isCellEditable={({ field, row }) => !(field === "stock" && row.variants.length > 0)}
+            localeText={{ noRowsLabel: "Nothing here" }}
+            slotProps={{ pagination: { labelRowsPerPage: "On a page" } }}
+            sx={{
+              bgcolor: INK.raised,
+              borderColor: INK.line,
+              "--DataGrid-containerBackground": INK.paper,
+              "& .MuiDataGrid-columnHeaderTitle": { fontWeight: 650 },
+              "& .MuiDataGrid-cell": { borderColor: INK.line, fontVariantNumeric: "tabular-nums" },
+              "& .MuiDataGrid-cell:focus, & .MuiDataGrid-cell:focus-within": {
+                outline: `2px solid ${INK.ink}`,
+                outlineOffset: -2,
+              },
+              "& .MuiDataGrid-row.Mui-selected, & .MuiDataGrid-row.Mui-selected:hover": {
+                bgcolor: "rgb(245 197 24 / .22)",
+              },
+              "& .cell-edit": {
+                width: "100%",
+                height: "100%",
+                border: 0,
+                outline: 0,
+                textAlign: "right",
+                font: "inherit",
+                padding: "0 10px",
+                background: "none",
+              },
+            }}
+          />
+        </Box>
+      )}
+      <Menu anchorEl={menu?.anchor ?? null} open={menu?.of === "bulk"} onClose={() => setMenu(null)}>
+        {BULK.map(([kind, label]) => (
+          <MenuItem
+            key={kind}
+            onClick={() => {
+              setBulk(kind);
+              setMenu(null);
+            }}
+          >
+            {label}
+          </MenuItem>
+        ))}
+        <MenuItem
+          onClick={() => {
+            setMenu(null);
+            void many({ intent: "bulk", change: { ids, set: { featured: true } } }, `${countWords} featured.`);
+          }}
+        >
+          Feature them
+        </MenuItem>
+      </Menu>
+      <Menu anchorEl={menu?.anchor ?? null} open={menu?.of === "save"} onClose={() => setMenu(null)}>
+        <ListSubheader>All goods, to change elsewhere and bring in again</ListSubheader>
+        {(["xlsx", "csv"] as const).map((format) => (
+          <MenuItem
+            key={format}
+            component="a"
+            href={`/s/${shop}/goods.${format}`}
+            download
+            onClick={() => setMenu(null)}
+          >
+            {format === "xlsx" ? "Workbook (XLSX)" : "Comma-separated (CSV)"}
+          </MenuItem>
+        ))}
+      </Menu>
+      {bulk ? (
+        <BulkDialog
+          kind={bulk}
+          ids={ids}
+          onClose={(done) => {
+            setBulk(null);
+            if (done) setSelected(NONE);
+          }}
+        />
+      ) : null}
+    </Box>
+  );
+}

@@ -1,0 +1,22 @@
+import { createContext, useContext, useMemo } from "react";
+import { targetFor, type Target } from "~/render";
+import { useStudio } from "../keeping";
+
+/** The page of the shop as which layouts are looked at; null: the most telling one. */
+const Show = createContext<string | null>(null);
+export const ShowProvider = Show.Provider;
+
+/** The page that panes show of a document. */
+export function useTarget(page: string): Target {
+  const show = useContext(Show);
+  const goods = useStudio((s) => s.goods);
+  // Which page a layout shows depends on which documents there are and for which goods they are, not on what is in them.
+  const roots = useStudio((s) =>
+    Object.values(s.draft.documents)
+      .map((d) => `${d.id} ${d.kind === "layout" ? JSON.stringify(d.root.props) : ""}`)
+      .join("\n"),
+  );
+  const documents = useStudio((s) => s.draft.documents);
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  return useMemo(() => targetFor(documents, goods, page, show), [roots, goods, page, show]);
+}

@@ -1,0 +1,123 @@
+import { Box, Typography } from "@mui/material";
+import { Editor, type JSONContent } from "@tiptap/core";
+import { useEffect, useRef, useState } from "react";
+import { sameJson } from "~/core/document";
+import { plainOf, storedOf, treeOf, type Rich, type RichDocument } from "~/core/rich";
+import { useStudio } from "../keeping";
+import { INK } from "../ui";
+import { createWordsStore, WordsProvider } from "./editing";
+import { extensionsFor } from "./extensions";
+import { WordsBar } from "./words-bar";
+
+type RichBoxProps = {
+  label: string;
+  value: Rich;
+  most: number;
+  onChange: (next: Rich) => void;
+  problem?: string | undefined;
+};
+
+/** Running text in a form: the same editor and tools as in a pane, in a box of its own. */
+export default function RichBox({ label, value, most, onChange, problem }: RichBoxProps) {
+  const identity = useStudio((s) => s.draft.look.identity);
+  const { currency } = useStudio((s) => s.shop);
+  const goods = useStudio((s) => s.goods.products.length);
+  const [words] = useState(createWordsStore);
+  const [isOpen, setOpen] = useState(false);
+  const holder = useRef<HTMLDivElement>(null);
+  const box = useRef<HTMLDivElement>(null);
+  const open = useRef<Editor | null>(null);
+  const written = useRef<Rich>(value);
+  const change = useRef(onChange);
+  change.current = onChange;
+  useEffect(() => {
+    const element = holder.current;
+    if (!element) return;
+    const editor = new Editor({
+      element,
+      injectCSS: false,
+      extensions: extensionsFor({
+        facts: { shop: identity.name, tagline: identity.tagline, goods: String(goods), currency },
+        most,
+        onFull: () => undefined,
+        keys: {},
+      }),
+      content: treeOf(written.current) as JSONContent,
+      editorProps: { attributes: { role: "textbox", "aria-multiline": "true", "aria-label": label } },
+      onUpdate: ({ editor: changed }) => {
+        const next = storedOf(changed.getJSON() as unknown as RichDocument);
+        if (sameJson(next, written.current)) return;
+        written.current = next;
+        change.current(next);
+      },
+      onFocus: () => setOpen(true),
+    });
+    open.current = editor;
+    words.setState({ editor, most });
+    return () => {
+      words.setState({ editor: null });
+      open.current = null;
+      editor.destroy();
+    };
+    // The editor lives for as long as the box does.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  useEffect(() => {
+    if (!open.current || sameJson(value, written.current)) return;
+    written.current = value;
+    open.current.commands.setContent(treeOf(value) as JSONContent, { emitUpdate: false });
+  }, [value]);
+  const count = plainOf(value).length;
+  return (
+    <Box
+      ref={box}
+      onBlur={(event) => {
+        // Menus of the tools open outside of the box; they don't end the writing.
+        const to = event.relatedTarget as HTMLElement | null;
+        if (to && !box.current?.contains(to) && !to.closest(".MuiPopover-root,.MuiModal-root")) setOpen(false);
+      }}
+    >
+      <Typography variant="caption" color={problem ? "error" : "text.secondary"}>
+        {label}
+      </Typography>
+      <Box
+        sx={{
+          border: `1px solid ${problem ? INK.brick : INK.line}`,
+          borderRadius: 1,
+          bgcolor: INK.raised,
+          "&:focus-within": { borderColor: INK.ink },
+          "& .ProseMirror": { minHeight: 110, maxHeight: 360, overflowY: "auto", p: 1.5, outline: 0, lineHeight: 1.55 },
+          "& .ProseMirror p": { m: 0 },
+          "& .ProseMirror > * + *": { mt: 1.25 },
+          "& .rich-h": { fontFamily: '"Bricolage Grotesque"', fontWeight: 700, fontSize: 18, m: 0 },
+          "& .rich-list": { pl: 3, m: 0 },
+          "& .rich-table": { borderCollapse: "collapse", width: "100%" },
+          "& .rich-table td, & .rich-table th": { border: `1px solid ${INK.line}`, p: 0.75, textAlign: "start" },
+        }}
+      >
+        {isOpen ? (
+          <WordsProvider value={words}>
+            <Box
+              sx={{
+                display: "flex",
+                flexWrap: "wrap",
+                px: 0.5,
+                py: 0.25,
+                borderBottom: `1px solid ${INK.line}`,
+                overflowX: "auto",
+              }}
+            >
+              <WordsBar onDone={() => setOpen(false)} />
+            </Box>
+          </WordsProvider>
+        ) : null}
+        <div ref={holder} />
+      </Box>
+      {problem || count > most * 0.8 ? (
+        <Typography variant="caption" color={problem ? "error" : "text.secondary"}>
+          {problem ?? `${count} of ${most} characters`}
+        </Typography>
+      ) : null}
+    </Box>
+  );
+}
