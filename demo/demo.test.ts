@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from "node:fs";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
-import { readGoods } from "~/core/goods";
+import { readCsv } from "~/core/formats";
+import { readGoods as readTable } from "~/core/goods";
 import { PRODUCT_PICTURES, SCENES, WORKSHOP } from "./pictures/list";
 import { drawProduct } from "./pictures/products";
 import { drawScene, drawWorkshop } from "./pictures/scenes";
@@ -42,7 +43,7 @@ describe("the demo shop's pictures", () => {
 });
 
 it("every picture that the goods name exists", () => {
-  const { lines } = readGoods(readFileSync("demo/goods.csv", "utf8"), "EUR");
+  const { lines } = readTable(readCsv(readFileSync("demo/goods.csv", "utf8")), "EUR");
   for (const line of lines) {
     expect(line.pictures.length, line.title).toBeGreaterThan(0);
     for (const picture of line.pictures) expect(made, line.title).toContain(picture);

@@ -51,7 +51,7 @@ const product = (): Document =>
       "p-way",
       "freehand",
       {},
-      { all: { spaceTop: 3, spaceBottom: 2 } },
+      { all: { spaceTop: 2, spaceBottom: 2 } },
       {
         columns: [part("p-way-column", "column", {}, {}, { widgets: [part("p-trail", "trail")] })],
       },
@@ -63,7 +63,13 @@ const product = (): Document =>
       { all: { spaceTop: 0, spaceBottom: 5, gap: 6, across: "start" }, phone: { gap: 3 } },
       {
         columns: [
-          part("p-left", "column", {}, { all: { share: "56%" } }, { widgets: [part("p-gallery", "gallery")] }),
+          part(
+            "p-left",
+            "column",
+            {},
+            { all: { share: "56%" } },
+            { widgets: [part("p-gallery", "gallery", { arrangement: "beside" })] },
+          ),
           part(
             "p-right",
             "column",

@@ -2,9 +2,10 @@ import { HtmlValidate } from "html-validate";
 import { describe, expect, it } from "vitest";
 import fc from "fast-check";
 import type { Brand } from "~/core/document";
+import { NO_QUERY } from "~/core/goods";
 import { PROPERTIES, resolve } from "~/core/cascade";
 import { problemOf } from "~/kinds";
-import { contentWith, everySection, goods } from "./fixtures/content";
+import { contentWith, contentWithPart, everyLayoutPart, everySection, goods } from "./fixtures/content";
 import { THEMES, themeById } from "~/themes";
 import { renderPage, nodeCss, nodeLayers, type Target } from ".";
 
@@ -20,14 +21,21 @@ const validator = new HtmlValidate({
     "no-trailing-whitespace": "off",
     "long-title": "off",
     "no-inline-style": "error",
+    // React writes `hidden=""`, which is the same.
+    "attribute-empty-style": "off",
+    // Several ticks of one name are several values, as forms have always sent them.
+    "form-dup-name": ["error", { shared: ["radio", "checkbox", "submit", "button", "reset"] }],
+    // Suggestions below a field are a list box by the combobox pattern (WAI-ARIA Authoring Practices).
+    "prefer-native-element": ["error", { exclude: ["listbox"] }],
   },
 });
+const SCRIPTS = { every: "/assets/shop.js", goods: "/assets/goods.js" };
 const ORIGIN = "http://shop.localhost:4311";
 const render = (
   target: Target,
   main = everySection.filter((s) => s.slot === "main").map((s) => s.node),
   theme = "pomelo",
-) => renderPage(target, contentWith(main, theme), ORIGIN, "/assets/shop.js");
+) => renderPage(target, contentWith(main, theme), ORIGIN, SCRIPTS);
 
 async function problemsOf(html: string): Promise<string[]> {
   const report = await validator.validateString(html);
@@ -52,7 +60,30 @@ describe("pages are valid HTML (html-validate)", () => {
     ["everything", { page: "collection", collection: undefined }],
     ...goods.products.map((product) => [`product ${product.id}`, { page: "product", product }] as const),
     ["not found", { page: "message", title: "Gone", text: "Sorry." }],
+    [
+      "filtered",
+      { page: "collection", collection: undefined, query: { ...NO_QUERY, wanted: { level: ["Anyone"] }, now: true } },
+    ],
+    ["nothing fits", { page: "collection", collection: undefined, query: { ...NO_QUERY, from: 99_999_999 } }],
+    ["a search", { page: "search", sought: "kite" }],
+    ["a search for nothing", { page: "search", sought: "" }],
+    ["nothing found", { page: "search", sought: "qqq" }],
+    [
+      "a cart",
+      { page: "cart", lines: [{ product: goods.products[0]!, variant: undefined, count: 2, problem: "Only one." }] },
+    ],
+    ["an empty cart", { page: "cart", lines: [], said: "Gone." }],
   ];
+  it.each(everyLayoutPart.flatMap((p) => p.sorts.map((sort) => [sort, p.name, p.node] as const)))(
+    "on the %s layout, “%s”",
+    async (sort, _name, node) => {
+      for (const target of targets.map(([, t]) => t).filter((t) => t.page === sort)) {
+        const { html } = renderPage(target, contentWithPart(sort, node), ORIGIN, SCRIPTS);
+        expect(await problemsOf(html)).toEqual([]);
+        expect(html.match(/<h1/g)).toHaveLength(1);
+      }
+    },
+  );
   it.each(targets)("%s", async (_name, target) => expect(await problemsOf(render(target).html)).toEqual([]));
 });
 

@@ -1,10 +1,23 @@
 import fc from "fast-check";
+import type { Draft } from "~/core/document";
 import { describe, expect, it } from "vitest";
+import { NO_QUERY } from "~/core/goods";
 import { contentWith, everySection, goods } from "./fixtures/content";
-import { addressOf, NOT_FOUND, onePageOfEachKind, TARGET_KINDS, targetAt, targetName, type Target } from ".";
+import {
+  addressOf,
+  documentOf,
+  hardCases,
+  NOT_FOUND,
+  onePageOfEachKind,
+  TARGET_KINDS,
+  targetAt,
+  targetFor,
+  targetName,
+  type Target,
+} from ".";
 
 const shop = contentWith(everySection.filter((s) => s.slot === "main").map((s) => s.node)).draft.documents;
-const documents = { ...shop, about: { ...shop.home!, id: "about", title: "About us" } };
+const documents: Draft["documents"] = { ...shop, about: { ...shop.home!, id: "about", title: "About us" } };
 const at = (address: string): Target => {
   const [path, query] = address.split("?");
   return targetAt(path!, new URLSearchParams(query), documents, goods);
@@ -13,11 +26,12 @@ const at = (address: string): Target => {
 const every: readonly Target[] = [
   { page: "home" },
   { page: "text", id: "about" },
-  { page: "collection", collection: undefined },
-  ...goods.collections.map((collection): Target => ({ page: "collection", collection })),
-  ...goods.products.map((product): Target => ({ page: "product", product })),
-  { page: "search", query: "" },
-  { page: "search", query: "red & blue?" },
+  { page: "collection", collection: undefined, query: NO_QUERY },
+  { page: "collection", collection: goods.collections[0], query: { ...NO_QUERY, page: 3 } },
+  ...goods.collections.map((collection): Target => ({ page: "collection", collection, query: NO_QUERY })),
+  ...goods.products.map((product): Target => ({ page: "product", product, variant: undefined })),
+  { page: "search", sought: "", query: NO_QUERY },
+  { page: "search", sought: "red & blue?", query: NO_QUERY },
 ];
 
 describe("addresses", () => {
@@ -51,14 +65,14 @@ describe("addresses", () => {
 
   it("carry no more of a search than can be meant", () => {
     const target = at(`/search?q=${"x".repeat(500)}`);
-    expect(target.page === "search" && target.query.length).toBe(120);
+    expect(target.page === "search" && target.sought.length).toBe(120);
   });
 });
 
 describe("one page of each kind", () => {
   it("is there for every kind that the shop has, and each has an address or stands in for one", () => {
     const kinds = onePageOfEachKind(documents, goods).map((t) => t.page);
-    expect(kinds).toEqual(["home", "collection", "product", "text", "search", "message"]);
+    expect(kinds).toEqual(["home", "collection", "product", "text", "search", "cart", "message"]);
   });
 
   it("is the fullest collection, a reduced product with pictures, and a search that finds something", () => {
@@ -70,5 +84,53 @@ describe("one page of each kind", () => {
   it("leaves out what an empty shop has not", () => {
     const empty = onePageOfEachKind({ home: shop.home!, frame: shop.frame! }, { products: [], collections: [] });
     expect(empty.map((t) => t.page)).toEqual(["home", "collection", "search", "message"]);
+  });
+});
+
+describe("a layout", () => {
+  it("shows a variant that is asked for by id, or by what a form without script sends", () => {
+    expect(at("/products/many?variant=v2")).toMatchObject({ variant: { id: "v2" } });
+    expect(at("/products/many?option-0=S&option-1=Kelp&option-2=Short")).toMatchObject({ variant: { id: "v1" } });
+    expect(at("/products/many?option-0=L&option-1=Kelp&option-2=Short")).toMatchObject({ variant: undefined });
+    expect(at("/products/many?variant=none")).toMatchObject({ variant: undefined });
+  });
+
+  const other = (of: "product" | "collection", id: string, products: string[], collections: string[]) => ({
+    [id]: { ...documents[of]!, id, title: id, root: { ...documents[of]!.root, props: { of, products, collections } } },
+  });
+  const many = {
+    ...documents,
+    ...other("product", "special", ["bare"], []),
+    ...other("product", "shelf", [], ["one"]),
+  };
+  const layoutOf = (id: string) =>
+    documentOf({ page: "product", product: goods.products.find((p) => p.id === id)! }, many)?.id;
+
+  it("is the one made for the product, for a collection that it is in, or the one for all", () => {
+    expect(layoutOf("bare")).toBe("special");
+    expect(layoutOf("plain")).toBe("shelf");
+    const alone = { ...goods.products[0]!, collections: [] };
+    expect(documentOf({ page: "product", product: alone }, many)?.id).toBe("product");
+  });
+
+  it("is looked at as what it draws, whatever is wished for", () => {
+    expect(targetFor(many, goods, "special", null)).toMatchObject({ page: "product", product: { id: "bare" } });
+    expect(targetFor(many, goods, "product", "/products/soon")).toMatchObject({ product: { id: "soon" } });
+    expect(targetFor(many, goods, "product", "/collections/one")).toMatchObject({ page: "product" });
+    expect(targetFor(many, goods, "collection", null)).toMatchObject({ page: "collection", collection: { id: "one" } });
+    expect(targetFor(many, { products: [], collections: [] }, "product", null)).toMatchObject({ page: "product" });
+    expect(targetFor(many, goods, "gone", null)).toEqual({ page: "home" });
+  });
+
+  it("has its hard cases found among the goods, each at an address that is there", () => {
+    for (const sort of ["product", "collection", "search"] as const) {
+      const cases = hardCases(sort, goods);
+      expect(new Set(cases.map((c) => c.name)).size).toBe(cases.length);
+      for (const { name, address } of cases) expect(at(address).page, name).toBe(sort);
+    }
+    const names = hardCases("product", goods).map((c) => c.name);
+    expect(names).toEqual(
+      expect.arrayContaining(["Longest title", "No picture", "3 variants", "Sold out", "Coming soon"]),
+    );
   });
 });

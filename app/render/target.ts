@@ -315,19 +315,17 @@ export function onePageOfEachKind(documents: Documents, goods: Goods): readonly 
   const reduced = goods.products.find((p) => p.compareAt !== null && p.pictures.length > 1);
   const product = reduced ?? goods.products.find((p) => p.pictures.length > 1) ?? goods.products[0];
   const text = textPages(documents)[0];
+  const inCart = goods.products
+    .filter((p) => canBuy(p))
+    .slice(0, 2)
+    .map((each) => ({ product: each, variant: firstVariant(each), count: 1 }));
   return [
     { page: "home" },
     { page: "collection", collection: fullest },
     ...(product ? [{ page: "product", product } as const] : []),
     ...(text ? [{ page: "text", id: text.id } as const] : []),
     { page: "search", sought: tellingWord(goods) },
-    {
-      page: "cart",
-      lines: goods.products
-        .filter((p) => canBuy(p))
-        .slice(0, 2)
-        .map((each) => ({ product: each, variant: firstVariant(each), count: 1 })),
-    },
+    ...(inCart.length ? [{ page: "cart", lines: inCart } as const] : []),
     NOT_FOUND,
   ];
 }

@@ -1,7 +1,7 @@
 export * from "./types";
 export * from "./availability";
 export * from "./barcode";
-export { attributeNames, byValue, indexOf, orderedValues, partsOf, valuesOf, type Facet } from "./facets";
+export { indexOf, orderedValues, type Facet } from "./facets";
 export * from "./import";
 export * from "./listing";
 export * from "./ranking";
@@ -9,4 +9,5 @@ export * from "./reviews";
 export * from "./rules";
 export * from "./schema";
 export * from "./search";
+export * from "./values";
 export * from "./variants";

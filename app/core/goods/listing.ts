@@ -192,7 +192,7 @@ export function list(
     const others = bits
       ? both(whole, ...chosen.filter((c) => c.facet !== facet).map((c) => c.bits), price, now, reduced)
       : result;
-    const values = orderedValues(facet).values.map((value) => ({
+    const values = orderedValues(facet).map((value) => ({
       value,
       count: countBoth(others, facet.values.get(value)!),
       isWanted: wanted.includes(value),

@@ -84,6 +84,6 @@ describe("goods that go with one", () => {
       ["c", "alike"],
     ]);
     const chosen = { ...goods.products[0]!, related: ["e", "gone"] };
-    expect(goesWith({ ...goods, together }, chosen, 3, open).map((s) => s.product.id)).toEqual(["e"]);
+    expect(goesWith({ ...goods, together }, chosen, 3, open).map((s) => s.product.id)).toEqual(["e", "d", "b"]);
   });
 });

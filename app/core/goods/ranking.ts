@@ -1,5 +1,5 @@
 import { factWords, type Goods, type Product } from "./types";
-import { valuesOf } from "./facets";
+import { valuesOf } from "./values";
 
 /** What was bought at once: products with how many of each, and when (ms since 1970). */
 export type Basket = {
@@ -167,9 +167,11 @@ export function goesWith(
       result.set(id, { ...suggestion, product: found });
   };
   for (const id of product.related) add(id, { why: "chosen" });
-  if (product.related.length === 0) {
+  // Fewer than there is room for are filled up.
+  if (result.size < most) {
     for (const pair of goods.together?.[product.id] ?? []) add(pair.id, { why: "together", pair });
-    if (result.size < most) for (const other of alike(goods, product, most, open)) add(other.id, { why: "alike" });
+    if (result.size < most)
+      for (const other of alike(goods, product, most + result.size, open)) add(other.id, { why: "alike" });
   }
   return [...result.values()].slice(0, most);
 }

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { stateOf } from "./availability";
 import { AVAILABILITIES, type Product } from "./types";
-import { valuesOf } from "./facets";
+import { valuesOf } from "./values";
 import { priceSpan } from "./variants";
 
 /** What a rule of a collection can ask about, and how. */

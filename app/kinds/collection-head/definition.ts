@@ -36,8 +36,6 @@ export const definition: Definition<CollectionHeadProps> = {
       spaceTop: 4,
       spaceBottom: 3,
       align: "start",
-      scrim: 60,
-      scrimFrom: "bottom",
     },
   },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],

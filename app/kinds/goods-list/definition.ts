@@ -80,12 +80,13 @@ export const definition: Definition<GoodsListProps> = {
 .facet{border:0;border-top:var(--rule) solid var(--line);margin:0;padding:.9rem 0}
 .facet legend,.facet-name{float:left;width:100%;font-weight:var(--strong);padding:0;margin-bottom:.5rem}
 .facet legend+*{clear:both}
+.facet-unit{color:var(--soft);font-weight:var(--text-weight)}
 .facet label{display:flex;align-items:center;gap:.6rem;min-height:2.1rem;cursor:pointer}
 .facet label[data-none]{color:var(--soft)}
 .facet input[type=checkbox]{width:1.15rem;height:1.15rem;margin:0;accent-color:var(--brand);flex:none}
 .facet small{margin-inline-start:auto;color:var(--soft);font-variant-numeric:tabular-nums}
 .facet svg{width:1.1rem;height:1.1rem;border-radius:50%;border:1px solid var(--line);flex:none}
-.facet-few{display:grid;grid-template-columns:1fr 1fr;column-gap:1rem}
+.facet-few{display:grid;grid-template-columns:1fr 1fr;column-gap:1.6rem}
 .facet details summary{cursor:pointer;color:var(--link-ink);min-height:2rem;padding-top:.3rem}
 .span-in{display:flex;gap:.6rem;align-items:center}
 .span-in .field{min-width:0}

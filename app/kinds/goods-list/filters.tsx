@@ -16,8 +16,7 @@ function Values({ facet, values }: { facet: ListedFacet; values: ListedFacet["va
             <rect width="2" height="2" fill={colour} />
           </svg>
         ) : null}
-        {value}
-        {facet.unit ? ` ${facet.unit}` : ""} <small>{count}</small>
+        {value} <small>{count}</small>
       </label>
     );
   });
@@ -29,7 +28,10 @@ function Facet({ facet }: { facet: ListedFacet }) {
   const isShort = facet.values.every((v) => v.value.length < 4) && facet.values.length > 3;
   return (
     <fieldset className="facet">
-      <legend>{facet.label}</legend>
+      <legend>
+        {facet.label}
+        {facet.unit ? <span className="facet-unit"> {facet.unit}</span> : null}
+      </legend>
       <div className={isShort ? "facet-few" : undefined}>
         <Values facet={facet} values={shown} />
       </div>

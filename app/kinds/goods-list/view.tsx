@@ -124,7 +124,7 @@ function NothingFound({ sought }: { sought: string }) {
   );
 }
 
-const countWords = (n: number) => (n === 1 ? "1 thing" : `${n} things`);
+const countWords = (n: number) => (n === 1 ? "1 product" : `${n} products`);
 
 export function View({ props }: ViewProps<GoodsListProps>) {
   const { goods, shown: given, studio } = useEnv();

@@ -10,7 +10,7 @@ h1,h2,h3,p,dl,dd,ul,ol,figure{margin:0;padding:0}
 ul,ol{list-style:none}
 img,svg{display:block;max-width:100%}
 a{color:inherit;text-decoration-thickness:var(--link-thickness);text-underline-offset:.2em}
-button,input{font:inherit;color:inherit}
+button,input,select,textarea{font:inherit;color:inherit}
 :focus-visible{outline:2px solid var(--focus);outline-offset:3px}
 .unseen{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap}
 .skip{position:absolute;left:-999px;top:0;z-index:9;background:var(--ink);color:var(--on-ink);padding:.75rem 1rem}

@@ -6,6 +6,7 @@ export const CHASSIS_CSS = `
 .pic.backdrop{position:absolute;inset:0;z-index:-2;border-radius:inherit}
 .s.on-backdrop::before{content:"";position:absolute;inset:0;z-index:-1;border-radius:inherit;background:linear-gradient(var(--scrim-to),rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-0))) 0,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-1))) 38%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-2))) 62%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-3))) 82%)}
 .w{position:relative;min-width:0;max-width:100%}
+.w:empty,.s:empty{display:none}
 .in-set{background:var(--page);color:var(--ink)}
 [data-hover]{transition:transform .18s,opacity .18s,outline-color .18s}
 [data-hover=lift]:hover{transform:translateY(-4px)}

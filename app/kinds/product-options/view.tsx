@@ -8,13 +8,11 @@ type PickProps = { product: Product; variant: Variant | undefined; option: Optio
 
 /** One option to choose of. The inputs belong to the form that buys, wherever that stands. */
 function Pick({ product, variant, option, at, none }: PickProps) {
-  const { picture: find, studio } = useEnv();
+  const { picture: find } = useEnv();
   const choice = product.options.map((_o, i) => variant?.values[i]);
   const name = `option-${at}`;
   const stateOfValue = (value: string) => valueState(product, choice, at, value);
   const words = { free: "", unavailable: ", sold out", none: `, ${none.toLowerCase()}` };
-  // In the studio what is chosen is chosen by Details; inputs there are only to be looked at.
-  const still = studio ? { readOnly: true, tabIndex: -1 } : {};
   if (option.picker === "list")
     return (
       <div className="pick">
@@ -54,7 +52,6 @@ function Pick({ product, variant, option, at, none }: PickProps) {
                 form="buy"
                 defaultChecked={v.name === choice[at]}
                 key={`${v.name} ${v.name === choice[at]}`}
-                {...still}
               />
               <span className="opt-face">
                 {picture ? (

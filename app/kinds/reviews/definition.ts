@@ -41,10 +41,7 @@ export const definition: Definition<ReviewsProps> = {
 .reviews-average{font-size:var(--t4);font-family:var(--heads);font-weight:var(--heads-weight);line-height:1}
 .bars-list{display:grid;gap:.25rem;width:100%;max-width:17rem;font-size:var(--t-1);color:var(--soft)}
 .bars-list li{display:grid;grid-template-columns:1rem 1fr 2rem;gap:.6rem;align-items:center}
-.bars-list progress{appearance:none;width:100%;height:.5rem;border:0;border-radius:9px;background:var(--line);overflow:hidden}
-.bars-list progress::-webkit-progress-bar{background:var(--line)}
-.bars-list progress::-webkit-progress-value{background:var(--rating)}
-.bars-list progress::-moz-progress-bar{background:var(--rating)}
+.bars-list progress{width:100%;height:.6rem;accent-color:var(--rating)}
 .review{padding-block:var(--s3);border-bottom:var(--rule) solid var(--line);display:grid;gap:.4rem;max-width:var(--measure)}
 .review:first-child{padding-top:0}
 .review-head{font-weight:var(--strong)}
@@ -56,7 +53,7 @@ export const definition: Definition<ReviewsProps> = {
 .review-form{display:grid;gap:.9rem;max-width:34rem;padding-top:var(--s3)}
 .review-form label{display:grid;gap:.3rem;font-weight:var(--strong);font-size:var(--t-1)}
 .review-form .field{font-weight:var(--text-weight);font-size:var(--t0)}
-textarea.field{min-height:8rem;resize:vertical;font:inherit}
+textarea.field{min-height:8rem;resize:vertical}
 .stars-in{border:0;padding:0;margin:0;display:flex;gap:.15rem}
 .stars-in legend{font-weight:var(--strong);font-size:var(--t-1);padding:0}
 .review-form .stars-in label{position:relative;display:block;width:2.5rem;height:2.75rem;cursor:pointer}

@@ -104,7 +104,7 @@ export function View({ props }: ViewProps<ReviewsProps>) {
             </fieldset>
             <label>
               In a few words
-              <input className="field" name="title" maxLength={120} />
+              <input className="field" type="text" name="title" maxLength={120} />
             </label>
             <label>
               Your review
@@ -112,7 +112,7 @@ export function View({ props }: ViewProps<ReviewsProps>) {
             </label>
             <label>
               Your name, as it is shown
-              <input className="field" name="name" required maxLength={60} autoComplete="given-name" />
+              <input className="field" type="text" name="name" required maxLength={60} autoComplete="given-name" />
             </label>
             <p className="review-by">It is read here before others can see it.</p>
             <button className="button" type="submit">

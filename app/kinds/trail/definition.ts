@@ -20,5 +20,5 @@ export const definition: Definition<TrailProps> = {
   defaults: {},
   style: {},
   styles: ["align"],
-  css: ``,
+  css: `.w-trail .crumbs{margin:0}`,
 };

@@ -15,7 +15,8 @@ import {
 } from "~/core/goods";
 import { database, ShopRow } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
-import { changeGoods, goodsMoved, type All, type StoredProduct } from "./store";
+import type { All, StoredProduct } from "./rows";
+import { changeGoods, goodsMoved } from "./store";
 
 /** What was not kept, and why, by where it was given. */
 export type Refused = {

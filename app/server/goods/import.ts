@@ -24,7 +24,8 @@ import {
 } from "~/core/goods";
 import { PictureRow } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
-import { allGoodsOf, changeGoods, type All, type Steps } from "./store";
+import type { All } from "./rows";
+import { allGoodsOf, changeGoods, type Steps } from "./store";
 
 type Does = "new" | "changed" | "same";
 
@@ -155,7 +156,9 @@ function wanted({ line, variants }: Group, known: Product | undefined, context: 
   const keep = <K extends keyof Product>(field: GoodsField, key: K, value: Product[K]): Product[K] =>
     given.has(field) ? value : base[key];
   const own = found(line);
-  const state = given.has("availability") ? line.availability : base.availability;
+  // A file of stock alone brings back what had been called sold out.
+  const isBack = !given.has("availability") && base.availability === "sold-out" && (line.stock ?? 0) > 0;
+  const state = given.has("availability") ? line.availability : isBack ? "in-stock" : base.availability;
   const options = variants.length ? optionsFrom(variants, known) : base.options;
   const variantFrom = (l: GoodsLine): Variant => {
     const values = l.options.map((o) => o.value);

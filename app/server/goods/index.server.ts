@@ -3,6 +3,7 @@ export * from "./edit";
 export { exportTable, importGoods, planImport, type ImportDone, type ImportPlan } from "./import";
 export * from "./insights";
 export * from "./reviews";
+export type { StoredCollection, StoredProduct } from "./rows";
 export {
   allGoodsOf,
   goodsMoved,
@@ -12,7 +13,5 @@ export {
   settingsOf,
   stepGoods,
   type GoodsSteps,
-  type StoredCollection,
-  type StoredProduct,
 } from "./store";
 export { MOST_FILE_BYTES, readTableFile, writeTableFile, type TableRead } from "./tables";

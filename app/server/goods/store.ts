@@ -14,7 +14,7 @@ import {
   type Product,
   type Review,
 } from "~/core/goods";
-import { plainOf } from "~/core/rich";
+import { readAll, toCollectionRow, toRow, type All, type StoredCollection, type StoredProduct } from "./rows";
 import {
   atomically,
   CollectionRow,
@@ -31,165 +31,10 @@ import { forgetShops, type Shop } from "../shops/index.server";
 
 const [pack, unpack] = [promisify(gzip), promisify(gunzip)];
 
-/**
- * A product as it is stored: with the number of the change that last touched it, by which a slower tab is noticed, and its
- * place in the shop's own order.
- */
-export type StoredProduct = Product & { readonly version: number; readonly position: number };
-export type StoredCollection = Collection & { readonly position: number };
-export type All = { readonly products: readonly StoredProduct[]; readonly collections: readonly StoredCollection[] };
-
 type Known = { readonly version: number; readonly all: All; readonly goods: Goods };
 const cache = new Map<string, Known>();
 /** Shops whose goods are held in memory. */
 const MOST_SHOPS = 50;
-
-/** All that stands in the column `more`: what is only ever read together with the rest. */
-const MORE = [
-  "cost",
-  "taxClass",
-  "oversell",
-  "barcode",
-  "weight",
-  "specification",
-  "video",
-  "options",
-  "variants",
-  "related",
-  "featured",
-  "search",
-  "words",
-] as const satisfies readonly (keyof Product)[];
-type More = Pick<Product, (typeof MORE)[number]> & { readonly rich?: Product["description"] };
-
-const NOTHING_MORE: More = {
-  cost: null,
-  taxClass: "standard",
-  oversell: false,
-  barcode: "",
-  weight: null,
-  specification: [],
-  video: null,
-  options: [],
-  variants: [],
-  related: [],
-  featured: false,
-  search: { title: "", description: "" },
-  words: {},
-};
-
-function toProduct(row: ProductRow, collections: readonly string[]): StoredProduct {
-  const { rich, ...more } = { ...NOTHING_MORE, ...(JSON.parse(row.more) as Partial<More>) };
-  return {
-    id: row.id,
-    slug: row.slug,
-    title: row.title,
-    description: rich ?? row.description,
-    price: row.price,
-    compareAt: row.compareAt,
-    availability: row.availability,
-    availableFrom: row.availableFrom,
-    stock: row.stock,
-    sku: row.sku,
-    tags: JSON.parse(row.tags) as string[],
-    attributes: JSON.parse(row.attributes) as Record<string, string>,
-    pictures: JSON.parse(row.pictures) as string[],
-    collections,
-    archived: row.archived,
-    createdAt: row.createdAt.toISOString(),
-    version: row.version,
-    position: row.position,
-    rating: null,
-    sold: 0,
-    ...more,
-  };
-}
-
-const toRow = (shopId: string, product: StoredProduct) => ({
-  id: product.id,
-  shopId,
-  slug: product.slug,
-  title: product.title,
-  description: plainOf(product.description),
-  price: product.price,
-  compareAt: product.compareAt,
-  availability: product.availability,
-  availableFrom: product.availableFrom,
-  stock: product.stock,
-  sku: product.sku,
-  tags: JSON.stringify(product.tags),
-  attributes: JSON.stringify(product.attributes),
-  pictures: JSON.stringify(product.pictures),
-  more: JSON.stringify({
-    ...Object.fromEntries(MORE.map((name) => [name, product[name]])),
-    ...(typeof product.description === "string" ? {} : { rich: product.description }),
-  }),
-  archived: product.archived,
-  createdAt: new Date(product.createdAt),
-  version: product.version,
-  position: product.position,
-});
-
-const toCollection = (row: CollectionRow): StoredCollection => ({
-  id: row.id,
-  slug: row.slug,
-  title: row.title,
-  description: row.description,
-  picture: row.pictureId,
-  parent: row.parentId,
-  rules: JSON.parse(row.rules) as Collection["rules"],
-  sort: row.sort,
-  order: JSON.parse(row.handOrder) as string[],
-  position: row.position,
-});
-
-const toCollectionRow = (shopId: string, c: StoredCollection) => ({
-  id: c.id,
-  shopId,
-  slug: c.slug,
-  title: c.title,
-  description: c.description,
-  pictureId: c.picture,
-  parentId: c.parent,
-  rules: JSON.stringify(c.rules),
-  sort: c.sort,
-  handOrder: JSON.stringify(c.order),
-  position: c.position,
-});
-
-const IN_ORDER: [string, string][] = [
-  ["position", "ASC"],
-  ["id", "ASC"],
-];
-
-async function readAll(shopId: string, transaction?: Transaction): Promise<All> {
-  const inside = transaction ? { transaction } : {};
-  const [products, collections] = await Promise.all([
-    ProductRow.findAll({ where: { shopId }, order: IN_ORDER, ...inside }),
-    CollectionRow.findAll({ where: { shopId }, order: IN_ORDER, ...inside }),
-  ]);
-  const links = await ProductCollection.findAll({
-    where: { collectionId: { [Op.in]: collections.map((c) => c.id) } },
-    raw: true,
-    ...inside,
-  });
-  const order = new Map(collections.map((c, i) => [c.id, i]));
-  const put = new Map<string, string[]>();
-  for (const { productId, collectionId } of links) {
-    const list = put.get(productId);
-    if (list) list.push(collectionId);
-    else put.set(productId, [collectionId]);
-  }
-  return {
-    products: products.map((p) =>
-      toProduct(
-        p,
-        (put.get(p.id) ?? []).sort((a, b) => order.get(a)! - order.get(b)!),
-      ),
-    ),
-    collections: collections.map(toCollection),
-  };
-}
 
 const toReview = (row: ReviewRow): Review => ({
   id: row.id,
@@ -359,8 +204,12 @@ async function write(
     return [...kept, ...put].sort((a, b) => a.position - b.position);
   };
   const nextCollections = merge<StoredCollection>(all.collections, collections);
+  // In the order of the collections, as they are read.
+  const order = new Map(nextCollections.map((c, i) => [c.id, i]));
+  const ordered = (ids: readonly string[]) =>
+    [...new Set(ids)].filter((c) => order.has(c)).sort((x, y) => order.get(x)! - order.get(y)!);
   const stamped = new Map(
-    [...products].map(([id, p]) => [id, p === null ? null : ({ ...p, version } as StoredProduct)] as const),
+    [...products].map(([id, p]) => [id, p && { ...p, collections: ordered(p.collections), version }] as const),
   );
   const nextProducts = merge<StoredProduct>(all.products, stamped);
   if (goneProducts.length) await ProductRow.destroy({ where: { id: { [Op.in]: goneProducts }, shopId }, ...inside });
@@ -409,12 +258,9 @@ async function write(
     });
     const ids = batch.map((r) => r.id);
     await ProductCollection.destroy({ where: { productId: { [Op.in]: ids } }, ...inside });
-    const has = new Set(nextCollections.map((c) => c.id));
     await ProductCollection.bulkCreate(
       ids.flatMap((productId) =>
-        [...new Set(products.get(productId)!.collections)]
-          .filter((collectionId) => has.has(collectionId))
-          .map((collectionId) => ({ productId, collectionId })),
+        stamped.get(productId)!.collections.map((collectionId) => ({ productId, collectionId })),
       ),
       inside,
     );

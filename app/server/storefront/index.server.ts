@@ -6,7 +6,7 @@ import type { Picture } from "~/core/pictures";
 import { database, SignUp } from "../database/index.server";
 import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
-import { shopAt, type Shop } from "../shops/index.server";
+import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng } from "./favicon";
 import { contentOf, messagePage, pageAt, sitemapOf, usesFont } from "./pages";
 import { fromHere, originOf, perMinute, send, shopOf, type Locals } from "./sending";

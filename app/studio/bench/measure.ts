@@ -40,7 +40,7 @@ export function measurePage(frame: Document): readonly Measured[] {
       const isBox = element.matches("[data-node],.pic");
       if (!isTarget && !isWords && !isBox) continue;
       const box = element.getBoundingClientRect();
-      if (box.width < 2 || box.height < 2 || element.closest(".unseen,.studio-hint")) continue;
+      if (box.width < 2 || box.height < 2 || element.closest(".unseen,.studio-hint,.buy-bar")) continue;
       const style = view.getComputedStyle(element);
       // What a closed menu holds has a box and is not seen.
       if (style.clipPath === "inset(50%)" || !element.checkVisibility({ visibilityProperty: true })) continue;

@@ -250,7 +250,8 @@ describe("who else follows a value at its source", () => {
   const source = (layer: "kind" | "section") => ({ layer, audience: "all" as const, value: 1 });
   it("is counted among parts of the same kind that say nothing themselves", () => {
     expect(alsoFollowing(draft, partAt(draft, "b1")!.node, "size", source("kind"))).toBe(1);
-    expect(alsoFollowing(draft, partAt(draft, "s1")!.node, "gap", source("kind"))).toBe(1);
+    // Another one on the page, and one on the product layout.
+    expect(alsoFollowing(draft, partAt(draft, "s1")!.node, "gap", source("kind"))).toBe(2);
     expect(alsoFollowing(draft, partAt(draft, "s1")!.node, "gap", source("section"))).toBe(0);
   });
 });

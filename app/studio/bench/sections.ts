@@ -1,5 +1,5 @@
-import { placeOf, ROOT_SLOTS, type Draft, type Node } from "~/core/document";
-import { nameOf } from "~/kinds";
+import { placeOf, ROOT_SLOTS, walk, type Draft, type Node } from "~/core/document";
+import { kindOf, nameOf } from "~/kinds";
 
 /** A section of the page on the bench, and where it stands. */
 export type Standing = {
@@ -10,6 +10,14 @@ export type Standing = {
   readonly name: string;
 };
 
+/** What a section is called in the plan: a freehand one by what a layout put into it, where that says more. */
+function sectionName(node: Node): string {
+  if (node.kind !== "freehand") return nameOf(node);
+  const telling = [...walk(node)].filter((n) => kindOf(n)?.definition.only);
+  if (telling.some((n) => n.kind === "product-buy" || n.kind === "product-title")) return "The product";
+  return telling.length === 1 ? nameOf(telling[0]!) : nameOf(node);
+}
+
 /** Everything that the plan shows for a page, in reading order: what every page has on top, the page, what is below. */
 export function standings(draft: Draft, page: string): readonly Standing[] {
   const of = (document: string, slots: readonly string[]): Standing[] =>
@@ -19,7 +27,7 @@ export function standings(draft: Draft, page: string): readonly Standing[] {
         document,
         slot,
         index,
-        name: nameOf(node),
+        name: sectionName(node),
       })),
     );
   const [top, bottom] = ROOT_SLOTS.frame;

@@ -72,7 +72,7 @@ function Columns({ plan, onChange }: { plan: Plan; onChange: (name: string, mean
       <Typography variant="h3" component="h2" gutterBottom>
         What the columns mean
       </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(230px, 1fr))", gap: 1 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(230px, 1fr))", gap: 1, rowGap: 2 }}>
         {plan.columns.map((c, i) => (
           <TextField
             key={`${i} ${c.name}`}

@@ -2,31 +2,17 @@ import { Alert, Box, Button, FormControlLabel, Skeleton, Switch, TextField, Typo
 import { ArrowLeft, ExternalLink } from "lucide-react";
 import { Suspense, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useBlocker, useNavigate, useParams } from "react-router";
-import {
-  AVAILABILITIES,
-  AVAILABILITY_ABOUT,
-  AVAILABILITY_WORDS,
-  barcodeProblem,
-  descriptionOf,
-  makeProduct,
-  productInput,
-  slugOf,
-  stateOf,
-  stateWords,
-  TAX_CLASSES,
-  type Goods,
-  type Product,
-  type TaxClass,
-} from "~/core/goods";
+import { makeProduct, productInput, slugOf, TAX_CLASSES, type Product, type TaxClass } from "~/core/goods";
 import { layoutFor, sameJson } from "~/core/document";
 import { useStudio } from "../keeping";
-import { paneCss, PaneShell, ShopFrame, ShopPage, SillName, SillScale, useDressing, usePageSheets } from "../panes";
-import { Blank, INK, useSize } from "../ui";
+import { Blank, INK } from "../ui";
 import { RichBox } from "../words";
 import { useChange, useGoods, useSay, type Problem } from "./data";
-import { Amount, Choice, Group, marginOf, Row, Whole } from "./product-form";
+import { Amount, Choice, Group, marginOf, Row } from "./product-form";
 import { ProductFacts, ProductPlaces } from "./product-facts";
 import { ProductPictures } from "./product-pictures";
+import { Preview } from "./product-preview";
+import { ProductSearch, ProductStock } from "./product-stock";
 import { ProductVariants } from "./product-variants";
 
 const TAX_WORDS: Readonly<Record<TaxClass, string>> = { standard: "Standard", reduced: "Reduced", none: "None" };
@@ -34,56 +20,6 @@ const INPUT_KEYS = Object.keys(productInput.shape) as (keyof typeof productInput
 
 /** What the seller says of a product, as it is sent. */
 const inputOf = (product: Product) => Object.fromEntries(INPUT_KEYS.map((key) => [key, product[key]]));
-
-const PHONE = 390;
-
-/** The product's page as shoppers would see it, on a phone, with what is being written. */
-function Preview({ product }: { product: Product }) {
-  const draft = useStudio((s) => s.draft);
-  const goods = useStudio((s) => s.goods);
-  const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
-  const sheets = usePageSheets(draft, pictures);
-  const { ref, size } = useSize();
-  const withThis = useMemo<Goods>(
-    () => ({
-      ...goods,
-      products: goods.products.some((p) => p.id === product.id)
-        ? goods.products.map((p) => (p.id === product.id ? product : p))
-        : [...goods.products, product],
-    }),
-    [goods, product],
-  );
-  const dressing = useDressing(withThis, pictures, currency, locale);
-  const target = useMemo(() => ({ page: "product" as const, product }), [product]);
-  const scale = size ? Math.min(1, (size.width - 2) / PHONE) : 0;
-  return (
-    <Box ref={ref} sx={{ height: "100%", minHeight: 0, overflow: "hidden" }}>
-      {size && scale > 0 ? (
-        <PaneShell
-          label="Phone view of the product"
-          sill={
-            <>
-              <SillName>Phone</SillName>
-              <SillScale width={PHONE} scale={scale} />
-            </>
-          }
-        >
-          <ShopFrame
-            title="The product’s page on a phone"
-            width={PHONE}
-            scale={scale}
-            height={Math.max(200, size.height - 44)}
-            sheets={sheets}
-            extra={paneCss(scale)}
-          >
-            <ShopPage draft={draft} target={target} dressing={dressing} />
-          </ShopFrame>
-        </PaneShell>
-      ) : null}
-    </Box>
-  );
-}
 
 const keyOf = (shop: string, id: string) => `zest-product-${shop}-${id}`;
 
@@ -119,7 +55,7 @@ export function ProductPage() {
 }
 
 function ProductForm({ id }: { id: string }) {
-  const { products, settings, waiting } = useGoods();
+  const { products } = useGoods();
   const shop = useStudio((s) => s.shop);
   const documents = useStudio((s) => s.draft.documents);
   const known = products.find((p) => p.id === id);
@@ -218,11 +154,9 @@ function ProductForm({ id }: { id: string }) {
     if (!answer.problems?.[0]?.path) say(answer);
   };
 
-  const state = stateOf(product);
   const margin = marginOf(product.price, product.cost);
   const layout = layoutFor(documents, "product", { product: product.id, collections: product.collections });
   const elsewhere = problems.filter((p) => !["title", "slug", "sku"].includes(p.path));
-  const description = product.search.description || descriptionOf(product).replace(/\s+/g, " ");
   return (
     <Box
       sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0,1fr)", lg: "minmax(0,1fr) 372px" }, minHeight: 0 }}
@@ -434,120 +368,11 @@ function ProductForm({ id }: { id: string }) {
               />
             </Row>
           </Group>
-          <Group
-            title="Whether it can be had"
-            about={`The shop says: ${stateWords(product, undefined, { words: settings.words })}.${waiting[product.id] ? ` ${waiting[product.id]} wait to be told.` : ""}`}
-          >
-            <Row>
-              <Choice
-                label="Availability"
-                value={product.availability}
-                options={AVAILABILITIES.map(
-                  (a) => [a, a === "in-stock" ? "By the stock" : AVAILABILITY_WORDS[a]] as const,
-                )}
-                onChange={(availability) => set({ availability })}
-                hint={AVAILABILITY_ABOUT[product.availability]}
-              />
-              {product.availability === "coming-soon" || product.availability === "pre-order" ? (
-                <TextField
-                  type="date"
-                  label="From which day"
-                  value={product.availableFrom ?? ""}
-                  error={problem("availableFrom") !== undefined}
-                  helperText={problem("availableFrom")}
-                  onChange={(e) => set({ availableFrom: e.target.value || null })}
-                  slotProps={{ inputLabel: { shrink: true } }}
-                />
-              ) : null}
-              <TextField
-                label="In your own words"
-                value={product.words[state] ?? ""}
-                placeholder={settings.words[state] ?? AVAILABILITY_WORDS[state]}
-                helperText="For this product alone. Words for all are under Words and search."
-                onChange={(e) => {
-                  const { [state]: _old, ...words } = product.words;
-                  set({ words: e.target.value ? { ...words, [state]: e.target.value } : words });
-                }}
-                slotProps={{ htmlInput: { maxLength: 40 }, inputLabel: { shrink: true } }}
-              />
-            </Row>
-            <Row>
-              {product.variants.length ? null : (
-                <Whole label="Stock" value={product.stock} empty="not counted" onChange={(stock) => set({ stock })} />
-              )}
-              <TextField
-                label="SKU"
-                value={product.sku}
-                error={problem("sku") !== undefined}
-                helperText={problem("sku")}
-                onChange={(e) => set({ sku: e.target.value })}
-                slotProps={{ htmlInput: { maxLength: 80 } }}
-              />
-              {product.variants.length ? null : (
-                <TextField
-                  label="Barcode (EAN-13)"
-                  value={product.barcode}
-                  error={(problem("barcode") ?? barcodeProblem(product.barcode)) !== undefined}
-                  helperText={problem("barcode") ?? barcodeProblem(product.barcode)}
-                  onChange={(e) => set({ barcode: e.target.value })}
-                  slotProps={{ htmlInput: { inputMode: "numeric", maxLength: 20 } }}
-                />
-              )}
-              <Whole
-                label="Weight in grams"
-                value={product.weight}
-                empty="unknown"
-                onChange={(weight) => set({ weight })}
-              />
-            </Row>
-            <FormControlLabel
-              control={<Switch checked={product.oversell} onChange={(e) => set({ oversell: e.target.checked })} />}
-              label="Can be bought when none are left"
-            />
-          </Group>
+          <ProductStock {...part} />
           <ProductVariants {...part} />
           <ProductFacts {...part} />
           <ProductPlaces {...part} />
-          <Group title="In search engines" about="What is left empty is taken from title and description.">
-            <TextField
-              label="Title there"
-              value={product.search.title}
-              placeholder={product.title}
-              onChange={(e) => set({ search: { ...product.search, title: e.target.value } })}
-              helperText={
-                product.search.title.length > 60
-                  ? `${product.search.title.length} characters; about 60 are shown`
-                  : undefined
-              }
-              slotProps={{ htmlInput: { maxLength: 160 }, inputLabel: { shrink: true } }}
-            />
-            <TextField
-              label="Description there"
-              value={product.search.description}
-              multiline
-              minRows={2}
-              placeholder={description.slice(0, 155)}
-              onChange={(e) => set({ search: { ...product.search, description: e.target.value } })}
-              helperText={`${(product.search.description || description).length} characters; about 155 are shown`}
-              slotProps={{ htmlInput: { maxLength: 320 }, inputLabel: { shrink: true } }}
-            />
-            <TextField
-              label="Address"
-              value={product.slug}
-              error={problem("slug") !== undefined}
-              helperText={
-                problem("slug") ??
-                (known && product.slug !== stored.slug
-                  ? "Links from elsewhere to the old address will lead nowhere."
-                  : undefined)
-              }
-              onChange={(e) => set({ slug: e.target.value })}
-              slotProps={{
-                input: { startAdornment: <Typography color="text.secondary">/products/</Typography> },
-                htmlInput: { maxLength: 100 },
-              }}
-            />
-          </Group>
+          <ProductSearch {...part} stored={stored} isKnown={known !== undefined} />
           <Group title="Besides">
             <FormControlLabel
               control={<Switch checked={product.featured} onChange={(e) => set({ featured: e.target.checked })} />}

@@ -1,7 +1,4 @@
 import { Box, Button, IconButton, TextField, Tooltip, Typography } from "@mui/material";
-import { move } from "@dnd-kit/helpers";
-import { DragDropProvider } from "@dnd-kit/react";
-import { useSortable } from "@dnd-kit/react/sortable";
 import { Film, ImagePlus, X } from "lucide-react";
 import { useRef, useState } from "react";
 import { useFetcher } from "react-router";
@@ -10,6 +7,7 @@ import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
 import { INK } from "../ui";
 import { Group, type FormPart } from "./product-form";
+import { Sorting, useSortable } from "./sorting";
 
 const FILM = "film";
 
@@ -181,11 +179,7 @@ export function ProductPictures({ product, set }: FormPart) {
       title="Pictures"
       about="The first one stands on cards. Drag them into order; press one to say what it shows."
     >
-      <DragDropProvider
-        onDragEnd={(event) => {
-          if (!event.canceled) keep(move(order, event));
-        }}
-      >
+      <Sorting order={order} onOrder={keep}>
         <Box role="list" aria-label="Pictures in order" sx={{ display: "flex", flexWrap: "wrap", gap: 1.25 }}>
           {order.map((id, index) => (
             <Tile
@@ -219,7 +213,7 @@ export function ProductPictures({ product, set }: FormPart) {
             </Button>
           )}
         </Box>
-      </DragDropProvider>
+      </Sorting>
       <input
         ref={input}
         type="file"

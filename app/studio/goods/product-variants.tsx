@@ -324,7 +324,7 @@ export function ProductVariants(part: FormPart) {
             <Table
               size="small"
               aria-label="Variants"
-              sx={{ minWidth: 700, "& th": { fontWeight: 650 }, "& td": { px: 0.75, py: 0.5, verticalAlign: "top" } }}
+              sx={{ minWidth: 740, "& th": { fontWeight: 650 }, "& td": { px: 0.75, py: 0.5, verticalAlign: "top" } }}
             >
               <TableHead>
                 <TableRow>
@@ -353,7 +353,7 @@ export function ProductVariants(part: FormPart) {
                       <TableCell sx={{ fontWeight: 600, whiteSpace: "nowrap", pt: "14px !important" }}>
                         {name}
                       </TableCell>
-                      <TableCell sx={{ width: 110 }}>
+                      <TableCell sx={{ width: 104 }}>
                         <Amount
                           hidden
                           label={`Price of ${name}`}
@@ -363,7 +363,7 @@ export function ProductVariants(part: FormPart) {
                           problem={problem(`variants.${i}.price`)}
                         />
                       </TableCell>
-                      <TableCell sx={{ width: 84 }}>
+                      <TableCell sx={{ width: 72 }}>
                         <Whole
                           hidden
                           label={`Stock of ${name}`}
@@ -372,7 +372,7 @@ export function ProductVariants(part: FormPart) {
                           empty="–"
                         />
                       </TableCell>
-                      <TableCell sx={{ width: 130 }}>
+                      <TableCell sx={{ width: 118 }}>
                         <TextField
                           value={v.sku}
                           error={problem(`variants.${i}.sku`) !== undefined}
@@ -381,7 +381,7 @@ export function ProductVariants(part: FormPart) {
                           slotProps={{ htmlInput: { "aria-label": `SKU of ${name}`, maxLength: 80 } }}
                         />
                       </TableCell>
-                      <TableCell sx={{ width: 140 }}>
+                      <TableCell sx={{ width: 158 }}>
                         <TextField
                           value={v.barcode}
                           error={problem(`variants.${i}.barcode`) !== undefined}

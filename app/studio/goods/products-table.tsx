@@ -1,188 +1,17 @@
-import {
-  Alert,
-  Box,
-  Button,
-  Dialog,
-  DialogActions,
-  DialogContent,
-  DialogTitle,
-  ListSubheader,
-  Menu,
-  MenuItem,
-  TextField,
-  Typography,
-} from "@mui/material";
-import { DataGrid, type GridColDef, type GridRowSelectionModel } from "@mui/x-data-grid";
+import { Alert, Box, Button, ListSubheader, Menu, MenuItem, TextField, Typography } from "@mui/material";
+import { DataGrid, type GridRowSelectionModel } from "@mui/x-data-grid";
 import { Archive, ArchiveRestore, Copy, Download, FileUp, Plus } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import {
-  attributeNames,
-  AVAILABILITIES,
-  AVAILABILITY_WORDS,
-  isInCollection,
-  priceSpan,
-  stateOf,
-  stateWords,
-  type Availability,
-} from "~/core/goods";
-import { decimalMoney, formatMoney, parseMoney } from "~/core/money";
-import { sourceOf } from "~/core/pictures";
+import { AVAILABILITIES, AVAILABILITY_WORDS, isInCollection, stateOf } from "~/core/goods";
+import { parseMoney } from "~/core/money";
 import { useStudio } from "../keeping";
 import { Blank, FindField, INK } from "../ui";
 import { useChange, useGoods, useSay, type Kept } from "./data";
+import { BULK, BulkDialog, type BulkKind } from "./products-bulk";
+import { columnsOf, stockOf } from "./products-columns";
 
 const NONE: GridRowSelectionModel = { type: "include", ids: new Set() };
-const DOT: Readonly<Partial<Record<Availability, string>>> = {
-  "in-stock": INK.leaf,
-  low: "#B97A12",
-  "sold-out": INK.soft,
-  discontinued: INK.soft,
-};
-
-const stockOf = (p: Kept): number | null =>
-  p.variants.length
-    ? p.variants.reduce<number | null>((sum, v) => (v.stock === null ? sum : (sum ?? 0) + v.stock), null)
-    : p.stock;
-
-type BulkKind = "price" | "tag" | "untag" | "collection" | "uncollect" | "availability" | "attribute" | "stock";
-const BULK: readonly (readonly [BulkKind, string])[] = [
-  ["price", "Prices up or down …"],
-  ["availability", "Availability …"],
-  ["stock", "Stock …"],
-  ["collection", "Put into a collection …"],
-  ["uncollect", "Take out of a collection …"],
-  ["tag", "Add a tag …"],
-  ["untag", "Take a tag away …"],
-  ["attribute", "Set an attribute …"],
-];
-
-function BulkDialog({
-  kind,
-  ids,
-  onClose,
-}: {
-  kind: BulkKind;
-  ids: readonly string[];
-  onClose: (done: boolean) => void;
-}) {
-  const { collections, products } = useGoods();
-  const { send, isBusy } = useChange();
-  const say = useSay();
-  const [value, setValue] = useState("");
-  const [name, setName] = useState("");
-  const [problem, setProblem] = useState<string | null>(null);
-  const title = BULK.find(([k]) => k === kind)![1].replace(" …", "");
-  const set = (): object | string => {
-    switch (kind) {
-      case "price": {
-        const percent = Number(value.replace(",", ".").replace(/%$/, ""));
-        if (!value || Number.isNaN(percent) || percent <= -100 || percent > 500)
-          return "Write by how many percent, like 5 or -10.";
-        return { priceTimes: 1 + percent / 100 };
-      }
-      case "availability":
-        return value ? { availability: value } : "Choose a state.";
-      case "stock":
-        return /^\d{1,7}$/.test(value) ? { stock: Number(value) } : "Write a whole number.";
-      case "collection":
-        return value ? { addTo: [value] } : "Choose a collection.";
-      case "uncollect":
-        return value ? { takeFrom: [value] } : "Choose a collection.";
-      case "tag":
-        return value.trim() ? { addTags: [value.trim()] } : "Write the tag.";
-      case "untag":
-        return value ? { removeTags: [value] } : "Choose a tag.";
-      case "attribute":
-        return name.trim() ? { attribute: { name: name.trim(), value: value.trim() } } : "Say which attribute.";
-    }
-  };
-  const apply = async () => {
-    const change = set();
-    if (typeof change === "string") return setProblem(change);
-    const answer = await send({ intent: "bulk", change: { ids, set: change } });
-    if (!answer.ok) return setProblem(answer.problems?.[0]?.why ?? "That could not be done.");
-    say(answer, `${answer.count === 1 ? "1 product" : `${answer.count} products`} changed. Ctrl+Z takes it back.`);
-    onClose(true);
-  };
-  const chosen = products.filter((p) => ids.includes(p.id));
-  const choices: readonly (readonly [string, string])[] | null =
-    kind === "availability"
-      ? AVAILABILITIES.filter((a) => a !== "coming-soon").map((a) => [a, AVAILABILITY_WORDS[a]] as const)
-      : kind === "collection"
-        ? collections.filter((c) => !c.rules).map((c) => [c.id, c.title] as const)
-        : kind === "uncollect"
-          ? collections
-              .filter((c) => chosen.some((p) => p.collections.includes(c.id)))
-              .map((c) => [c.id, c.title] as const)
-          : kind === "untag"
-            ? [...new Set(chosen.flatMap((p) => p.tags))].map((t) => [t, t] as const)
-            : null;
-  return (
-    <Dialog open onClose={() => onClose(false)} fullWidth maxWidth="xs" aria-labelledby="bulk-title">
-      <DialogTitle id="bulk-title">
-        {title}: {ids.length === 1 ? "1 product" : `${ids.length} products`}
-      </DialogTitle>
-      <DialogContent sx={{ display: "grid", gap: 2, pt: "8px !important" }}>
-        {kind === "attribute" ? (
-          <TextField
-            label="Attribute"
-            value={name}
-            autoFocus
-            onChange={(e) => setName(e.target.value)}
-            slotProps={{ htmlInput: { list: "attribute-names", maxLength: 80 } }}
-          />
-        ) : null}
-        <datalist id="attribute-names">
-          {attributeNames(products).map((n) => (
-            <option key={n} value={n} />
-          ))}
-        </datalist>
-        <TextField
-          select={choices !== null}
-          autoFocus={kind !== "attribute"}
-          label={
-            kind === "price"
-              ? "Percent, like 5 or -10"
-              : kind === "attribute"
-                ? "Value; empty takes it away"
-                : kind === "stock"
-                  ? "Pieces of each"
-                  : kind === "tag"
-                    ? "Tag"
-                    : "Which"
-          }
-          value={value}
-          error={problem !== null}
-          helperText={
-            problem ??
-            (kind === "price"
-              ? "Variants with a price of their own change as well. Rounded to the smallest coin."
-              : undefined)
-          }
-          onChange={(e) => {
-            setValue(e.target.value);
-            setProblem(null);
-          }}
-          onKeyDown={(e) => e.key === "Enter" && choices === null && void apply()}
-        >
-          {choices?.map(([id, label]) => (
-            <MenuItem key={id} value={id}>
-              {label}
-            </MenuItem>
-          ))}
-        </TextField>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={() => onClose(false)}>Leave it</Button>
-        <Button variant="contained" disabled={isBusy} onClick={() => void apply()}>
-          Change
-        </Button>
-      </DialogActions>
-    </Dialog>
-  );
-}
-
 /** All goods as a table: find, filter, change in place, change many at once. */
 export function ProductsTable() {
   const { products, collections, settings, waiting } = useGoods();
@@ -235,145 +64,8 @@ export function ProductsTable() {
     });
   }, [products, goods, sought, collection, collections, state, isArchive, titles]);
 
-  const columns = useMemo<GridColDef<Kept>[]>(
-    () => [
-      {
-        field: "picture",
-        headerName: "Picture",
-        width: 64,
-        sortable: false,
-        filterable: false,
-        renderCell: ({ row }) => {
-          const picture = pictureOf.get(row.pictures[0] ?? "");
-          return picture ? (
-            <Box
-              component="img"
-              loading="lazy"
-              src={sourceOf(picture, 160)}
-              alt=""
-              sx={{ width: 36, height: 44, objectFit: "cover", borderRadius: 0.5, display: "block", my: 0.5 }}
-            />
-          ) : (
-            <Box sx={{ width: 36, height: 44, border: `1px dashed ${INK.soft}`, my: 0.5 }} title="No picture" />
-          );
-        },
-      },
-      {
-        field: "title",
-        headerName: "Title",
-        flex: 1,
-        minWidth: 220,
-        editable: true,
-        renderCell: ({ row }) => (
-          <Box sx={{ minWidth: 0, lineHeight: 1.35, py: 0.75 }}>
-            <Typography
-              component={Link}
-              to={`/s/${shop}/goods/p/${row.id}`}
-              noWrap
-              sx={{
-                fontWeight: 600,
-                color: INK.ink,
-                display: "block",
-                textDecoration: "none",
-                "&:hover": { textDecoration: "underline" },
-              }}
-            >
-              {row.title}
-            </Typography>
-            <Typography variant="caption" color="text.secondary" noWrap component="div">
-              {[
-                row.variants.length ? `${row.variants.length} variants` : "",
-                row.featured ? "featured" : "",
-                waiting[row.id] ? `${waiting[row.id]} wait for it` : "",
-                ...row.tags,
-              ]
-                .filter(Boolean)
-                .join(" · ")}
-            </Typography>
-          </Box>
-        ),
-      },
-      { field: "sku", headerName: "SKU", width: 120, editable: true },
-      {
-        field: "collections",
-        headerName: "Collections",
-        width: 190,
-        valueGetter: (_v, row) => row.collections.map((c) => titles.get(c)).join(", "),
-      },
-      {
-        field: "availability",
-        headerName: "Availability",
-        width: 170,
-        editable: true,
-        type: "singleSelect",
-        valueOptions: AVAILABILITIES.map((value) => ({ value, label: AVAILABILITY_WORDS[value] })),
-        renderCell: ({ row }) => {
-          const now = stateOf(row);
-          return (
-            <Box sx={{ display: "flex", alignItems: "center", gap: 0.75, height: "100%" }}>
-              <Box
-                component="span"
-                sx={{
-                  width: 9,
-                  height: 9,
-                  borderRadius: 9,
-                  flex: "none",
-                  bgcolor: now === "sold-out" || now === "discontinued" ? "transparent" : (DOT[now] ?? INK.plum),
-                  border: `1.5px solid ${DOT[now] ?? INK.plum}`,
-                }}
-              />
-              {stateWords(row, undefined, { locale, words: settings.words })}
-            </Box>
-          );
-        },
-      },
-      {
-        field: "stock",
-        headerName: "Stock",
-        width: 80,
-        align: "right",
-        headerAlign: "right",
-        editable: true,
-        type: "string",
-        valueGetter: (_v, row) => stockOf(row),
-        renderCell: ({ row }) => stockOf(row) ?? "–",
-      },
-      {
-        field: "sold",
-        headerName: "Sells",
-        description: "Pieces sold of late; older sales count less",
-        width: 80,
-        align: "right",
-        headerAlign: "right",
-        type: "number",
-        valueGetter: (_v, row) => row.sold,
-        renderCell: ({ row }) => (row.sold ? row.sold.toFixed(1) : "–"),
-      },
-      {
-        field: "price",
-        headerName: "Price",
-        width: 110,
-        align: "right",
-        headerAlign: "right",
-        editable: true,
-        valueGetter: (_v, row) => row.price,
-        sortComparator: (a: number, b: number) => a - b,
-        renderCell: ({ row }) => {
-          const span = priceSpan(row);
-          return `${span.most > span.least ? "from " : ""}${formatMoney(span.least, currency, locale)}`;
-        },
-        renderEditCell: (params) => (
-          <input
-            className="cell-edit"
-            autoFocus
-            aria-label="Price"
-            defaultValue={decimalMoney(params.row.price, currency)}
-            onFocus={(e) => e.currentTarget.select()}
-            onChange={(e) => void params.api.setEditCellValue({ id: params.id, field: "price", value: e.target.value })}
-          />
-        ),
-      },
-    ],
+  const columns = useMemo(
+    () => columnsOf({ pictureOf, titles, shop, currency, locale, words: settings.words, waiting }),
     [pictureOf, titles, shop, currency, locale, settings.words, waiting],
   );
 
@@ -604,13 +296,13 @@ export function ProductsTable() {
               setProblem(error instanceof Error ? error.message : "That could not be done.")
             }
             isCellEditable={({ field, row }) => !(field === "stock" && row.variants.length > 0)}
-            localeText={{ noRowsLabel: "Nothing here" }}
-            slotProps={{ pagination: { labelRowsPerPage: "On a page" } }}
+            localeText={{ noRowsLabel: "Nothing here", paginationRowsPerPage: "On a page" }}
             sx={{
               bgcolor: INK.raised,
               borderColor: INK.line,
               "--DataGrid-containerBackground": INK.paper,
               "& .MuiDataGrid-columnHeaderTitle": { fontWeight: 650 },
+              "& .MuiDataGrid-columnSeparator": { color: INK.line },
               "& .MuiDataGrid-cell": { borderColor: INK.line, fontVariantNumeric: "tabular-nums" },
               "& .MuiDataGrid-cell:focus, & .MuiDataGrid-cell:focus-within": {
                 outline: `2px solid ${INK.ink}`,

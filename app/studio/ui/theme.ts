@@ -58,6 +58,7 @@ export const studioTheme = createTheme({
   components: {
     MuiCssBaseline: {
       styleOverrides: {
+        a: { color: INK.ink, textUnderlineOffset: 3 },
         body: { fontVariantNumeric: "tabular-nums" },
         "@media (prefers-reduced-motion: reduce)": {
           "*, *::before, *::after": { animation: "none !important", transition: "none !important" },

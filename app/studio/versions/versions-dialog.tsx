@@ -24,6 +24,7 @@ import { kindOf, nameOf } from "~/kinds";
 import { changeWords } from "~/kinds/change-words";
 import { useStudio, useStudioStore } from "../keeping";
 import { PaneShell, ShopFrame, ShopPage, SillName, useDressing, usePageSheets, useTarget } from "../panes";
+import type { Target } from "~/render";
 import { IconAction, INK } from "../ui";
 import { whenKept } from "./when-kept";
 

@@ -1,0 +1,137 @@
+import { all, one, post, sendsInPlace, showCount, toast } from "./page";
+
+// --- choosing a variant, and buying ---
+
+type Variant = {
+  readonly id: string;
+  readonly values: readonly string[];
+  readonly price: string;
+  readonly was: string;
+  readonly state: string;
+  readonly words: string;
+  readonly can: boolean;
+  readonly most: number;
+  readonly picture: string;
+};
+
+const variants = JSON.parse(one("#variants")?.textContent ?? "[]") as readonly Variant[];
+
+function choice(): (string | undefined)[] {
+  const form = one<HTMLFormElement>("#buy");
+  const values: (string | undefined)[] = [];
+  for (let i = 0; i < (variants[0]?.values.length ?? 0); i++) {
+    const field = form?.elements.namedItem(`option-${i}`);
+    values[i] = field && "value" in field ? field.value || undefined : undefined;
+  }
+  return values;
+}
+
+/** The same in all else; where there is none, what keeps most of the earlier options, and rather what can be bought. */
+function nearest(values: readonly (string | undefined)[], turned: number): Variant | undefined {
+  const score = (v: Variant) =>
+    v.values.reduce((sum, value, i) => sum + (i !== turned && value === values[i] ? 2 ** (8 - i) : 0), 0) +
+    (v.can ? 0.5 : 0);
+  return variants
+    .filter((v) => v.values[turned] === values[turned])
+    .reduce<Variant | undefined>((best, v) => (best && score(best) >= score(v) ? best : v), undefined);
+}
+
+function priceNodes(variant: Variant): Node[] {
+  const price = document.createElement("span");
+  price.className = "price";
+  if (!variant.was) {
+    price.textContent = variant.price;
+    return [price];
+  }
+  const part = (tag: string, text: string, className = "") => {
+    const element = document.createElement(tag);
+    element.textContent = text;
+    if (className) element.className = className;
+    return element;
+  };
+  price.append(
+    part("span", "Now ", "unseen"),
+    part("ins", variant.price),
+    " ",
+    part("span", "was ", "unseen"),
+    part("del", variant.was),
+  );
+  return [price];
+}
+
+function showVariant(variant: Variant): void {
+  for (const place of all('[data-live="price"]')) place.replaceChildren(...priceNodes(variant));
+  for (const place of all('[data-live="state"]')) {
+    place.dataset.state = variant.state;
+    place.textContent = variant.words;
+  }
+  variant.values.forEach((value, i) => {
+    for (const place of all(`[data-live="option-${i}"]`)) place.textContent = value;
+    for (const input of all<HTMLInputElement>(`input[name="option-${i}"]`)) input.checked = input.value === value;
+    const select = one<HTMLSelectElement>(`select[name="option-${i}"]`);
+    if (select) select.value = value;
+    // What each other value would lead to, now that these are chosen.
+    const none = one("zest-options")?.dataset.none ?? "";
+    for (const label of all(".opt", one(`[data-option="${i}"]`) ?? document.createElement("p"))) {
+      const own = one<HTMLInputElement>("input", label)?.value;
+      const fitting = variants.filter((v) => v.values.every((x, k) => (k === i ? x === own : x === variant.values[k])));
+      const state = fitting.length === 0 ? "none" : fitting.some((v) => v.can) ? "free" : "unavailable";
+      const words = { free: "", unavailable: ", sold out", none: `, ${none.toLowerCase()}` }[state];
+      label.dataset.state = state;
+      label.title = `${own}${words}`;
+      const unseen = one("[data-state-words]", label);
+      if (unseen) unseen.textContent = words;
+    }
+  });
+  const form = one<HTMLFormElement>("#buy");
+  const tell = one<HTMLFormElement>(".tell");
+  if (form) form.hidden = !variant.can;
+  if (tell) {
+    tell.hidden = variant.can || variant.state === "discontinued";
+    const field = one<HTMLInputElement>("[name=variant]", tell);
+    if (field) field.value = variant.id;
+  }
+  const count = form && one<HTMLInputElement>("[name=count]", form);
+  if (count) {
+    count.max = String(variant.most || 99);
+    if (Number(count.value) > Number(count.max)) count.value = count.max;
+  }
+  const address = new URL(location.href);
+  address.searchParams.set("variant", variant.id);
+  history.replaceState(null, "", address);
+  if (variant.picture)
+    one(`.shot[data-picture="${CSS.escape(variant.picture)}"]`)?.dispatchEvent(
+      new Event("zest-show", { bubbles: true }),
+    );
+}
+
+export class Options extends HTMLElement {
+  connectedCallback(): void {
+    this.addEventListener("change", (event) => {
+      const name = (event.target as HTMLInputElement).name;
+      const turned = Number(/^option-(\d)$/.exec(name)?.[1] ?? NaN);
+      if (Number.isNaN(turned)) return;
+      const variant = nearest(choice(), turned);
+      if (variant) showVariant(variant);
+    });
+  }
+}
+
+export class Buy extends HTMLElement {
+  connectedCallback(): void {
+    const form = one<HTMLFormElement>("#buy", this);
+    form?.addEventListener("submit", async (event) => {
+      event.preventDefault();
+      const said = await post(form);
+      if (!said.ok) return toast(said.text, false);
+      showCount(said.count ?? 0);
+      toast(said.text || (this.dataset.added ?? ""), true);
+    });
+    sendsInPlace(one<HTMLFormElement>(".tell", this));
+    const bar = one(".buy-bar", this);
+    if (form && bar)
+      new IntersectionObserver(([entry]) =>
+        bar.classList.toggle("is-out", !entry!.isIntersecting && !form.hidden),
+      ).observe(form);
+  }
+}

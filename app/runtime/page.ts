@@ -1,0 +1,73 @@
+/** What the parts of the goods script share: finding things on the page, sending forms, saying how it went. */
+
+export type Said = { readonly ok: boolean; readonly text: string; readonly count?: number };
+
+export const one = <T extends Element = HTMLElement>(selector: string, within: ParentNode = document): T | null =>
+  within.querySelector<T>(selector);
+export const all = <T extends Element = HTMLElement>(selector: string, within: ParentNode = document): T[] => [
+  ...within.querySelectorAll<T>(selector),
+];
+const TROUBLE = "That did not go through. Please try again in a moment.";
+
+export async function post(form: HTMLFormElement, more: Record<string, string> = {}): Promise<Said> {
+  const body = new URLSearchParams([...new FormData(form)].map(([name, value]) => [name, String(value)]));
+  for (const [name, value] of Object.entries(more)) body.set(name, value);
+  try {
+    const answer = await fetch(form.action, {
+      method: "POST",
+      headers: { Accept: "application/json", "Content-Type": "application/x-www-form-urlencoded" },
+      body,
+    });
+    return (await answer.json()) as Said;
+  } catch {
+    return { ok: false, text: TROUBLE };
+  }
+}
+
+/** Sends a form where it stands and puts the answer below it. */
+export function sendsInPlace(form: HTMLFormElement | null): void {
+  const message = form && one(".message", form);
+  if (!form || !message) return;
+  form.addEventListener("submit", async (event) => {
+    event.preventDefault();
+    const button = one<HTMLButtonElement>("button[type=submit]", form);
+    if (button) button.disabled = true;
+    const said = await post(form);
+    message.dataset.state = said.ok ? "done" : "failed";
+    message.textContent = said.text;
+    if (said.ok) form.reset();
+    if (button) button.disabled = false;
+  });
+}
+
+/** How much is in the cart, beside the header's sign. */
+export function showCount(count: number): void {
+  for (const badge of all(".cart-n")) {
+    badge.textContent = count ? String(count) : "";
+    badge.hidden = count === 0;
+  }
+}
+
+let toastTimer = 0;
+export function toast(text: string, isGood: boolean): void {
+  let box = one(".cart-toast");
+  if (!box) {
+    box = document.createElement("div");
+    box.className = "toast cart-toast";
+    box.setAttribute("role", "status");
+    box.dataset.set = one("zest-buy")?.dataset.toast ?? "dark";
+    document.body.append(box);
+  }
+  const words = document.createElement("span");
+  words.textContent = text;
+  box.replaceChildren(words);
+  if (isGood) {
+    const link = document.createElement("a");
+    link.href = "/cart";
+    link.textContent = "See the cart";
+    box.append(link);
+  }
+  box.hidden = false;
+  clearTimeout(toastTimer);
+  toastTimer = window.setTimeout(() => (box.hidden = true), 6000);
+}
