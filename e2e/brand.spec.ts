@@ -142,7 +142,7 @@ test("one can walk through the shop by its links while styling it", async ({ pag
   await pane(page, "Wide").getByRole("link", { name: "Search" }).click();
   await pane(page, "Wide").getByRole("searchbox").fill("reel");
   await pane(page, "Wide").getByRole("button", { name: "Search" }).click();
-  await expect(pane(page, "Wide").getByText(/fits? “reel”/)).toBeVisible();
+  await expect(pane(page, "Wide").getByText(/products? for “reel”/)).toBeVisible();
   await page.getByRole("button", { name: "Back to the page before" }).click();
   await page.getByRole("button", { name: "Back to the page before" }).click();
   await expect(pane(page, "Wide").getByRole("heading", { level: 1 })).toHaveText("Pollack Windsock");

@@ -24,21 +24,19 @@ test("a new seller goes from an account to an open shop", async ({ page, context
   await test.step("goods come from a file, after a look at what was understood", async () => {
     await area(page, "Goods");
     await page.getByRole("link", { name: "Bring in goods" }).click();
-    await page.getByLabel("CSV file").setInputFiles({
+    await page.getByLabel("File with goods").setInputFiles({
       name: "goods.csv",
       mimeType: "text/csv",
       buffer: Buffer.from(
         "Title,Price,Collection\nApple jam,4.50,Jams\nPear jam,lots,Jams\nQuince jelly,5.20,Jellies\n",
       ),
     });
-    await expect(
-      page.getByText("2 products understood: 2 new, 0 changed, 0 as they are. Nothing is stored yet."),
-    ).toBeVisible();
+    await expect(page.getByText("2 new products, 0 changed, 0 as they are")).toBeVisible();
     await expect(page.getByRole("list", { name: "Problems" })).toContainText("Line 3, price: “lots” is not an amount.");
     await page.getByRole("button", { name: "Bring in 2 products" }).click();
-    await expect(page.getByText("2 products added, 0 changed, 0 left as they were.")).toBeVisible();
-    await page.getByRole("link", { name: "See the goods" }).click();
-    await expect(page.getByRole("cell", { name: "Quince jelly" })).toBeVisible();
+    await expect(page.getByText("2 products added, 0 changed, 0 as they were.")).toBeVisible();
+    await page.getByRole("link", { name: "Look at them" }).click();
+    await expect(page.getByRole("link", { name: "Quince jelly" })).toBeVisible();
   });
 
   await test.step("a theme is put on and another one, and nothing is lost", async () => {
@@ -212,16 +210,20 @@ test("signing out ends it, wrong passwords are told apart from nothing, and stra
 test("the goods of the demo shop can be saved as a file and brought in again without a change", async ({ page }) => {
   await signInToDemo(page);
   await area(page, "Goods");
-  const [download] = await Promise.all([
-    page.waitForEvent("download"),
-    page.getByRole("link", { name: "Save as a file" }).click(),
-  ]);
+  const saveAs = async (format: string) => {
+    await page.getByRole("button", { name: "Save as a file" }).click();
+    await page.getByRole("menuitem", { name: format }).click();
+  };
+  const [download] = await Promise.all([page.waitForEvent("download"), saveAs("Comma-separated (CSV)")]);
   await page.getByRole("link", { name: "Bring in goods" }).click();
-  await page.getByLabel("CSV file").setInputFiles(await download.path());
-  await expect(
-    page.getByText("49 products understood: 0 new, 0 changed, 49 as they are. Nothing is stored yet."),
-  ).toBeVisible();
+  await page.getByLabel("File with goods").setInputFiles(await download.path());
+  await expect(page.getByText("0 new products, 0 changed, 45 as they are")).toBeVisible();
   await expect(page.getByRole("button", { name: "Nothing to bring in" })).toBeDisabled();
-  await page.getByLabel("CSV file").setInputFiles(resolve("demo/pictures/made/runner.webp"));
-  await expect(page.getByText(/is not a text file/)).toBeVisible();
+  await page.getByLabel("File with goods").setInputFiles(resolve("demo/pictures/made/runner.webp"));
+  await expect(page.getByText("This is neither a CSV file nor an XLSX workbook.")).toBeVisible();
+  await page.goBack();
+  const [workbook] = await Promise.all([page.waitForEvent("download"), saveAs("Workbook (XLSX)")]);
+  await page.getByRole("link", { name: "Bring in goods" }).click();
+  await page.getByLabel("File with goods").setInputFiles(await workbook.path());
+  await expect(page.getByText("0 new products, 0 changed, 45 as they are")).toBeVisible();
 });

@@ -1,10 +1,11 @@
 import type { Look, Node } from "~/core/document";
 import { focusCss, type Picture } from "~/core/pictures";
-import { coloursAndMeasuresCss, lookCss, referencesOf, solveLook, type Theme } from "~/core/theme";
+import { AVAILABILITIES } from "~/core/goods";
+import { coloursAndMeasuresCss, lookCss, readerOf, referencesOf, solveLook, type Theme } from "~/core/theme";
 import { KINDS } from "~/kinds";
 import { BASE_CSS } from "~/kinds/parts";
 import { PAGES_CSS } from "./pages/css";
-import { prune, vocabularyOf } from "./prune";
+import { prune, vocabularyOf, type Vocabulary } from "./prune";
 import { shownCss } from "./style";
 
 const squeeze = (css: string) => css.replace(/\n\s*/g, "");
@@ -21,6 +22,33 @@ export function sharedCss(theme: Theme): string {
   return css;
 }
 
+type Later = { readonly tags?: string[]; readonly classes?: string[]; readonly data?: string[] };
+
+/** What the shop's scripts bring onto a page later, by the element or class that brings it. */
+const LATER: Readonly<Record<string, Later>> = {
+  message: { data: ["data-state=done", "data-state=failed"] },
+  "zest-options": { data: ["data-state=free", "data-state=unavailable", "data-state=none"] },
+  "zest-buy": {
+    tags: ["ins", "del"],
+    classes: ["is-out", "toast", "cart-toast"],
+    data: AVAILABILITIES.map((a) => `data-state=${a}`),
+  },
+  "zest-gallery": { tags: ["dialog"], classes: ["zoom", "zoom-stage", "zoom-close", "is-large"] },
+  "zest-tabs": { classes: ["is-tabs", "tabs", "tab"] },
+  "zest-list": { classes: ["is-busy"] },
+};
+
+function withLater(has: Vocabulary, toast: string): Vocabulary {
+  const here = Object.entries(LATER).filter(([name]) => has.tags.has(name) || has.classes.has(name));
+  const more = (what: keyof Later) => here.flatMap(([, later]) => later[what] ?? []);
+  return {
+    tags: new Set([...has.tags, ...more("tags")]),
+    classes: new Set([...has.classes, ...more("classes")]),
+    data: new Set([...has.data, ...more("data")]),
+    sets: has.tags.has("zest-buy") ? new Set([...has.sets, toast]) : has.sets,
+  };
+}
+
 /** All the CSS that one published page needs, and nothing that it can't use: no rule, no role, no measure. */
 export function pageCss(
   html: string,
@@ -30,7 +58,8 @@ export function pageCss(
   look: Look,
 ): string {
   const solved = solveLook(theme, look);
-  const has = vocabularyOf(html);
+  const toast = readerOf(look.brand, theme.defaults).text("toast.set");
+  const has = withLater(vocabularyOf(html), toast);
   const rules = [
     prune(sharedCss(theme), has),
     ...sections.map((node) => shownCss(node, theme, look)),

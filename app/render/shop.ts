@@ -47,6 +47,7 @@ export function envOf(
     money: (amount) => formatMoney(amount, content.currency, content.locale),
     digits: currencyDigits(content.currency) ?? 2,
     locale: content.locale,
+    toast: read.text("toast.set"),
     ...(shown ? { shown } : {}),
     ...(studio ? { studio } : {}),
   };

@@ -4,6 +4,17 @@ import { all, one } from "./page";
 
 export class List extends HTMLElement {
   private asked = 0;
+  private isOpen = false;
+  private here = location.pathname + location.search;
+
+  /** Filters rise as a sheet where they don't stand beside the list; they stay up while the list below changes. */
+  private open(isOpen: boolean, focus = true): void {
+    this.isOpen = isOpen;
+    one(".filters-box", this)?.classList.toggle("is-open", isOpen);
+    // Where they cover the list, what lies below is out of reach for as long.
+    one(".list-main", this)?.toggleAttribute("inert", isOpen && matchMedia("(max-width:899.98px)").matches);
+    if (focus) one(isOpen ? ".filters-form input" : ".filters-open", this)?.focus({ preventScroll: true });
+  }
 
   connectedCallback(): void {
     this.addEventListener("change", (event) => {
@@ -15,19 +26,27 @@ export class List extends HTMLElement {
       const form = event.target as HTMLFormElement;
       if (form.id !== "filter") return;
       event.preventDefault();
-      if (location.hash === "#filters") history.replaceState(null, "", location.pathname + location.search);
+      this.open(false);
       void this.go(this.addressOf(form), true);
     });
     this.addEventListener("click", (event) => {
+      const filters = (event.target as Element).closest(".filters-open,.filters-shade");
+      if (filters) {
+        event.preventDefault();
+        this.open(filters.matches(".filters-open") && !this.isOpen);
+        return;
+      }
       const link = (event.target as Element).closest<HTMLAnchorElement>(".chip,.pages a,.list-more a");
       if (!link || event.metaKey || event.ctrlKey || event.shiftKey) return;
       event.preventDefault();
       if (link.closest(".list-more")) void this.more(link.href);
       else void this.go(link.href, link.closest(".pages") !== null);
     });
-    window.addEventListener("popstate", () => void this.go(location.href, false, true));
+    window.addEventListener("popstate", () => {
+      if (location.pathname + location.search !== this.here) void this.go(location.href, false, true);
+    });
     window.addEventListener("keydown", (event) => {
-      if (event.key === "Escape" && location.hash === "#filters") location.hash = "list";
+      if (event.key === "Escape" && this.isOpen) this.open(false);
     });
   }
 
@@ -61,11 +80,12 @@ export class List extends HTMLElement {
     const list = await this.fetched(href);
     if (!list) return;
     const focused = document.activeElement as HTMLInputElement | null;
-    const hash = location.hash;
     const [name, value] = [focused?.name, focused?.value];
     const scrolled = one(".filters-form", this)?.scrollTop ?? 0;
     this.replaceChildren(...list.childNodes);
-    if (!isBack) history.pushState(null, "", href + (hash === "#filters" && !toTop ? hash : ""));
+    if (!isBack) history.pushState(null, "", href);
+    this.here = location.pathname + location.search;
+    if (this.isOpen) this.open(true, false);
     const form = one(".filters-form", this);
     if (form) form.scrollTop = scrolled;
     // What somebody works with stays under their hands.

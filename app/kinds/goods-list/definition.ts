@@ -67,7 +67,7 @@ export const definition: Definition<GoodsListProps> = {
   styles: ["columns", "shape", "width", "spaceTop", "spaceBottom", "hidden", "set"],
   css: `
 .list{display:grid;gap:var(--s3) var(--s5)}
-.list-bar{display:flex;flex-wrap:wrap;gap:.6rem 1.2rem;align-items:center;justify-content:space-between}
+.list-bar{display:flex;flex-wrap:wrap;gap:.6rem 1.2rem;align-items:center;justify-content:space-between;margin-bottom:var(--s2)}
 .list-count{color:var(--soft)}
 .list-sort{display:flex;align-items:center;gap:.6rem}
 .list-sort .field{width:auto}
@@ -99,7 +99,7 @@ export const definition: Definition<GoodsListProps> = {
 .pages [aria-current]{background:var(--ink);color:var(--on-ink)}
 .list.is-busy .grid{opacity:.5;transition:opacity .2s .15s}
 .list-more{display:grid;justify-items:center;gap:.6rem;margin-top:var(--s5)}
-.a-above .filters-box:not(:target){display:none}
+.a-above .filters-box:not(:target,.is-open){display:none}
 @media (min-width:900px){
 .a-side .list{grid-template-columns:15.5rem minmax(0,1fr)}
 .a-side .list-main{grid-column:2}
@@ -111,9 +111,9 @@ export const definition: Definition<GoodsListProps> = {
 }
 @media (max-width:899.98px){
 .filters-open{width:100%}
-.filters-box:not(:target){display:none}
-.filters-box:target{position:fixed;z-index:7;inset:0;display:flex;flex-direction:column;justify-content:flex-end}
-.filters-box:target .filters-shade{display:block;flex:1;min-height:12dvh;background:rgb(10 16 20/.5)}
+.filters-box:not(:target,.is-open){display:none}
+.filters-box:is(:target,.is-open){position:fixed;z-index:7;inset:0;display:flex;flex-direction:column;justify-content:flex-end}
+.filters-box:is(:target,.is-open) .filters-shade{display:block;flex:1;min-height:12dvh;background:rgb(10 16 20/.5)}
 .filters-form{max-height:84dvh;overflow:auto;overscroll-behavior:contain;background:var(--page);padding:.6rem var(--gutter) 0;border-radius:1rem 1rem 0 0}
 .filters-do{position:sticky;bottom:0;background:var(--page);padding-block:.8rem calc(.8rem + env(safe-area-inset-bottom));border-top:1px solid var(--line)}
 .filters-do .button{flex:1}

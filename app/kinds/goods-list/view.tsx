@@ -175,7 +175,9 @@ export function View({ props }: ViewProps<GoodsListProps>) {
       : []),
   ];
   const whole = address({ ...NO_QUERY, sort: query.sort });
-  const sorts: readonly Sort[] = SORTS.filter((s) => s !== "hand" || (!isSearch && listing.sort === "hand"));
+  // What a list is in by itself has to be asked for by nobody.
+  const own = isSearch ? undefined : (shown.collection?.sort ?? "hand");
+  const sorts: readonly Sort[] = SORTS.filter((s) => s !== "hand" || own === "hand");
   const hasFilters = listing.whole > 1 && (listing.facets.length > 0 || props.price || props.now || props.reduced);
   return (
     <div className="in">
@@ -210,12 +212,12 @@ export function View({ props }: ViewProps<GoodsListProps>) {
                   className="field"
                   name="sort"
                   form="filter"
-                  defaultValue={query.sort ?? (isSearch ? "" : listing.sort)}
+                  defaultValue={query.sort === own ? "" : (query.sort ?? "")}
                   key={query.sort}
                 >
                   {isSearch ? <option value="">Best fit</option> : null}
                   {sorts.map((s) => (
-                    <option key={s} value={s}>
+                    <option key={s} value={s === own ? "" : s}>
                       {SORT_WORDS[s]}
                     </option>
                   ))}

@@ -45,6 +45,8 @@ export type KindEnv = {
   /** Digits after the point in the shop's currency. */
   readonly digits: number;
   readonly locale: string;
+  /** The colour set that short messages of the shop wear. */
+  readonly toast: string;
   /** Facts that running text can be filled with. */
   readonly facts: Readonly<Record<LiveField, string>>;
 };

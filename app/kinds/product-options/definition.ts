@@ -27,7 +27,7 @@ export const definition: Definition<ProductOptionsProps> = {
 .pick legend span{font-weight:var(--text-weight)}
 .pick-row{display:flex;flex-wrap:wrap;gap:.5rem}
 .opt{position:relative;display:inline-flex;cursor:pointer}
-.opt input{position:absolute;inset:0;opacity:0;width:100%;height:100%;margin:0;cursor:pointer}
+.opt input{position:absolute;z-index:1;inset:0;opacity:0;width:100%;height:100%;margin:0;cursor:pointer}
 .opt-face{display:inline-grid;place-items:center;min-width:3rem;min-height:2.75rem;padding:.4rem .9rem;border:1px solid var(--field-line);border-radius:var(--field-corners);background:var(--field);transition:border-color .15s}
 .opt input:checked+.opt-face{border-color:var(--ink);box-shadow:inset 0 0 0 1px var(--ink)}
 .opt input:focus-visible+.opt-face{outline:2px solid var(--focus);outline-offset:2px}
