@@ -165,4 +165,11 @@ test("the studio keeps to its policy: nothing is blocked, nothing is logged", as
   await benchReady(page);
   await inPlan(page, "Hero").click();
   expect(problems).toEqual([]);
+  await signInToDemo(page);
+  const goods = page.url().replace(/pages.*/, "goods");
+  for (const path of ["", "/p/new", "/collections", "/reviews", "/sells", "/words", "/import"]) {
+    await page.goto(goods + path);
+    await expect(page.locator("h1").first()).toBeVisible();
+    expect(problems, path).toEqual([]);
+  }
 });

@@ -14,7 +14,8 @@ const content = shop && (await contentOf(shop));
 if (!content) throw new Error("the demo shop is not loaded");
 const percentile = (sorted: readonly number[], share: number) =>
   Math.round(sorted[Math.floor(sorted.length * share)]! * 100) / 100;
-const draw = (of: ShopContent) => renderPage({ page: "home" }, of, "http://larkspindle.localhost", {
+const draw = (of: ShopContent) =>
+  renderPage({ page: "home" }, of, "http://larkspindle.localhost", {
     every: "/assets/shop.js",
     goods: "/assets/goods.js",
   });

@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { colourDrag, cssWeight, paletteOfLargePicture } from "./bench-brand.mjs";
+import { labFigures } from "./bench-shop.mjs";
 import { benchAtWork } from "./bench-work.mjs";
 import { freePort, startDatabase } from "./database.mjs";
 import { runMain, say, Stop } from "./say.mjs";
@@ -13,15 +14,17 @@ const percentile = (values, share) =>
   values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
 const round = (value) => Math.round(value * 100) / 100;
 const HOST = "larkspindle";
+const PAGES = [
+  ["home", "/"],
+  ["collection", "/collections/single-line-kites"],
+  ["product", "/products/larkspindle-delta-190"],
+  ["search", "/search?q=delta"],
+];
 
 /** Bytes over the wire by type, for a phone that comes for the first time. */
 async function pageWeight(browser, shop) {
   const weights = {};
-  for (const [name, path] of [
-    ["home", "/"],
-    ["collection", "/collections/single-line-kites"],
-    ["product", "/products/larkspindle-delta-190-dawn"],
-  ]) {
+  for (const [name, path] of PAGES) {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2 });
     const page = await context.newPage();
     const byType = {};
@@ -119,6 +122,8 @@ await runMain(async () => {
     const shop = `http://${HOST}.localhost:${server.shopPort}`;
     say("Page weight …");
     const weight = await pageWeight(browser, shop);
+    say("What a shopper on a phone waits for …");
+    const lab = await labFigures(browser, shop, PAGES.slice(0, 3));
     say("Serving …");
     const served = await serving(server.shopPort, folder);
     say("Rendering …");
@@ -131,6 +136,8 @@ await runMain(async () => {
       return JSON.parse(done.stdout.trim().split("\n").at(-1));
     };
     const render = measured("bin/lib/bench-render.ts");
+    say("Many goods …");
+    const goods = measured("bin/lib/bench-goods.ts");
     // Built as the product is; a runner that compiles while it runs would be part of what is measured.
     const { build } = await import("vite");
     const built = join(folder, "bench");
@@ -153,6 +160,8 @@ await runMain(async () => {
       render,
       serving: served,
       pageWeightKB: weight,
+      phone: lab,
+      goods,
       brand: { solve, cssKB: css, drag, palette },
     };
     if (!existsSync("bench-results")) mkdirSync("bench-results");
@@ -185,6 +194,19 @@ await runMain(async () => {
       { what: "home page, requests per second", shop: served.shop, nginx: served.nginx, ratio: served.ratio },
     ]);
     console.table(weight);
+    console.table(lab);
+    console.table(
+      goods.growth.map(({ products, requestMs, searchMs, firstMs, searchIndexMs }) => ({
+        products,
+        "collection page p50 (ms of CPU)": requestMs.p50,
+        p95: requestMs.p95,
+        "first after a change": firstMs,
+        "search p50": searchMs.p50,
+        "search p95": searchMs.p95,
+        "search index": searchIndexMs,
+      })),
+    );
+    console.table([goods.import]);
     say("Written to bench-results/latest.json (page weight in KB).");
   } finally {
     await browser.close();

@@ -76,6 +76,12 @@ describe("goods that go with one", () => {
     expect(alike(goods, goods.products[0]!, 3, open).map((p) => p.id)).toEqual(["b", "c"]);
   });
 
+  it("are found for what is only being written, and never it itself", () => {
+    const written = { ...goods.products[0]!, attributes: { Level: "Anyone", Lines: "1", New: "thing" } };
+    expect(alike(goods, written, 9, open).map((p) => p.id)).toEqual(["b", "c"]);
+    expect(alike({ products: [], collections: [] }, written, 9, open)).toEqual([]);
+  });
+
   it("are the seller's choice, and else what was bought together before what is like it", () => {
     const together = { a: [{ id: "d", count: 4, support: 0.1, confidence: 0.5, lift: 3 }] };
     expect(goesWith({ ...goods, together }, goods.products[0]!, 3, open).map((s) => [s.product.id, s.why])).toEqual([

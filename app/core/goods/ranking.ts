@@ -84,13 +84,13 @@ export function alike(goods: Goods, product: Product, most: number, open: (p: Pr
   const own = marks.of(product);
   const scores = new Map<Product, number>();
   for (const mark of own) {
-    const bearers = marks.bearers.get(mark)!;
+    // What is only being written has marks that nothing in the shop bears yet.
+    const bearers = marks.bearers.get(mark) ?? [];
     const weight = Math.log(goods.products.length / bearers.length);
     for (const other of bearers) scores.set(other, (scores.get(other) ?? 0) + weight);
   }
-  scores.delete(product);
   return [...scores]
-    .filter(([other, score]) => score > 0 && open(other))
+    .filter(([other, score]) => other.id !== product.id && score > 0 && open(other))
     .map(([other, score]) => {
       const ratio = Math.abs(Math.log((other.price + 1) / (product.price + 1)));
       return { other, score: score / (1 + 0.35 * ratio) };

@@ -3,6 +3,7 @@ import {
   Autocomplete,
   Box,
   Button,
+  ButtonBase,
   IconButton,
   MenuItem,
   TextField,
@@ -46,23 +47,21 @@ function Member({
   picture: string | undefined;
   onTake?: (() => void) | undefined;
 }) {
-  const { ref, isDragging } = useSortable({ id, index });
+  const { ref, handleRef, isDragging } = useSortable({ id, index });
   return (
-    <Box
-      ref={ref}
-      role="listitem"
-      tabIndex={0}
-      aria-label={`${index + 1}: ${title}. Space takes it up, arrows move it.`}
-      sx={{
-        width: 92,
-        opacity: isDragging ? 0.5 : 1,
-        cursor: "grab",
-        position: "relative",
-        "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 2 },
-      }}
-    >
-      <Box
-        sx={{ height: 104, border: `1px solid ${INK.line}`, borderRadius: 1, overflow: "hidden", bgcolor: INK.paper }}
+    <Box ref={ref} role="listitem" sx={{ width: 92, opacity: isDragging ? 0.5 : 1, position: "relative" }}>
+      <ButtonBase
+        ref={handleRef}
+        aria-label={`${index + 1}: ${title}`}
+        sx={{
+          width: "100%",
+          height: 104,
+          border: `1px solid ${INK.line}`,
+          borderRadius: 1,
+          overflow: "hidden",
+          bgcolor: INK.paper,
+          cursor: "grab",
+        }}
       >
         {picture ? (
           <Box
@@ -74,7 +73,7 @@ function Member({
             sx={{ width: "100%", height: "100%", objectFit: "cover" }}
           />
         ) : null}
-      </Box>
+      </ButtonBase>
       <Typography
         variant="caption"
         sx={{
@@ -138,11 +137,14 @@ export function CollectionForm({
   const [members, setMembers] = useState<readonly string[]>(inside);
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [choosing, setChoosing] = useState(false);
+  // Data that is loaded anew and says the same must not take away what is being written.
+  const said = JSON.stringify([inputOf(stored), inside]);
   useEffect(() => {
     setCollection(stored);
     setMembers(inside);
     setProblems([]);
-  }, [stored, inside]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [said]);
   const problem = (path: string) => problems.find((p) => p.path === path)?.why;
   const set = (change: Partial<Collection>) => {
     setCollection((now) => {

@@ -80,7 +80,7 @@ export function Amount({ label, value, onChange, empty, problem, hint, hidden = 
       helperText={why ?? problem ?? hint}
       placeholder={empty}
       slotProps={{
-        htmlInput: { inputMode: "decimal", "aria-label": label, style: { fontVariantNumeric: "tabular-nums" } },
+        htmlInput: { inputMode: "decimal", "aria-label": label },
         ...(hidden
           ? {}
           : {

@@ -1,4 +1,4 @@
-import { Box, Button, IconButton, TextField, Tooltip, Typography } from "@mui/material";
+import { Box, Button, ButtonBase, IconButton, TextField, Tooltip, Typography } from "@mui/material";
 import { Film, ImagePlus, X } from "lucide-react";
 import { useRef, useState } from "react";
 import { useFetcher } from "react-router";
@@ -28,7 +28,7 @@ function Tile({
   onTake: () => void;
   onOpen: () => void;
 }) {
-  const { ref, isDragging } = useSortable({ id, index });
+  const { ref, handleRef, isDragging } = useSortable({ id, index });
   const name = id === FILM ? "Film" : picture?.alt || picture?.name || "A picture that is gone";
   return (
     <Box
@@ -42,15 +42,13 @@ function Tile({
         borderRadius: 1,
         bgcolor: INK.paper,
         opacity: isDragging ? 0.6 : 1,
-        cursor: "grab",
-        "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 2 },
       }}
-      aria-label={`${index + 1}: ${name}. Space takes it up, arrows move it.`}
-      tabIndex={0}
     >
-      <Box
+      <ButtonBase
+        ref={handleRef}
         onClick={onOpen}
-        sx={{ height: 118, display: "grid", placeItems: "center", overflow: "hidden", borderRadius: 1 }}
+        aria-label={`${index + 1}: ${name}`}
+        sx={{ width: "100%", height: 118, overflow: "hidden", borderRadius: 1, cursor: "grab" }}
       >
         {picture ? (
           <Box
@@ -65,7 +63,7 @@ function Tile({
         ) : (
           <Typography variant="caption">gone</Typography>
         )}
-      </Box>
+      </ButtonBase>
       {isFirst ? (
         <Typography
           variant="caption"

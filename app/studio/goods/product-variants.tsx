@@ -13,7 +13,7 @@ import {
   Typography,
 } from "@mui/material";
 import { ChevronDown, ChevronUp, Plus, Trash2, X } from "lucide-react";
-import { useState } from "react";
+import { useState, type ChangeEvent } from "react";
 import { newId } from "~/core/document";
 import {
   AVAILABILITIES,
@@ -104,33 +104,39 @@ function OptionEditor({ option, at, part }: { option: Option; at: number; part: 
       </Box>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, alignItems: "center" }}>
         {option.values.map((value, i) => (
-          <Chip
+          <Box
             key={value.name}
-            variant="outlined"
-            sx={{ bgcolor: INK.raised }}
-            label={
-              <Box sx={{ display: "flex", alignItems: "center", gap: 0.75 }}>
-                {option.picker === "swatches" || value.colour ? (
-                  <input
-                    type="color"
-                    aria-label={`Colour of ${value.name}`}
-                    value={value.colour ?? "#888888"}
-                    style={{ width: 20, height: 20, padding: 0, border: 0, background: "none", cursor: "pointer" }}
-                    onChange={(e) =>
-                      change({ ...option, values: option.values.with(i, { ...value, colour: e.target.value }) })
-                    }
-                  />
-                ) : null}
-                {value.name}
-              </Box>
-            }
-            onDelete={
-              option.values.length > 1
-                ? () => change({ ...option, values: option.values.filter((v) => v !== value) })
-                : undefined
-            }
-            deleteIcon={<X size={14} aria-label={`Remove ${value.name}`} />}
-          />
+            sx={{
+              display: "flex",
+              alignItems: "center",
+              gap: 0.5,
+              pl: 1.25,
+              border: `1px solid ${INK.line}`,
+              borderRadius: 9,
+              bgcolor: INK.raised,
+            }}
+          >
+            {option.picker === "swatches" || value.colour ? (
+              <Box
+                component="input"
+                type="color"
+                aria-label={`Colour of ${value.name}`}
+                value={value.colour ?? "#888888"}
+                sx={{ width: 20, height: 24, p: 0, border: 0, background: "none", cursor: "pointer" }}
+                onChange={(e: ChangeEvent<HTMLInputElement>) =>
+                  change({ ...option, values: option.values.with(i, { ...value, colour: e.target.value }) })
+                }
+              />
+            ) : null}
+            {value.name}
+            <IconAction
+              label={`Remove ${value.name}`}
+              icon={X}
+              size={14}
+              disabled={option.values.length === 1}
+              onClick={() => change({ ...option, values: option.values.filter((v) => v !== value) })}
+            />
+          </Box>
         ))}
         <TextField
           placeholder="Another value, or several with commas"

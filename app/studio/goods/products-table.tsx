@@ -1,7 +1,7 @@
-import { Alert, Box, Button, ListSubheader, Menu, MenuItem, TextField, Typography } from "@mui/material";
+import { Alert, Box, Button, ListSubheader, Menu, MenuItem, TextField, Typography, Skeleton } from "@mui/material";
 import { DataGrid, type GridRowSelectionModel } from "@mui/x-data-grid";
 import { Archive, ArchiveRestore, Copy, Download, FileUp, Plus } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { AVAILABILITIES, AVAILABILITY_WORDS, isInCollection, stateOf } from "~/core/goods";
 import { parseMoney } from "~/core/money";
@@ -21,25 +21,33 @@ export function ProductsTable() {
   const { send, isBusy } = useChange();
   const say = useSay();
   const navigate = useNavigate();
+  // The table is measured before it is drawn, and writes sizes that only a browser may set.
+  const isThere = useSyncExternalStore(
+    () => () => undefined,
+    () => true,
+    () => false,
+  );
   const [search, setSearch] = useSearchParams();
   const [selected, setSelected] = useState(NONE);
   const [problem, setProblem] = useState<string | null>(null);
   const [menu, setMenu] = useState<{ anchor: HTMLElement; of: "bulk" | "save" } | null>(null);
   const [bulk, setBulk] = useState<BulkKind | null>(null);
-  const sought = search.get("find") ?? "";
-  const collection = search.get("in") ?? "";
-  const state = search.get("state") ?? "";
-  const isArchive = search.get("archived") === "1";
-  const set = (name: string, value: string) =>
-    setSearch(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (value) next.set(name, value);
-        else next.delete(name);
-        return next;
-      },
-      { replace: true, preventScrollReset: true },
-    );
+  // The address follows what is chosen here, so that it can be kept and come back to; it is not waited for.
+  const [filters, setFilters] = useState(() => ({
+    find: search.get("find") ?? "",
+    in: search.get("in") ?? "",
+    state: search.get("state") ?? "",
+    archived: search.get("archived") ?? "",
+  }));
+  const { find: sought, in: collection, state } = filters;
+  const isArchive = filters.archived === "1";
+  const set = (name: keyof typeof filters, value: string) => setFilters((now) => ({ ...now, [name]: value }));
+  useEffect(() => {
+    setSearch(Object.fromEntries(Object.entries(filters).filter(([, value]) => value)), {
+      replace: true,
+      preventScrollReset: true,
+    });
+  }, [filters, setSearch]);
   const pictureOf = useMemo(() => new Map(pictures.map((p) => [p.id, p])), [pictures]);
   const titles = useMemo(() => new Map(collections.map((c) => [c.id, c.title])), [collections]);
   const archived = products.filter((p) => p.archived).length;
@@ -112,36 +120,40 @@ export function ProductsTable() {
         <Typography variant="h1" sx={{ mr: 1 }}>
           Goods
         </Typography>
-        <FindField label="Find" value={sought} onChange={(v) => set("find", v)} width={210} />
-        <TextField
-          select
-          label="Collection"
-          value={collection}
-          onChange={(e) => set("in", e.target.value)}
-          sx={{ width: 180 }}
-        >
-          <MenuItem value="">All</MenuItem>
-          {collections.map((c) => (
-            <MenuItem key={c.id} value={c.id}>
-              {c.title}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField
-          select
-          label="State"
-          value={state}
-          onChange={(e) => set("state", e.target.value)}
-          sx={{ width: 160 }}
-        >
-          <MenuItem value="">Any</MenuItem>
-          {AVAILABILITIES.map((a) => (
-            <MenuItem key={a} value={a}>
-              {AVAILABILITY_WORDS[a]}
-            </MenuItem>
-          ))}
-          <MenuItem value="no-picture">Without a picture</MenuItem>
-        </TextField>
+        {products.length ? (
+          <>
+            <FindField label="Find" value={sought} onChange={(v) => set("find", v)} width={210} />
+            <TextField
+              select
+              label="Collection"
+              value={collection}
+              onChange={(e) => set("in", e.target.value)}
+              sx={{ width: 180 }}
+            >
+              <MenuItem value="">All</MenuItem>
+              {collections.map((c) => (
+                <MenuItem key={c.id} value={c.id}>
+                  {c.title}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label="State"
+              value={state}
+              onChange={(e) => set("state", e.target.value)}
+              sx={{ width: 160 }}
+            >
+              <MenuItem value="">Any</MenuItem>
+              {AVAILABILITIES.map((a) => (
+                <MenuItem key={a} value={a}>
+                  {AVAILABILITY_WORDS[a]}
+                </MenuItem>
+              ))}
+              <MenuItem value="no-picture">Without a picture</MenuItem>
+            </TextField>
+          </>
+        ) : null}
         {archived || isArchive ? (
           <Button
             size="small"
@@ -153,22 +165,26 @@ export function ProductsTable() {
           </Button>
         ) : null}
         <Box sx={{ flex: 1 }} />
-        <Button
-          variant="outlined"
-          startIcon={<Download size={16} aria-hidden />}
-          aria-haspopup="menu"
-          onClick={(e) => setMenu({ anchor: e.currentTarget, of: "save" })}
-        >
-          Save as a file
-        </Button>
-        <Button
-          variant="outlined"
-          component={Link}
-          to={`/s/${shop}/goods/import`}
-          startIcon={<FileUp size={16} aria-hidden />}
-        >
-          Bring in goods
-        </Button>
+        {products.length ? (
+          <>
+            <Button
+              variant="outlined"
+              startIcon={<Download size={16} aria-hidden />}
+              aria-haspopup="menu"
+              onClick={(e) => setMenu({ anchor: e.currentTarget, of: "save" })}
+            >
+              Save as a file
+            </Button>
+            <Button
+              variant="outlined"
+              component={Link}
+              to={`/s/${shop}/goods/import`}
+              startIcon={<FileUp size={16} aria-hidden />}
+            >
+              Bring in goods
+            </Button>
+          </>
+        ) : null}
         <Button
           variant="contained"
           component={Link}
@@ -274,55 +290,59 @@ export function ProductsTable() {
           text={
             sought ? `No product has “${sought}” in its title, SKU, tags or collection.` : "Nothing fits these filters."
           }
-          action={<Button onClick={() => setSearch({})}>Show all</Button>}
+          action={<Button onClick={() => setFilters({ find: "", in: "", state: "", archived: "" })}>Show all</Button>}
         />
       ) : (
         <Box sx={{ flex: 1, minHeight: 0 }}>
-          <DataGrid
-            aria-label="Goods"
-            rows={rows as Kept[]}
-            columns={columns}
-            rowHeight={54}
-            columnHeaderHeight={40}
-            checkboxSelection
-            disableRowSelectionOnClick
-            disableColumnMenu
-            rowSelectionModel={selected}
-            onRowSelectionModelChange={setSelected}
-            initialState={{ pagination: { paginationModel: { pageSize: 100 } } }}
-            pageSizeOptions={[25, 50, 100]}
-            processRowUpdate={update}
-            onProcessRowUpdateError={(error: unknown) =>
-              setProblem(error instanceof Error ? error.message : "That could not be done.")
-            }
-            isCellEditable={({ field, row }) => !(field === "stock" && row.variants.length > 0)}
-            localeText={{ noRowsLabel: "Nothing here", paginationRowsPerPage: "On a page" }}
-            sx={{
-              bgcolor: INK.raised,
-              borderColor: INK.line,
-              "--DataGrid-containerBackground": INK.paper,
-              "& .MuiDataGrid-columnHeaderTitle": { fontWeight: 650 },
-              "& .MuiDataGrid-columnSeparator": { color: INK.line },
-              "& .MuiDataGrid-cell": { borderColor: INK.line, fontVariantNumeric: "tabular-nums" },
-              "& .MuiDataGrid-cell:focus, & .MuiDataGrid-cell:focus-within": {
-                outline: `2px solid ${INK.ink}`,
-                outlineOffset: -2,
-              },
-              "& .MuiDataGrid-row.Mui-selected, & .MuiDataGrid-row.Mui-selected:hover": {
-                bgcolor: "rgb(245 197 24 / .22)",
-              },
-              "& .cell-edit": {
-                width: "100%",
-                height: "100%",
-                border: 0,
-                outline: 0,
-                textAlign: "right",
-                font: "inherit",
-                padding: "0 10px",
-                background: "none",
-              },
-            }}
-          />
+          {isThere ? (
+            <DataGrid
+              aria-label="Goods"
+              rows={rows as Kept[]}
+              columns={columns}
+              rowHeight={54}
+              columnHeaderHeight={40}
+              checkboxSelection
+              disableRowSelectionOnClick
+              disableColumnMenu
+              rowSelectionModel={selected}
+              onRowSelectionModelChange={setSelected}
+              initialState={{ pagination: { paginationModel: { pageSize: 100 } } }}
+              pageSizeOptions={[25, 50, 100]}
+              processRowUpdate={update}
+              onProcessRowUpdateError={(error: unknown) =>
+                setProblem(error instanceof Error ? error.message : "That could not be done.")
+              }
+              isCellEditable={({ field, row }) => !(field === "stock" && row.variants.length > 0)}
+              localeText={{ noRowsLabel: "Nothing here", paginationRowsPerPage: "On a page" }}
+              sx={{
+                bgcolor: INK.raised,
+                borderColor: INK.line,
+                "--DataGrid-containerBackground": INK.paper,
+                "& .MuiDataGrid-columnHeaderTitle": { fontWeight: 650 },
+                "& .MuiDataGrid-columnSeparator": { color: INK.line },
+                "& .MuiDataGrid-cell": { borderColor: INK.line, fontVariantNumeric: "tabular-nums" },
+                "& .MuiDataGrid-cell:focus, & .MuiDataGrid-cell:focus-within": {
+                  outline: `2px solid ${INK.ink}`,
+                  outlineOffset: -2,
+                },
+                "& .MuiDataGrid-row.Mui-selected, & .MuiDataGrid-row.Mui-selected:hover": {
+                  bgcolor: "rgb(245 197 24 / .22)",
+                },
+                "& .cell-edit": {
+                  width: "100%",
+                  height: "100%",
+                  border: 0,
+                  outline: 0,
+                  textAlign: "right",
+                  font: "inherit",
+                  padding: "0 10px",
+                  background: "none",
+                },
+              }}
+            />
+          ) : (
+            <Skeleton variant="rectangular" animation={false} sx={{ height: "100%" }} />
+          )}
         </Box>
       )}
       <Menu anchorEl={menu?.anchor ?? null} open={menu?.of === "bulk"} onClose={() => setMenu(null)}>

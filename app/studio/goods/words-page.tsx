@@ -20,10 +20,13 @@ export function WordsPage() {
   const [groups, setGroups] = useState<readonly (readonly string[])[]>(settings.synonyms);
   const [problem, setProblem] = useState<string | null>(null);
   const [tried, setTried] = useState("");
+  // Data that is loaded anew and says the same must not take away what is being written.
+  const said = JSON.stringify([settings.words, settings.synonyms]);
   useEffect(() => {
     setWords(settings.words);
     setGroups(settings.synonyms);
-  }, [settings]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [said]);
   const full = groups.filter((g) => g.length > 0);
   const isDirty = !sameJson(words, settings.words) || !sameJson(full, settings.synonyms);
   const keep = async () => {
