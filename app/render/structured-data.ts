@@ -1,3 +1,4 @@
+import type { BreadcrumbList, ItemAvailability, Offer, Product as ProductThing, WithContext } from "schema-dts";
 import { currencyDigits, decimalMoney } from "~/core/money";
 import {
   descriptionOf,
@@ -15,21 +16,26 @@ import { pathOf } from "~/kinds/parts";
 import type { ShopContent } from "./shop";
 import type { Target } from "./target";
 
+// The types of `schema-dts` know every name and enumeration of schema.org, so that a mistyped one does not compile.
+
 /** schema.org ItemAvailability for each of our states. */
-const AVAILABILITY: Readonly<Record<Availability, string>> = {
-  "in-stock": "InStock",
-  low: "LimitedAvailability",
-  "sold-out": "SoldOut",
-  "coming-soon": "PreSale",
-  "pre-order": "PreOrder",
-  "made-to-order": "MadeToOrder",
-  "collect-only": "InStoreOnly",
-  discontinued: "Discontinued",
+const AVAILABILITY: Readonly<Record<Availability, ItemAvailability>> = {
+  "in-stock": "https://schema.org/InStock",
+  low: "https://schema.org/LimitedAvailability",
+  "sold-out": "https://schema.org/SoldOut",
+  "coming-soon": "https://schema.org/PreSale",
+  "pre-order": "https://schema.org/PreOrder",
+  "made-to-order": "https://schema.org/MadeToOrder",
+  "collect-only": "https://schema.org/InStoreOnly",
+  discontinued: "https://schema.org/Discontinued",
 };
 
-type Thing = Readonly<Record<string, unknown>>;
+type Thing = WithContext<BreadcrumbList> | WithContext<ProductThing>;
 
-function breadcrumbs(steps: readonly { readonly name: string; readonly path: string }[], origin: string): Thing {
+function breadcrumbs(
+  steps: readonly { readonly name: string; readonly path: string }[],
+  origin: string,
+): WithContext<BreadcrumbList> {
   return {
     "@context": "https://schema.org",
     "@type": "BreadcrumbList",
@@ -47,7 +53,7 @@ const collectionSteps = (goods: Goods, collection: Collection | undefined) => [
   ...pathOf(goods.collections, collection).map((c) => ({ name: c.title, path: `/collections/${c.slug}` })),
 ];
 
-function productThing(product: Product, content: ShopContent, origin: string): Thing {
+function productThing(product: Product, content: ShopContent, origin: string): WithContext<ProductThing> {
   const { identity } = content.draft.look;
   const address = `${origin}/products/${product.slug}`;
   const pictures = [...new Set([...product.pictures, ...product.variants.flatMap((v) => v.picture ?? [])])].flatMap(
@@ -58,7 +64,7 @@ function productThing(product: Product, content: ShopContent, origin: string): T
       return [origin + (found.vector ? sourceOf(found) : renditionAddress(found, width))];
     },
   );
-  const offer = (variant?: Variant): Thing => {
+  const offer = (variant?: Variant): Offer => {
     const state = stateOf(product, variant);
     const sku = variant?.sku || product.sku;
     const gtin = variant ? variant.barcode : product.barcode;
@@ -67,7 +73,7 @@ function productThing(product: Product, content: ShopContent, origin: string): T
       url: variant ? `${address}?variant=${variant.id}` : address,
       price: decimalMoney(priceOf(product, variant), content.currency),
       priceCurrency: content.currency,
-      availability: `https://schema.org/${AVAILABILITY[state]}`,
+      availability: AVAILABILITY[state],
       itemCondition: "https://schema.org/NewCondition",
       ...(variant ? { name: variant.values.join(", ") } : {}),
       ...(sku ? { sku } : {}),

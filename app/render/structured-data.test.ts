@@ -1,0 +1,79 @@
+import Validator from "@adobe/structured-data-validator";
+import WebAutoExtractor from "@marbec/web-auto-extractor";
+import { describe, expect, it } from "vitest";
+import { AVAILABILITIES } from "~/core/goods";
+import { contentWith, goods } from "./fixtures/content";
+import { renderPage, structuredData, type Target } from ".";
+
+const ORIGIN = "http://shop.localhost:4311";
+const content = contentWith([]);
+const product = (id: string) => goods.products.find((p) => p.id === id)!;
+
+/** What a validator of schema.org for search results makes of a whole page, as it is served. */
+async function problemsOf(target: Target) {
+  const { html } = renderPage(target, content, ORIGIN, { every: "/a.js", goods: "/b.js" });
+  const data = new WebAutoExtractor({ addLocation: true, embedSource: [] }).parse(html);
+  const issues = await new Validator().validate(data);
+  return {
+    types: Object.keys(data.jsonld ?? {}),
+    errors: issues.filter((i) => i.severity === "ERROR").map((i) => i.issueMessage),
+  };
+}
+
+describe("structured data", () => {
+  it.each(goods.products.map((p) => [p.id, p] as const))(
+    "of product %s has what search engines ask for",
+    async (id, p) => {
+      const { types, errors } = await problemsOf({ page: "product", product: p });
+      expect(types).toEqual(expect.arrayContaining(["Product", "BreadcrumbList"]));
+      // A product without a picture is one that the seller has to give a picture; the page says nothing untrue of it.
+      expect(errors.filter((e) => !(id === "bare" && /image/.test(e)))).toEqual([]);
+    },
+  );
+
+  it("of a collection is the way to it", async () => {
+    const { types, errors } = await problemsOf({ page: "collection", collection: goods.collections[1] });
+    expect([types, errors]).toEqual([["BreadcrumbList"], []]);
+    const [crumbs] = structuredData({ page: "collection", collection: goods.collections[1] }, content, ORIGIN);
+    expect(crumbs).toMatchObject({
+      itemListElement: [
+        { name: "Home" },
+        { name: "One & only" },
+        { name: "Two", item: `${ORIGIN}/collections/two`, position: 3 },
+      ],
+    });
+  });
+
+  it("says each variant's own price, state and number, and the average of the reviews", () => {
+    const [thing] = structuredData({ page: "product", product: product("many") }, content, ORIGIN);
+    expect(thing).toMatchObject({
+      gtin13: "4006381333931",
+      offers: [
+        { price: "64.00", priceCurrency: "EUR", availability: "https://schema.org/LimitedAvailability", sku: "MANY-0" },
+        { price: "64.00", availability: "https://schema.org/SoldOut", name: "S, Kelp, Short" },
+        { price: "84.00", availability: "https://schema.org/InStock", url: `${ORIGIN}/products/many?variant=v2` },
+      ],
+      aggregateRating: { ratingValue: 4.5, reviewCount: 2 },
+    });
+  });
+
+  it("knows a state of schema.org for every state there is", () => {
+    for (const availability of AVAILABILITIES) {
+      const [thing] = structuredData(
+        { page: "product", product: { ...product("plain"), availability, availableFrom: "2027-03-14" } },
+        content,
+        ORIGIN,
+      );
+      expect(JSON.stringify(thing)).toMatch(/"availability":"https:\/\/schema\.org\/\w+"/);
+    }
+  });
+
+  it("never ends the element that it stands in", () => {
+    const { html } = renderPage({ page: "product", product: product("odd") }, content, ORIGIN, {
+      every: "/a.js",
+      goods: "/b.js",
+    });
+    const block = /<script type="application\/ld\+json">(.*?)<\/script>/.exec(html)![1]!;
+    expect((JSON.parse(block) as { name: string }).name).toBe(product("odd").title);
+  });
+});
