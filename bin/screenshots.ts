@@ -70,22 +70,28 @@ await page.keyboard.press("Escape");
 await page.keyboard.press("4");
 await page.frameLocator('iframe[title="Not found, wide"]').locator("#main").waitFor();
 await take("brand-all-pages");
-await page.keyboard.press("5");
-await wide().getByRole("button", { name: "Primary" }).first().waitFor();
-await take("brand-parts");
 await page.keyboard.press("2");
 await page.getByRole("link", { name: "Change theme" }).click();
 await page.frameLocator('iframe[title="Yuzu on a phone"]').locator(".card").first().waitFor();
 await take("themes");
 await area("Goods");
+await page.getByRole("grid", { name: "Goods" }).getByRole("row").nth(9).waitFor();
 await take("goods");
+await page.getByRole("link", { name: "Harbour Cone" }).click();
+await page.frameLocator('iframe[title^="The product’s page"]').locator(".opt").first().waitFor();
+await page.getByRole("region", { name: "Variants" }).scrollIntoViewIfNeeded();
+await take("goods-product");
+await page.getByRole("link", { name: "Open it on the bench" }).click();
+await wide().locator(".w-product-options").click();
+await take("product-layout");
+await area("Goods");
 await page.getByRole("link", { name: "Bring in goods" }).click();
 const file =
-  'SKU,Title,Price,Collection,Colour\nLK-110,"Larkspindle Delta 190, Dawn",66.50,Single-line kites,Dawn\nLK-800,Evening Ribbon,14.00,Windsocks,Heather\nLK-801,Gull Tail,a fiver,Windsocks,White\n';
+  "SKU,Title,Price,Collection,Colour\nLK-110,Larkspindle Delta 190,66.50,Single-line kites,Dawn\nLK-800,Evening Ribbon,14.00,Windsocks,Heather\nLK-801,Gull Tail,a fiver,Windsocks,White\n";
 await page
-  .getByLabel("CSV file")
+  .getByLabel("File with goods")
   .setInputFiles({ name: "new-goods.csv", mimeType: "text/csv", buffer: Buffer.from(file) });
-await page.getByText("Nothing is stored yet").waitFor();
+await page.getByText(/new products?, 1 changed/).waitFor();
 await take("import");
 await area("Pictures");
 await page.getByRole("complementary", { name: "About this picture" }).waitFor();
@@ -94,8 +100,10 @@ await take("pictures");
 const shop = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await shop.goto(SHOP);
 await take("shop-wide", shop);
-await shop.goto(`${SHOP}/products/larkspindle-delta-190-dawn`);
+await shop.goto(`${SHOP}/products/larkspindle-delta-190`);
 await take("product", shop);
+await shop.goto(`${SHOP}/collections/single-line-kites?level=Anyone`);
+await take("collection", shop);
 await shop.setViewportSize({ width: 390, height: 844 });
 await shop.goto(SHOP);
 await take("shop-phone", shop);

@@ -93,7 +93,7 @@ test("a new seller goes from an account to an open shop", async ({ page, context
     await expect(shop).toHaveTitle(`${name} · Jam from one kitchen`);
     await expect(shop.getByRole("heading", { level: 1 })).toHaveText("Jam that remembers the orchard");
     await shop.getByRole("link", { name: "Quince jelly" }).click();
-    await expect(shop.getByText("€5.20")).toBeVisible();
+    await expect(shop.getByText("€5.20").first()).toBeVisible();
   });
 });
 

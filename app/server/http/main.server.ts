@@ -2,6 +2,7 @@ import type { Server } from "node:http";
 import { resolve } from "node:path";
 import type { Express } from "express";
 import type { ServerBuild } from "react-router";
+import { dropOldCarts } from "../carts/index.server";
 import { config } from "../config/index.server";
 import { database, disconnect, migrate } from "../database/index.server";
 import { loadDemo } from "../demo/index.server";
@@ -38,6 +39,9 @@ export async function start(
   if (applied.length)
     say(`Database schema brought up to date (${applied.length} step${applied.length === 1 ? "" : "s"}).`);
   if (settings.demo) await loadDemo(settings.demoReset, say);
+  const tidy = () => void dropOldCarts().catch((error: unknown) => console.error(error));
+  tidy();
+  setInterval(tidy, 24 * 60 * 60_000).unref();
   const shops = await listen(storefront(), settings.shopPort);
   process.env.ZEST_SHOP_PORT_IN_USE = String(portOf(shops));
   const own = await listen(studio(build, mode === "production" ? assets : undefined, mode), settings.port);

@@ -1,6 +1,7 @@
 import { defaultPreset, StyleInjector } from "@dnd-kit/dom";
-import { move } from "@dnd-kit/helpers";
+import { arrayMove } from "@dnd-kit/helpers";
 import { DragDropProvider } from "@dnd-kit/react";
+import { isSortable } from "@dnd-kit/react/sortable";
 import { useState, type ReactNode } from "react";
 
 type SortingProps = {
@@ -25,9 +26,10 @@ export function Sorting({ order, onOrder, children }: SortingProps) {
     <DragDropProvider
       plugins={plugins}
       onDragEnd={(event) => {
-        if (event.canceled) return;
-        const next = move([...order], event);
-        if (next.some((id, i) => id !== order[i])) onOrder(next);
+        const { source } = event.operation;
+        // Where it stands is where it was seen to stand, also when it is let go in the moment in which it gets there.
+        if (event.canceled || !isSortable(source) || source.initialIndex === source.index) return;
+        onOrder(arrayMove([...order], source.initialIndex, source.index));
       }}
     >
       {children}
