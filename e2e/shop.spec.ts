@@ -109,6 +109,8 @@ test.describe("the published shop", () => {
 });
 
 test("every screen of the studio passes axe", async ({ page }) => {
+  // Twenty screens, each looked at whole.
+  test.setTimeout(240_000);
   await page.goto(`${STUDIO}/sign-in`);
   await expectAccessible(page);
   await page.goto(`${STUDIO}/account`);

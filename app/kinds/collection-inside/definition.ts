@@ -27,6 +27,7 @@ export const definition: Definition<CollectionInsideProps> = {
 .c-tile{display:flex;align-items:center;gap:.9rem;padding:.5rem;border:1px solid var(--line);border-radius:var(--card);text-decoration:none;min-height:3rem}
 .c-tile .pic{flex:0 0 3.5rem;aspect-ratio:1;border-radius:calc(var(--card)/2)}
 .c-tile:hover{border-color:var(--ink)}
-.c-tile span{font-weight:var(--strong)}
+.c-tile span{font-weight:var(--strong);min-width:0}
+@media (max-width:479.98px){.c-tile{flex-direction:column;align-items:flex-start;gap:.5rem;padding:.75rem}}
 `,
 };

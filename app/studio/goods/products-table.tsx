@@ -6,12 +6,17 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import { AVAILABILITIES, AVAILABILITY_WORDS, isInCollection, stateOf } from "~/core/goods";
 import { parseMoney } from "~/core/money";
 import { useStudio } from "../keeping";
-import { Blank, FindField, INK } from "../ui";
+import { Blank, FindField, INK, pageNonce } from "../ui";
 import { useChange, useGoods, useSay, type Kept } from "./data";
 import { BULK, BulkDialog, type BulkKind } from "./products-bulk";
 import { columnsOf, stockOf } from "./products-columns";
 
 const NONE: GridRowSelectionModel = { type: "include", ids: new Set() };
+const gridNonce = () => {
+  const nonce = pageNonce();
+  return nonce ? { nonce } : {};
+};
+
 /** All goods as a table: find, filter, change in place, change many at once. */
 export function ProductsTable() {
   const { products, collections, settings, waiting } = useGoods();
@@ -296,6 +301,7 @@ export function ProductsTable() {
         <Box sx={{ flex: 1, minHeight: 0 }}>
           {isThere ? (
             <DataGrid
+              {...gridNonce()}
               aria-label="Goods"
               rows={rows as Kept[]}
               columns={columns}

@@ -1,8 +1,8 @@
 import { defaultPreset, StyleInjector } from "@dnd-kit/dom";
-import { arrayMove } from "@dnd-kit/helpers";
+import { move } from "@dnd-kit/helpers";
 import { DragDropProvider } from "@dnd-kit/react";
-import { isSortable } from "@dnd-kit/react/sortable";
 import { useState, type ReactNode } from "react";
+import { pageNonce } from "../ui";
 
 type SortingProps = {
   /** Ids in their order. */
@@ -15,8 +15,7 @@ type SortingProps = {
 export function Sorting({ order, onOrder, children }: SortingProps) {
   // Its style sheet has to carry the page's nonce like every other.
   const [plugins] = useState(() => {
-    const nonce =
-      typeof document === "undefined" ? undefined : document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce;
+    const nonce = pageNonce();
     return [
       ...defaultPreset.plugins.filter((plugin) => plugin !== StyleInjector),
       StyleInjector.configure(nonce ? { nonce } : {}),
@@ -26,10 +25,9 @@ export function Sorting({ order, onOrder, children }: SortingProps) {
     <DragDropProvider
       plugins={plugins}
       onDragEnd={(event) => {
-        const { source } = event.operation;
-        // Where it stands is where it was seen to stand, also when it is let go in the moment in which it gets there.
-        if (event.canceled || !isSortable(source) || source.initialIndex === source.index) return;
-        onOrder(arrayMove([...order], source.initialIndex, source.index));
+        if (event.canceled) return;
+        const next = move([...order], event);
+        if (next.some((id, i) => id !== order[i])) onOrder(next);
       }}
     >
       {children}

@@ -6,3 +6,4 @@ export { useSize } from "./use-size";
 export { Swatch } from "./swatch";
 export { useBehind } from "./use-behind";
 export { Toolbar } from "./toolbar";
+export { pageNonce } from "./nonce";
