@@ -97,8 +97,8 @@ function Member({
             top: 3,
             right: 3,
             bgcolor: INK.raised,
-            width: 22,
-            height: 22,
+            width: 26,
+            height: 26,
             "&:hover": { bgcolor: INK.raised },
           }}
         >

@@ -91,8 +91,8 @@ function Tile({
             right: 3,
             bgcolor: INK.raised,
             border: `1px solid ${INK.line}`,
-            width: 24,
-            height: 24,
+            width: 26,
+            height: 26,
             "&:hover": { bgcolor: INK.raised },
           }}
         >
