@@ -178,19 +178,21 @@ export function ProductPictures({ product, set }: FormPart) {
       about="The first one stands on cards. Drag them into order; press one to say what it shows."
     >
       <Sorting order={order} onOrder={keep}>
-        <Box role="list" aria-label="Pictures in order" sx={{ display: "flex", flexWrap: "wrap", gap: 1.25 }}>
-          {order.map((id, index) => (
-            <Tile
-              key={id}
-              id={id}
-              index={index}
-              picture={pictures.find((p) => p.id === id)}
-              isFirst={id === product.pictures[0]}
-              isOpen={open === id}
-              onOpen={() => setOpen(open === id || id === FILM ? null : id)}
-              onTake={() => keep(order.filter((each) => each !== id))}
-            />
-          ))}
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.25 }}>
+          <Box role="list" aria-label="Pictures in order" sx={{ display: "contents" }}>
+            {order.map((id, index) => (
+              <Tile
+                key={id}
+                id={id}
+                index={index}
+                picture={pictures.find((p) => p.id === id)}
+                isFirst={id === product.pictures[0]}
+                isOpen={open === id}
+                onOpen={() => setOpen(open === id || id === FILM ? null : id)}
+                onTake={() => keep(order.filter((each) => each !== id))}
+              />
+            ))}
+          </Box>
           <Button
             variant="outlined"
             onClick={() => setChoosing(true)}
