@@ -13,7 +13,6 @@ declare module "react" {
       "zest-list": Own;
       "zest-search": Own;
       "zest-recent": Own;
-      "zest-cart": Own;
     }
   }
 }

@@ -2,7 +2,8 @@ import type { BreadcrumbList, ItemAvailability, Offer, Product as ProductThing, 
 import { currencyDigits, decimalMoney } from "~/core/money";
 import {
   descriptionOf,
-  isInCollection,
+  homeOf,
+  pathOf,
   priceOf,
   stateOf,
   type Availability,
@@ -12,7 +13,6 @@ import {
   type Variant,
 } from "~/core/goods";
 import { renditionAddress, sourceOf, widthsFor } from "~/core/pictures";
-import { pathOf } from "~/kinds/parts";
 import type { ShopContent } from "./shop";
 import type { Target } from "./target";
 
@@ -133,9 +133,9 @@ export function structuredData(target: Target, content: ShopContent, origin: str
   }
   if (target.page !== "product" || currencyDigits(content.currency) === undefined) return [];
   const { product } = target;
-  const home =
-    goods.collections.find((c) => c.id === product.collections[0]) ??
-    goods.collections.find((c) => isInCollection(goods, product, c));
-  const steps = [...collectionSteps(goods, home), { name: product.title, path: `/products/${product.slug}` }];
+  const steps = [
+    ...collectionSteps(goods, homeOf(goods, product)),
+    { name: product.title, path: `/products/${product.slug}` },
+  ];
   return [productThing(product, content, origin), breadcrumbs(steps, origin)];
 }

@@ -2,6 +2,7 @@ import { layoutFor, layoutProps, textPages, type Document, type Draft, type Layo
 import {
   canBuy,
   firstVariant,
+  indexOf,
   isNarrowed,
   makeProduct,
   NO_QUERY,
@@ -71,7 +72,7 @@ export function targetAt(path: string, query: URLSearchParams, documents: Docume
     return collection ? { page: "collection", collection, query: asked() } : NOT_FOUND;
   }
   if (area === "products") {
-    const product = goods.products.find((p) => p.slug === slug && p.title !== "");
+    const product = indexOf(goods).bySlug.get(slug);
     return product ? { page: "product", product, variant: askedVariant(product, query) } : NOT_FOUND;
   }
   if (area === "pages") {

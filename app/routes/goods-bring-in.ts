@@ -2,12 +2,13 @@ import { z } from "zod";
 import type { ColumnChoice } from "~/core/goods";
 import {
   addArchive,
-  goodsSettingsColumns,
   importGoods,
   importReviews,
   planImport,
   readReviews,
   readTableFile,
+  rememberColumns,
+  settingsOf,
 } from "~/server/goods/index.server";
 import { requireShop } from "~/server/http/guard.server";
 import { freshShop } from "~/server/shops/index.server";
@@ -21,7 +22,14 @@ const schema = z.object({
     .string()
     .max(100_000)
     .default("{}")
-    .transform((text) => JSON.parse(text) as unknown)
+    .transform((text, context) => {
+      try {
+        return JSON.parse(text) as unknown;
+      } catch {
+        context.addIssue({ code: "custom", message: "That is not JSON." });
+        return z.NEVER;
+      }
+    })
     .pipe(z.record(z.string().max(200), z.string().max(40))),
 });
 
@@ -58,7 +66,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     });
   }
   if (intent === "plan") {
-    const known = await goodsSettingsColumns(shop.id);
+    const { columns: known } = await settingsOf(shop.id);
     const plan = await planImport(shop, read.table, { ...known, ...columns } as ColumnChoice);
     return Response.json({
       step: "planned",
@@ -102,7 +110,7 @@ export async function action({ request, params }: Route.ActionArgs) {
           step: (at, of) => tell({ step: "lines", at, of }),
           signal: stop.signal,
         });
-        await goodsSettingsColumns(shop.id, columns);
+        await rememberColumns(shop.id, input.data.columns);
         tell({ step: "done", ...done, ...(pictures ? { pictures } : {}) });
       } catch (error) {
         if (stop.signal.aborted) tell({ step: "stopped" });

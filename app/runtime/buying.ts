@@ -1,15 +1,14 @@
+import { leadsTo, nearest, type Choosable } from "./choosing";
 import { all, one, post, sendsInPlace, showCount, toast } from "./page";
 
 // --- choosing a variant, and buying ---
 
-type Variant = {
+type Variant = Choosable & {
   readonly id: string;
-  readonly values: readonly string[];
   readonly price: string;
   readonly was: string;
   readonly state: string;
   readonly words: string;
-  readonly can: boolean;
   readonly most: number;
   readonly picture: string;
 };
@@ -24,16 +23,6 @@ function choice(): (string | undefined)[] {
     values[i] = field && "value" in field ? field.value || undefined : undefined;
   }
   return values;
-}
-
-/** The same in all else; where there is none, what keeps most of the earlier options, and rather what can be bought. */
-function nearest(values: readonly (string | undefined)[], turned: number): Variant | undefined {
-  const score = (v: Variant) =>
-    v.values.reduce((sum, value, i) => sum + (i !== turned && value === values[i] ? 2 ** (8 - i) : 0), 0) +
-    (v.can ? 0.5 : 0);
-  return variants
-    .filter((v) => v.values[turned] === values[turned])
-    .reduce<Variant | undefined>((best, v) => (best && score(best) >= score(v) ? best : v), undefined);
 }
 
 function priceNodes(variant: Variant): Node[] {
@@ -73,9 +62,8 @@ function showVariant(variant: Variant): void {
     // What each other value would lead to, now that these are chosen.
     const none = one("zest-options")?.dataset.none ?? "";
     for (const label of all(".opt", one(`[data-option="${i}"]`) ?? document.createElement("p"))) {
-      const own = one<HTMLInputElement>("input", label)?.value;
-      const fitting = variants.filter((v) => v.values.every((x, k) => (k === i ? x === own : x === variant.values[k])));
-      const state = fitting.length === 0 ? "none" : fitting.some((v) => v.can) ? "free" : "unavailable";
+      const own = one<HTMLInputElement>("input", label)?.value ?? "";
+      const state = leadsTo(variants, variant.values, i, own);
       const words = { free: "", unavailable: ", sold out", none: `, ${none.toLowerCase()}` }[state];
       label.dataset.state = state;
       label.title = `${own}${words}`;
@@ -111,7 +99,7 @@ export class Options extends HTMLElement {
       const name = (event.target as HTMLInputElement).name;
       const turned = Number(/^option-(\d)$/.exec(name)?.[1] ?? NaN);
       if (Number.isNaN(turned)) return;
-      const variant = nearest(choice(), turned);
+      const variant = nearest(variants, choice(), turned);
       if (variant) showVariant(variant);
     });
   }

@@ -2,6 +2,7 @@
  * Times collection pages and searches of a shop with many goods (1,000, 10,000 and 50,000 with 12 attributes each), in
  * milliseconds of CPU, and the import of 10,000 lines into a real database; prints the result as JSON. Made-up goods.
  */
+import { seeded } from "../../demo/pictures/random";
 import { makeProduct, NO_QUERY, searchGoods, type Goods, type GoodsQuery, type Product } from "../../app/core/goods";
 import { readCsv, writeCsv } from "../../app/core/formats";
 import { renderPage, type ShopContent } from "../../app/render";
@@ -15,24 +16,12 @@ const shop = await shopAt("larkspindle");
 const content = shop && (await contentOf(shop));
 if (!content) throw new Error("the demo shop is not loaded");
 
-/** A fixed sequence of numbers between 0 and 1 (mulberry32, public domain). */
-function sequence(seed: number) {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 const NOUNS = ["Kite", "Windsock", "Line", "Reel", "Spar", "Tail", "Swivel", "Cloth", "Kit", "Stake"];
 const WORDS = ["Amber", "Birch", "Cobalt", "Dune", "Ebb", "Fern", "Gale", "Harbour", "Isle", "Jetty", "Kelp", "Loft"];
 const ATTRIBUTES = Array.from({ length: 12 }, (_, i) => `Attribute ${i + 1}`);
 
 function manyGoods(count: number): Goods {
-  const random = sequence(count);
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  const { next: random, pick } = seeded(count);
   const products = Array.from({ length: count }, (_, i): Product => {
     const title = `${pick(WORDS)} ${pick(WORDS)} ${pick(NOUNS)} ${i}`;
     return makeProduct({

@@ -15,13 +15,16 @@ export type Facet = {
   readonly unit: string;
   /** With swatches where it is an option that has them. */
   readonly colours: ReadonlyMap<string, string>;
+  /** What bears each value; values in the order in which a person would put them. */
   readonly values: ReadonlyMap<string, Bits>;
 };
 
 /** What a shop's goods are found by, worked out once for each version of them. */
 export type GoodsIndex = {
   readonly products: readonly Product[];
+  /** Where a product stands in `products`, by its id. */
   readonly places: ReadonlyMap<string, number>;
+  readonly bySlug: ReadonlyMap<string, Product>;
   readonly all: Bits;
   readonly facets: ReadonlyMap<string, Facet>;
   readonly least: Float64Array;
@@ -124,8 +127,14 @@ function makeIndex(goods: Goods, now: number): GoodsIndex {
   return {
     products,
     places,
+    bySlug: new Map(products.map((p) => [p.slug, p])),
     all: full(size),
-    facets: new Map([...facets].map(([name, { facet }]) => [name, facet])),
+    facets: new Map(
+      [...facets].map(([name, { facet }]) => [
+        name,
+        { ...facet, values: new Map([...facet.values].sort(([a], [b]) => byValue(a, b))) },
+      ]),
+    ),
     least,
     most,
     open,
@@ -133,6 +142,3 @@ function makeIndex(goods: Goods, now: number): GoodsIndex {
     members: (collection) => membersOf(collection),
   };
 }
-
-/** The values of a facet, in the order in which a person would put them. */
-export const orderedValues = (facet: Facet): readonly string[] => [...facet.values.keys()].toSorted(byValue);

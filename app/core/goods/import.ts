@@ -314,3 +314,19 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
   }
   return { lines, given, columns, problems };
 }
+
+/** What a file would do to a product. */
+export type LineDoes = "new" | "changed" | "same";
+
+/** What would happen if a file were brought in. */
+export type ImportPlan = {
+  readonly columns: GoodsFile["columns"];
+  /** By product: its line, and how many lines of variants follow it. */
+  readonly lines: readonly { readonly line: GoodsLine; readonly variants: number; readonly does: LineDoes }[];
+  readonly problems: readonly LineProblem[];
+  readonly counts: Readonly<Record<LineDoes, number>>;
+  /** Collections that do not exist yet and would be made. */
+  readonly newCollections: readonly string[];
+  /** Names of pictures that are not in the library. */
+  readonly missingPictures: readonly string[];
+};

@@ -1,7 +1,8 @@
 export * from "./types";
 export * from "./availability";
 export * from "./barcode";
-export { indexOf, orderedValues, type Facet } from "./facets";
+export * from "./collections";
+export { indexOf } from "./facets";
 export * from "./import";
 export * from "./listing";
 export * from "./ranking";

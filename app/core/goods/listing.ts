@@ -1,5 +1,5 @@
 import { both, countBoth, countOf, either, has, bitsFor, put, type Bits } from "./bits";
-import { indexOf, orderedValues, RESERVED, type Facet, type GoodsIndex } from "./facets";
+import { indexOf, RESERVED, type Facet, type GoodsIndex } from "./facets";
 import { canBuy } from "./availability";
 import { SORTS, type Collection, type Goods, type Product, type Sort } from "./types";
 
@@ -101,8 +101,6 @@ export type ListingOptions = {
   /** Attributes that filter, by name, in order; absent: all. */
   readonly facets?: readonly string[] | undefined;
   readonly perPage: number;
-  /** Pages up to the one asked for, and not it alone. */
-  readonly upTo?: boolean;
 };
 
 const ranks = new WeakMap<GoodsIndex, Map<string, Int32Array>>();
@@ -156,7 +154,7 @@ export function list(
   goods: Goods,
   base: { readonly collection: Collection | undefined } | { readonly found: readonly Product[] },
   query: GoodsQuery,
-  { facets, perPage, upTo = false }: ListingOptions,
+  { facets, perPage }: ListingOptions,
 ): Listing {
   const index = indexOf(goods);
   const size = index.products.length;
@@ -192,9 +190,9 @@ export function list(
     const others = bits
       ? both(whole, ...chosen.filter((c) => c.facet !== facet).map((c) => c.bits), price, now, reduced)
       : result;
-    const values = orderedValues(facet).map((value) => ({
+    const values = [...facet.values].map(([value, bearers]) => ({
       value,
-      count: countBoth(others, facet.values.get(value)!),
+      count: countBoth(others, bearers),
       isWanted: wanted.includes(value),
     }));
     const { key, name, label, unit, colours } = facet;
@@ -213,8 +211,7 @@ export function list(
   const total = countOf(result);
   const pages = Math.max(1, Math.ceil(total / perPage));
   const page = Math.min(query.page, pages);
-  const skip = upTo ? 0 : (page - 1) * perPage;
-  const take = upTo ? page * perPage : perPage;
+  const skip = (page - 1) * perPage;
   const sort = query.sort ?? collection?.sort ?? "hand";
   const products: Product[] = [];
   if ("found" in base && !query.sort) {
@@ -224,14 +221,14 @@ export function list(
       if (at !== undefined && has(result, at)) products.push(product);
     }
     products.splice(0, skip);
-    products.splice(take);
+    products.splice(perPage);
   } else {
     let passed = 0;
     for (const at of orderOf(index, sort, collection)) {
       if (!has(result, at)) continue;
       if (passed++ < skip) continue;
       products.push(index.products[at]!);
-      if (products.length === take) break;
+      if (products.length === perPage) break;
     }
   }
   return {
@@ -254,13 +251,3 @@ export function chosenProducts(goods: Goods, collection: string | null, most: nu
   if (collection !== null && !found) return [];
   return list(goods, { collection: found }, NO_QUERY, { perPage: most, facets: [] }).products;
 }
-
-/** How many goods a collection shows. */
-export const sizeOf = (goods: Goods, collection: Collection): number => countOf(indexOf(goods).members(collection));
-
-/** Whether a product is in a collection, by hand, by rules, or through one inside of it. */
-export const isInCollection = (goods: Goods, product: Product, collection: Collection): boolean => {
-  const index = indexOf(goods);
-  const at = index.places.get(product.id);
-  return at !== undefined && has(index.members(collection), at);
-};

@@ -175,3 +175,16 @@ export function goesWith(
   }
   return [...result.values()].slice(0, most);
 }
+
+/** How one product does, for its seller. */
+export type Selling = {
+  readonly id: string;
+  readonly title: string;
+  readonly picture: string | null;
+  readonly score: number;
+  /** Pieces sold and looks in each of the last weeks, oldest first. */
+  readonly sold: readonly number[];
+  readonly seen: readonly number[];
+  readonly together: readonly (Pair & { readonly title: string })[];
+};
+export type SellsData = { readonly orders: number; readonly products: readonly Selling[] };

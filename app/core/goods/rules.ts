@@ -120,11 +120,3 @@ export function meets(product: Product, { field, name, op, value }: Rule, digits
 /** Whether a product belongs to a collection by its rules. */
 export const meetsRules = (product: Product, { all, rules }: CollectionRules, digits: number, now: number): boolean =>
   all ? rules.every((r) => meets(product, r, digits, now)) : rules.some((r) => meets(product, r, digits, now));
-
-/** A rule as a sentence: "Span is 190". */
-export function ruleWords(rule: Rule): string {
-  const what = rule.field === "attribute" ? (rule.name ?? "Attribute") : RULE_FIELDS[rule.field].label;
-  if (rule.op === "yes") return what;
-  if (rule.op === "no") return `Not: ${what.toLowerCase()}`;
-  return `${what} ${RULE_OPS[rule.op]} ${rule.value}`;
-}

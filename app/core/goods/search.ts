@@ -116,9 +116,6 @@ export function searchGoods(goods: Goods, query: string, most = 500): Found {
   return { products, fit: all.length ? "all" : products.length ? "some" : "none" };
 }
 
-export const searchProducts = (goods: Goods, query: string, most = 60): readonly Product[] =>
-  searchGoods(goods, query, most).products;
-
 /** A query that finds something where this one finds nothing: its words put right; undefined where there is none. */
 export function meantQuery(goods: Goods, query: string): string | undefined {
   const { mini } = indexFor(goods);

@@ -146,6 +146,13 @@ export type Goods = {
   readonly together?: Readonly<Record<string, readonly Pair[]>>;
 };
 
+/**
+ * A product as the seller has it: with the number of the change that last touched it, by which a slower tab is noticed, and
+ * its place in the shop's own order.
+ */
+export type StoredProduct = Product & { readonly version: number; readonly position: number };
+export type StoredCollection = Collection & { readonly position: number };
+
 /** A product that says nothing but what is given. */
 export function makeProduct(more: Partial<Product> & Pick<Product, "id" | "title">): Product {
   return {

@@ -10,7 +10,6 @@ import {
   stateOf,
   stateWords,
   valueState,
-  variantAfter,
   variantFor,
   withForValue,
   withOptions,
@@ -59,13 +58,6 @@ describe("choosing a variant", () => {
     expect(valueState(cone, [undefined, undefined], 1, "Squall")).toBe("free");
     // What is chosen of the option itself is no reason against another value of it.
     expect(valueState(cone, ["S", "Dawn"], 0, "L")).toBe("free");
-  });
-
-  it("goes to the same in all else, or to what is nearest", () => {
-    expect(variantAfter(cone, cone.variants[0], 0, "L")?.id).toBe("c");
-    expect(variantAfter(cone, cone.variants[0], 1, "Squall")?.id).toBe("d");
-    expect(variantAfter(cone, undefined, 1, "Dawn")?.id).toBe("a");
-    expect(variantAfter(cone, cone.variants[0], 1, "Nothing")).toBeUndefined();
   });
 
   it("shows first what can be bought", () => {

@@ -38,27 +38,6 @@ export function valueState(product: Product, choice: Choice, option: number, val
   return fitting.some((v) => canBuy(product, v)) ? "free" : "unavailable";
 }
 
-/**
- * The variant to show when `value` is chosen while `current` is shown: the same in all else; where there is none, the
- * nearest, which keeps as many of the earlier options as can be, and rather one that can be bought.
- */
-export function variantAfter(
-  product: Product,
-  current: Variant | undefined,
-  option: number,
-  value: string,
-): Variant | undefined {
-  const fitting = product.variants.filter((v) => v.values[option] === value);
-  const score = (v: Variant) => {
-    const kept = v.values.reduce(
-      (sum, each, i) => sum + (i !== option && each === current?.values[i] ? 2 ** (8 - i) : 0),
-      0,
-    );
-    return kept + (canBuy(product, v) ? 0.5 : 0);
-  };
-  return fitting.reduce<Variant | undefined>((best, v) => (best && score(best) >= score(v) ? best : v), undefined);
-}
-
 export const priceOf = (product: Product, variant?: Variant): Minor => variant?.price ?? product.price;
 export const compareAtOf = (product: Product, variant?: Variant): Minor | null =>
   variant && variant.price !== null ? variant.compareAt : (variant?.compareAt ?? product.compareAt);

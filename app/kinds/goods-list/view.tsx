@@ -3,7 +3,6 @@ import {
   list,
   meantQuery,
   NO_QUERY,
-  searchGoods,
   SORT_WORDS,
   SORTS,
   writeQuery,
@@ -283,16 +282,3 @@ export function View({ props }: ViewProps<GoodsListProps>) {
     </div>
   );
 }
-
-/** A search as a page of the shop shows it. */
-export const searchShown = (
-  goods: Parameters<typeof searchGoods>[0],
-  sought: string,
-  query: GoodsQuery,
-): Extract<Shown, { page: "search" }> => ({
-  page: "search",
-  sought,
-  found: searchGoods(goods, sought),
-  query,
-  address: "/search",
-});

@@ -2,7 +2,8 @@ import type { ReactNode } from "react";
 import {
   compareAtOf,
   firstVariant,
-  isInCollection,
+  homeOf,
+  pathOf,
   priceOf,
   priceSpan,
   type Collection,
@@ -23,41 +24,21 @@ export function useProduct(): { readonly product: Product; readonly variant: Var
   return product && { product, variant: firstVariant(product) };
 }
 
-/** The collection in whose trail a product stands: the first it is in. */
-export function useHomeOf(product: Product): Collection | undefined {
-  const { goods } = useEnv();
-  return (
-    goods.collections.find((c) => c.id === product.collections[0]) ??
-    goods.collections.find((c) => isInCollection(goods, product, c))
-  );
-}
-
 export type Crumb = { readonly name: string; readonly address?: string };
-
-/** A collection and those around it, outermost first. */
-export function pathOf(collections: readonly Collection[], collection: Collection | undefined): readonly Collection[] {
-  const path: Collection[] = [];
-  for (let at = collection; at && !path.includes(at); at = collections.find((c) => c.id === at!.parent))
-    path.unshift(at);
-  return path;
-}
 
 /** The way to the page that is shown, from the start. */
 export function useTrail(): readonly Crumb[] {
   const { shown, goods } = useEnv();
   const found = useProduct();
-  const home: Crumb = { name: "Home", address: "/" };
-  const fallback = { collections: [], id: "", title: "" } as unknown as Product;
-  const homeOf = useHomeOf(shown?.page === "product" ? shown.product : (found?.product ?? fallback));
-  const step = (c: Collection): Crumb => ({ name: c.title, address: collectionAddress(c) });
+  const start: Crumb = { name: "Home", address: "/" };
+  const steps = (collection: Collection | undefined): readonly Crumb[] =>
+    pathOf(goods.collections, collection).map((c) => ({ name: c.title, address: collectionAddress(c) }));
+  if (shown?.page === "search") return [start, { name: "Search" }];
   if (shown?.page === "collection") {
-    const path = pathOf(goods.collections, shown.collection);
-    if (path.length === 0) return [home, { name: "Everything" }];
-    return [home, ...path.slice(0, -1).map(step), { name: path.at(-1)!.title }];
+    const path = steps(shown.collection);
+    return [start, ...path.slice(0, -1), { name: path.at(-1)?.name ?? "Everything" }];
   }
-  if (shown?.page === "search") return [home, { name: "Search" }];
-  if (!found) return [home];
-  return [home, ...pathOf(goods.collections, homeOf).map(step), { name: found.product.title }];
+  return found ? [start, ...steps(homeOf(goods, found.product)), { name: found.product.title }] : [start];
 }
 
 export function Crumbs({ crumbs }: { crumbs: readonly Crumb[] }): ReactNode {

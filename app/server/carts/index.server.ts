@@ -49,9 +49,6 @@ export async function cartOf(shopId: string, id: string | undefined, goods: Good
   });
 }
 
-export const countOf = async (shopId: string, id: string | undefined): Promise<number> =>
-  (await linesOf(shopId, id)).reduce((sum, l) => sum + l.count, 0);
-
 export const cartInput = z.object({
   product: z.string().min(1).max(40),
   variant: z

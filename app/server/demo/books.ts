@@ -1,3 +1,5 @@
+import { seeded } from "../../../demo/pictures/random";
+
 // Invented: what happened in the demo shop. No order, visit or sentence here is anybody's.
 
 type Order = {
@@ -7,17 +9,6 @@ type Order = {
 type View = { readonly sku: string; readonly day: string; readonly count: number };
 
 const DAY = 86_400_000;
-
-/** A fixed sequence of numbers between 0 and 1 (mulberry32, public domain). */
-function sequence(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 /** What people like, and what they take along with it: chance of each. */
 const LIKED: Readonly<Record<string, number>> = {
@@ -68,7 +59,7 @@ export function demoFootfall(
   skus: readonly string[],
   now: number,
 ): { readonly orders: readonly Order[]; readonly views: readonly View[] } {
-  const random = sequence(20260614);
+  const { next: random } = seeded(20260614);
   const weights = skus.map((sku) => LIKED[sku] ?? 1);
   const sum = weights.reduce((a, b) => a + b, 0);
   const pick = () => {

@@ -102,7 +102,7 @@ function problemWith(draft: Draft, operations: readonly Operation[]): string | u
     if (document.title.trim() === "") return "A page needs a title.";
     const why = documentProblem(document);
     if (why) return why;
-    const stranger = [...touched].some(Boolean) ? strangerIn(document, document.root) : undefined;
+    const stranger = strangerIn(document, document.root);
     if (stranger) return `${nameOf(stranger)} makes no sense on “${document.title}”.`;
     const [unsound] = integrityOf(document);
     if (unsound) return `This change would damage the page (${unsound.code}).`;

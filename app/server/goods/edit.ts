@@ -12,10 +12,11 @@ import {
   type GoodsSettings,
   type Product,
   type ProductInput,
+  type StoredProduct,
 } from "~/core/goods";
-import { database, ShopRow } from "../database/index.server";
+import { atomically, database, ShopRow } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
-import type { All, StoredProduct } from "./rows";
+import type { All } from "./rows";
 import { changeGoods, goodsMoved } from "./store";
 
 /** What was not kept, and why, by where it was given. */
@@ -128,10 +129,12 @@ const changed = (product: Product, set: Bulk["set"]): Product => {
     ...next,
     attributes,
     price: times(next.price),
-    variants:
-      priceTimes === undefined
-        ? next.variants
-        : next.variants.map((v) => (v.price === null ? v : { ...v, price: times(v.price) })),
+    // What is sold in variants is counted by variant.
+    variants: next.variants.map((v) => ({
+      ...v,
+      price: v.price === null ? null : times(v.price),
+      stock: set.stock === undefined ? v.stock : set.stock,
+    })),
     tags: [...new Set([...next.tags.filter((t) => !removeTags.includes(t)), ...addTags])],
     collections: [...new Set([...next.collections.filter((c) => !takeFrom.includes(c)), ...addTo])],
   };
@@ -158,7 +161,8 @@ export async function changeProducts(shop: Shop, { ids, set }: Bulk): Promise<Ke
       const products = new Map(
         all.products.filter((p) => wanted.has(p.id)).map((p) => [p.id, changed(p, set)] as const),
       );
-      if (set.sku !== undefined) {
+      if (set.sku) {
+        if (products.size > 1) return { result: refused("sku", "A SKU is of one product only. Give each its own.") };
         const title = skusIn(all, ids[0]!).get(set.sku);
         if (title !== undefined) return { result: refused("sku", `“${title}” has the SKU “${set.sku}” already.`) };
       }
@@ -298,30 +302,36 @@ export async function orderCollections(shop: Shop, ids: readonly string[]): Prom
   });
 }
 
-/** What columns of goods files were said to mean; with `add`, what is said of more of them is remembered. */
-export async function goodsSettingsColumns(
-  shopId: string,
-  add?: Readonly<Record<string, string>>,
-): Promise<Readonly<Record<string, string>>> {
+/** Changes what a shop says of all its goods, after whoever is at it now. */
+const changeSettings = (shopId: string, change: (settings: GoodsSettings) => GoodsSettings): Promise<GoodsSettings> => {
   database();
-  const row = await ShopRow.findByPk(shopId, { rejectOnEmpty: true });
-  const settings = goodsSettings.parse(JSON.parse(row.goodsSettings));
-  if (!add || Object.keys(add).length === 0) return settings.columns;
-  const columns = Object.fromEntries(Object.entries({ ...settings.columns, ...add }).slice(-200));
-  await row.update({ goodsSettings: JSON.stringify({ ...settings, columns }) });
-  return columns;
+  return atomically(async (transaction) => {
+    const row = await ShopRow.findByPk(shopId, { transaction, lock: true, rejectOnEmpty: true });
+    const settings = goodsSettings.parse(change(goodsSettings.parse(JSON.parse(row.goodsSettings))));
+    await row.update({ goodsSettings: JSON.stringify(settings) }, { transaction });
+    return settings;
+  });
+};
+
+/** Columns whose meaning is remembered, at most. */
+const MOST_COLUMNS = 200;
+
+/** Remembers what columns of goods files were said to mean, for the next file. */
+export async function rememberColumns(shopId: string, add: Readonly<Record<string, string>>): Promise<void> {
+  if (Object.keys(add).length === 0) return;
+  await changeSettings(shopId, (settings) => ({
+    ...settings,
+    columns: Object.fromEntries(Object.entries({ ...settings.columns, ...add }).slice(-MOST_COLUMNS)),
+  }));
 }
 
 /** Keeps what a shop says of all its goods; a part that is not given stays. */
 export async function keepGoodsSettings(shop: Shop, raw: unknown): Promise<Kept<{ readonly settings: GoodsSettings }>> {
   const parsed = goodsSettings.partial().safeParse(raw);
   if (!parsed.success) return fromZod(parsed.error);
-  const row = await ShopRow.findByPk(shop.id, { rejectOnEmpty: true });
-  const given = Object.fromEntries(
-    Object.entries(raw as object).map(([k]) => [k, parsed.data[k as keyof GoodsSettings]]),
-  );
-  const settings = goodsSettings.parse({ ...(JSON.parse(row.goodsSettings) as object), ...given });
-  await row.update({ goodsSettings: JSON.stringify(settings) });
+  // Defaults fill in what was not given; only what was given is changed.
+  const given = Object.fromEntries(Object.entries(parsed.data).filter(([name]) => name in (raw as object)));
+  const settings = await changeSettings(shop.id, (had) => ({ ...had, ...given }));
   await goodsMoved(shop.id);
   return { ok: true, settings };
 }

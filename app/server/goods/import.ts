@@ -16,6 +16,8 @@ import {
   type GoodsField,
   type GoodsFile,
   type GoodsLine,
+  type ImportPlan,
+  type LineDoes,
   type LineProblem,
   type Option,
   type Product,
@@ -26,21 +28,6 @@ import { PictureRow } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import type { All } from "./rows";
 import { allGoodsOf, changeGoods, type Steps } from "./store";
-
-type Does = "new" | "changed" | "same";
-
-export type ImportPlan = {
-  readonly columns: GoodsFile["columns"];
-  readonly given: readonly GoodsField[];
-  /** What would happen, by product: a line and the lines of its variants. */
-  readonly lines: readonly { readonly line: GoodsLine; readonly variants: number; readonly does: Does }[];
-  readonly problems: readonly LineProblem[];
-  readonly counts: Readonly<Record<Does, number>>;
-  /** Collections that do not exist yet and would be made. */
-  readonly newCollections: readonly string[];
-  /** Names of pictures that are not in the library. */
-  readonly missingPictures: readonly string[];
-};
 
 const baseName = (written: string) => written.split(/[\\/]/).at(-1)!.toLowerCase();
 
@@ -223,7 +210,7 @@ function wanted({ line, variants }: Group, known: Product | undefined, context: 
   };
 }
 
-const doesOf = (next: Product, known: Product | undefined): Does => {
+const doesOf = (next: Product, known: Product | undefined): LineDoes => {
   if (!known) return "new";
   const plain = (p: Product) =>
     JSON.stringify({ ...p, description: plainOf(p.description), collections: p.collections.toSorted() });
@@ -312,7 +299,6 @@ export async function planImport(shop: Shop, table: Table, choice: ColumnChoice 
   });
   return {
     columns: prepared.file.columns,
-    given: prepared.file.given,
     lines,
     counts,
     problems: prepared.problems,

@@ -1,9 +1,8 @@
 export { addArchive, MOST_ARCHIVE_BYTES } from "./archive";
 export * from "./edit";
-export { exportTable, importGoods, planImport, type ImportDone, type ImportPlan } from "./import";
+export { exportTable, importGoods, planImport, type ImportDone } from "./import";
 export * from "./insights";
 export * from "./reviews";
-export type { StoredCollection, StoredProduct } from "./rows";
 export {
   allGoodsOf,
   goodsMoved,

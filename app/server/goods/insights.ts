@@ -1,9 +1,9 @@
 import { Op } from "sequelize";
 import { newId } from "~/core/document";
-import type { Pair } from "~/core/goods";
+import type { SellsData } from "~/core/goods";
 import { atomically, database, OrderLine, OrderRow, ProductView } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
-import { allGoodsOf, basketsOf, goodsOf } from "./store";
+import { allGoodsOf, basketsOf, goodsOf, ordersMoved } from "./store";
 
 const DAY = 86_400_000;
 const dayOf = (ms: number) => new Date(ms).toISOString().slice(0, 10);
@@ -33,22 +33,8 @@ export async function recordViews(
 /** Weeks that charts go back. */
 export const CHART_WEEKS = 12;
 
-export type Selling = {
-  readonly id: string;
-  readonly title: string;
-  readonly picture: string | null;
-  readonly score: number;
-  /** Pieces sold and looks in each of the last weeks, oldest first. */
-  readonly sold: readonly number[];
-  readonly seen: readonly number[];
-  readonly together: readonly (Pair & { readonly title: string })[];
-};
-
 /** What sells, what is looked at, and what is bought together, for the seller to read. */
-export async function whatSells(
-  shop: Shop,
-  now = Date.now(),
-): Promise<{ readonly orders: number; readonly products: readonly Selling[] }> {
+export async function whatSells(shop: Shop, now = Date.now()): Promise<SellsData> {
   database();
   const since = now - CHART_WEEKS * 7 * DAY;
   const [{ products }, goods, baskets, views] = await Promise.all([
@@ -121,4 +107,5 @@ export async function recordOrders(shopId: string, orders: readonly NewOrder[]):
       { transaction },
     );
   });
+  await ordersMoved(shopId);
 }

@@ -1,14 +1,8 @@
 import { Op, type Transaction } from "sequelize";
-import type { Collection, Product } from "~/core/goods";
+import { makeProduct, type Collection, type Product, type StoredCollection, type StoredProduct } from "~/core/goods";
 import { plainOf } from "~/core/rich";
 import { CollectionRow, ProductCollection, ProductRow } from "../database/index.server";
 
-/**
- * A product as it is stored: with the number of the change that last touched it, by which a slower tab is noticed, and its
- * place in the shop's own order.
- */
-export type StoredProduct = Product & { readonly version: number; readonly position: number };
-export type StoredCollection = Collection & { readonly position: number };
 export type All = { readonly products: readonly StoredProduct[]; readonly collections: readonly StoredCollection[] };
 
 /** All that stands in the column `more`: what is only ever read together with the rest. */
@@ -29,28 +23,11 @@ const MORE = [
 ] as const satisfies readonly (keyof Product)[];
 type More = Pick<Product, (typeof MORE)[number]> & { readonly rich?: Product["description"] };
 
-const NOTHING_MORE: More = {
-  cost: null,
-  taxClass: "standard",
-  oversell: false,
-  barcode: "",
-  weight: null,
-  specification: [],
-  video: null,
-  options: [],
-  variants: [],
-  related: [],
-  featured: false,
-  search: { title: "", description: "" },
-  words: {},
-};
-
 function toProduct(row: ProductRow, collections: readonly string[]): StoredProduct {
-  const { rich, ...more } = { ...NOTHING_MORE, ...(JSON.parse(row.more) as Partial<More>) };
+  const { rich, ...more } = JSON.parse(row.more) as Partial<More>;
   return {
-    id: row.id,
+    ...makeProduct({ ...more, id: row.id, title: row.title }),
     slug: row.slug,
-    title: row.title,
     description: rich ?? row.description,
     price: row.price,
     compareAt: row.compareAt,
@@ -66,9 +43,6 @@ function toProduct(row: ProductRow, collections: readonly string[]): StoredProdu
     createdAt: row.createdAt.toISOString(),
     version: row.version,
     position: row.position,
-    rating: null,
-    sold: 0,
-    ...more,
   };
 }
 

@@ -1,6 +1,6 @@
 import { promisify } from "node:util";
 import { gunzip, gzip } from "node:zlib";
-import { Op, type Transaction } from "sequelize";
+import { Op, QueryTypes, type Transaction } from "sequelize";
 import { currencyDigits } from "~/core/money";
 import {
   boughtTogether,
@@ -11,17 +11,18 @@ import {
   type Collection,
   type Goods,
   type GoodsSettings,
+  type Pair,
   type Product,
   type Review,
+  type StoredCollection,
+  type StoredProduct,
 } from "~/core/goods";
-import { readAll, toCollectionRow, toRow, type All, type StoredCollection, type StoredProduct } from "./rows";
+import { readAll, toCollectionRow, toRow, type All } from "./rows";
 import {
   atomically,
   CollectionRow,
   database,
   GoodsLog,
-  OrderLine,
-  OrderRow,
   ProductCollection,
   ProductRow,
   ReviewRow,
@@ -66,19 +67,48 @@ const DAY = 86_400_000;
 
 /** What was bought at once, of late. */
 export async function basketsOf(shopId: string, now = Date.now()): Promise<readonly Basket[]> {
-  database();
-  const orders = await OrderRow.findAll({
-    where: { shopId, createdAt: { [Op.gte]: new Date(now - LEARN_DAYS * DAY) } },
-    raw: true,
-  });
-  const lines = await OrderLine.findAll({ where: { orderId: { [Op.in]: orders.map((o) => o.id) } }, raw: true });
-  const byOrder = new Map<string, { product: string; count: number }[]>();
-  for (const line of lines) {
-    const list = byOrder.get(line.orderId) ?? [];
-    list.push({ product: line.productId, count: line.count });
-    byOrder.set(line.orderId, list);
+  type Row = { readonly id: string; readonly createdAt: Date; readonly productId: string; readonly count: number };
+  const rows = await database().query<Row>(
+    `SELECT o.id, o.createdAt, l.productId, l.count FROM orders o JOIN orderLines l ON l.orderId = o.id
+     WHERE o.shopId = ? AND o.createdAt >= ? ORDER BY o.id, l.line`,
+    { type: QueryTypes.SELECT, replacements: [shopId, new Date(now - LEARN_DAYS * DAY)] },
+  );
+  const baskets = new Map<string, { at: number; lines: { product: string; count: number }[] }>();
+  for (const { id, createdAt, productId, count } of rows) {
+    let basket = baskets.get(id);
+    if (!basket) baskets.set(id, (basket = { at: new Date(createdAt).getTime(), lines: [] }));
+    basket.lines.push({ product: productId, count });
   }
-  return orders.map((o) => ({ at: new Date(o.createdAt).getTime(), lines: byOrder.get(o.id) ?? [] }));
+  return [...baskets.values()];
+}
+
+type Learnt = {
+  readonly until: number;
+  readonly sold: ReadonlyMap<string, number>;
+  readonly together: Readonly<Record<string, readonly Pair[]>>;
+};
+/** A change of a price teaches nothing about what sells: what was learnt holds for a while, or until there are new orders. */
+const LEARNT_MS = 10 * 60_000;
+const learnt = new Map<string, Learnt>();
+
+async function learn(shopId: string): Promise<Learnt> {
+  const have = learnt.get(shopId);
+  if (have && have.until > Date.now()) return have;
+  const baskets = await basketsOf(shopId);
+  const fresh = {
+    until: Date.now() + LEARNT_MS,
+    sold: bestselling(baskets, Date.now()),
+    together: Object.fromEntries(boughtTogether(baskets)),
+  };
+  if (learnt.size >= MOST_SHOPS) learnt.clear();
+  learnt.set(shopId, fresh);
+  return fresh;
+}
+
+/** Makes what sells be worked out anew, after new orders. */
+export async function ordersMoved(shopId: string): Promise<void> {
+  learnt.delete(shopId);
+  await goodsMoved(shopId);
 }
 
 export const settingsOf = async (shopId: string): Promise<GoodsSettings> => {
@@ -92,10 +122,13 @@ const MOST_REVIEWS = 60;
 
 /** Goods as the shop shows them: with what shoppers said and bought. */
 async function compose(shop: Pick<Shop, "id" | "currency">, all: All): Promise<Goods> {
-  const [reviews, baskets, settings] = await Promise.all([reviewsOf(shop.id), basketsOf(shop.id), settingsOf(shop.id)]);
+  const [reviews, { sold, together }, settings] = await Promise.all([
+    reviewsOf(shop.id),
+    learn(shop.id),
+    settingsOf(shop.id),
+  ]);
   const shown: Record<string, Review[]> = {};
   for (const review of reviews) if (review.state === "shown") (shown[review.product] ??= []).push(review);
-  const sold = bestselling(baskets, Date.now());
   const rated = new Map(Object.entries(shown).map(([id, list]) => [id, ratingOf(list)]));
   return {
     products: all.products
@@ -116,7 +149,7 @@ async function compose(shop: Pick<Shop, "id" | "currency">, all: All): Promise<G
     synonyms: settings.synonyms,
     digits: currencyDigits(shop.currency) ?? 2,
     reviews: Object.fromEntries(Object.entries(shown).map(([id, list]) => [id, list.slice(0, MOST_REVIEWS)])),
-    together: Object.fromEntries(boughtTogether(baskets)),
+    together,
   };
 }
 
@@ -124,7 +157,8 @@ const underWay = new Map<string, Promise<Known>>();
 
 async function known(shop: Pick<Shop, "id" | "goodsVersion" | "currency">): Promise<Known> {
   const have = cache.get(shop.id);
-  if (have && have.version === shop.goodsVersion) return have;
+  // Whoever asks may have looked at the shop a moment ago; goods are never older than they were.
+  if (have && have.version >= shop.goodsVersion) return have;
   const key = `${shop.id} ${shop.goodsVersion}`;
   // A thousand shoppers who come at once have the goods read once.
   const running = underWay.get(key);
@@ -296,15 +330,20 @@ async function freeNames(
 /** How many changes can be taken back. */
 const REMEMBERED = 60;
 
-/**
- * Changes goods, all of it or nothing, as one step that can be taken back. `change` sees goods as they are once nobody else
- * can change them; it answers with what to change, or with a reason not to.
- */
-export async function changeGoods<T extends { readonly change?: GoodsChange }>(
+type Decided<T> = {
+  readonly result: T;
+  readonly change?: GoodsChange | undefined;
+  /** What has to be stored besides, in the same transaction. */
+  readonly besides?: (before: All, after: All, transaction: Transaction) => Promise<void>;
+};
+
+const isNothing = ({ products, collections }: GoodsChange) => !products?.size && !collections?.size;
+
+/** Lets one change of a shop's goods be made after the other, each of them whole, and remembers what came of it. */
+async function inTurn<T>(
   shop: Shop,
-  label: string,
-  decide: (all: All) => Promise<T> | T,
-  steps: Steps = {},
+  steps: Steps,
+  decide: (all: All, transaction: Transaction) => Promise<Decided<T>>,
 ): Promise<T> {
   database();
   const { result, fresh } = await atomically(async (transaction) => {
@@ -312,13 +351,11 @@ export async function changeGoods<T extends { readonly change?: GoodsChange }>(
     const row = await ShopRow.findByPk(shop.id, { transaction, lock: true, rejectOnEmpty: true });
     const have = cache.get(shop.id);
     const all = have && have.version === row.goodsVersion ? have.all : await readAll(shop.id, transaction);
-    const result = await decide(all);
-    const change = result.change;
-    if (!change || ((change.products?.size ?? 0) === 0 && (change.collections?.size ?? 0) === 0))
-      return { result, fresh: undefined };
+    const { result, change, besides } = await decide(all, transaction);
+    if (!change || isNothing(change)) return { result, fresh: undefined };
     const version = row.goodsVersion + 1;
     const next = await write(shop.id, all, change, version, transaction, steps);
-    await log(shop.id, label, all, next, change, transaction);
+    await besides?.(all, next, transaction);
     steps.signal?.throwIfAborted();
     await row.update({ goodsVersion: version }, { transaction });
     return { result, fresh: { version, all: next } };
@@ -329,6 +366,26 @@ export async function changeGoods<T extends { readonly change?: GoodsChange }>(
   }
   return result;
 }
+
+/**
+ * Changes goods, all of it or nothing, as one step that can be taken back. `decide` sees goods as they are once nobody else
+ * can change them; it answers with what to change, or with a reason not to.
+ */
+export const changeGoods = <T extends { readonly change?: GoodsChange }>(
+  shop: Shop,
+  label: string,
+  decide: (all: All) => T,
+  steps: Steps = {},
+): Promise<T> =>
+  inTurn(shop, steps, async (all) => {
+    const result = decide(all);
+    const { change } = result;
+    return {
+      result,
+      change,
+      besides: (before, after, transaction) => log(shop.id, label, before, after, change!, transaction),
+    };
+  });
 
 async function log(
   shopId: string,
@@ -383,39 +440,39 @@ export async function goodsSteps(shopId: string): Promise<GoodsSteps> {
 }
 
 /** Takes the last change of goods back, or does again what was taken back last; its words, or undefined where there is none. */
-export async function stepGoods(shop: Shop, direction: "undo" | "redo"): Promise<string | undefined> {
-  database();
-  const done = await atomically(async (transaction) => {
-    const row = await ShopRow.findByPk(shop.id, { transaction, lock: true, rejectOnEmpty: true });
+export const stepGoods = (shop: Shop, direction: "undo" | "redo"): Promise<string | undefined> =>
+  inTurn(shop, {}, async (_all, transaction) => {
     const entry = await GoodsLog.findOne({
       where: { shopId: shop.id, undone: direction === "redo" },
       order: [["seq", direction === "undo" ? "DESC" : "ASC"]],
       transaction,
     });
-    if (!entry) return undefined;
+    if (!entry) return { result: undefined };
     const logged = JSON.parse((await unpack(entry.body)).toString("utf8")) as Logged;
     const side = direction === "undo" ? 0 : 1;
     const idOf = (pair: readonly ({ readonly id: string } | null)[]) => (pair[0] ?? pair[1])!.id;
-    const change: GoodsChange = {
-      products: new Map(logged.products.map((pair) => [idOf(pair), pair[side]!])),
-      collections: new Map(logged.collections.map((pair) => [idOf(pair), pair[side]!])),
+    return {
+      result: entry.label,
+      change: {
+        products: new Map(logged.products.map((pair) => [idOf(pair), pair[side]!])),
+        collections: new Map(logged.collections.map((pair) => [idOf(pair), pair[side]!])),
+      },
+      besides: async () => void (await entry.update({ undone: direction === "undo" }, { transaction })),
     };
-    const version = row.goodsVersion + 1;
-    await write(shop.id, await readAll(shop.id, transaction), change, version, transaction, {});
-    await entry.update({ undone: direction === "undo" }, { transaction });
-    await row.update({ goodsVersion: version }, { transaction });
-    return entry.label;
   });
-  if (done !== undefined) {
-    cache.delete(shop.id);
-    forgetShops();
-  }
-  return done;
-}
 
-/** Makes all that is worked out from goods, reviews and orders be worked out anew. */
-export async function goodsMoved(shopId: string, transaction?: Transaction): Promise<void> {
-  await ShopRow.increment("goodsVersion", { where: { id: shopId }, ...(transaction ? { transaction } : {}) });
-  cache.delete(shopId);
+/** Makes what goods are shown with (reviews, words, ranks) be put together anew; the goods themselves are as they were. */
+export async function goodsMoved(shopId: string): Promise<void> {
+  await ShopRow.increment("goodsVersion", { where: { id: shopId } });
+  const row = await ShopRow.findByPk(shopId, { attributes: ["goodsVersion", "currency"], rejectOnEmpty: true });
+  const have = cache.get(shopId);
+  // Only when nothing else has happened since they were read.
+  if (have && have.version === row.goodsVersion - 1)
+    remember(shopId, {
+      version: row.goodsVersion,
+      all: have.all,
+      goods: await compose({ id: shopId, currency: row.currency }, have.all),
+    });
+  else cache.delete(shopId);
   forgetShops();
 }

@@ -39,11 +39,29 @@ function served(status: number, html: string, css: string): ServedPage {
   };
 }
 
+type Shown = { readonly version: number; readonly pictures: ReturnType<typeof picturesOf> };
+const shown = new Map<string, Shown>();
+/** Shops whose pictures are held in memory. */
+const MOST_SHOPS = 200;
+
+/** The pictures of a shop, read once for each state of them. */
+function picturesNow({ id, picturesVersion: version }: Shop): Shown["pictures"] {
+  const have = shown.get(id);
+  if (have?.version === version) return have.pictures;
+  const pictures = picturesOf(id);
+  shown.delete(id);
+  if (shown.size >= MOST_SHOPS) shown.delete(shown.keys().next().value!);
+  shown.set(id, { version, pictures });
+  // What could not be read is asked for again.
+  pictures.catch(() => shown.delete(id));
+  return pictures;
+}
+
 /** What the pages of a shop are drawn from; undefined while nothing has been published. */
 export async function contentOf(shop: Shop): Promise<ShopContent | undefined> {
   const draft = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
   if (!draft) return undefined;
-  const [goods, pictures] = await Promise.all([goodsOf(shop), picturesOf(shop.id)]);
+  const [goods, pictures] = await Promise.all([goodsOf(shop), picturesNow(shop)]);
   return { draft, goods, pictures, currency: shop.currency, locale: shop.locale };
 }
 

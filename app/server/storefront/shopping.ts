@@ -5,7 +5,7 @@ import { renditionAddress, sourceOf } from "~/core/pictures";
 import { formatMoney } from "~/core/money";
 import { priceSpan } from "~/core/goods";
 import { renderCards } from "~/render";
-import { cartInput, cartOf, changeCart, countOf, isCartId, tellInput, tellWhenThere } from "../carts/index.server";
+import { cartInput, cartOf, changeCart, tellInput, tellWhenThere } from "../carts/index.server";
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
 import { contentOf, drawn, messagePage } from "./pages";
 import { fromHere, originOf, perMinute, send, shopOf } from "./sending";
@@ -172,13 +172,6 @@ export function shopping(): Router {
     if (body.success && goods.products.some((p) => p.id === body.data.product))
       await noteView(shop.id, body.data.product);
     response.status(204).end();
-  });
-
-  /** How much is in the cart, for a browser whose own note of it got lost. */
-  router.get("/cart/count", async (request, response) => {
-    const id = cookieOf(request, "cart");
-    response.setHeader("Cache-Control", "no-store");
-    response.json({ count: isCartId(id) ? await countOf(shopOf(response).id, id) : 0 });
   });
   return router;
 }

@@ -22,29 +22,21 @@ import {
   COLUMN_MEANS,
   GOODS_FIELDS,
   type ColumnMeaning,
-  type GoodsLine,
+  type ImportPlan,
+  type LineDoes,
   type LineProblem,
 } from "~/core/goods";
 import { formatMoney } from "~/core/money";
 import { useStudio } from "../keeping";
 import { INK } from "../ui";
 
-type Does = "new" | "changed" | "same";
-export type Plan = {
-  readonly lines: readonly { readonly line: GoodsLine; readonly variants: number; readonly does: Does }[];
-  readonly problems: readonly LineProblem[];
-  readonly counts: Readonly<Record<Does, number>>;
-  readonly columns: readonly { readonly name: string; readonly means: ColumnMeaning; readonly sample: string }[];
-  readonly newCollections: readonly string[];
-  readonly missingPictures: readonly string[];
-};
 type ArchiveDone = {
   readonly added: number;
   readonly known: number;
   readonly problems: readonly { readonly file: string; readonly why: string }[];
 };
 type Told =
-  | { readonly step: "planned"; readonly plan: Plan; readonly problems: number }
+  | { readonly step: "planned"; readonly plan: ImportPlan; readonly problems: number }
   | { readonly step: "pictures" | "lines"; readonly at: number; readonly of: number }
   | {
       readonly step: "done";
@@ -56,12 +48,12 @@ type Told =
   | { readonly step: "stopped" }
   | { readonly step: "refused"; readonly why: string };
 
-const DOES: Readonly<Record<Does, string>> = { new: "new", changed: "changed", same: "as it is" };
+const DOES: Readonly<Record<LineDoes, string>> = { new: "new", changed: "changed", same: "as it is" };
 const count = (n: number, one: string, many: string) => `${n.toLocaleString("en")} ${n === 1 ? one : many}`;
 const UNREACHED = "The file did not reach the server. It is still chosen here; try again in a moment.";
 
 /** How each column was understood; what was understood wrongly is put right here, and remembered. */
-function Columns({ plan, onChange }: { plan: Plan; onChange: (name: string, means: ColumnMeaning) => void }) {
+function Columns({ plan, onChange }: { plan: ImportPlan; onChange: (name: string, means: ColumnMeaning) => void }) {
   const meanings: readonly (readonly [ColumnMeaning, string])[] = [
     ...GOODS_FIELDS.map((f) => [f, COLUMN_MEANS[f]] as const),
     ["attribute", "describes the product"],
@@ -117,7 +109,7 @@ function Problems({ problems, total }: { problems: readonly LineProblem[]; total
   );
 }
 
-function Lines({ plan }: { plan: Plan }) {
+function Lines({ plan }: { plan: ImportPlan }) {
   const { currency, locale } = useStudio((s) => s.shop);
   const total = plan.counts.new + plan.counts.changed + plan.counts.same;
   if (plan.lines.length === 0) return null;
@@ -184,7 +176,7 @@ export function BringIn() {
   const [archive, setArchive] = useState<File | null>(null);
   const [columns, setColumns] = useState<Readonly<Record<string, ColumnMeaning>>>({});
   const [told, setTold] = useState<Told | null>(null);
-  const [plan, setPlan] = useState<{ plan: Plan; problems: number } | null>(null);
+  const [plan, setPlan] = useState<{ plan: ImportPlan; problems: number } | null>(null);
   const [reading, setReading] = useState(false);
   const [over, setOver] = useState(false);
   const stop = useRef<AbortController | null>(null);

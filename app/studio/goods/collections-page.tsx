@@ -2,17 +2,17 @@ import { Box, Button, IconButton, Typography } from "@mui/material";
 import { GripVertical, Plus } from "lucide-react";
 import { useMemo } from "react";
 import { Link, useSearchParams } from "react-router";
-import { makeCollection, sizeOf } from "~/core/goods";
+import { makeCollection, sizeOf, type StoredCollection } from "~/core/goods";
 import { useStudio } from "../keeping";
 import { Blank, INK } from "../ui";
-import { useChange, useGoods, useSay, type KeptCollection } from "./data";
+import { useChange, useGoods, useSay } from "./data";
 import { Sorting, useSortable } from "./sorting";
 import { CollectionForm } from "./collection-form";
 
-type Node = { readonly collection: KeptCollection; readonly depth: number };
+type Node = { readonly collection: StoredCollection; readonly depth: number };
 
 /** Collections with those inside of them below, in their order. */
-function asTree(collections: readonly KeptCollection[]): readonly Node[] {
+function asTree(collections: readonly StoredCollection[]): readonly Node[] {
   const below = (parent: string | null, depth: number): Node[] =>
     collections
       .filter((c) => c.parent === parent)

@@ -1,16 +1,12 @@
 import { useCallback, useState } from "react";
 import { useOutletContext, useRevalidator } from "react-router";
-import type { Collection, GoodsSettings, Product, Review } from "~/core/goods";
+import type { GoodsSettings, Review, StoredCollection, StoredProduct } from "~/core/goods";
 import { useStudio, useStudioStore } from "../keeping";
-
-/** A product as the seller has it: with the change that touched it last, and its place in the shop's order. */
-export type Kept = Product & { readonly version: number; readonly position: number };
-export type KeptCollection = Collection & { readonly position: number };
 
 /** Everything of the Goods area, as the server has it. */
 export type GoodsData = {
-  readonly products: readonly Kept[];
-  readonly collections: readonly KeptCollection[];
+  readonly products: readonly StoredProduct[];
+  readonly collections: readonly StoredCollection[];
   readonly steps: { readonly undo: string | null; readonly redo: string | null };
   readonly reviews: readonly Review[];
   readonly settings: GoodsSettings;
@@ -28,7 +24,7 @@ export type Answer = {
   readonly id?: string;
   readonly label?: string | null;
   readonly count?: number;
-  readonly product?: Kept;
+  readonly product?: StoredProduct;
 };
 
 const UNREACHED: Answer = {

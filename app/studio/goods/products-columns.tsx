@@ -1,5 +1,5 @@
 import { Box, Typography } from "@mui/material";
-import { type GridColDef } from "@mui/x-data-grid";
+import type { GridColDef } from "@mui/x-data-grid";
 import { Link } from "react-router";
 import {
   AVAILABILITIES,
@@ -9,11 +9,11 @@ import {
   stateWords,
   type Availability,
   type AvailabilityWords,
+  type StoredProduct,
 } from "~/core/goods";
 import { decimalMoney, formatMoney } from "~/core/money";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { INK } from "../ui";
-import { type Kept } from "./data";
 
 const DOT: Readonly<Partial<Record<Availability, string>>> = {
   "in-stock": INK.leaf,
@@ -23,7 +23,7 @@ const DOT: Readonly<Partial<Record<Availability, string>>> = {
 };
 
 /** Pieces there are of all variants together; null where none are counted. */
-export const stockOf = (p: Kept): number | null =>
+export const stockOf = (p: StoredProduct): number | null =>
   p.variants.length
     ? p.variants.reduce<number | null>((sum, v) => (v.stock === null ? sum : (sum ?? 0) + v.stock), null)
     : p.stock;
@@ -47,7 +47,7 @@ export const columnsOf = ({
   locale,
   words,
   waiting,
-}: ColumnsGiven): GridColDef<Kept>[] => [
+}: ColumnsGiven): GridColDef<StoredProduct>[] => [
   {
     field: "picture",
     headerName: "Picture",

@@ -3,11 +3,11 @@ import { DataGrid, type GridRowSelectionModel } from "@mui/x-data-grid";
 import { Archive, ArchiveRestore, Copy, Download, FileUp, Plus } from "lucide-react";
 import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { AVAILABILITIES, AVAILABILITY_WORDS, isInCollection, stateOf } from "~/core/goods";
+import { AVAILABILITIES, AVAILABILITY_WORDS, isInCollection, stateOf, type StoredProduct } from "~/core/goods";
 import { parseMoney } from "~/core/money";
 import { useStudio } from "../keeping";
 import { Blank, FindField, INK, pageNonce } from "../ui";
-import { useChange, useGoods, useSay, type Kept } from "./data";
+import { useChange, useGoods, useSay } from "./data";
 import { BULK, BulkDialog, type BulkKind } from "./products-bulk";
 import { columnsOf, stockOf } from "./products-columns";
 
@@ -82,7 +82,7 @@ export function ProductsTable() {
     [pictureOf, titles, shop, currency, locale, settings.words, waiting],
   );
 
-  const update = async (next: Kept, old: Kept): Promise<Kept> => {
+  const update = async (next: StoredProduct, old: StoredProduct): Promise<StoredProduct> => {
     setProblem(null);
     const change: Record<string, unknown> = {};
     if (next.title !== old.title) change.title = next.title.trim();
@@ -105,7 +105,7 @@ export function ProductsTable() {
     if (Object.keys(change).length === 0) return old;
     const answer = await send({ intent: "bulk", change: { ids: [old.id], set: change } });
     if (!answer.ok) throw new Error(answer.problems?.[0]?.why ?? "That could not be done.");
-    return { ...old, ...change } as Kept;
+    return { ...old, ...change } as StoredProduct;
   };
 
   const ids = useMemo(
@@ -303,7 +303,7 @@ export function ProductsTable() {
             <DataGrid
               {...gridNonce()}
               aria-label="Goods"
-              rows={rows as Kept[]}
+              rows={rows as StoredProduct[]}
               columns={columns}
               rowHeight={54}
               columnHeaderHeight={40}

@@ -2,21 +2,10 @@ import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import { Link } from "react-router";
 import { Bar, BarChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
-import { HALF_LIFE_DAYS, type Pair } from "~/core/goods";
+import { HALF_LIFE_DAYS, type SellsData, type Selling } from "~/core/goods";
 import { sourceOf } from "~/core/pictures";
 import { useStudio } from "../keeping";
 import { Blank, INK } from "../ui";
-
-type Selling = {
-  readonly id: string;
-  readonly title: string;
-  readonly picture: string | null;
-  readonly score: number;
-  readonly sold: readonly number[];
-  readonly seen: readonly number[];
-  readonly together: readonly (Pair & { readonly title: string })[];
-};
-export type SellsData = { readonly orders: number; readonly products: readonly Selling[] };
 
 const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
 const percent = (share: number) => `${Math.round(share * 100)}%`;
