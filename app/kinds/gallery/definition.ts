@@ -34,7 +34,7 @@ export const definition: Definition<GalleryProps> = {
 .shot-open{display:block;cursor:zoom-in}
 .thumbs{display:flex;gap:.5rem;overflow-x:auto;padding:3px}
 .thumbs a{display:block;width:4.25rem;border-radius:calc(var(--card)/2);outline:2px solid transparent;outline-offset:1px;overflow:hidden}
-.thumbs .pic{aspect-ratio:var(--shape,4/5)}
+.thumbs .pic{display:block;aspect-ratio:var(--shape,4/5)}
 .thumbs a[aria-current]{outline-color:var(--ink)}
 .thumb-film{display:grid;place-items:center;aspect-ratio:var(--shape,4/5);background:var(--raised);font-size:var(--t-1)}
 .shot-badge{position:absolute;inset:0 auto auto 0}

@@ -1,7 +1,7 @@
-import { focusClass, sourceOf } from "~/core/pictures";
+import { sourceOf } from "~/core/pictures";
 import { badgeOf } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { Pic, useEnv, useProduct } from "../parts";
+import { Pic, Thumb, useEnv, useProduct } from "../parts";
 import type { GalleryProps } from "./definition";
 
 const SIZES = "(min-width:800px) 55vw, 100vw";
@@ -73,21 +73,7 @@ export function View({ props, arrangement }: ViewProps<GalleryProps>) {
             return (
               <li key={i}>
                 <a href={`#shot-${i + 1}`} aria-label={name(i)} {...(i === 0 ? { "aria-current": "true" } : {})}>
-                  {picture ? (
-                    <div className="pic">
-                      <img
-                        className={focusClass(picture)}
-                        src={sourceOf(picture, 160)}
-                        width={picture.width}
-                        height={picture.height}
-                        alt=""
-                        loading="lazy"
-                        decoding="async"
-                      />
-                    </div>
-                  ) : (
-                    <span className="thumb-film">Film</span>
-                  )}
+                  {picture ? <Thumb picture={picture} /> : <span className="thumb-film">Film</span>}
                 </a>
               </li>
             );

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Definition } from "../definition";
+import { GOODS_ROW } from "../parts/goods-row";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
@@ -27,21 +28,6 @@ export const definition: Definition<GoesWithProps> = {
   ],
   props,
   defaults: { heading: "Goes well with it", most: 4 },
-  style: {
-    all: {
-      set: "page",
-      width: "content",
-      headSize: 3,
-      columns: 4,
-      shape: "4/5",
-      spaceTop: 5,
-      spaceBottom: 6,
-      align: "start",
-    },
-    phone: { columns: 2 },
-  },
-  styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
-  css: `
-.s-goes-with .head,.s-recently-seen .head{margin-bottom:var(--s3);text-align:var(--align,start)}
-`,
+  ...GOODS_ROW,
+  css: `.s-goes-with .head{margin-bottom:var(--s3);text-align:var(--align,start)}`,
 };

@@ -1,6 +1,6 @@
 export * from "./env";
 export { Action, Words } from "./words";
-export { Pic } from "./pic";
+export { Pic, Thumb } from "./pic";
 export { ProductCard, Rating } from "./product-card";
 export * from "./shown";
 export { RichText } from "./rich";

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { focusClass, sourceOf, srcSetOf } from "~/core/pictures";
+import { focusClass, sourceOf, srcSetOf, type Picture } from "~/core/pictures";
 import { useEnv } from "./env";
 
 type PicProps = {
@@ -42,5 +42,22 @@ export function Pic({ picture, sizes, className = "", eager = false, at, alt }: 
         decoding={eager ? undefined : "async"}
       />
     </div>
+  );
+}
+
+/** A picture as small as a thumbnail; described in words where nothing beside it says what it shows. */
+export function Thumb({ picture, alt = "" }: { picture: Picture; alt?: string }): ReactNode {
+  return (
+    <span className="pic">
+      <img
+        className={focusClass(picture)}
+        src={sourceOf(picture, 160)}
+        width={picture.width}
+        height={picture.height}
+        alt={alt}
+        loading="lazy"
+        decoding="async"
+      />
+    </span>
   );
 }

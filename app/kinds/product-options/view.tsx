@@ -1,7 +1,6 @@
-import { focusClass, sourceOf } from "~/core/pictures";
 import { valueState, type Option, type Product, type Variant } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { useEnv, useProduct } from "../parts";
+import { Thumb, useEnv, useProduct } from "../parts";
 import type { ProductOptionsProps } from "./definition";
 
 type PickProps = { product: Product; variant: Variant | undefined; option: Option; at: number; none: string };
@@ -55,16 +54,7 @@ function Pick({ product, variant, option, at, none }: PickProps) {
               />
               <span className="opt-face">
                 {picture ? (
-                  <span className="pic">
-                    <img
-                      className={focusClass(picture)}
-                      src={sourceOf(picture, 160)}
-                      width={picture.width}
-                      height={picture.height}
-                      alt={v.name}
-                      loading="lazy"
-                    />
-                  </span>
+                  <Thumb picture={picture} alt={v.name} />
                 ) : option.picker === "swatches" && v.colour ? (
                   <svg viewBox="0 0 2 2" role="img" aria-label={v.name}>
                     <rect width="2" height="2" fill={v.colour} />

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Definition } from "../definition";
+import { GOODS_ROW } from "../parts/goods-row";
 
 const props = z.object({ heading: z.string().max(120), most: z.number().int().min(1).max(12) });
 export type RecentlySeenProps = z.infer<typeof props>;
@@ -20,19 +21,6 @@ export const definition: Definition<RecentlySeenProps> = {
   ],
   props,
   defaults: { heading: "You looked at", most: 4 },
-  style: {
-    all: {
-      set: "page",
-      width: "content",
-      headSize: 3,
-      columns: 4,
-      shape: "4/5",
-      spaceTop: 5,
-      spaceBottom: 6,
-      align: "start",
-    },
-    phone: { columns: 2 },
-  },
-  styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
-  css: ``,
+  ...GOODS_ROW,
+  css: `.s-recently-seen .head{margin-bottom:var(--s3);text-align:var(--align,start)}`,
 };

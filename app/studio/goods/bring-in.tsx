@@ -28,7 +28,7 @@ import {
 } from "~/core/goods";
 import { formatMoney } from "~/core/money";
 import { useStudio } from "../keeping";
-import { INK } from "../ui";
+import { FileInput, INK } from "../ui";
 
 type ArchiveDone = {
   readonly added: number;
@@ -357,28 +357,17 @@ export function BringIn() {
             )}
           </Typography>
           {reading ? <CircularProgress size={22} aria-label="Reading the file" /> : null}
-          <input
+          <FileInput
             ref={input}
-            type="file"
-            hidden
-            aria-label="File with goods"
+            label="File with goods"
             accept=".csv,.tsv,.txt,.xlsx,text/csv"
-            onChange={(e) => {
-              const chosen = e.target.files?.[0];
-              e.target.value = "";
-              if (chosen) choose(chosen);
-            }}
+            onFiles={([chosen]) => choose(chosen)}
           />
-          <input
+          <FileInput
             ref={zip}
-            type="file"
-            hidden
-            aria-label="ZIP of pictures"
+            label="ZIP of pictures"
             accept=".zip,application/zip"
-            onChange={(e) => {
-              setArchive(e.target.files?.[0] ?? null);
-              e.target.value = "";
-            }}
+            onFiles={([chosen]) => setArchive(chosen)}
           />
         </Box>
         {busy ? (

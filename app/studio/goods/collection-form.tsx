@@ -3,15 +3,13 @@ import {
   Autocomplete,
   Box,
   Button,
-  ButtonBase,
-  IconButton,
   MenuItem,
   TextField,
   ToggleButton,
   ToggleButtonGroup,
   Typography,
 } from "@mui/material";
-import { Plus, Trash2, X } from "lucide-react";
+import { Plus, Trash2 } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import {
   collectionInput,
@@ -31,83 +29,17 @@ import { PicturePicker } from "../pictures";
 import { INK } from "../ui";
 import { useChange, useGoods, useSay, type Problem } from "./data";
 import { Choice, Group, Row } from "./product-form";
-import { Sorting, useSortable } from "./sorting";
+import { Sorting, SortTile } from "./sorting";
 import { RuleRow } from "./rule-row";
 
-function Member({
-  id,
-  index,
-  title,
-  picture,
-  onTake,
-}: {
-  id: string;
-  index: number;
-  title: string;
-  picture: string | undefined;
-  onTake?: (() => void) | undefined;
-}) {
-  const { ref, handleRef, isDragging } = useSortable({ id, index });
-  return (
-    <Box ref={ref} role="listitem" sx={{ width: 92, opacity: isDragging ? 0.5 : 1, position: "relative" }}>
-      <ButtonBase
-        ref={handleRef}
-        aria-label={`${index + 1}: ${title}`}
-        sx={{
-          width: "100%",
-          height: 104,
-          border: `1px solid ${INK.line}`,
-          borderRadius: 1,
-          overflow: "hidden",
-          bgcolor: INK.paper,
-          cursor: "grab",
-        }}
-      >
-        {picture ? (
-          <Box
-            component="img"
-            draggable={false}
-            loading="lazy"
-            src={picture}
-            alt=""
-            sx={{ width: "100%", height: "100%", objectFit: "cover" }}
-          />
-        ) : null}
-      </ButtonBase>
-      <Typography
-        variant="caption"
-        sx={{
-          display: "-webkit-box",
-          WebkitLineClamp: 2,
-          WebkitBoxOrient: "vertical",
-          overflow: "hidden",
-          lineHeight: 1.25,
-          mt: 0.5,
-        }}
-      >
-        {title}
-      </Typography>
-      {onTake ? (
-        <IconButton
-          size="small"
-          aria-label={`Take out ${title}`}
-          onClick={onTake}
-          sx={{
-            position: "absolute",
-            top: 3,
-            right: 3,
-            bgcolor: INK.raised,
-            width: 26,
-            height: 26,
-            "&:hover": { bgcolor: INK.raised },
-          }}
-        >
-          <X size={13} aria-hidden />
-        </IconButton>
-      ) : null}
-    </Box>
-  );
-}
+const TWO_LINES = {
+  display: "-webkit-box",
+  WebkitLineClamp: 2,
+  WebkitBoxOrient: "vertical",
+  overflow: "hidden",
+  lineHeight: 1.25,
+  mt: 0.5,
+} as const;
 
 const KEYS = ["title", "slug", "description", "picture", "parent", "rules", "sort", "order"] as const;
 const inputOf = (c: Collection) => Object.fromEntries(KEYS.map((k) => [k, c[k]]));
@@ -422,14 +354,18 @@ export function CollectionForm({
                 const first = pictures.find((each) => each.id === p.pictures[0]);
                 const byHand = !collection.rules && members.includes(p.id);
                 return (
-                  <Member
+                  <SortTile
                     key={p.id}
                     id={p.id}
                     index={index}
-                    title={p.title}
+                    name={p.title}
                     picture={first && sourceOf(first, 160)}
                     onTake={byHand ? () => setMembers(members.filter((m) => m !== p.id)) : undefined}
-                  />
+                  >
+                    <Typography variant="caption" sx={TWO_LINES}>
+                      {p.title}
+                    </Typography>
+                  </SortTile>
                 );
               })}
             </Box>

@@ -1,107 +1,15 @@
-import { Box, Button, ButtonBase, IconButton, TextField, Tooltip, Typography } from "@mui/material";
-import { Film, ImagePlus, X } from "lucide-react";
+import { Box, Button, TextField, Typography } from "@mui/material";
+import { Film, ImagePlus } from "lucide-react";
 import { useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
-import { INK } from "../ui";
+import { FileInput, INK } from "../ui";
 import { Group, type FormPart } from "./product-form";
-import { Sorting, useSortable } from "./sorting";
+import { Sorting, SortTile } from "./sorting";
 
 const FILM = "film";
-
-function Tile({
-  id,
-  index,
-  picture,
-  isFirst,
-  onTake,
-  onOpen,
-  isOpen,
-}: {
-  id: string;
-  index: number;
-  picture: Picture | undefined;
-  isFirst: boolean;
-  isOpen: boolean;
-  onTake: () => void;
-  onOpen: () => void;
-}) {
-  const { ref, handleRef, isDragging } = useSortable({ id, index });
-  const name = id === FILM ? "Film" : picture?.alt || picture?.name || "A picture that is gone";
-  return (
-    <Box
-      ref={ref}
-      role="listitem"
-      sx={{
-        position: "relative",
-        width: 104,
-        border: `1px solid ${isOpen ? INK.ink : INK.line}`,
-        boxShadow: isOpen ? `0 3px 0 ${INK.lemon}` : undefined,
-        borderRadius: 1,
-        bgcolor: INK.paper,
-        opacity: isDragging ? 0.6 : 1,
-      }}
-    >
-      <ButtonBase
-        ref={handleRef}
-        onClick={onOpen}
-        aria-label={`${index + 1}: ${name}`}
-        sx={{ width: "100%", height: 118, overflow: "hidden", borderRadius: 1, cursor: "grab" }}
-      >
-        {picture ? (
-          <Box
-            component="img"
-            draggable={false}
-            src={sourceOf(picture, 320)}
-            alt=""
-            sx={{ width: "100%", height: "100%", objectFit: "cover" }}
-          />
-        ) : id === FILM ? (
-          <Film size={30} aria-hidden />
-        ) : (
-          <Typography variant="caption">gone</Typography>
-        )}
-      </ButtonBase>
-      {isFirst ? (
-        <Typography
-          variant="caption"
-          sx={{
-            position: "absolute",
-            left: 4,
-            bottom: 4,
-            px: 0.75,
-            bgcolor: INK.ink,
-            color: INK.paper,
-            borderRadius: 0.5,
-          }}
-        >
-          first
-        </Typography>
-      ) : null}
-      <Tooltip title="Take out">
-        <IconButton
-          size="small"
-          aria-label={`Take out ${name}`}
-          onClick={onTake}
-          sx={{
-            position: "absolute",
-            top: 3,
-            right: 3,
-            bgcolor: INK.raised,
-            border: `1px solid ${INK.line}`,
-            width: 26,
-            height: 26,
-            "&:hover": { bgcolor: INK.raised },
-          }}
-        >
-          <X size={14} aria-hidden />
-        </IconButton>
-      </Tooltip>
-    </Box>
-  );
-}
 
 /** What is said of a picture to those who don't see it; kept with the picture, wherever it stands. */
 function AltText({ picture }: { picture: Picture }) {
@@ -180,18 +88,39 @@ export function ProductPictures({ product, set }: FormPart) {
       <Sorting order={order} onOrder={keep}>
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.25 }}>
           <Box role="list" aria-label="Pictures in order" sx={{ display: "contents" }}>
-            {order.map((id, index) => (
-              <Tile
-                key={id}
-                id={id}
-                index={index}
-                picture={pictures.find((p) => p.id === id)}
-                isFirst={id === product.pictures[0]}
-                isOpen={open === id}
-                onOpen={() => setOpen(open === id || id === FILM ? null : id)}
-                onTake={() => keep(order.filter((each) => each !== id))}
-              />
-            ))}
+            {order.map((id, index) => {
+              const picture = pictures.find((p) => p.id === id);
+              return (
+                <SortTile
+                  key={id}
+                  id={id}
+                  index={index}
+                  name={id === FILM ? "Film" : picture?.alt || picture?.name || "A picture that is gone"}
+                  picture={picture && sourceOf(picture, 320)}
+                  blank={id === FILM ? <Film size={30} aria-hidden /> : <Typography variant="caption">gone</Typography>}
+                  isOpen={open === id}
+                  onOpen={() => setOpen(open === id || id === FILM ? null : id)}
+                  onTake={() => keep(order.filter((each) => each !== id))}
+                >
+                  {id === product.pictures[0] ? (
+                    <Typography
+                      variant="caption"
+                      sx={{
+                        position: "absolute",
+                        left: 5,
+                        bottom: 5,
+                        px: 0.75,
+                        bgcolor: INK.ink,
+                        color: INK.paper,
+                        borderRadius: 0.5,
+                      }}
+                    >
+                      first
+                    </Typography>
+                  ) : null}
+                </SortTile>
+              );
+            })}
           </Box>
           <Button
             variant="outlined"
@@ -214,17 +143,11 @@ export function ProductPictures({ product, set }: FormPart) {
           )}
         </Box>
       </Sorting>
-      <input
+      <FileInput
         ref={input}
-        type="file"
+        label="Film file"
         accept="video/mp4,video/webm"
-        hidden
-        aria-label="Film file"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = "";
-          if (file) void uploadFilm(file);
-        }}
+        onFiles={([file]) => void uploadFilm(file)}
       />
       {problem ? (
         <Typography color="error" role="alert">

@@ -4,7 +4,7 @@ import { useRef, useState } from "react";
 import { Link, useRevalidator } from "react-router";
 import type { Review, ReviewState } from "~/core/goods";
 import { useStudio } from "../keeping";
-import { Blank, IconAction, INK } from "../ui";
+import { Blank, FileInput, IconAction, INK } from "../ui";
 import { useChange, useGoods, useSay } from "./data";
 
 const STATE_WORDS: Readonly<Record<ReviewState, string>> = { held: "Waiting", shown: "Shown", hidden: "Hidden" };
@@ -171,17 +171,11 @@ function BringReviews() {
           A CSV file or workbook with the columns sku, stars, text; and name, title, date, answer if you have them.
         </Typography>
       </Box>
-      <input
+      <FileInput
         ref={input}
-        type="file"
-        hidden
-        aria-label="File with reviews"
+        label="File with reviews"
         accept=".csv,.xlsx,text/csv"
-        onChange={(e) => {
-          const chosen = e.target.files?.[0];
-          e.target.value = "";
-          if (chosen) void choose(chosen);
-        }}
+        onFiles={([chosen]) => void choose(chosen)}
       />
       {said ? <Alert severity={said.tone}>{said.text}</Alert> : null}
       {plan && file ? (

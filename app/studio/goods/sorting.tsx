@@ -1,8 +1,11 @@
 import { defaultPreset, StyleInjector } from "@dnd-kit/dom";
 import { move } from "@dnd-kit/helpers";
 import { DragDropProvider } from "@dnd-kit/react";
+import { useSortable } from "@dnd-kit/react/sortable";
+import { Box, ButtonBase, IconButton, Tooltip } from "@mui/material";
+import { X } from "lucide-react";
 import { useState, type ReactNode } from "react";
-import { pageNonce } from "../ui";
+import { INK, pageNonce } from "../ui";
 
 type SortingProps = {
   /** Ids in their order. */
@@ -32,6 +35,81 @@ export function Sorting({ order, onOrder, children }: SortingProps) {
     >
       {children}
     </DragDropProvider>
+  );
+}
+
+type SortTileProps = {
+  id: string;
+  index: number;
+  /** What it is, for those who don't see it. */
+  name: string;
+  /** Where its picture is. */
+  picture?: string | undefined;
+  /** What stands in place of a picture. */
+  blank?: ReactNode;
+  isOpen?: boolean;
+  onOpen?: () => void;
+  onTake?: (() => void) | undefined;
+  /** What is said of it on or under its picture. */
+  children?: ReactNode;
+};
+
+/** One of the things in `Sorting`, by its picture. */
+export function SortTile({ id, index, name, picture, blank, isOpen, onOpen, onTake, children }: SortTileProps) {
+  const { ref, handleRef, isDragging } = useSortable({ id, index });
+  return (
+    <Box ref={ref} role="listitem" sx={{ position: "relative", width: 104, opacity: isDragging ? 0.6 : 1 }}>
+      <ButtonBase
+        ref={handleRef}
+        onClick={onOpen}
+        aria-label={`${index + 1}: ${name}`}
+        sx={{
+          width: "100%",
+          height: 118,
+          overflow: "hidden",
+          border: `1px solid ${isOpen ? INK.ink : INK.line}`,
+          boxShadow: isOpen ? `0 3px 0 ${INK.lemon}` : undefined,
+          borderRadius: 1,
+          bgcolor: INK.paper,
+          cursor: "grab",
+        }}
+      >
+        {picture ? (
+          <Box
+            component="img"
+            draggable={false}
+            loading="lazy"
+            src={picture}
+            alt=""
+            sx={{ width: "100%", height: "100%", objectFit: "cover" }}
+          />
+        ) : (
+          blank
+        )}
+      </ButtonBase>
+      {children}
+      {onTake ? (
+        <Tooltip title="Take out">
+          <IconButton
+            size="small"
+            aria-label={`Take out ${name}`}
+            onClick={onTake}
+            sx={{
+              position: "absolute",
+              top: 3,
+              right: 3,
+              bgcolor: INK.raised,
+              border: `1px solid ${INK.line}`,
+              width: 26,
+              height: 26,
+              "&:hover": { bgcolor: INK.raised },
+            }}
+          >
+            <X size={14} aria-hidden />
+          </IconButton>
+        </Tooltip>
+      ) : null}
+    </Box>
   );
 }
 

@@ -4,7 +4,7 @@ import { useRef, useState } from "react";
 import { useRevalidator } from "react-router";
 import type { Picture } from "~/core/pictures";
 import { useStudioStore } from "../keeping";
-import { INK } from "../ui";
+import { FileInput, INK } from "../ui";
 import { ACCEPTED, upload } from "./upload";
 
 type UploaderProps = { onAdded?: (picture: Picture) => void; several?: boolean; label?: string };
@@ -35,7 +35,6 @@ export function Uploader({ onAdded, several = false, label = "Upload a picture" 
     }
     setShare(null);
     setProblems(failed);
-    if (input.current) input.current.value = "";
     await revalidate();
   };
   return (
@@ -72,15 +71,7 @@ export function Uploader({ onAdded, several = false, label = "Upload a picture" 
           or drop {several ? "them" : "it"} here · PNG, JPEG, WebP or SVG, up to 15 MB
         </Typography>
       </Box>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept={ACCEPTED}
-        multiple={several}
-        aria-label={label}
-        onChange={(event) => void take([...(event.target.files ?? [])])}
-      />
+      <FileInput ref={input} label={label} accept={ACCEPTED} multiple={several} onFiles={(files) => void take(files)} />
       {share !== null ? <LinearProgress variant="determinate" value={share * 100} aria-label="Uploading" /> : null}
       {problems.map((why) => (
         <Alert key={why} severity="error">

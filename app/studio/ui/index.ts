@@ -4,6 +4,7 @@ export { Zest } from "./zest";
 export { createKeyFrames, keysOf, KeyFramesProvider, useKeyFrame, useKeys, type KeyTable } from "./keys";
 export { useSize } from "./use-size";
 export { Swatch } from "./swatch";
+export { FileInput } from "./file-input";
 export { useBehind } from "./use-behind";
 export { Toolbar } from "./toolbar";
 export { pageNonce } from "./nonce";

@@ -30,7 +30,7 @@ import {
 } from "~/core/theme";
 import { useStudio, useStudioStore } from "../../keeping";
 import { ACCEPTED, PicturePicker } from "../../pictures";
-import { INK, Swatch } from "../../ui";
+import { FileInput, INK, Swatch } from "../../ui";
 import { ColourField } from "../colour-field";
 import { coloursOf } from "../palette";
 import { useShown } from "../shown";
@@ -136,17 +136,11 @@ function FromPicture() {
         <MenuItem onClick={() => setChoosing(true)}>A picture of the shop …</MenuItem>
         <MenuItem onClick={() => file.current?.click()}>A file, without keeping it …</MenuItem>
       </Menu>
-      <input
+      <FileInput
         ref={file}
-        hidden
-        type="file"
+        label="Picture to take colours from"
         accept={ACCEPTED}
-        aria-label="Picture to take colours from"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          event.target.value = "";
-          if (chosen) void read(() => Promise.resolve(chosen));
-        }}
+        onFiles={([chosen]) => void read(() => Promise.resolve(chosen))}
       />
       <PicturePicker
         open={choosing}

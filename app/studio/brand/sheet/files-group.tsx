@@ -5,7 +5,7 @@ import { replaceBrand } from "~/core/commands";
 import { planTokens, writeTokens, type TokenPlan } from "~/core/formats";
 import { THEMES, themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../../keeping";
-import { INK } from "../../ui";
+import { FileInput, INK } from "../../ui";
 import { brandRows } from "./versions-group";
 
 type Read = { readonly name: string; readonly plan: Extract<TokenPlan, { ok: true }> };
@@ -150,17 +150,11 @@ export function FilesGroup() {
           Read a look …
         </Button>
       </Box>
-      <input
+      <FileInput
         ref={file}
-        hidden
-        type="file"
+        label="File of design tokens"
         accept=".json,.tokens,application/json,application/design-tokens+json"
-        aria-label="File of design tokens"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          event.target.value = "";
-          if (chosen) void open(chosen);
-        }}
+        onFiles={([chosen]) => void open(chosen)}
       />
       {why ? (
         <Alert severity="error" sx={{ py: 0 }}>
