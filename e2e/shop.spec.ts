@@ -146,6 +146,10 @@ test("every screen of the studio passes axe", async ({ page }) => {
     await expect(page.locator("h1").first()).toBeVisible();
     await expectAccessible(page);
   }
+  await page.getByRole("navigation", { name: "Parts of Goods" }).getByRole("link", { name: "Products" }).click();
+  await page.getByRole("link", { name: "Larkspindle Delta 190" }).click();
+  await page.getByRole("textbox", { name: "Description", exact: true }).waitFor();
+  await expectAccessible(page);
   await area(page, "Pictures");
   await expectAccessible(page);
 });

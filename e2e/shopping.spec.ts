@@ -137,7 +137,7 @@ test("pictures are looked at closely, and left again by the keyboard", async ({ 
 test("a review is written, and waits", async ({ page }) => {
   await page.goto(`${DEMO}/products/dunlin-sled`);
   await page.getByText("Write a review").click();
-  await page.getByLabel("4 stars, very good").check({ force: true });
+  await page.getByLabel("4 stars, very good").check();
   await page.getByLabel("Your review").fill("Flew it off the pier.");
   await page.getByLabel("Your name, as it is shown").fill("Edda");
   await page.getByRole("button", { name: "Send it" }).click();

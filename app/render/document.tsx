@@ -164,7 +164,7 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
   const { look, documents } = content.draft;
   const theme = themeById(look.theme);
   const frame = documents.frame!;
-  const page = documentOf(target, documents);
+  const page = documentOf(target, documents, content.goods);
   const env = envOf(content, content.draft, undefined, shownOf(target, content.goods));
   const used = new Set<Picture>();
   const watching = {

@@ -57,7 +57,7 @@ export function PageBody({ target, documents, goods, theme, look, most = Infinit
   switch (target.page) {
     case "home":
     case "text": {
-      const document = documentOf(target, documents);
+      const document = documentOf(target, documents, goods);
       if (!document) return null;
       const main = document.root.slots.main ?? [];
       return (
@@ -72,7 +72,7 @@ export function PageBody({ target, documents, goods, theme, look, most = Infinit
     case "product":
     case "collection":
     case "search": {
-      const main = documentOf(target, documents)?.root.slots.main ?? [];
+      const main = documentOf(target, documents, goods)?.root.slots.main ?? [];
       return (
         <>
           {namesPage(main) ? null : <h1 className="unseen">{targetName(target, documents)}</h1>}

@@ -165,7 +165,7 @@ describe("what is drawn again is what would be drawn from scratch", () => {
   const copyOf = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
   const value = (property: string) => fc.constantFrom(...PROPERTIES[property]!.choices.map((c) => c.value));
   const change = fc.record({
-    property: fc.constantFrom("columns", "align", "shape", "spaceTop", "hidden"),
+    property: fc.constantFrom("columns", "align", "shape", "fit", "spaceTop", "hidden"),
     audience: fc.constantFrom("all", "phone", "tablet", "wide"),
     pick: fc.nat(50),
   });
@@ -175,13 +175,11 @@ describe("what is drawn again is what would be drawn from scratch", () => {
       fc.property(
         fc.array(change, { maxLength: 12 }),
         fc.constantFrom(...THEMES),
-        fc.option(value("shape"), { nil: undefined }),
-        (changes, theme, goodsShape) => {
-          const look = {
-            ...contentWith([], theme.id).draft.look,
-            brand: (goodsShape === undefined ? {} : { goodsShape: String(goodsShape) }) as Brand,
-          };
-          let node = everySection.find((s) => s.node.kind === "product-grid")!.node;
+        fc.record({ goodsShape: value("shape"), "goods.fit": value("fit") }, { requiredKeys: [] }),
+        fc.constantFrom("product-grid", "goods-list", "hero"),
+        (changes, theme, brand, kind) => {
+          const look = { ...contentWith([], theme.id).draft.look, brand: brand as Brand };
+          let node = [...everySection, ...everyLayoutPart].find((s) => s.node.kind === kind)!.node;
           for (const { property, audience, pick } of changes) {
             const choices = PROPERTIES[property]!.choices;
             node = {
@@ -195,8 +193,10 @@ describe("what is drawn again is what would be drawn from scratch", () => {
             expect(nodeCss(node, theme, look)).toBe(nodeCss(node, theme, look));
           }
           // The same node in another look is written anew.
-          const other = { ...look, brand: { goodsShape: "16/9" } };
-          expect(nodeCss(node, theme, other)).toBe(nodeCss(copyOf(node), theme, other));
+          for (const changed of [{ goodsShape: "16/9" }, { "goods.fit": "contain" }] as Brand[]) {
+            const other = { ...look, brand: changed };
+            expect(nodeCss(node, theme, other)).toBe(nodeCss(copyOf(node), theme, other));
+          }
         },
       ),
       { seed: 6, numRuns: 80 },
@@ -222,6 +222,20 @@ describe("layers", () => {
       "kind",
     ]);
   });
+
+  it.each(["product-grid", "goods-list", "goes-with", "recently-seen"])(
+    "give the goods of “%s” the shape and fit that the theme and the brand say",
+    (kind) => {
+      const { node } = [...everySection, ...everyLayoutPart].find((s) => s.node.kind === kind)!;
+      const { look } = contentWith([]).draft;
+      const said = (theme: string, brand: Brand) => {
+        const css = nodeCss(node, themeById(theme), { ...look, theme, brand });
+        return [/--shape:([^;}]+)/.exec(css)?.[1], /--goods-fit:([^;}]+)/.exec(css)?.[1]];
+      };
+      expect(said("yuzu", {})).toEqual(["1/1", undefined]);
+      expect(said("yuzu", { goodsShape: "3/4", "goods.fit": "contain" })).toEqual(["3/4", "contain"]);
+    },
+  );
 });
 
 it("every kind's defaults are what the kind itself allows", () => {

@@ -1,5 +1,5 @@
 import { layersOf, nodeCss as rulesOf, type Layer } from "~/core/cascade";
-import { walk, type Look, type Node, type StyleSheet } from "~/core/document";
+import { walk, type Brand, type Look, type Node, type StyleSheet } from "~/core/document";
 import type { Theme } from "~/core/theme";
 import { chassisOf, kindOf, levelOf, type Arrangement, type Kind } from "~/kinds";
 import { compileOwnCss } from "./own-css";
@@ -12,12 +12,17 @@ export function arrangementOf(kind: Kind, node: Node, theme: Theme): Arrangement
 }
 
 /** What a brand or a theme says about the goods in a section, as a style sheet. */
-const goodsSheet = (kind: string, shape: unknown): StyleSheet =>
-  kind === "product-grid" && typeof shape === "string" ? { all: { shape } } : {};
+function goodsSheet(kind: Kind, brand: Brand): StyleSheet {
+  if (!kind.definition.ofGoods) return {};
+  const { goodsShape: shape, "goods.fit": fit } = brand;
+  return {
+    all: { ...(typeof shape === "string" ? { shape } : {}), ...(typeof fit === "string" ? { fit } : {}) },
+  };
+}
 
-function themeSheet(kind: string, theme: Theme): StyleSheet {
-  const own = theme.kinds[kind]?.style ?? {};
-  const goods = goodsSheet(kind, theme.defaults.goodsShape).all;
+function themeSheet(kind: Kind, theme: Theme): StyleSheet {
+  const own = theme.kinds[kind.definition.kind]?.style ?? {};
+  const goods = goodsSheet(kind, theme.defaults).all;
   return goods ? { ...own, all: { ...goods, ...own.all } } : own;
 }
 
@@ -33,8 +38,8 @@ export function nodeLayers(node: Node, theme: Theme, look: Look): readonly Layer
   if (!kind) return [];
   const below: Layer[] = [
     { name: "kind", sheet: chassisOf(node).backdrop ? withScrim(kind.definition.style) : kind.definition.style },
-    { name: "theme", sheet: themeSheet(kind.definition.kind, theme) },
-    { name: "brand", sheet: goodsSheet(kind.definition.kind, look.brand.goodsShape) },
+    { name: "theme", sheet: themeSheet(kind, theme) },
+    { name: "brand", sheet: goodsSheet(kind, look.brand) },
     { name: "arrangement", sheet: arrangementOf(kind, node, theme).style ?? {} },
   ];
   return layersOf(node, below);
@@ -43,6 +48,9 @@ export function nodeLayers(node: Node, theme: Theme, look: Look): readonly Layer
 /** The class by which a part's own rules find it. */
 export const nodeClass = (node: Node): string => `n-${node.id}`;
 
+/** What of the look reaches the rules of single sections, besides the theme. */
+export const GOODS_SETTINGS = ["goodsShape", "goods.fit"] as const;
+
 const written = new WeakMap<Node, { readonly key: string; readonly css: string }>();
 
 /**
@@ -50,7 +58,7 @@ const written = new WeakMap<Node, { readonly key: string; readonly css: string }
  * it is seen in, and a change of one widget writes only what leads to it.
  */
 export function nodeCss(node: Node, theme: Theme, look: Look): string {
-  const key = `${theme.id} ${String(look.brand.goodsShape ?? "")}`;
+  const key = [theme.id, ...GOODS_SETTINGS.map((name) => String(look.brand[name] ?? ""))].join(" ");
   const known = written.get(node);
   if (known?.key === key) return known.css;
   const own = rulesOf(`.${nodeClass(node)}`, nodeLayers(node, theme, look));

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import type { Draft } from "~/core/document";
 import { describe, expect, it } from "vitest";
-import { NO_QUERY } from "~/core/goods";
+import { makeCollection, NO_QUERY } from "~/core/goods";
 import { contentWith, everySection, goods } from "./fixtures/content";
 import {
   addressOf,
@@ -104,13 +104,23 @@ describe("a layout", () => {
     ...other("product", "shelf", [], ["one"]),
   };
   const layoutOf = (id: string) =>
-    documentOf({ page: "product", product: goods.products.find((p) => p.id === id)! }, many)?.id;
+    documentOf({ page: "product", product: goods.products.find((p) => p.id === id)! }, many, goods)?.id;
 
   it("is the one made for the product, for a collection that it is in, or the one for all", () => {
     expect(layoutOf("bare")).toBe("special");
     expect(layoutOf("plain")).toBe("shelf");
-    const alone = { ...goods.products[0]!, collections: [] };
-    expect(documentOf({ page: "product", product: alone }, many)?.id).toBe("product");
+    const alone = { ...goods.products[0]!, id: "alone", collections: [] };
+    expect(documentOf({ page: "product", product: alone }, many, goods)?.id).toBe("product");
+    // In a collection by its rules is in it as well.
+    const cheap = makeCollection({
+      id: "cheap",
+      title: "Cheap",
+      rules: { all: true, rules: [{ field: "price", op: "under", value: "10" }] },
+    });
+    const ruled = { ...goods, products: [{ ...alone, price: 500 }], collections: [cheap] };
+    const shelf = { ...documents, ...other("product", "small", [], ["cheap"]) };
+    expect(documentOf({ page: "product", product: ruled.products[0]! }, shelf, ruled)?.id).toBe("small");
+    expect(documentOf({ page: "product", product: { ...alone, id: "dear" } }, shelf, ruled)?.id).toBe("product");
   });
 
   it("is looked at as what it draws, whatever is wished for", () => {

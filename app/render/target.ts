@@ -1,5 +1,6 @@
 import { layoutFor, layoutProps, textPages, type Document, type Draft, type LayoutSort } from "~/core/document";
 import {
+  collectionsWith,
   canBuy,
   firstVariant,
   indexOf,
@@ -108,14 +109,17 @@ export function shownOf(target: Target, goods: Goods): Shown | undefined {
 }
 
 /** The document that a page is drawn from; undefined for what is only said. */
-export function documentOf(target: Target, documents: Documents): Document | undefined {
+export function documentOf(target: Target, documents: Documents, goods: Goods): Document | undefined {
   switch (target.page) {
     case "home":
       return documents.home;
     case "text":
       return documents[target.id];
     case "product":
-      return layoutFor(documents, "product", { product: target.product.id, collections: target.product.collections });
+      return layoutFor(documents, "product", {
+        product: target.product.id,
+        collections: collectionsWith(goods, target.product),
+      });
     case "collection":
       return layoutFor(documents, "collection", { collections: target.collection ? [target.collection.id] : [] });
     case "search":
@@ -141,7 +145,9 @@ export function targetFor(documents: Documents, goods: Goods, id: string, addres
   }
   switch (props.of) {
     case "product": {
-      const drawn = goods.products.filter((p) => documentOf({ page: "product", product: p }, documents)?.id === id);
+      const drawn = goods.products.filter(
+        (p) => documentOf({ page: "product", product: p }, documents, goods)?.id === id,
+      );
       // The one with most to show: variants, pictures, reviews.
       const score = (p: Product) =>
         Math.min(p.variants.length, 4) +
@@ -153,7 +159,7 @@ export function targetFor(documents: Documents, goods: Goods, id: string, addres
     }
     case "collection": {
       const drawn = goods.collections.filter(
-        (collection) => documentOf({ page: "collection", collection }, documents)?.id === id,
+        (collection) => documentOf({ page: "collection", collection }, documents, goods)?.id === id,
       );
       const [fullest] = drawn.toSorted((a, b) => sizeOf(goods, b) - sizeOf(goods, a));
       return { page: "collection", collection: fullest };

@@ -1,7 +1,8 @@
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { Outlet } from "react-router";
+import { unpackGoods } from "~/core/goods";
 import { loadDraft } from "~/server/drafts/index.server";
-import { goodsOf } from "~/server/goods/index.server";
+import { packedGoodsOf } from "~/server/goods/index.server";
 import { requireShop, shopAddress } from "~/server/http/guard.server";
 import { picturesOf } from "~/server/pictures/index.server";
 import { publishedDraft } from "~/server/publishing/index.server";
@@ -15,7 +16,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { owner, shop } = await requireShop(request, params.shop);
   const [loaded, goods, pictures, published, shops] = await Promise.all([
     loadDraft(shop.id),
-    goodsOf(shop),
+    packedGoodsOf(shop),
     picturesOf(shop.id),
     shop.publicationId ? publishedDraft(shop.publicationId) : undefined,
     shopsOf(owner.id),
@@ -45,15 +46,16 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 function Studio({ loaderData }: Pick<Route.ComponentProps, "loaderData">) {
-  const [store] = useState(() => createStudioStore(loaderData));
+  const { pictures, published } = loaderData;
+  const { goods, stored } = useMemo(() => unpackGoods(loaderData.goods), [loaderData.goods]);
+  const [store] = useState(() => createStudioStore({ ...loaderData, goods }));
   const [keyFrames] = useState(createKeyFrames);
-  const { goods, pictures, published } = loaderData;
   useEffect(() => store.getState().refresh({ goods, pictures, published }), [store, goods, pictures, published]);
   return (
     <StudioProvider value={store}>
       <KeyFramesProvider value={keyFrames}>
         <Shell shops={loaderData.shops} owner={loaderData.owner}>
-          <Outlet />
+          <Outlet context={stored} />
         </Shell>
       </KeyFramesProvider>
     </StudioProvider>

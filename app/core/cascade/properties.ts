@@ -122,6 +122,17 @@ const LIST: readonly Property[] = [
     emission: declare("--shape", String),
   },
   {
+    name: "fit",
+    label: "Pictures",
+    group: "looks",
+    perDevice: true,
+    choices: [
+      { value: "cover", label: "Cropped to fill" },
+      { value: "contain", label: "Fitted, whole" },
+    ],
+    emission: declare("--goods-fit", String),
+  },
+  {
     name: "scrim",
     label: "Tint over picture",
     group: "looks",

@@ -29,6 +29,7 @@ const USED: Readonly<Record<string, string>> = {
   "--sides": "padding-inline",
   "--head": "font-size",
   "--shape": "aspect-ratio",
+  "--goods-fit": "object-fit",
   "--measure": "max-width",
   "--breaks": "white-space",
   "--ground": "background-image",

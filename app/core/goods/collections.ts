@@ -12,6 +12,13 @@ export const isInCollection = (goods: Goods, product: Product, collection: Colle
   return at !== undefined && has(index.members(collection), at);
 };
 
+/** The ids of all collections that a product is in, by hand or otherwise. */
+export const collectionsWith = (goods: Goods, product: Product): readonly string[] =>
+  goods.collections
+    // What is only being written is where it was put, though the shop does not sell it yet.
+    .filter((c) => product.collections.includes(c.id) || isInCollection(goods, product, c))
+    .map((c) => c.id);
+
 /** A collection and those around it, outermost first. */
 export function pathOf(collections: readonly Collection[], collection: Collection | undefined): readonly Collection[] {
   const path: Collection[] = [];

@@ -44,6 +44,24 @@ describe("a goods file", () => {
     expect(columns.map((c) => c.means)).toEqual(["title", "compareAt", "price", "collections", "stock", "attribute"]);
   });
 
+  it.each([
+    ["Article no.", "sku"],
+    ["Price incl. VAT", "price"],
+    ["Retail price (EUR)", "price"],
+    ["Price in £", "price"],
+    ["Cost (without tax)", "cost"],
+    ["Qty", "stock"],
+    ["RRP €", "compareAt"],
+    ["EAN-13 *", "barcode"],
+    ["product_name", "title"],
+    ["Weight (kg)", "attribute"],
+    ["Priceless", "attribute"],
+    ["Wind (Beaufort)", "attribute"],
+    ["", "none"],
+  ] as const)("takes a column called “%s” to mean %s", (name, means) => {
+    expect(readGoods(`${name},other\n1,2`, "EUR").columns[0]!.means).toBe(means);
+  });
+
   it("has its problems told line by line, and the good lines kept", () => {
     const text = [
       "title,price,stock,availability,available from,sku",
@@ -76,7 +94,7 @@ describe("a goods file", () => {
     expect(readGoods("name,colour\nx,red", "EUR").problems.map((p) => p.why)).toEqual([
       "No column says the price. Say which one does.",
     ]);
-    expect(readGoods("", "EUR").problems[0]!.why).toBe("The file is empty.");
+    expect(readGoods("", "EUR").problems).toEqual([{ line: 0, column: "", why: "The file is empty." }]);
   });
 });
 

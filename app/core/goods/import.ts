@@ -41,25 +41,36 @@ export type GoodsLine = {
   readonly attributes: Readonly<Record<string, string>>;
 };
 
+/** What is wrong with a line, counted from 1; line 0: with the file as a whole, of which nothing can be brought in then. */
 export type LineProblem = { readonly line: number; readonly column: string; readonly why: string };
 
 const FIELDS = {
-  sku: ["sku", "article number", "item number", "code"],
-  title: ["title", "name", "product", "product name"],
-  variantOf: ["variant of", "parent", "parent sku"],
+  sku: ["sku", "article", "article number", "article no", "item number", "item no", "product code", "code"],
+  title: ["title", "name", "product", "product name", "product title", "item", "item name"],
+  variantOf: ["variant of", "parent", "parent sku", "parent code"],
   options: ["options", "variant"],
-  description: ["description", "text", "details"],
-  price: ["price", "sale price", "unit price"],
-  compareAt: ["compare-at price", "compare at price", "compare at", "was", "old price", "list price"],
-  cost: ["cost", "cost price", "purchase price"],
-  taxClass: ["tax class", "tax", "vat"],
-  collections: ["collection", "collections", "category", "categories"],
-  tags: ["tags", "tag", "labels"],
-  pictures: ["picture", "pictures", "image", "images", "photo", "photos"],
-  stock: ["stock", "quantity", "in stock", "inventory"],
+  description: ["description", "product description", "long description", "text", "details"],
+  price: ["price", "sale price", "unit price", "retail price", "selling price", "gross price", "amount"],
+  compareAt: [
+    "compare-at price",
+    "compare at price",
+    "compare at",
+    "was",
+    "old price",
+    "list price",
+    "price before",
+    "regular price",
+    "rrp",
+  ],
+  cost: ["cost", "cost price", "purchase price", "unit cost"],
+  taxClass: ["tax class", "tax rate", "tax", "vat", "vat class"],
+  collections: ["collection", "collections", "category", "categories", "group", "department"],
+  tags: ["tags", "tag", "labels", "keywords"],
+  pictures: ["picture", "pictures", "image", "images", "photo", "photos", "picture file", "image file"],
+  stock: ["stock", "quantity", "qty", "in stock", "on hand", "inventory", "stock level", "pieces"],
   oversell: ["oversell", "sell when out", "backorder"],
-  barcode: ["barcode", "ean", "ean-13", "gtin"],
-  weight: ["weight (g)", "weight", "grams"],
+  barcode: ["barcode", "ean", "ean-13", "ean13", "ean code", "gtin", "gtin-13"],
+  weight: ["weight (g)", "weight in grams", "weight in g", "weight", "grams"],
   availability: ["availability", "state", "status"],
   availableFrom: ["available from", "arrives", "date"],
   featured: ["featured"],
@@ -122,9 +133,18 @@ const plainName = (column: string) =>
     .replace(/[_\s]+/g, " ")
     .trim();
 
+/** What is often written after the name of a column without changing what stands in it. */
+const ASIDE =
+  /[\s.,:#*/]+$|\s(in )?([a-z]{3}|[€$£¥])$|\s(incl|inc|including|excl|excluding|with|without)\.?\s[\w.]+$|\s?[([][^)\]]*[)\]]$/;
+
 const guess = (column: string): ColumnMeaning => {
-  const plain = plainName(column);
-  return GOODS_FIELDS.find((f) => (FIELDS[f] as readonly string[]).includes(plain)) ?? (column ? "attribute" : "none");
+  const whole = plainName(column);
+  for (let plain = whole, last = ""; plain !== last; last = plain, plain = plain.replace(ASIDE, "")) {
+    const field = GOODS_FIELDS.find((f) => (FIELDS[f] as readonly string[]).includes(plain));
+    // A weight without its unit would be read as grams.
+    if (field && (field !== "weight" || plain === whole)) return field;
+  }
+  return column ? "attribute" : "none";
 };
 
 const list = (cell: string) =>
@@ -184,11 +204,11 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
     Record<GoodsField, number>
   >;
   if (table.columns.length === 0)
-    return { lines: [], given: [], columns: [], problems: [{ line: 1, column: "", why: "The file is empty." }] };
+    return { lines: [], given: [], columns: [], problems: [{ line: 0, column: "", why: "The file is empty." }] };
   for (const field of ["title", "price"] as const) {
     if (!taken.has(field)) {
       problems.push({
-        line: 1,
+        line: 0,
         column: "",
         why: `No column says the ${COLUMN_MEANS[field]}. Say which one does.`,
       });

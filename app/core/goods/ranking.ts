@@ -80,12 +80,11 @@ export function boughtTogether(
  * is (inverse document frequency, Spärck Jones 1972), and a price that is not far off. Without what can't be bought.
  */
 export function alike(goods: Goods, product: Product, most: number, open: (p: Product) => boolean): readonly Product[] {
-  const marks = marksOf(goods);
-  const own = marks.of(product);
+  const all = bearersOf(goods);
   const scores = new Map<Product, number>();
-  for (const mark of own) {
+  for (const mark of marksOf(product)) {
     // What is only being written has marks that nothing in the shop bears yet.
-    const bearers = marks.bearers.get(mark) ?? [];
+    const bearers = all.get(mark) ?? [];
     const weight = Math.log(goods.products.length / bearers.length);
     for (const other of bearers) scores.set(other, (scores.get(other) ?? 0) + weight);
   }
@@ -100,16 +99,16 @@ export function alike(goods: Goods, product: Product, most: number, open: (p: Pr
     .map(({ other }) => other);
 }
 
-type Marks = {
-  readonly bearers: ReadonlyMap<string, readonly Product[]>;
-  readonly of: (p: Product) => readonly string[];
-};
-const known = new WeakMap<Goods, Marks>();
+type Bearers = ReadonlyMap<string, readonly Product[]>;
+const known = new WeakMap<Goods, Bearers>();
+/** What is known of a product stays true for as long as it is the same object: a change of one leaves the others' marks. */
+const marked = new WeakMap<Product, readonly string[]>();
 
-function marksOf(goods: Goods): Marks {
-  const done = known.get(goods);
+/** What a product has in common with others, if they have it. */
+function marksOf(p: Product): readonly string[] {
+  const done = marked.get(p);
   if (done) return done;
-  const of = (p: Product): string[] => [
+  const marks = [
     ...new Set([
       ...[...p.options.map((o) => o.name), ...Object.keys(p.attributes)].flatMap((name) =>
         valuesOf(p, name).map((value) => `${name}\u0000${value}`),
@@ -118,18 +117,24 @@ function marksOf(goods: Goods): Marks {
       ...p.collections.map((c) => `@${c}`),
     ]),
   ];
+  marked.set(p, marks);
+  return marks;
+}
+
+function bearersOf(goods: Goods): Bearers {
+  const done = known.get(goods);
+  if (done) return done;
   const bearers = new Map<string, Product[]>();
   for (const p of goods.products)
-    for (const mark of of(p)) {
+    for (const mark of marksOf(p)) {
       const list = bearers.get(mark);
       if (list) list.push(p);
       else bearers.set(mark, [p]);
     }
   // A mark that half the shop bears tells nothing, and is where the time would go.
   for (const [mark, list] of bearers) if (list.length > Math.max(200, goods.products.length / 2)) bearers.set(mark, []);
-  const made = { bearers, of };
-  known.set(goods, made);
-  return made;
+  known.set(goods, bearers);
+  return bearers;
 }
 
 /** What two products share, in words: "Level Anyone, Lines 1". */

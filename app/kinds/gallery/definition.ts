@@ -43,7 +43,7 @@ export const definition: Definition<GalleryProps> = {
 .a-grid .thumbs{display:none}
 @media (min-width:800px){
 .w-gallery:not(.a-grid) .shot .pic,.w-gallery:not(.a-grid) .shot video{max-height:calc(100svh - 9rem);min-height:22rem}
-.a-beside .gallery{grid-template-columns:4.5rem minmax(0,1fr);align-items:start}
+.a-beside .gallery{grid-template-columns:calc(4.25rem + 6px) minmax(0,1fr);align-items:start}
 .a-beside .stage{grid-column:2;grid-row:1}
 .a-beside .thumbs{flex-direction:column;grid-row:1}
 .gallery-swipe{display:none}

@@ -24,6 +24,7 @@ export const definition: Definition<GoodsListProps> = {
   slots: ["main"],
   only: ["collection", "search"],
   tag: "section",
+  ofGoods: true,
   arrangements: [
     { id: "side", name: "Filters at the side" },
     { id: "above", name: "Filters above" },
@@ -64,7 +65,7 @@ export const definition: Definition<GoodsListProps> = {
     tablet: { columns: 2 },
     phone: { columns: 2 },
   },
-  styles: ["columns", "shape", "width", "spaceTop", "spaceBottom", "hidden", "set"],
+  styles: ["columns", "shape", "fit", "width", "spaceTop", "spaceBottom", "hidden", "set"],
   css: `
 .list{display:grid;gap:var(--s3) var(--s5)}
 .list-bar{display:flex;flex-wrap:wrap;gap:.6rem 1.2rem;align-items:center;justify-content:space-between;margin-bottom:var(--s2)}

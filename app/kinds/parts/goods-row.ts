@@ -2,6 +2,7 @@ import type { Definition } from "../definition";
 
 /** How sections look that show some goods below a heading. */
 export const GOODS_ROW = {
+  ofGoods: true,
   style: {
     all: {
       set: "page",
@@ -15,5 +16,5 @@ export const GOODS_ROW = {
     },
     phone: { columns: 2 },
   },
-  styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
-} as const satisfies Pick<Definition, "style" | "styles">;
+  styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape", "fit"],
+} as const satisfies Pick<Definition, "ofGoods" | "style" | "styles">;

@@ -19,6 +19,7 @@ export const definition: Definition<ProductGridProps> = {
   level: "section",
   slots: ["main"],
   tag: "section",
+  ofGoods: true,
   arrangements: [
     { id: "cards", name: "Cards" },
     { id: "shelf", name: "Shelf to slide along" },
@@ -45,7 +46,7 @@ export const definition: Definition<ProductGridProps> = {
       align: "start",
     },
   },
-  styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
+  styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape", "fit"],
   css: `
 .goods-top{display:flex;flex-wrap:wrap;align-items:end;justify-content:space-between;gap:var(--s2) var(--s4);margin-bottom:var(--s4)}
 .goods-top>div{display:flex;flex-direction:column;gap:var(--s2);flex:1 1 20rem;text-align:var(--align,start);align-items:var(--align-box,flex-start)}

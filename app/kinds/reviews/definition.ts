@@ -57,7 +57,7 @@ textarea.field{min-height:8rem;resize:vertical}
 .stars-in{border:0;padding:0;margin:0;display:flex;gap:.15rem}
 .stars-in legend{font-weight:var(--strong);font-size:var(--t-1);padding:0}
 .review-form .stars-in label{position:relative;display:block;width:2.5rem;height:2.75rem;cursor:pointer}
-.stars-in input{position:absolute;inset:0;opacity:0;width:100%;height:100%;margin:0;cursor:pointer}
+.stars-in input{position:absolute;inset:0;z-index:1;opacity:0;width:100%;height:100%;margin:0;cursor:pointer}
 .stars-in i{display:block;width:1.9rem;height:1.9rem;margin:.4rem .3rem;background:var(--rating);clip-path:var(--rating-sign)}
 .stars-in label:has(:checked)~label i{background:var(--line)}
 .stars-in:not(:has(:checked)) i{background:var(--line)}

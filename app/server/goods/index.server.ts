@@ -8,6 +8,7 @@ export {
   goodsMoved,
   goodsOf,
   goodsSteps,
+  packedGoodsOf,
   reviewsOf,
   settingsOf,
   stepGoods,

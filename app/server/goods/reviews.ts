@@ -92,7 +92,7 @@ export async function readReviews(shop: Shop, table: Table): Promise<ReviewsRead
   if (missing.length)
     return {
       reviews: [],
-      problems: missing.map((f) => ({ line: 1, column: f, why: `No column is called “${NAMES[f][0]}”.` })),
+      problems: missing.map((f) => ({ line: 0, column: f, why: `No column is called “${NAMES[f][0]}”.` })),
     };
   const problems: LineProblem[] = table.problems.map((p) => ({ ...p, column: "" }));
   const reviews = table.rows.flatMap(({ line, cells }) => {
@@ -104,13 +104,15 @@ export async function readReviews(shop: Shop, table: Table): Promise<ReviewsRead
       text: cell("text"),
       name: cell("name") || "A customer",
     });
-    const written = cell("at") ? new Date(cell("at")) : new Date();
+    const day = cell("at");
+    // Only the ISO way of writing a day reads the same everywhere (ISO 8601).
+    const written = day ? new Date(/^\d{4}-\d{2}-\d{2}/.test(day) ? day : Number.NaN) : new Date();
     if (!product) problems.push({ line, column: "sku", why: `There is no product with the SKU “${cell("sku")}”.` });
     if (!parsed.success)
       for (const issue of parsed.error.issues)
         problems.push({ line, column: issue.path.join("."), why: issue.message });
     if (Number.isNaN(written.getTime()))
-      problems.push({ line, column: "date", why: `“${cell("at")}” is not a day. Write it like 2026-03-01.` });
+      problems.push({ line, column: "date", why: `“${day}” is not a day. Write it like 2026-03-01.` });
     return product && parsed.success && !Number.isNaN(written.getTime())
       ? [{ ...parsed.data, product, at: written, answer: cell("answer").slice(0, 2000) }]
       : [];

@@ -6,6 +6,7 @@ import {
   boughtTogether,
   bestselling,
   goodsSettings,
+  packGoods,
   ratingOf,
   type Basket,
   type Collection,
@@ -32,7 +33,7 @@ import { forgetShops, type Shop } from "../shops/index.server";
 
 const [pack, unpack] = [promisify(gzip), promisify(gunzip)];
 
-type Known = { readonly version: number; readonly all: All; readonly goods: Goods };
+type Known = { readonly version: number; readonly all: All; readonly goods: Goods; packed?: string };
 const cache = new Map<string, Known>();
 /** Shops whose goods are held in memory. */
 const MOST_SHOPS = 50;
@@ -195,6 +196,12 @@ export async function allGoodsOf(shop: Pick<Shop, "id" | "goodsVersion" | "curre
       return seen ? { ...p, rating: seen.rating, sold: seen.sold } : p;
     }),
   };
+}
+
+/** All goods as one text, for the studio (`unpackGoods`). Written once for each version of the goods. */
+export async function packedGoodsOf(shop: Pick<Shop, "id" | "goodsVersion" | "currency">): Promise<string> {
+  const have = await known(shop);
+  return (have.packed ??= packGoods({ ...have.goods, ...(await allGoodsOf(shop)) }));
 }
 
 /** What a change makes of goods: what is put in place of the product or collection with that id; null takes it away. */

@@ -6,19 +6,25 @@ import {
   Dialog,
   DialogContent,
   DialogTitle,
+  Link,
   TextField,
   Typography,
 } from "@mui/material";
-import { Plus, Trash2, X } from "lucide-react";
-import { useState } from "react";
+import { ChevronDown, ChevronUp, Plus, Trash2, X } from "lucide-react";
+import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { addLayout, removeLayout, renameLayout, setLayoutFor, type Outcome } from "~/core/commands";
-import { layoutFor, layoutProps, layoutsOf, newId, type Document } from "~/core/document";
+import { layoutProps, layoutsOf, newId, type Document } from "~/core/document";
+import { collectionAddress } from "~/kinds/parts";
+import { documentOf } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { IconAction, INK } from "../ui";
 
 const SORTS = ["product", "collection"] as const;
 type Thing = { readonly sort: "products" | "collections"; readonly id: string; readonly label: string };
+
+/** Names of pages that are listed below a layout. */
+const MOST_LISTED = 200;
 
 /** One layout, with its name and the goods that it is for. */
 function Entry({
@@ -28,7 +34,7 @@ function Entry({
 }: {
   document: Document;
   onRun: (outcome: Outcome) => void;
-  onOpen: () => void;
+  onOpen: (address?: string) => void;
 }) {
   const store = useStudioStore();
   const goods = useStudio((s) => s.goods);
@@ -37,13 +43,20 @@ function Entry({
   const isForAll = document.id === props.of;
   const [title, setTitle] = useState(document.title);
   const draft = () => store.getState().draft;
-  const users =
-    props.of === "product"
-      ? goods.products.filter(
-          (p) => layoutFor(documents, "product", { product: p.id, collections: p.collections })?.id === document.id,
-        ).length
-      : goods.collections.filter((c) => layoutFor(documents, "collection", { collections: [c.id] })?.id === document.id)
-          .length;
+  const users = useMemo(
+    () =>
+      props.of === "product"
+        ? goods.products
+            .filter((product) => documentOf({ page: "product", product }, documents, goods)?.id === document.id)
+            .map(({ title, slug }) => ({ title, address: `/products/${slug}` }))
+        : goods.collections
+            .filter(
+              (collection) => documentOf({ page: "collection", collection }, documents, goods)?.id === document.id,
+            )
+            .map((c) => ({ title: c.title, address: collectionAddress(c) })),
+    [props.of, goods, documents, document.id],
+  );
+  const [isListed, setListed] = useState(false);
   const things: readonly Thing[] = [
     ...goods.collections.map((c): Thing => ({ sort: "collections", id: c.id, label: c.title })),
     ...(props.of === "product"
@@ -78,10 +91,17 @@ function Entry({
             slotProps={{ htmlInput: { maxLength: 60 } }}
           />
         )}
-        <Typography variant="body2" color="text.secondary" sx={{ whiteSpace: "nowrap" }}>
-          draws {users} {users === 1 ? noun[0] : noun[1]}
-        </Typography>
-        <Button size="small" onClick={onOpen}>
+        <Button
+          size="small"
+          disabled={users.length === 0}
+          aria-expanded={isListed}
+          endIcon={isListed ? <ChevronUp size={15} aria-hidden /> : <ChevronDown size={15} aria-hidden />}
+          onClick={() => setListed(!isListed)}
+          sx={{ whiteSpace: "nowrap" }}
+        >
+          draws {users.length} {users.length === 1 ? noun[0] : noun[1]}
+        </Button>
+        <Button size="small" onClick={() => onOpen()}>
           Open
         </Button>
         {isForAll ? null : (
@@ -93,6 +113,22 @@ function Entry({
           />
         )}
       </Box>
+      {isListed ? (
+        <Box
+          component="ul"
+          aria-label={`Drawn by ${document.title}`}
+          sx={{ m: 0, pl: 0, listStyle: "none", columns: "220px", maxHeight: 200, overflowY: "auto" }}
+        >
+          {users.slice(0, MOST_LISTED).map(({ title, address }) => (
+            <li key={address}>
+              <Link component="button" type="button" onClick={() => onOpen(address)} sx={{ textAlign: "start" }}>
+                {title}
+              </Link>
+            </li>
+          ))}
+          {users.length > MOST_LISTED ? <li>and {users.length - MOST_LISTED} more</li> : null}
+        </Box>
+      ) : null}
       {isForAll ? null : (
         <Autocomplete
           multiple
@@ -138,10 +174,10 @@ export function LayoutsDialog({ open, onClose }: { open: boolean; onClose: () =>
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
   const run = (outcome: Outcome) => setProblem(store.getState().run(outcome) ?? null);
-  const show = (id: string) => {
+  const show = (id: string, address?: string) => {
     store.getState().select(null);
     onClose();
-    void navigate(`/s/${shop}/pages?page=${id}`);
+    void navigate(`/s/${shop}/pages?page=${id}${address ? `&show=${address}` : ""}`);
   };
   const add = (sort: (typeof SORTS)[number]) => {
     const id = newId();
@@ -177,7 +213,7 @@ export function LayoutsDialog({ open, onClose }: { open: boolean; onClose: () =>
             </Box>
             <Box component="ul" sx={{ m: 0, p: 0, display: "grid", gap: 1 }}>
               {layoutsOf(documents, sort).map((d) => (
-                <Entry key={d.id} document={d} onRun={run} onOpen={() => show(d.id)} />
+                <Entry key={d.id} document={d} onRun={run} onOpen={(address) => show(d.id, address)} />
               ))}
             </Box>
           </Box>

@@ -91,6 +91,18 @@ function Columns({ plan, onChange }: { plan: ImportPlan; onChange: (name: string
 
 function Problems({ problems, total }: { problems: readonly LineProblem[]; total: number }) {
   if (total === 0) return null;
+  const whole = problems.filter((p) => p.line === 0);
+  if (whole.length) {
+    return (
+      <Alert severity="warning">
+        {whole.map((p) => (
+          <Typography key={p.why} sx={{ fontWeight: 600 }}>
+            {p.why}
+          </Typography>
+        ))}
+      </Alert>
+    );
+  }
   return (
     <Alert severity="warning" sx={{ alignItems: "flex-start" }}>
       <Typography sx={{ fontWeight: 600 }}>

@@ -24,10 +24,12 @@ import {
 } from "~/core/goods";
 import { sourceOf } from "~/core/pictures";
 import { sameJson } from "~/core/document";
+import { collectionAddress } from "~/kinds/parts";
 import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
 import { INK } from "../ui";
 import { useChange, useGoods, useSay, type Problem } from "./data";
+import { LayoutChoice } from "./layout-choice";
 import { Choice, Group, Row } from "./product-form";
 import { Sorting, SortTile } from "./sorting";
 import { RuleRow } from "./rule-row";
@@ -382,6 +384,16 @@ export function CollectionForm({
           </Typography>
         ) : null}
       </Group>
+      {isNew ? null : (
+        <Group title="How its page looks">
+          <LayoutChoice
+            sort="collection"
+            id={stored.id}
+            collections={[stored.id]}
+            address={collectionAddress(stored)}
+          />
+        </Group>
+      )}
       <PicturePicker
         open={choosing}
         onClose={() => setChoosing(false)}

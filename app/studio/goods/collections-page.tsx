@@ -127,7 +127,7 @@ export function CollectionsPage() {
           </Box>
         </Sorting>
         <Typography variant="caption" color="text.secondary" component="p" sx={{ px: 1, pt: 1.5 }}>
-          How their pages look is one layout for all: <Link to={`/s/${shop}/pages?page=collection`}>Collection</Link>.
+          How their pages look is said in a layout: <Link to={`/s/${shop}/pages?page=collection`}>Collection</Link>.
         </Typography>
       </Box>
       <Box sx={{ overflowY: "auto", minHeight: 0 }}>

@@ -1,5 +1,6 @@
 import { Autocomplete, Box, Button, Chip, TextField, Typography } from "@mui/material";
 import { Plus, Trash2 } from "lucide-react";
+import { useDeferredValue, useMemo } from "react";
 import { attributeNames, canBuy, goesWith, partsOf, sharedWords, type Product } from "~/core/goods";
 import { useStudio } from "../keeping";
 import { IconAction } from "../ui";
@@ -9,13 +10,18 @@ import { Group, type FormPart } from "./product-form";
 /** What describes a product: facts that shoppers filter by, and a table of further ones. */
 export function ProductFacts({ product, set, problem }: FormPart) {
   const { products } = useGoods();
-  const names = attributeNames(products).filter((n) => !product.options.some((o) => o.name === n));
+  const all = useMemo(() => attributeNames(products), [products]);
+  const names = all.filter((n) => !product.options.some((o) => o.name === n));
   const entries = Object.entries(product.attributes);
   const setEntry = (at: number, name: string, value: string) =>
     set({ attributes: Object.fromEntries(entries.map((e, i) => (i === at ? [name, value] : e))) });
-  const valuesOf = (name: string) => [
-    ...new Set(products.flatMap((p) => (p.attributes[name] ? [p.attributes[name]] : []))),
-  ];
+  const used = useMemo(() => {
+    const values = new Map<string, Set<string>>();
+    for (const p of products)
+      for (const [name, value] of Object.entries(p.attributes))
+        if (value) values.set(name, (values.get(name) ?? new Set()).add(value));
+    return values;
+  }, [products]);
   const left = names.filter((n) => !(n in product.attributes));
   return (
     <>
@@ -53,7 +59,7 @@ export function ProductFacts({ product, set, problem }: FormPart) {
             />
             <Autocomplete
               freeSolo
-              options={valuesOf(name)}
+              options={[...(used.get(name) ?? [])]}
               inputValue={value}
               onInputChange={(_e, next) => next !== value && setEntry(i, name, next)}
               renderInput={(params) => (
@@ -119,10 +125,11 @@ export function ProductFacts({ product, set, problem }: FormPart) {
 export function ProductPlaces({ product, set }: FormPart) {
   const { products, collections } = useGoods();
   const goods = useStudio((s) => s.goods);
-  const tags = [...new Set(products.flatMap((p) => p.tags))].sort();
+  const tags = useMemo(() => [...new Set(products.flatMap((p) => p.tags))].sort(), [products]);
   const byHand = collections.filter((c) => !c.rules);
-  const others = products.filter((p) => p.id !== product.id && !p.archived);
-  const suggested = goesWith(goods, product, 4, canBuy);
+  const others = useMemo(() => products.filter((p) => p.id !== product.id && !p.archived), [products, product.id]);
+  const late = useDeferredValue(product);
+  const suggested = useMemo(() => goesWith(goods, late, 4, canBuy), [goods, late]);
   const why = (other: Product, reason: (typeof suggested)[number]) =>
     reason.why === "together" && reason.pair
       ? `in ${reason.pair.count} orders with it, ${reason.pair.lift.toFixed(1)} times as often as by chance`

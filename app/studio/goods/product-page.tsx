@@ -1,12 +1,21 @@
 import { Alert, Box, Button, FormControlLabel, Skeleton, Switch, TextField, Typography } from "@mui/material";
 import { ArrowLeft, ExternalLink } from "lucide-react";
-import { Suspense, useEffect, useMemo, useRef, useState } from "react";
+import { Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { Link, useBlocker, useNavigate, useParams } from "react-router";
-import { makeProduct, productInput, slugOf, TAX_CLASSES, type Product, type TaxClass } from "~/core/goods";
-import { layoutFor, sameJson } from "~/core/document";
+import {
+  collectionsWith,
+  makeProduct,
+  productInput,
+  slugOf,
+  TAX_CLASSES,
+  type Product,
+  type TaxClass,
+} from "~/core/goods";
+import { sameJson } from "~/core/document";
 import { useStudio } from "../keeping";
 import { Blank, INK } from "../ui";
 import { RichBox } from "../words";
+import { LayoutChoice } from "./layout-choice";
 import { useChange, useGoods, useSay, type Problem } from "./data";
 import { Amount, Choice, Group, marginOf, Row } from "./product-form";
 import { ProductFacts, ProductPlaces } from "./product-facts";
@@ -57,7 +66,6 @@ export function ProductPage() {
 function ProductForm({ id }: { id: string }) {
   const { products } = useGoods();
   const shop = useStudio((s) => s.shop);
-  const documents = useStudio((s) => s.draft.documents);
   const known = products.find((p) => p.id === id);
   const navigate = useNavigate();
   const { send, isBusy } = useChange();
@@ -155,7 +163,9 @@ function ProductForm({ id }: { id: string }) {
   };
 
   const margin = marginOf(product.price, product.cost);
-  const layout = layoutFor(documents, "product", { product: product.id, collections: product.collections });
+  const goods = useStudio((s) => s.goods);
+  // The page beside the form may lag behind what is typed; the words that are typed may not.
+  const late = useDeferredValue(product);
   const elsewhere = problems.filter((p) => !["title", "slug", "sku"].includes(p.path));
   return (
     <Box
@@ -382,12 +392,14 @@ function ProductForm({ id }: { id: string }) {
               control={<Switch checked={product.archived} onChange={(e) => set({ archived: e.target.checked })} />}
               label="Archived: kept here, not in the shop"
             />
-            <Typography variant="body2" color="text.secondary">
-              Its page is drawn by the layout “{layout?.title ?? "Product"}”.{" "}
-              <Link to={`/s/${shop.id}/pages?page=${layout?.id ?? "product"}&show=/products/${stored.slug}`}>
-                Open it on the bench
-              </Link>
-            </Typography>
+            {known && !known.archived ? (
+              <LayoutChoice
+                sort="product"
+                id={known.id}
+                collections={collectionsWith(goods, product)}
+                address={`/products/${stored.slug}`}
+              />
+            ) : null}
           </Group>
         </Box>
       </Box>
@@ -403,7 +415,7 @@ function ProductForm({ id }: { id: string }) {
           overflow: "hidden",
         }}
       >
-        <Preview product={product.title ? product : { ...product, title: "New product" }} />
+        <Preview product={late} />
       </Box>
     </Box>
   );

@@ -1,5 +1,5 @@
 import { Box } from "@mui/material";
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import { type Goods, type Product } from "~/core/goods";
 import { useStudio } from "../keeping";
 import { paneCss, PaneShell, ShopFrame, ShopPage, SillName, SillScale, useDressing, usePageSheets } from "../panes";
@@ -8,7 +8,8 @@ import { useSize } from "../ui";
 const PHONE = 390;
 
 /** The product's page as shoppers would see it, on a phone, with what is being written. */
-export function Preview({ product }: { product: Product }) {
+export const Preview = memo(function Preview({ product: written }: { product: Product }) {
+  const product = useMemo(() => (written.title ? written : { ...written, title: "New product" }), [written]);
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
@@ -53,4 +54,4 @@ export function Preview({ product }: { product: Product }) {
       ) : null}
     </Box>
   );
-}
+});

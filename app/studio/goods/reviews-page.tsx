@@ -205,7 +205,8 @@ function BringReviews() {
             <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 140, overflowY: "auto" }}>
               {plan.problems.slice(0, 50).map((p, i) => (
                 <li key={i}>
-                  Line {p.line}, {p.column}: {p.why}
+                  {p.line ? `Line ${p.line}, ${p.column}: ` : ""}
+                  {p.why}
                 </li>
               ))}
             </Box>

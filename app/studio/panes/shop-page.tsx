@@ -4,7 +4,7 @@ import type { Goods } from "~/core/goods";
 import { focusCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
-import { envOf, Page, PageBody, nodeCss, sharedCss, shownOf, type Target } from "~/render";
+import { envOf, GOODS_SETTINGS, Page, PageBody, nodeCss, sharedCss, shownOf, type Target } from "~/render";
 import { themeById } from "~/themes";
 import type { Sheets } from "./shop-frame";
 
@@ -25,7 +25,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
   const { fonts, measures, colours } = lookCss(solveLook(theme, look));
   const shared = sharedCss(theme);
   const focus = useMemo(() => pictures.map(focusCss).join(""), [pictures]);
-  const goodsShape = look.brand.goodsShape;
+  const goods = GOODS_SETTINGS.map((name) => look.brand[name]).join(" ");
   const nodes = useMemo(() => {
     const sheets = new Map<string, string>();
     for (const document of Object.values(documents)) {
@@ -34,7 +34,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
     return sheets;
     // Of the look, only this reaches the rules of single sections.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [documents, theme, goodsShape]);
+  }, [documents, theme, goods]);
   return useMemo(
     () =>
       new Map([

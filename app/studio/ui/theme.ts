@@ -1,3 +1,4 @@
+import { createFilterOptions } from "@mui/material/Autocomplete";
 import { createTheme } from "@mui/material/styles";
 
 /** Ink and lemon: the studio's own colours, apart from those of any shop that is being dressed. */
@@ -92,6 +93,8 @@ export const studioTheme = createTheme({
     },
     MuiDialog: { styleOverrides: { paper: { border: `1px solid ${INK.ink}` } } },
     MuiMenu: { styleOverrides: { paper: { border: `1px solid ${INK.ink}` } } },
+    // Thousands of goods may be chosen from; who does not see theirs types on.
+    MuiAutocomplete: { defaultProps: { filterOptions: createFilterOptions({ limit: 80 }) } },
     MuiTextField: { defaultProps: { size: "small", fullWidth: true } },
     MuiOutlinedInput: {
       styleOverrides: {
