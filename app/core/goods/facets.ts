@@ -2,6 +2,7 @@ import { canBuy } from "./availability";
 import { bitsFor, full, put, type Bits } from "./bits";
 import { factWords, slugOf, type Collection, type Goods, type Product } from "./types";
 import { meetsRules } from "./rules";
+import { inSpan, spansOf } from "./spans";
 import { byValue, valuesOf } from "./values";
 import { priceSpan } from "./variants";
 
@@ -15,8 +16,10 @@ export type Facet = {
   readonly unit: string;
   /** With swatches where it is an option that has them. */
   readonly colours: ReadonlyMap<string, string>;
-  /** What bears each value; values in the order in which a person would put them. */
+  /** What bears each value; values in the order in which a person would put them, many numbers as spans. */
   readonly values: ReadonlyMap<string, Bits>;
+  /** What bears a value that an address asks for; undefined where it makes no sense here. */
+  readonly find: (value: string) => Bits | undefined;
 };
 
 /** What a shop's goods are found by, worked out once for each version of them. */
@@ -57,7 +60,10 @@ function makeIndex(goods: Goods, now: number): GoodsIndex {
   const least = new Float64Array(size);
   const most = new Float64Array(size);
   const [open, reduced] = [bitsFor(size), bitsFor(size)];
-  const facets = new Map<string, { facet: Facet; values: Map<string, Bits>; colours: Map<string, string> }>();
+  const facets = new Map<
+    string,
+    { facet: Omit<Facet, "values" | "find">; values: Map<string, Bits>; colours: Map<string, string> }
+  >();
   const keys = new Set(RESERVED);
   const facetOf = (name: string) => {
     const known = facets.get(name);
@@ -70,7 +76,7 @@ function makeIndex(goods: Goods, now: number): GoodsIndex {
     const values = new Map<string, Bits>();
     const colours = new Map<string, string>();
     const made = {
-      facet: { key, name, label, unit: value.slice(1).trim(), values, colours },
+      facet: { key, name, label, unit: value.slice(1).trim(), colours },
       values,
       colours,
     };
@@ -130,10 +136,13 @@ function makeIndex(goods: Goods, now: number): GoodsIndex {
     bySlug: new Map(products.map((p) => [p.slug, p])),
     all: full(size),
     facets: new Map(
-      [...facets].map(([name, { facet }]) => [
-        name,
-        { ...facet, values: new Map([...facet.values].sort(([a], [b]) => byValue(a, b))) },
-      ]),
+      [...facets].map(([name, { facet, values }]) => {
+        const single = new Map([...values].sort(([a], [b]) => byValue(a, b)));
+        const spans = spansOf(single, size);
+        const find = (value: string) =>
+          spans?.get(value) ?? single.get(value) ?? (spans ? inSpan(single, value, size) : undefined);
+        return [name, { ...facet, values: spans ?? single, find }];
+      }),
     ),
     least,
     most,

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
   canBuy,
+  indexOf,
   isInCollection,
   list,
   makeCollection,
@@ -68,6 +69,7 @@ const arbitraryProduct = fc.record({
   reduced: fc.boolean(),
   inside: fc.uniqueArray(fc.constantFrom("one", "two"), { maxLength: 2 }),
   sold: fc.nat(9),
+  length: fc.option(fc.integer({ min: 40, max: 400 }), { nil: undefined }),
 });
 type Raw = typeof arbitraryProduct extends fc.Arbitrary<infer T> ? T : never;
 
@@ -82,7 +84,11 @@ const build = (raw: readonly Raw[]): Goods => ({
       sold: r.sold,
       collections: r.inside,
       createdAt: `2026-0${(i % 9) + 1}-01T00:00:00.000Z`,
-      attributes: { ...(r.level ? { Level: r.level } : {}), ...(r.wind ? { "Wind (Beaufort)": r.wind } : {}) },
+      attributes: {
+        ...(r.level ? { Level: r.level } : {}),
+        ...(r.wind ? { "Wind (Beaufort)": r.wind } : {}),
+        ...(r.length ? { "Length (cm)": String(r.length) } : {}),
+      },
       options: r.colours.length
         ? [{ name: "Colour", picker: "buttons", values: r.colours.map((name) => ({ name, colour: null })) }]
         : [],
@@ -117,6 +123,8 @@ const arbitraryQuery: fc.Arbitrary<GoodsQuery> = fc.record({
       level: fc.uniqueArray(fc.constantFrom(...LEVELS), { minLength: 1, maxLength: 2 }),
       wind: fc.uniqueArray(fc.constantFrom("2", "4", "6"), { minLength: 1, maxLength: 2 }),
       colour: fc.uniqueArray(fc.constantFrom("Dawn", "Kelp"), { minLength: 1, maxLength: 2 }),
+      // Which of the values, or spans of them, that the shop has.
+      length: fc.uniqueArray(fc.nat(6).map(String), { minLength: 1, maxLength: 2 }),
     },
     { requiredKeys: [] },
   ) as fc.Arbitrary<Record<string, string[]>>,
@@ -128,13 +136,26 @@ const arbitraryQuery: fc.Arbitrary<GoodsQuery> = fc.record({
   page: fc.constantFrom(1, 2, 3),
 });
 
-const NAMES: Readonly<Record<string, string>> = { level: "Level", wind: "Wind (Beaufort)", colour: "Colour" };
+const NAMES: Readonly<Record<string, string>> = {
+  level: "Level",
+  wind: "Wind (Beaufort)",
+  colour: "Colour",
+  length: "Length (cm)",
+};
+/** Whether a product has a value of an attribute, or a number in a span of them: its upper end belongs to the next, if there is one. */
+function bears(goods: Goods, p: Product, name: string, value: string): boolean {
+  const own = valuesOf(p, name);
+  if (name !== NAMES.length || !value.includes("–")) return own.includes(value);
+  const [from, to] = value.split("–").map(Number) as [number, number];
+  const most = Math.max(...goods.products.flatMap((each) => valuesOf(each, name).map(Number)));
+  return own.some((v) => Number(v) >= from && (Number(v) < to || (to === most && Number(v) === to)));
+}
 /** What the words of the issue say, done one product at a time. */
-function fits(p: Product, q: GoodsQuery, without?: string): boolean {
+function fits(goods: Goods, p: Product, q: GoodsQuery, without?: string): boolean {
   const span = priceSpan(p);
   return (
     Object.entries(q.wanted).every(
-      ([key, wanted]) => key === without || wanted.some((w) => valuesOf(p, NAMES[key]!).includes(w)),
+      ([key, wanted]) => key === without || wanted.some((w) => bears(goods, p, NAMES[key]!, w)),
     ) &&
     span.most >= (q.from ?? 0) &&
     span.least <= (q.to ?? Infinity) &&
@@ -163,26 +184,27 @@ describe("a list of goods", () => {
                   : true,
           );
           // A wish for a value that no product has is not one that can be met or not.
-          const known = (key: string, value: string) =>
-            goods.products.some((p) => valuesOf(p, NAMES[key]!).includes(value));
+          const known = (key: string, value: string) => goods.products.some((p) => bears(goods, p, NAMES[key]!, value));
+          const lengths = [...(indexOf(goods).facets.get(NAMES.length!)?.values.keys() ?? [])];
           const query = {
             ...asked,
             wanted: Object.fromEntries(
               Object.entries(asked.wanted)
+                .map(([k, vs]) => [k, k === "length" ? vs.flatMap((v) => lengths[Number(v)] ?? []) : vs] as const)
                 .map(([k, vs]) => [k, vs.filter((v) => known(k, v))] as const)
                 .filter(([, vs]) => vs.length),
             ),
           };
-          const expected = base.filter((p) => fits(p, query));
+          const expected = base.filter((p) => fits(goods, p, query));
           const listing = list(goods, { collection }, query, { perPage: 1000 });
           expect(listing.products.map((p) => p.id).toSorted()).toEqual(expected.map((p) => p.id).toSorted());
           expect(listing.total).toBe(expected.length);
           expect(listing.whole).toBe(base.length);
           for (const facet of listing.facets) {
             for (const { value, count } of facet.values) {
-              const others = base.filter((p) => fits(p, query, facet.key));
+              const others = base.filter((p) => fits(goods, p, query, facet.key));
               expect(count, `${facet.name} ${value}`).toBe(
-                others.filter((p) => valuesOf(p, facet.name).includes(value)).length,
+                others.filter((p) => bears(goods, p, facet.name, value)).length,
               );
             }
           }
@@ -232,6 +254,7 @@ describe("a list of goods", () => {
         reduced: false,
         inside: ["one"],
         sold: 0,
+        length: undefined,
       })),
     );
     const collection = { ...goods.collections[0]!, order: ["p2", "p0"] };

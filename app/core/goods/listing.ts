@@ -169,32 +169,35 @@ export function list(
 
   const offered = facets ? facets.flatMap((n) => index.facets.get(n) ?? []) : [...index.facets.values()];
   const chosen = offered.map((facet) => {
-    const wanted = (query.wanted[facet.key] ?? []).filter((v) => facet.values.has(v));
-    return {
-      facet,
-      wanted,
-      bits: wanted.length
-        ? either(
-            size,
-            wanted.map((v) => facet.values.get(v)!),
-          )
-        : undefined,
-    };
+    const found = (query.wanted[facet.key] ?? []).flatMap((value) => {
+      const bits = facet.find(value);
+      return bits ? [{ value, bits }] : [];
+    });
+    const bits = found.length
+      ? either(
+          size,
+          found.map((f) => f.bits),
+        )
+      : undefined;
+    return { facet, found, bits };
   });
   const price = priceBits(index, query.from, query.to);
   const now = query.now ? index.open : undefined;
   const reduced = query.reduced ? index.reduced : undefined;
   const result = both(whole, ...chosen.map((c) => c.bits), price, now, reduced);
 
-  const listed = chosen.map(({ facet, wanted, bits }): ListedFacet => {
+  const listed = chosen.map(({ facet, found, bits }): ListedFacet => {
     const others = bits
       ? both(whole, ...chosen.filter((c) => c.facet !== facet).map((c) => c.bits), price, now, reduced)
       : result;
-    const values = [...facet.values].map(([value, bearers]) => ({
-      value,
-      count: countBoth(others, bearers),
-      isWanted: wanted.includes(value),
-    }));
+    // What is asked for and not offered, as an address may, is listed all the same, so that it can be taken back.
+    const values = [...new Map([...facet.values, ...found.map((f) => [f.value, f.bits] as const)])].map(
+      ([value, bearers]) => ({
+        value,
+        count: countBoth(others, bearers),
+        isWanted: found.some((f) => f.value === value),
+      }),
+    );
     const { key, name, label, unit, colours } = facet;
     return { key, name, label, unit, colours, values: values.filter((v) => v.count > 0 || v.isWanted) };
   });

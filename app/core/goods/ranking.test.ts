@@ -1,3 +1,4 @@
+import { baskets, ITEMS, RULES } from "./fixtures/supermarket";
 import { describe, expect, it } from "vitest";
 import { alike, bestselling, boughtTogether, goesWith, HALF_LIFE_DAYS, makeProduct, type Basket } from ".";
 
@@ -36,6 +37,27 @@ describe("bought together", () => {
     expect(pair("beer", "diapers")!.confidence).toBe(1);
     expect(pair("milk", "beer")!.lift).toBeCloseTo(0.5 / 0.6, 12);
     expect(pair("eggs", "cola")).toBeUndefined();
+  });
+
+  it("says of 4,627 real baskets what Weka's Apriori says of them", () => {
+    const found = boughtTogether(
+      baskets().map((items) => basket(...items)),
+      { count: 1, lift: 0, most: ITEMS.length },
+    );
+    expect(RULES.length).toBeGreaterThan(60);
+    for (const [one, other, , both, confidence, lift] of RULES) {
+      const pair = found.get(one)!.find((p) => p.id === other)!;
+      expect(pair.count, `${one} with ${other}`).toBe(both);
+      expect(pair.support).toBeCloseTo(both / 4627, 12);
+      // Weka prints two digits.
+      expect(Math.abs(pair.confidence - confidence)).toBeLessThan(0.00501);
+      expect(Math.abs(pair.lift - lift)).toBeLessThan(0.00501);
+    }
+    // And no pair of those items with as much support and lift is missing there.
+    const told = new Set(RULES.map(([one, other]) => `${one} > ${other}`));
+    for (const [one, pairs] of found)
+      for (const { id, support, lift } of pairs)
+        if (support >= 0.3 && lift > 1.0001) expect(told).toContain(`${one} > ${id}`);
   });
 
   it("says nothing of what was seen too rarely, or is no more than chance", () => {

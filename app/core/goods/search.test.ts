@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { makeCollection, makeProduct, meantQuery, searchGoods, type Goods, type Product } from ".";
+import { carrySearch, makeCollection, makeProduct, meantQuery, searchGoods, type Goods, type Product } from ".";
 
 const product = (id: string, title: string, more: Partial<Product> = {}): Product =>
   makeProduct({ id, title, price: 100, ...more });
@@ -67,6 +67,64 @@ describe("searching", () => {
         expect(new Set(products).size).toBe(products.length);
       }),
       { numRuns: 200 },
+    );
+  });
+
+  it("finds what begins with the word that was meant where it was misspelt", () => {
+    const kites: Goods = {
+      collections: [makeCollection({ id: "k", title: "Two-line kites" })],
+      products: [
+        product("a", "Delta", { collections: ["k"] }),
+        product("b", "A kite for children"),
+        product("c", "Kitemark label"),
+        product("d", "Spool of line"),
+      ],
+    };
+    const ids = (query: string) =>
+      searchGoods(kites, query)
+        .products.map((p) => p.id)
+        .toSorted();
+    expect(ids("kyte")).toEqual(ids("kite"));
+    expect(ids("kyte")).toEqual(["a", "b", "c"]);
+    expect(ids("kyte delta")).toEqual(["a"]);
+    // What something begins with is not taken to be misspelt.
+    expect(ids("kitema")).toEqual(["c"]);
+  });
+
+  it("goes on from where it was when goods change, and finds what it would have found from scratch", () => {
+    const words = fc.constantFrom("kite", "line", "delta", "sock", "reel", "wind");
+    const one = fc.record({
+      id: fc.constantFrom("a", "b", "c", "d", "e"),
+      title: fc.array(words, { minLength: 1, maxLength: 3 }),
+      stock: fc.nat(3),
+    });
+    const shop = fc.uniqueArray(one, { selector: (p) => p.id, maxLength: 5 });
+    const made = (raw: readonly { id: string; title: readonly string[]; stock: number }[], title: string): Goods => ({
+      products: raw.map((p) => product(p.id, p.title.join(" "), { stock: p.stock, collections: ["k"] })),
+      collections: [makeCollection({ id: "k", title })],
+    });
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(shop, fc.constantFrom("Kites", "Lines")), { minLength: 2, maxLength: 6 }),
+        words,
+        (steps, query) => {
+          let before: Goods | undefined;
+          for (const [raw, title] of steps) {
+            const now = made(raw, title);
+            if (before) {
+              searchGoods(before, query);
+              carrySearch(before, now);
+            }
+            const ids = (of: Goods) =>
+              searchGoods(of, query)
+                .products.map((p) => p.id)
+                .toSorted();
+            expect(ids(now)).toEqual(ids({ ...now, products: [...now.products] }));
+            before = now;
+          }
+        },
+      ),
+      { seed: 9, numRuns: 120 },
     );
   });
 

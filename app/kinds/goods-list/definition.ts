@@ -93,6 +93,8 @@ export const definition: Definition<GoodsListProps> = {
 .span-in .field{min-width:0}
 .facet-now{display:grid}
 .filters-do{display:flex;gap:.6rem;flex-wrap:wrap;padding-top:.6rem}
+.filters-found{display:none}
+.is-open .filters-found{display:inline}
 .list-none{display:flex;flex-direction:column;gap:var(--s2);align-items:flex-start;padding-block:var(--s4)}
 .pages{display:flex;flex-wrap:wrap;gap:.4rem;justify-content:center;margin-top:var(--s5)}
 .pages a,.pages span{display:grid;place-items:center;min-width:2.75rem;min-height:2.75rem;padding-inline:.5rem;border-radius:var(--field-corners);text-decoration:none}

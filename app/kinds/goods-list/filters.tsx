@@ -2,6 +2,8 @@ import type { GoodsQuery, ListedFacet, Listing } from "~/core/goods";
 import { useEnv } from "../parts";
 import type { GoodsListProps } from "./definition";
 
+export const countWords = (n: number): string => (n === 1 ? "1 product" : `${n} products`);
+
 /** More values than this are folded away. */
 const OPEN_VALUES = 8;
 
@@ -134,7 +136,7 @@ export function Filters({ props, listing, query, action, whole, sought }: Filter
           ) : null}
           <div className="filters-do">
             <button className="button" type="submit">
-              Show
+              Show<span className="filters-found"> {countWords(listing.total)}</span>
             </button>
             {count ? (
               <a className="button button-3" href={whole}>

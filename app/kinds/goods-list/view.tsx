@@ -13,7 +13,7 @@ import {
 import type { ViewProps } from "../definition";
 import { ProductCard, useEnv, Words, type Shown } from "../parts";
 import type { GoodsListProps } from "./definition";
-import { Filters } from "./filters";
+import { countWords, Filters } from "./filters";
 
 type Listed = Extract<Shown, { page: "collection" | "search" }>;
 
@@ -123,10 +123,14 @@ function NothingFound({ sought }: { sought: string }) {
   );
 }
 
-const countWords = (n: number) => (n === 1 ? "1 product" : `${n} products`);
+/** The prices that are asked for, in words. */
+function priceWords({ from, to }: GoodsQuery, money: (minor: number) => string): string {
+  if (from === null) return `up to ${money(to!)}`;
+  return to === null ? `from ${money(from)}` : `${money(from)} to ${money(to)}`;
+}
 
 export function View({ props }: ViewProps<GoodsListProps>) {
-  const { goods, shown: given, studio } = useEnv();
+  const { goods, shown: given, studio, money } = useEnv();
   const shown: Listed = given?.page === "collection" || given?.page === "search" ? given : EVERYTHING;
   const address = useAddress(shown);
   const isSearch = shown.page === "search";
@@ -164,7 +168,13 @@ export function View({ props }: ViewProps<GoodsListProps>) {
         })),
     ),
     ...(query.from !== null || query.to !== null
-      ? [{ key: "price", words: "Price", address: address({ ...query, page: 1, from: null, to: null }) }]
+      ? [
+          {
+            key: "price",
+            words: `Price: ${priceWords(query, money)}`,
+            address: address({ ...query, page: 1, from: null, to: null }),
+          },
+        ]
       : []),
     ...(query.now
       ? [{ key: "now", words: "Can be bought now", address: address({ ...query, page: 1, now: false }) }]

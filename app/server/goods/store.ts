@@ -5,6 +5,7 @@ import { currencyDigits } from "~/core/money";
 import {
   boughtTogether,
   bestselling,
+  carrySearch,
   goodsSettings,
   packGoods,
   ratingOf,
@@ -176,6 +177,8 @@ async function known(shop: Pick<Shop, "id" | "goodsVersion" | "currency">): Prom
 }
 
 function remember(shopId: string, fresh: Known): void {
+  const before = cache.get(shopId);
+  if (before) carrySearch(before.goods, fresh.goods);
   cache.delete(shopId);
   if (cache.size >= MOST_SHOPS) cache.delete(cache.keys().next().value!);
   cache.set(shopId, fresh);
