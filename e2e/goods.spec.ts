@@ -281,6 +281,8 @@ test("the product layout is arranged on the bench: hard cases, a part dragged, a
   await page.getByRole("menuitem", { name: "Sold out" }).click();
   await expect(wide.getByRole("heading", { level: 1 })).toHaveText("Pear jam");
   await expect(wide.locator(".state")).toHaveText("Sold out");
+  // While the menu fades, it still takes what is clicked.
+  await expect(page.getByRole("menu")).toHaveCount(0);
 
   await test.step("a part goes elsewhere, and something of one's own goes between", async () => {
     await wide.locator(".w-product-state").click();
@@ -329,6 +331,22 @@ test("the product layout is arranged on the bench: hard cases, a part dragged, a
     await publish(page);
     expect(await (await askShop(page, host, "/products/quince-jelly")).text()).not.toContain('action="/reviews"');
     expect(await (await askShop(page, host, "/products/apple-jam")).text()).toContain('action="/reviews"');
+  });
+
+  await test.step("a product's own page says by which layout it is drawn, and takes another", async () => {
+    await area(page, "Goods");
+    await page.getByRole("link", { name: "Quince jelly" }).click();
+    const choice = page.getByLabel("Layout of its page");
+    await expect(choice).toHaveText("Product, another way, by its collection");
+    await area(page, "Goods");
+    await page.getByRole("link", { name: "Apple jam" }).click();
+    await expect(choice).toHaveText("Product, as for all");
+    await choice.click();
+    await page.getByRole("option", { name: "Product, another way" }).click();
+    await kept(page);
+    await page.getByRole("link", { name: "Open it on the bench" }).click();
+    await expect(wide.getByRole("heading", { level: 1 })).toHaveText("Apple jam");
+    await expect(wide.locator(".s-reviews")).toHaveCount(0);
   });
 });
 

@@ -35,7 +35,7 @@ const LATER: Readonly<Record<string, Later>> = {
   },
   "zest-gallery": { tags: ["dialog"], classes: ["zoom", "zoom-stage", "zoom-close", "is-large"] },
   "zest-tabs": { classes: ["is-tabs", "tabs", "tab"] },
-  "zest-list": { classes: ["is-busy"] },
+  "zest-list": { classes: ["is-busy", "is-open"] },
 };
 
 function withLater(has: Vocabulary, toast: string): Vocabulary {
