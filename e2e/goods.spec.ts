@@ -203,11 +203,12 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
   sheet.addRow(["K-2", "Kite, blue", 14, "", null]);
   await area(page, "Goods");
   await page.getByRole("link", { name: "Bring in goods" }).click();
-  await page.getByLabel("File with goods").setInputFiles({
+  const ware = {
     name: "ware.xlsx",
     mimeType: "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
     buffer: Buffer.from(await book.xlsx.writeBuffer()),
-  });
+  };
+  await page.getByLabel("File with goods").setInputFiles(ware);
   await expect(page.getByText("No column says the title. Say which one does.")).toBeVisible();
   for (const [column, means] of [
     ["Artikel", "SKU"],
@@ -234,6 +235,16 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
   await expect(page.getByRole("row", { name: /Kite, red/ }).locator("img")).toBeVisible();
   await page.getByRole("button", { name: /^Undo in Goods/ }).click();
   await expect(page.getByText("No goods yet")).toBeVisible();
+
+  await test.step("the next time, the columns are known", async () => {
+    await part(page, "Bring in");
+    await page.getByLabel("File with goods").setInputFiles(ware);
+    await expect(page.getByRole("combobox", { name: "Bezeichnung" })).toHaveText("title");
+    await page.getByRole("button", { name: "Bring in 2 products" }).click();
+    await expect(page.getByText("2 products added, 0 changed, 0 as they were.")).toBeVisible();
+    await part(page, "Products");
+    await expect(page.getByRole("row", { name: /Kite, blue/ })).toContainText("€14.00");
+  });
 });
 
 test("reviews are let through, answered, and brought in from a file", async ({ page }) => {

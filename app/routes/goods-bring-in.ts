@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { ColumnChoice } from "~/core/goods";
+import { COLUMN_MEANINGS, type ColumnChoice } from "~/core/goods";
 import {
   addArchive,
   importGoods,
@@ -30,7 +30,7 @@ const schema = z.object({
         return z.NEVER;
       }
     })
-    .pipe(z.record(z.string().max(200), z.string().max(40))),
+    .pipe(z.record(z.string().max(160), z.enum(COLUMN_MEANINGS))),
 });
 
 /** As many lines of a plan as are shown, and as many problems as anybody reads. */
@@ -52,7 +52,6 @@ export async function action({ request, params }: Route.ActionArgs) {
   const input = schema.safeParse(given);
   if (!input.success) return refuse("This file can’t be taken. Choose a CSV file or an XLSX workbook.");
   const { intent, file, archive } = input.data;
-  const columns = input.data.columns as ColumnChoice;
   const read = await readTableFile(Buffer.from(await file.arrayBuffer()));
   if (!read.ok) return refuse(read.why);
 
@@ -65,9 +64,10 @@ export async function action({ request, params }: Route.ActionArgs) {
       problems: reviews.problems.slice(0, SHOWN),
     });
   }
+  // What was said of columns of these names before still holds, unless it is said otherwise now.
+  const columns = { ...(await settingsOf(shop.id)).columns, ...input.data.columns } as ColumnChoice;
   if (intent === "plan") {
-    const { columns: known } = await settingsOf(shop.id);
-    const plan = await planImport(shop, read.table, { ...known, ...columns } as ColumnChoice);
+    const plan = await planImport(shop, read.table, columns);
     return Response.json({
       step: "planned",
       plan: { ...plan, lines: plan.lines.slice(0, SHOWN), problems: plan.problems.slice(0, SHOWN) },

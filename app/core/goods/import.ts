@@ -109,9 +109,12 @@ export const COLUMN_MEANS: Readonly<Record<GoodsField, string>> = {
   searchDescription: "search description",
 };
 
-export type ColumnMeaning = GoodsField | "attribute" | "none";
+export const COLUMN_MEANINGS = [...GOODS_FIELDS, "attribute", "none"] as const;
+export type ColumnMeaning = (typeof COLUMN_MEANINGS)[number];
 /** What the seller said that columns mean, by their names; what is not in it is guessed. */
 export type ColumnChoice = Readonly<Record<string, ColumnMeaning>>;
+const isMeaning = (word: string | undefined): word is ColumnMeaning =>
+  (COLUMN_MEANINGS as readonly (string | undefined)[]).includes(word);
 
 export type GoodsFile = {
   readonly lines: readonly GoodsLine[];
@@ -188,7 +191,9 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
   const problems: LineProblem[] = table.problems.map((p) => ({ ...p, column: "" }));
   const taken = new Set<GoodsField>();
   const columns = table.columns.map((name, i) => {
-    const wish = choice[name] ?? guess(name);
+    // What was remembered may be older than the meanings that there are.
+    const said = Object.hasOwn(choice, name) ? choice[name] : undefined;
+    const wish = isMeaning(said) ? said : guess(name);
     const twice = wish !== "attribute" && wish !== "none" && taken.has(wish);
     if (!twice && wish !== "attribute" && wish !== "none") taken.add(wish);
     const sample =

@@ -35,6 +35,10 @@ describe("searching", () => {
     // A letter wrong, left out, or turned round.
     ["windsok", ["all", "LK-3"]],
     ["beufort", ["all", "LK-1"]],
+    ["detla", ["all", "LK-1", "LK-2", "LK-3"]],
+    ["dawn detla", ["all", "LK-1"]],
+    // Of short words no letter may be wrong, or everything would be found.
+    ["iln", ["none"]],
     ["braided", ["all", "LK-5"]],
     // What means the same, a phrase among it.
     ["string", ["all", "LK-5"]],

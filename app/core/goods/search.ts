@@ -158,8 +158,17 @@ export function searchGoods(goods: Goods, query: string, most = 500): Found {
 /** The word of the shop that most products have among those that are spelt almost like this one; itself where there is none. */
 function nearest(mini: SearchIndex["mini"], term: string): string {
   const counts = new Map<string, number>();
-  for (const { terms } of mini.search(term, { fuzzy: slack, prefix: false }))
-    for (const each of terms) counts.set(each, (counts.get(each) ?? 0) + 1);
+  // Two letters that changed places are one slip (Damerau 1964), though they are two by Levenshtein's count.
+  const turned =
+    slack(term) > 0
+      ? Array.from(
+          { length: term.length - 1 },
+          (_, i) => `${term.slice(0, i)}${term[i + 1]}${term[i]}${term.slice(i + 2)}`,
+        )
+      : [];
+  for (const word of [term, ...turned])
+    for (const { terms } of mini.search(word, { fuzzy: word === term && slack, prefix: false }))
+      for (const each of terms) counts.set(each, (counts.get(each) ?? 0) + 1);
   if (counts.has(term)) return term;
   return [...counts].toSorted(([, a], [, b]) => b - a)[0]?.[0] ?? term;
 }

@@ -293,7 +293,7 @@ export async function planImport(shop: Shop, table: Table, choice: ColumnChoice 
   const prepared = prepare(all, table, shop.currency, choice, pictures);
   const counts = { new: 0, changed: 0, same: 0 };
   const lines = prepared.products.map(({ group, next, known }) => {
-    const does = doesOf(next, known && all.products.find((p) => p.id === known.id));
+    const does = doesOf(next, known);
     counts[does]++;
     return { line: group.line, variants: group.variants.length, does };
   });

@@ -1,5 +1,3 @@
-import { createServer, request as httpRequest, type IncomingMessage, type Server } from "node:http";
-import type { AddressInfo } from "node:net";
 import { readFileSync } from "node:fs";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -11,51 +9,23 @@ import { importGoods } from "../goods/index.server";
 import { addPicture } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
 import { ownerWithShop } from "../fixtures/owner";
-import { storefront } from "./index.server";
+import { openStorefront, type Asked } from "../fixtures/shoppers";
 
 type Owned = Awaited<ReturnType<typeof ownerWithShop>>;
-type Answer = { status: number; headers: IncomingMessage["headers"]; body: string; bytes: Buffer };
 
-let server: Server;
-let port: number;
+let front: Awaited<ReturnType<typeof openStorefront>>;
 let owned: Owned;
 
-function ask(
-  path: string,
-  {
-    method = "GET",
-    headers = {},
-    body,
-    host = owned.shop.host,
-  }: { method?: string; headers?: Record<string, string>; body?: string; host?: string } = {},
-): Promise<Answer> {
-  return new Promise((done, fail) => {
-    const sent = httpRequest(
-      { port, host: "127.0.0.1", path, method, headers: { Host: `${host}.localhost:${port}`, ...headers } },
-      (response) => {
-        const chunks: Buffer[] = [];
-        response.on("data", (c: Buffer) => chunks.push(c));
-        response.on("end", () => {
-          const bytes = Buffer.concat(chunks);
-          done({ status: response.statusCode ?? 0, headers: response.headers, body: bytes.toString("utf8"), bytes });
-        });
-      },
-    );
-    sent.on("error", fail);
-    sent.end(body);
-  });
-}
+const ask = (path: string, asked: Asked = {}) => front.ask(path, { host: owned.shop.host, ...asked });
 
 const publishNow = async (id: string) => publish(id, (await pendingChanges(id)).seq);
 
 beforeAll(async () => {
-  server = createServer(storefront());
-  await new Promise<void>((done) => server.listen(0, "127.0.0.1", done));
-  port = (server.address() as AddressInfo).port;
+  front = await openStorefront();
   owned = await ownerWithShop();
   await importGoods(owned.shop, readCsv(readFileSync("demo/goods.csv", "utf8")));
 });
-afterAll(() => server.close());
+afterAll(() => front.close());
 
 describe("a shop before and after it is published", () => {
   it("is not open, then is; drafts never show", async () => {
