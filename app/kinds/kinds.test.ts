@@ -4,7 +4,20 @@ import { differences, freeze, type Document, type Draft, type Node } from "~/cor
 import { contentWith, everySection, goods, pictures } from "~/render/fixtures/content";
 import { changeWords } from "./change-words";
 import { fillNode } from "./fill";
-import { KINDS, kindOf, makeNode, nameOf, problemOf, PURPOSES, type Field } from ".";
+import {
+  accepts,
+  documentProblem,
+  KINDS,
+  kindOf,
+  makeNode,
+  nameOf,
+  problemOf,
+  PURPOSES,
+  strangerIn,
+  suits,
+  type Field,
+} from ".";
+import { firstLayouts } from "./layouts";
 
 const all = [...KINDS.values()].map((kind) => kind.definition);
 
@@ -136,4 +149,78 @@ describe("changes in words", () => {
 it("fields inside lists are of plain types, as Details expects", () => {
   const inner = all.flatMap((d) => d.fields).flatMap((f: Field) => (f.type === "list" ? f.fields : []));
   expect(inner.map((f) => f.type)).not.toContain("list");
+});
+
+describe("where a part makes sense", () => {
+  const page: Document = {
+    schemaVersion: 1,
+    id: "home",
+    kind: "page",
+    title: "Home",
+    root: { id: "r", kind: "root", props: {}, style: {}, conditions: [], shown: true, slots: { main: [] } },
+  };
+  const layouts = firstLayouts();
+  const held = (kind: string): Node => {
+    const column = makeNode("column", {}, { slots: { widgets: [makeNode(kind)] } });
+    return makeNode("freehand", {}, { slots: { columns: [column] } });
+  };
+
+  it("is said by its kind: the product's own parts on product layouts, lists on those of collections and searches", () => {
+    for (const definition of all) {
+      const node = definition.level === "widget" ? held(definition.kind) : makeNode(definition.kind);
+      for (const [where, document] of [["", page], ...Object.entries(layouts)] as const) {
+        const may = !definition.only || (definition.only as readonly string[]).includes(where);
+        expect([definition.kind, where, strangerIn(document, node) === undefined]).toEqual([
+          definition.kind,
+          where,
+          may,
+        ]);
+        expect(suits(document, KINDS.get(definition.kind)!)).toBe(may);
+      }
+    }
+    expect(nameOf(strangerIn(page, held("gallery"))!)).toBe("Pictures of the product");
+  });
+
+  it("is found in the layouts that every shop begins with, all of which stand where they may", () => {
+    expect(Object.keys(layouts).sort()).toEqual(["collection", "product", "search"]);
+    for (const document of Object.values(layouts)) {
+      expect(documentProblem(document)).toBeUndefined();
+      expect(strangerIn(document, document.root)).toBeUndefined();
+      for (const node of Object.values(document.root.slots).flat()) expect(problemOf(node)).toBeUndefined();
+    }
+  });
+
+  it("is a slot that takes it, of a part that has that slot", () => {
+    const [column, group, hero, gallery] = ["column", "group", "hero", "gallery"].map((kind) => makeNode(kind));
+    const freehand = makeNode("freehand");
+    expect(accepts(page.root, "main", hero!)).toBe(true);
+    expect(accepts(page.root, "main", gallery!)).toBe(false);
+    expect(accepts(freehand, "columns", column!)).toBe(true);
+    expect(accepts(freehand, "widgets", gallery!)).toBe(false);
+    expect(accepts(column!, "widgets", gallery!)).toBe(true);
+    expect(accepts(column!, "widgets", hero!)).toBe(false);
+    expect(accepts(group!, "widgets", gallery!)).toBe(false);
+    expect(accepts(group!, "inside", gallery!)).toBe(true);
+    // A group in a group would be a level too many.
+    expect(accepts(group!, "inside", group!)).toBe(false);
+    expect(accepts(column!, "widgets", { kind: "unheard-of" })).toBe(false);
+  });
+
+  it("is not a page that says something of itself, nor a layout that says nonsense", () => {
+    const withProps = (document: Document, props: Node["props"]): Document => ({
+      ...document,
+      root: { ...document.root, props },
+    });
+    expect(documentProblem(withProps(page, { of: "product" }))).toBe("A page says nothing of itself.");
+    const { product } = layouts;
+    expect(documentProblem(withProps(product, { of: "cart", products: [], collections: [] }))).toBeDefined();
+    expect(documentProblem(withProps(product, { of: "product", products: [] }))).toBeDefined();
+    expect(
+      documentProblem(withProps(product, { of: "product", products: [], collections: [], more: 1 })),
+    ).toBeDefined();
+    const many = Array.from({ length: 5001 }, (_, i) => `p${i}`);
+    expect(documentProblem(withProps(product, { of: "product", products: many, collections: [] }))).toBe(
+      "A layout can be for 5,000 products at most; choose collections.",
+    );
+  });
 });

@@ -177,7 +177,8 @@ const WORD_TO_AVAILABILITY = new Map<string, Availability>(
 const YES = new Set(["yes", "y", "true", "1", "x"]);
 const NO = new Set(["no", "n", "false", "0", ""]);
 
-const isDay = (text: string) =>
+/** Whether a text is a day that there is, as ISO 8601 writes it. */
+export const isDay = (text: string): boolean =>
   /^\d{4}-\d{2}-\d{2}$/.test(text) &&
   !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) &&
   new Date(`${text}T00:00:00Z`).toISOString().startsWith(text);

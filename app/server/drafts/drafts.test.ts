@@ -1,10 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
+  addLayout,
   duplicateNodes,
   moveNode,
+  removeLayout,
   removeNodes,
   setBrand,
+  setLayoutFor,
   setProp,
   setShown,
   setStyle,
@@ -49,6 +52,53 @@ describe("keeping", () => {
     expect(draft.look.brand.colour).toBe("#225577");
     expect(draft.documents.home!.root.slots.main!.some((n) => n.id === id)).toBe(false);
     expect((await loadDraft(shop.id)).log).toHaveLength(makers.length);
+  });
+
+  it("stores layouts that no shop had stored before, new ones, their goods, and their going", async () => {
+    const { shop } = await ownerWithShop();
+    const step = async (make: (d: Draft) => Outcome) => {
+      const { draft, seq } = await loadDraft(shop.id);
+      expect(await keep(shop.id, { base: seq, transactions: [made(make(draft))] })).toMatchObject({ ok: true });
+      return (await loadDraft(shop.id)).draft;
+    };
+    const { draft: first } = await loadDraft(shop.id);
+    // Those that every shop begins with are there without having been stored.
+    expect(await DraftPart.count({ where: { shopId: shop.id, part: "product" } })).toBe(0);
+    const main = first.documents.product!.root.slots.main!;
+    const changed = await step((d) => setShown(d, [main[1]!.id], false, "The product"));
+    expect(changed.documents.product!.root.slots.main![1]!.shown).toBe(false);
+    expect(changed.documents.collection).toEqual(first.documents.collection);
+    await step((d) => addLayout(d, "product", "Kites", "kites"));
+    const named = await step((d) => setLayoutFor(d, "kites", { products: ["p1"], collections: ["c1"] }));
+    expect(named.documents.kites!.root.props).toEqual({ of: "product", products: ["p1"], collections: ["c1"] });
+    // Like the one it was made from, as that was by then.
+    expect(named.documents.kites!.root.slots.main![1]!.shown).toBe(false);
+    const gone = await step((d) => removeLayout(d, "kites"));
+    expect(gone.documents.kites).toBeUndefined();
+    expect(Object.keys(gone.documents).sort()).toEqual(Object.keys(first.documents).sort());
+  });
+
+  it("refuses a part of a product on a page that has none, and a layout that says nonsense", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const product = draft.documents.product!;
+    const stray = { ...product.root.slots.main!.find((n) => n.kind === "reviews")!, id: "stray" };
+    const to = { parent: draft.documents.home!.root.id, slot: "main", index: 0 };
+    const some = made(setBrand(draft, "corners", "soft"));
+    const send = (operations: Transaction["operations"]) =>
+      keep(shop.id, { base: seq, transactions: [{ ...some, operations }] });
+    expect(await send([{ type: "insertNode", document: "home", to, node: stray }])).toMatchObject({
+      code: "refused",
+      why: "Reviews makes no sense on “Home”.",
+    });
+    const nonsense = { ...product, id: "other", root: { ...product.root, id: "other-root", props: { of: "cart" } } };
+    expect(await send([{ type: "addDocument", added: nonsense }])).toMatchObject({ code: "refused" });
+    const untitled = { ...nonsense, title: " ", root: { ...nonsense.root, props: product.root.props } };
+    expect(await send([{ type: "addDocument", added: untitled }])).toMatchObject({
+      code: "refused",
+      why: "A page needs a title.",
+    });
+    expect((await loadDraft(shop.id)).draft).toEqual(draft);
   });
 
   it("gives back, for any run of commands, exactly the draft that the studio has", async () => {

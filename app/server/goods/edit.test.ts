@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { readCsv } from "~/core/formats";
-import { makeProduct, productInput, sizeOf } from "~/core/goods";
+import { makeProduct, productInput, searchGoods, sizeOf } from "~/core/goods";
 import { ownerWithShop } from "../fixtures/owner";
 import { freshShop, type Shop } from "../shops/index.server";
 import {
@@ -152,6 +152,56 @@ describe("many products", () => {
     expect((await allGoodsOf(await now())).products.map((p) => p.sku)).toEqual(["A", "B", "C"]);
   });
 
+  it("that are sold in variants have the stock and the new price of each set, but never one SKU together", async () => {
+    const { now, find } = await shopWithGoods();
+    await importGoods(
+      await now(),
+      readCsv("SKU,Title,Price,Variant of,Options,Stock\nD,Date,4.00,,,\nD-S,,,D,Size: S,1\nD-L,,5.00,D,Size: L,2\n"),
+    );
+    const [apple, date] = [await find("A"), await find("D")];
+    const ids = [apple.id, date.id];
+    expect(await changeProducts(await now(), { ids, set: { stock: 7, priceTimes: 2 } })).toMatchObject({ ok: true });
+    expect(await find("A")).toMatchObject({ stock: 7, price: 200 });
+    expect((await find("D")).variants.map((v) => [v.stock, v.price])).toEqual([
+      [7, null],
+      [7, 1000],
+    ]);
+    const both = await changeProducts(await now(), { ids, set: { sku: "ONE" } });
+    expect(both).toMatchObject({
+      problems: [{ path: "sku", why: "A SKU is of one product only. Give each its own." }],
+    });
+    // A variant's SKU is as taken as a product's.
+    expect(await changeProducts(await now(), { ids: [apple.id], set: { sku: "D-L" } })).toMatchObject({ ok: false });
+  });
+
+  it("that went and came back have their reviews still", async () => {
+    const { shop, now, find } = await shopWithGoods();
+    const apple = await find("A");
+    await takeReview(shop.id, apple.id, { stars: 5, title: "", text: "Crisp", name: "Ann" });
+    const [review] = await reviewsOf(shop.id);
+    await changeReviews(await now(), { ids: [review!.id], state: "shown" });
+    await removeProducts(await now(), [apple.id]);
+    await stepGoods(await now(), "undo");
+    const { products, reviews } = await goodsOf(await now());
+    expect(products.find((p) => p.id === apple.id)?.rating).toEqual({ average: 5, count: 1 });
+    expect(reviews?.[apple.id]).toMatchObject([{ text: "Crisp" }]);
+  });
+
+  it("are found by what they are called now, after every change", async () => {
+    const { now, find } = await shopWithGoods();
+    const found = async (query: string) => searchGoods(await goodsOf(await now()), query).products.map((p) => p.sku);
+    expect(await found("apple")).toEqual(["A"]);
+    const apple = await find("A");
+    await changeProducts(await now(), { ids: [apple.id], set: { title: "Quince" } });
+    expect([await found("apple"), await found("quince")]).toEqual([[], ["A"]]);
+    await removeProducts(await now(), [(await find("B")).id]);
+    expect(await found("banana")).toEqual([]);
+    await stepGoods(await now(), "undo");
+    expect(await found("banana")).toEqual(["B"]);
+    await changeProducts(await now(), { ids: [apple.id], set: { archived: true } });
+    expect(await found("quince")).toEqual([]);
+  });
+
   it("all stay as they are when one of them may not be like that", async () => {
     const { now, find } = await shopWithGoods();
     const apple = await find("A");
@@ -230,6 +280,26 @@ describe("what shoppers say and buy", () => {
     ]);
     expect(await importReviews(await now(), read)).toEqual({ added: 1, known: 1 });
     expect((await goodsOf(await now())).products[0]!.rating).toEqual({ average: 3, count: 2 });
+  });
+
+  it("is read from a file only where stars, day and product can be meant", async () => {
+    const { now } = await shopWithGoods();
+    const read = async (text: string) => readReviews(await now(), readCsv(text));
+    expect((await read("name,words\nAnn,Good\n")).problems).toEqual([
+      { line: 0, column: "sku", why: "No column is called “sku”." },
+      { line: 0, column: "stars", why: "No column is called “stars”." },
+      { line: 0, column: "text", why: "No column is called “text”." },
+    ]);
+    const days = await read(
+      "Product,Score,Comment,When,Date\nbanana,5,Ripe,,2026-02-30\nA,5,Crisp,,03/04/2026\nA,5,Crisp,,5\nbanana,5,Soft,,2026-02-03\nA,4.6,Fine,,\n",
+    );
+    expect(days.problems.map((p) => [p.line, p.column])).toEqual([
+      [2, "date"],
+      [3, "date"],
+      [4, "date"],
+      [6, "stars"],
+    ]);
+    expect(days.reviews).toMatchObject([{ text: "Soft", name: "A customer", at: new Date("2026-02-03") }]);
   });
 
   it("makes ranks and pairs", async () => {

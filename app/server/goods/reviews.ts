@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { newId } from "~/core/document";
-import { MOST_REVIEW_CHARACTERS, REVIEW_STATES, type LineProblem, type Table } from "~/core/goods";
+import { isDay, MOST_REVIEW_CHARACTERS, REVIEW_STATES, type LineProblem, type Table } from "~/core/goods";
 import { atomically, database, ProductRow, ReviewRow } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import { allGoodsOf, goodsMoved } from "./store";
@@ -106,7 +106,7 @@ export async function readReviews(shop: Shop, table: Table): Promise<ReviewsRead
     });
     const day = cell("at");
     // Only the ISO way of writing a day reads the same everywhere (ISO 8601).
-    const written = day ? new Date(/^\d{4}-\d{2}-\d{2}/.test(day) ? day : Number.NaN) : new Date();
+    const written = day ? new Date(isDay(day.slice(0, 10)) ? day : Number.NaN) : new Date();
     if (!product) problems.push({ line, column: "sku", why: `There is no product with the SKU “${cell("sku")}”.` });
     if (!parsed.success)
       for (const issue of parsed.error.issues)

@@ -1,0 +1,61 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import {
+  AVAILABILITIES,
+  makeCollection,
+  makeProduct,
+  packGoods,
+  unpackGoods,
+  type SellersGoods,
+  type StoredProduct,
+} from ".";
+
+const text = fc.string({ unit: "grapheme", maxLength: 12 });
+const product: fc.Arbitrary<StoredProduct> = fc
+  .record({
+    id: fc.uuid(),
+    title: text,
+    slug: text,
+    sku: text,
+    description: text,
+    price: fc.nat(100_000),
+    stock: fc.option(fc.nat(50)),
+    availability: fc.constantFrom(...AVAILABILITIES),
+    tags: fc.array(text, { maxLength: 2 }),
+    attributes: fc.dictionary(text, text, { maxKeys: 3, noNullPrototype: true }),
+    search: fc.record({ title: text, description: text }),
+    video: fc.option(fc.record({ file: text, after: fc.nat(4) })),
+    rating: fc.option(fc.record({ average: fc.integer({ min: 1, max: 5 }), count: fc.nat(9) })),
+    archived: fc.boolean(),
+    position: fc.nat(99),
+    version: fc.nat(99),
+  })
+  .map(({ position, version, ...said }) => ({ ...makeProduct(said), position, version }));
+const seller: fc.Arbitrary<SellersGoods> = fc.record({
+  products: fc.array(product, { maxLength: 8 }),
+  collections: fc.constant([{ ...makeCollection({ id: "c", title: "C" }), position: 0 }]),
+  digits: fc.constantFrom(0, 2, 3),
+  synonyms: fc.constant([["a", "b"]]),
+});
+
+describe("goods as one text", () => {
+  it("are what they were, whatever they say", () => {
+    fc.assert(
+      fc.property(seller, (goods) => {
+        const { stored, goods: shown } = unpackGoods(packGoods(goods));
+        expect(stored).toEqual(goods);
+        expect(shown).toEqual({ ...goods, products: goods.products.filter((p) => !p.archived) });
+      }),
+      { seed: 11, numRuns: 200 },
+    );
+  });
+
+  it("say nothing of what is as with most", () => {
+    const plain = { ...makeProduct({ id: "p", title: "Kite", price: 900 }), position: 3, version: 7 };
+    const packed = packGoods({ products: [plain], collections: [] });
+    expect(JSON.parse(packed)).toEqual({
+      products: [{ id: "p", title: "Kite", slug: "p", sku: "p", price: 900, position: 3, version: 7 }],
+      collections: [],
+    });
+  });
+});
