@@ -33,7 +33,7 @@ const LATER: Readonly<Record<string, Later>> = {
     classes: ["is-out", "toast", "cart-toast"],
     data: AVAILABILITIES.map((a) => `data-state=${a}`),
   },
-  "zest-gallery": { tags: ["dialog"], classes: ["zoom", "zoom-stage", "zoom-close", "is-large"] },
+  "zest-gallery": { tags: ["dialog"], classes: ["zoom", "zoom-stage", "zoom-close", "zoom-step", "is-large"] },
   "zest-tabs": { classes: ["is-tabs", "tabs", "tab"] },
   "zest-list": { classes: ["is-busy", "is-open"] },
 };

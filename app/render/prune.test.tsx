@@ -56,7 +56,7 @@ describe.each(THEMES.map((t) => [t.id] as const))("the CSS of a page in %s", (th
     // Stand-ins for what the shop's scripts bring onto the page later.
     document.body.insertAdjacentHTML(
       "beforeend",
-      `<div class="toast cart-toast" data-set="dark"><a></a></div><dialog class="zoom"><div class="zoom-stage"><div><img></div></div><b class="zoom-close"></b></dialog><p class="price"><ins></ins><del></del></p>`,
+      `<div class="toast cart-toast" data-set="dark"><a></a></div><dialog class="zoom"><div class="zoom-stage"><div><img></div></div><b class="zoom-close"></b><b class="zoom-step"></b></dialog><p class="price"><ins></ins><del></del></p>`,
     );
     const idle = selectorsIn(css)
       // States that the page's script or a shopper brings about, and combinations that depend on how much there is.

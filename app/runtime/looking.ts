@@ -70,14 +70,30 @@ export class Gallery extends HTMLElement {
     close.className = "button button-2 zoom-close";
     close.textContent = "Close";
     close.addEventListener("click", () => dialog.close());
+    const step = (by: 1 | -1) => stage.scrollBy({ left: by * stage.clientWidth, behavior: "smooth" });
     dialog.append(stage, close);
+    if (links.length > 1) {
+      const steps = document.createElement("div");
+      steps.className = "zoom-step";
+      for (const [words, by] of [
+        ["Back", -1],
+        ["Next", 1],
+      ] as const) {
+        const button = document.createElement("button");
+        button.className = "button button-2";
+        button.textContent = words;
+        button.addEventListener("click", () => step(by));
+        steps.append(button);
+      }
+      dialog.append(steps);
+    }
     dialog.addEventListener("close", () => {
       dialog.remove();
       links[at]?.focus();
     });
     stage.addEventListener("keydown", (event) => {
-      const step = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
-      if (step) stage.scrollBy({ left: step * stage.clientWidth, behavior: "smooth" });
+      if (event.key === "ArrowRight") step(1);
+      else if (event.key === "ArrowLeft") step(-1);
     });
     stage.tabIndex = 0;
     document.body.append(dialog);

@@ -25,27 +25,28 @@ export const definition: Definition<GalleryProps> = {
   style: {},
   styles: ["shape"],
   css: `
-.gallery{display:grid;gap:.75rem}
-.stage{display:grid;grid-auto-flow:column;grid-auto-columns:100%;overflow-x:auto;scroll-snap-type:x mandatory;scrollbar-width:none;border-radius:var(--card);overscroll-behavior-x:contain}
+.gallery{display:grid;gap:.75rem;grid-template:"stage"/minmax(0,1fr)}
+.gallery:has(.thumbs){grid-template:"stage" "thumbs"/minmax(0,1fr)}
+.stage{grid-area:stage;display:grid;grid-auto-flow:column;grid-auto-columns:100%;overflow-x:auto;scroll-snap-type:x mandatory;scrollbar-width:none;border-radius:var(--card);overscroll-behavior-x:contain}
 .stage::-webkit-scrollbar{display:none}
 .shot{scroll-snap-align:start;position:relative;min-width:0}
 .shot .pic,.shot video{display:block;width:100%;aspect-ratio:var(--shape,4/5);border-radius:var(--card);object-fit:cover;background:var(--raised)}
 .shot .pic img{object-fit:var(--goods-fit)}
 .shot-open{display:block;cursor:zoom-in}
-.thumbs{display:flex;gap:.5rem;overflow-x:auto;padding:3px}
+.thumbs{grid-area:thumbs;display:flex;gap:.5rem;overflow-x:auto;padding:3px}
 .thumbs a{display:block;width:4.25rem;border-radius:calc(var(--card)/2);outline:2px solid transparent;outline-offset:1px;overflow:hidden}
 .thumbs .pic{display:block;aspect-ratio:var(--shape,4/5)}
 .thumbs a[aria-current]{outline-color:var(--ink)}
 .thumb-film{display:grid;place-items:center;aspect-ratio:var(--shape,4/5);background:var(--raised);font-size:var(--t-1)}
-.shot-badge{position:absolute;inset:0 auto auto 0}
+.shot-badge{position:relative;inset:auto;grid-area:stage;place-self:start;z-index:1;margin:.75rem}
 .a-grid .stage{grid-auto-flow:row;grid-template-columns:1fr 1fr;grid-auto-columns:auto;gap:.75rem;overflow:visible;border-radius:0}
 .a-grid .shot:first-child{grid-column:1/-1}
+.a-grid .gallery{grid-template:"stage"/minmax(0,1fr)}
 .a-grid .thumbs{display:none}
 @media (min-width:800px){
 .w-gallery:not(.a-grid) .shot .pic,.w-gallery:not(.a-grid) .shot video{max-height:calc(100svh - 9rem);min-height:22rem}
-.a-beside .gallery{grid-template-columns:calc(4.25rem + 6px) minmax(0,1fr);align-items:start}
-.a-beside .stage{grid-column:2;grid-row:1}
-.a-beside .thumbs{flex-direction:column;grid-row:1}
+.a-beside .gallery:has(.thumbs){grid-template:"thumbs stage"/calc(4.25rem + 6px) minmax(0,1fr);align-items:start}
+.a-beside .thumbs{flex-direction:column}
 .gallery-swipe{display:none}
 }
 @media (max-width:799.98px){
@@ -58,6 +59,8 @@ export const definition: Definition<GalleryProps> = {
 .zoom-stage div{scroll-snap-align:center;overflow:auto;display:grid;place-items:center}
 .zoom-stage img{max-width:100%;max-height:100dvh;cursor:zoom-in}
 .zoom-stage img.is-large{max-width:none;max-height:none;width:220%;cursor:zoom-out}
-.zoom-close{position:fixed;top:.75rem;right:.75rem;z-index:1}
+.zoom-close,.zoom-step{position:fixed;z-index:1;right:.75rem}
+.zoom-close{top:.75rem}
+.zoom-step{bottom:.75rem;display:flex;gap:.5rem}
 `,
 };

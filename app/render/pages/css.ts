@@ -14,6 +14,8 @@ export const PAGES_CSS = `
 .cart-words>a:hover{text-decoration:underline}
 .cart-count{display:flex;flex-wrap:wrap;gap:.4rem;align-items:center;margin-top:.4rem}
 .cart-count .field{width:5rem}
+.cart-count .button-3{padding-inline:.6rem}
+.cart-choice{color:var(--soft);font-size:var(--t-1)}
 .cart-total{display:flex;justify-content:space-between;gap:1rem;padding-block:var(--s3);font-weight:var(--strong);font-size:var(--t1)}
 .message-page{min-height:52svh;display:flex;flex-direction:column;justify-content:center;gap:var(--s3);align-items:flex-start;--head:var(--t5)}
 `;

@@ -28,7 +28,7 @@ export function CartPage({ lines, said }: { lines: readonly CartLine[]; said?: s
                   <Pic picture={variant?.picture ?? product.pictures[0] ?? null} sizes="7rem" alt="" />
                   <div className="cart-words">
                     <a href={`${productAddress(product)}${variant ? `?variant=${variant.id}` : ""}`}>{product.title}</a>
-                    {variant ? <p className="over">{variant.values.join(" · ")}</p> : null}
+                    {variant ? <p className="cart-choice">{variant.values.join(" · ")}</p> : null}
                     {problem ? (
                       <p className="message" data-state="care">
                         {problem}
