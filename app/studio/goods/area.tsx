@@ -34,7 +34,7 @@ export function GoodsArea({ data }: { data: GoodsData }) {
     ["Bring in", "/import"],
   ];
   return (
-    <Box sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", height: "100%", minHeight: 0 }}>
+    <Box sx={{ display: "grid", gridTemplate: "auto minmax(0,1fr) / minmax(0,1fr)", height: "100%", minHeight: 0 }}>
       <Box
         sx={{
           display: "flex",

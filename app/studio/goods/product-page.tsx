@@ -178,6 +178,7 @@ function ProductForm({ id }: { id: string }) {
             top: 0,
             zIndex: 3,
             display: "flex",
+            flexWrap: "wrap",
             gap: 1.25,
             alignItems: "center",
             px: 2,
@@ -194,7 +195,7 @@ function ProductForm({ id }: { id: string }) {
           >
             Goods
           </Button>
-          <Typography variant="h2" component="h1" noWrap sx={{ flex: 1 }}>
+          <Typography variant="h2" component="h1" noWrap sx={{ flex: "1 1 160px" }}>
             {product.title || "New product"}
           </Typography>
           <Typography variant="body2" color="text.secondary" role="status">

@@ -117,7 +117,7 @@ export function Shell({
   });
   const close = () => setDialog(null);
   return (
-    <Box sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
+    <Box sx={{ display: "grid", gridTemplate: "auto minmax(0,1fr) / minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
       <Box
         component="header"
         sx={{
