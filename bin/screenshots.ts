@@ -12,13 +12,15 @@ const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 /** Waits until fonts and pictures are there, in every frame; lazy ones that nobody sees are not waited for. */
 const settled = async (of: Page) => {
   for (const frame of of.frames()) {
-    await frame.evaluate(async () => {
+    // A frame that goes while it is asked never answers.
+    const ready = frame.evaluate(async () => {
       await document.fonts.ready;
       const seen = [...document.images].filter(
         (img) => img.getBoundingClientRect().bottom > 0 && img.getBoundingClientRect().top < innerHeight,
       );
       await Promise.all(seen.map((img) => img.decode().catch(() => undefined)));
     });
+    await Promise.race([ready.catch(() => undefined), of.waitForTimeout(5_000)]);
   }
 };
 const take = async (name: string, of = page) => {

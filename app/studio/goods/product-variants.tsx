@@ -30,6 +30,7 @@ import {
   type Variant,
 } from "~/core/goods";
 import { sourceOf } from "~/core/pictures";
+import { decimalMoney } from "~/core/money";
 import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
 import { IconAction, INK } from "../ui";
@@ -271,6 +272,7 @@ function ForAll({ part }: { part: FormPart }) {
 /** Options to choose from, and the variants that they make. */
 export function ProductVariants(part: FormPart) {
   const { product, set, problem } = part;
+  const currency = useStudio((s) => s.shop.currency);
   const { options, variants } = product;
   const change = (id: string, next: Partial<Variant>) =>
     set({ variants: variants.map((v) => (v.id === id ? { ...v, ...next } : v)) });
@@ -365,7 +367,7 @@ export function ProductVariants(part: FormPart) {
                           label={`Price of ${name}`}
                           value={v.price}
                           onChange={(price) => change(v.id, { price })}
-                          empty="as product"
+                          empty={decimalMoney(product.price, currency)}
                           problem={problem(`variants.${i}.price`)}
                         />
                       </TableCell>
