@@ -10,7 +10,7 @@ export default defineConfig({
         test: {
           name: "unit",
           include: ["app/**/*.test.{ts,tsx}", "demo/**/*.test.ts"],
-          exclude: ["app/server/**"],
+          exclude: ["app/server/**", "app/routes/**"],
           environment: "node",
           // Property tests share two cores with each other.
           testTimeout: 60_000,
@@ -20,7 +20,7 @@ export default defineConfig({
         ...shared,
         test: {
           name: "server",
-          include: ["app/server/**/*.test.ts"],
+          include: ["app/server/**/*.test.ts", "app/routes/**/*.test.ts"],
           environment: "node",
           globalSetup: ["./app/server/fixtures/database.setup.ts"],
           fileParallelism: false,
