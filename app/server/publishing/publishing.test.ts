@@ -1,0 +1,87 @@
+import { describe, expect, it } from "vitest";
+import { addLayout, removeNodes, setBrand, setProp, setShown, type Outcome } from "~/core/commands";
+import type { Draft } from "~/core/document";
+import { Publication } from "../database/index.server";
+import { keep, loadDraft } from "../drafts/index.server";
+import { ownerWithShop } from "../fixtures/owner";
+import { freshShop } from "../shops/index.server";
+import { pendingChanges, publish, publishedDraft } from "./index.server";
+
+async function openShop() {
+  const { shop } = await ownerWithShop();
+  const change = async (make: (draft: Draft) => Outcome) => {
+    const { draft, seq } = await loadDraft(shop.id);
+    const outcome = make(draft);
+    if (!outcome.ok) throw new Error(outcome.why);
+    const kept = await keep(shop.id, { base: seq, transactions: [outcome.transaction] });
+    expect(kept.ok).toBe(true);
+  };
+  const publishNow = async () => publish(shop.id, (await pendingChanges(shop.id)).seq);
+  const shown = async () => publishedDraft((await freshShop(shop)).publicationId!);
+  return { shop, change, publishNow, shown };
+}
+const hero = (draft: Draft) => draft.documents.home!.root.slots.main![0]!;
+
+describe("publishing", () => {
+  it("says before what it will change, in words that name the place", async () => {
+    const { shop, change, publishNow } = await openShop();
+    const first = await pendingChanges(shop.id);
+    expect(first.first).toBe(true);
+    expect(first.changes).toContainEqual({ where: "Home", what: "published for the first time" });
+    expect(first.changes.map((c) => c.where)).toContain("Product");
+    await publishNow();
+    expect((await pendingChanges(shop.id)).changes).toEqual([]);
+    await change((d) => setBrand(d, "colour", "#225577"));
+    await change((d) => setShown(d, [hero(d).id], false, "Hero"));
+    await change((d) => addLayout(d, "product", "Kites", "kites"));
+    const { first: again, changes } = await pendingChanges(shop.id);
+    expect(again).toBe(false);
+    expect(changes.some((c) => c.where.startsWith("Home"))).toBe(true);
+    expect(changes.some((c) => c.where.includes("Kites"))).toBe(true);
+    expect(changes).toHaveLength(3);
+  });
+
+  it("freezes what there is: nothing that is changed afterwards shows, and what was shown stays as it was", async () => {
+    const { shop, change, publishNow, shown } = await openShop();
+    await publishNow();
+    const before = await shown();
+    await change((d) => setProp(d, hero(d).id, ["heading"], "Later", "Words"));
+    expect(await shown()).toBe(before);
+    expect(await publishNow()).toMatchObject({ ok: true, number: 2 });
+    expect(hero((await shown())!).props.heading).toBe("Later");
+    const [one] = await Publication.findAll({ where: { shopId: shop.id }, order: [["number", "ASC"]] });
+    expect(await publishedDraft(one!.id)).toEqual(before);
+  });
+
+  it("takes only what was read out: of two who publish at once, one has to look again", async () => {
+    const { shop, change, publishNow } = await openShop();
+    await publishNow();
+    await change((d) => setBrand(d, "corners", "soft"));
+    const { seq } = await pendingChanges(shop.id);
+    await change((d) => removeNodes(d, [hero(d).id], "Hero"));
+    expect(await publish(shop.id, seq)).toEqual({ ok: false, code: "moved-on" });
+    const now = (await pendingChanges(shop.id)).seq;
+    const answers = await Promise.all([publish(shop.id, now), publish(shop.id, now), publish(shop.id, now)]);
+    expect(answers.filter((a) => a.ok).length).toBeGreaterThanOrEqual(1);
+    const numbers = (await Publication.findAll({ where: { shopId: shop.id } })).map((p) => p.number);
+    expect(new Set(numbers).size).toBe(numbers.length);
+    expect(await publish(shop.id, now)).toEqual({ ok: false, code: "nothing" });
+  });
+
+  it("of a shop from before there were layouts shows goods in those that every shop begins with", async () => {
+    const { shop, publishNow } = await openShop();
+    await publishNow();
+    const row = await Publication.findOne({ where: { shopId: shop.id } });
+    const body = JSON.parse(row!.body) as { documents: Record<string, unknown> };
+    for (const sort of ["product", "collection", "search"]) delete body.documents[sort];
+    const old = await Publication.create({
+      ...row!.get({ plain: true }),
+      id: "from-before",
+      number: 99,
+      body: JSON.stringify(body),
+    });
+    const draft = await publishedDraft(old.id);
+    expect(draft!.documents.product!.root.slots.main!.length).toBeGreaterThan(2);
+    expect(await publishedDraft("none")).toBeUndefined();
+  });
+});

@@ -1,0 +1,77 @@
+import { describe, expect, it } from "vitest";
+import { problemOf } from "~/kinds";
+import { loadDraft } from "../drafts/index.server";
+import { ownerWithShop } from "../fixtures/owner";
+import { createShop, forgetShops, freshShop, newShopSchema, shopAt, shopOf, shopsOf } from "./index.server";
+
+describe("a new shop", () => {
+  it.each([
+    ["host", { host: "ab" }],
+    ["host", { host: "Kites & Co" }],
+    ["host", { host: "-kites" }],
+    ["host", { host: "kites-" }],
+    ["host", { host: "1kites" }],
+    ["host", { host: "studio" }],
+    ["host", { host: "a.b.example" }],
+    ["host", { host: "x".repeat(41) }],
+    ["name", { name: " " }],
+    ["name", { name: "x".repeat(61) }],
+    ["currency", { currency: "XXX" }],
+    ["currency", { currency: "eur" }],
+  ])("is refused at its %s with a sentence for %j", (place, wrong) => {
+    const parsed = newShopSchema.safeParse({ name: "Kites", host: "kites", currency: "EUR", ...wrong });
+    expect(parsed.success).toBe(false);
+    expect(parsed.error!.issues[0]!.path).toEqual([place]);
+    expect(parsed.error!.issues[0]!.message).toMatch(/\.$/);
+  });
+
+  it("is written as people write names and addresses", () =>
+    expect(newShopSchema.parse({ name: " Kites ", host: " Kites-2 ", currency: "JPY" })).toEqual({
+      name: "Kites",
+      host: "kites-2",
+      currency: "JPY",
+    }));
+
+  it("begins finished: every part of its pages may be as it is, and nothing is published", async () => {
+    const { shop } = await ownerWithShop();
+    expect(shop.publicationId).toBeNull();
+    const { draft } = await loadDraft(shop.id);
+    expect(draft.documents.home!.root.slots.main!.length).toBeGreaterThan(3);
+    for (const document of Object.values(draft.documents))
+      for (const node of Object.values(document.root.slots).flat()) expect(problemOf(node), node.kind).toBeUndefined();
+  });
+
+  it("has an address of its own", async () => {
+    const { ownerId, shop } = await ownerWithShop();
+    expect(await createShop(ownerId, { name: "Again", host: shop.host, currency: "EUR" })).toEqual({
+      ok: false,
+      field: "host",
+      why: "Another shop has this address. Choose another one.",
+    });
+    // Of two that want the same at once, one has it.
+    const host = `${shop.host.slice(0, 30)}-two`;
+    const both = await Promise.all([1, 2].map(() => createShop(ownerId, { name: "Two", host, currency: "EUR" })));
+    expect(both.filter((b) => b.ok)).toHaveLength(1);
+    expect((await shopsOf(ownerId)).map((s) => s.host)).toEqual([shop.host, host]);
+  });
+});
+
+describe("a shop", () => {
+  it("is its owner's alone", async () => {
+    const [mine, other] = [await ownerWithShop(), await ownerWithShop()];
+    expect(await shopOf(mine.ownerId, mine.shop.id)).toMatchObject({ host: mine.shop.host });
+    expect(await shopOf(other.ownerId, mine.shop.id)).toBeUndefined();
+    await expect(freshShop({ ownerId: other.ownerId, id: mine.shop.id })).rejects.toThrow();
+    expect(await shopsOf(other.ownerId)).toHaveLength(1);
+  });
+
+  it("is found by its host name, a new one as soon as it is there to this process", async () => {
+    const { ownerId, shop } = await ownerWithShop();
+    expect((await shopAt(shop.host))?.id).toBe(shop.id);
+    const host = `${shop.host.slice(0, 30)}-new`;
+    expect(await shopAt(host)).toBeUndefined();
+    await createShop(ownerId, { name: "New", host, currency: "EUR" });
+    forgetShops();
+    expect((await shopAt(host))?.host).toBe(host);
+  });
+});
