@@ -2,7 +2,19 @@ import { expect, test, type Page } from "@playwright/test";
 import ExcelJS from "exceljs";
 import { zipSync } from "fflate";
 import { readFileSync } from "node:fs";
-import { area, askShop, benchReady, details, inPlan, kept, openShop, pane, publish, shopAt } from "./studio";
+import {
+  area,
+  askShop,
+  benchReady,
+  details,
+  inPlan,
+  kept,
+  openShop,
+  pane,
+  publish,
+  shopAt,
+  signInToDemo,
+} from "./studio";
 
 const FILE = [
   "SKU,Title,Price,Collection,Stock,Taste,Picture,Variant of,Options",
@@ -245,6 +257,53 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
     await part(page, "Products");
     await expect(page.getByRole("row", { name: /Kite, blue/ })).toContainText("€14.00");
   });
+});
+
+test("ten thousand lines come in with progress, can be stopped, and are worked with afterwards", async ({ page }) => {
+  test.setTimeout(120_000);
+  await openShop(page);
+  await area(page, "Goods");
+  await page.getByRole("link", { name: "Bring in goods" }).click();
+  const lines = Array.from({ length: 10_000 }, (_, i) => `S-${i},Thing ${i},${(i % 90) + 1}.00,Kind ${i % 7}`);
+  const file = {
+    name: "many.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from(`Article no.,Name,Price incl. VAT,Kind\n${lines.join("\n")}`),
+  };
+  await page.getByLabel("File with goods").setInputFiles(file);
+  await page.getByRole("button", { name: "Bring in 10,000 products" }).click();
+  // Well under way, and not done.
+  await expect(page.getByText(/^Goods: [1-9][\d,]* of 10,000$/)).toBeVisible();
+  await page.getByRole("button", { name: "Stop" }).click();
+  await expect(page.getByText("Stopped. Nothing of the goods was stored.")).toBeVisible();
+  await part(page, "Products");
+  await expect(page.getByText("No goods yet")).toBeVisible();
+  await part(page, "Bring in");
+  await page.getByLabel("File with goods").setInputFiles(file);
+  await page.getByRole("button", { name: "Bring in 10,000 products" }).click();
+  await expect(page.getByText("10,000 products added, 0 changed, 0 as they were.")).toBeVisible({ timeout: 60_000 });
+  await page.getByRole("link", { name: "Look at them" }).click();
+  await expect(page.getByText("1–100 of 10,000")).toBeVisible();
+  await page.getByLabel("Find").fill("thing 9876");
+  await expect(page.getByRole("row", { name: /Thing 9876/ })).toBeVisible();
+  await page.getByRole("button", { name: /^Undo in Goods/ }).click();
+  await expect(page.getByText("No goods yet")).toBeVisible();
+});
+
+test("what sells is told in sentences, with what is bought together and how often by chance", async ({ page }) => {
+  await signInToDemo(page);
+  await area(page, "Goods");
+  await part(page, "What sells");
+  await expect(page.getByText(/^From \d+ orders of the last year/)).toBeVisible();
+  await expect(page.getByText(/\d+ sold and \d+ looks in 12 weeks: one sold in every \d+ looks/)).toBeVisible();
+  await expect(page.getByText(/In \d+ of \d+ orders \(\d+%\)/).first()).toContainText("times as many as by chance");
+  await page
+    .getByRole("list", { name: "Bestselling" })
+    .getByRole("button", { name: /Hoop Winder 20 cm/ })
+    .click();
+  await expect(page.getByRole("heading", { name: "Hoop Winder 20 cm" })).toBeVisible();
+  await page.getByRole("link", { name: "Open the product" }).click();
+  await expect(page.getByLabel("Title", { exact: true })).toHaveValue("Hoop Winder 20 cm");
 });
 
 test("reviews are let through, answered, and brought in from a file", async ({ page }) => {
