@@ -149,7 +149,11 @@ export function searchGoods(goods: Goods, query: string, most = 500): Found {
   const meant = terms.map((term) =>
     all.some((r) => r.terms.some((t) => t.startsWith(term))) ? term : nearest(mini, term),
   );
-  if (meant.some((term, i) => term !== terms[i])) all = run([...waysOf(terms), ...waysOf(meant)], "AND");
+  if (meant.some((term, i) => term !== terms[i])) {
+    const better = run(waysOf(meant), "AND");
+    const first = new Set(better.map((r) => r.id as string));
+    all = [...better, ...all.filter((r) => !first.has(r.id as string))];
+  }
   const results = all.length ? all : terms.length > 1 ? run(waysOf(terms), "OR") : [];
   const products = results.slice(0, most).map(({ id }) => goods.products[places.get(id as string)!]!);
   return { products, fit: all.length ? "all" : products.length ? "some" : "none" };
