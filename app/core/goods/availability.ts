@@ -65,27 +65,37 @@ export function mostOf(product: Product, variant?: Variant): number {
 // Making a formatter takes far longer than using it.
 const dayWriters = new Map<string, Intl.DateTimeFormat>();
 
-function dayWriter(locale: string): Intl.DateTimeFormat {
-  let writer = dayWriters.get(locale);
+function dayWriter(locale: string, withYear: boolean): Intl.DateTimeFormat {
+  const key = `${locale} ${withYear}`;
+  let writer = dayWriters.get(key);
   if (!writer) {
-    writer = new Intl.DateTimeFormat(locale, { day: "numeric", month: "long", timeZone: "UTC" });
-    dayWriters.set(locale, writer);
+    const year = withYear ? ({ year: "numeric" } as const) : {};
+    writer = new Intl.DateTimeFormat(locale, { day: "numeric", month: "long", ...year, timeZone: "UTC" });
+    dayWriters.set(key, writer);
   }
   return writer;
 }
 
-/** A day as it is written in the shop: "3 March". */
-export const dayWords = (day: string, locale = "en-GB"): string =>
-  dayWriter(locale).format(new Date(`${day}T12:00:00Z`));
+/** A day as it is written in the shop: "3 March", or "3 March 2027". */
+export const dayWords = (day: string, locale = "en-GB", withYear = false): string =>
+  dayWriter(locale, withYear).format(new Date(`${day}T12:00:00Z`));
 
-type Said = { readonly locale?: string; readonly words?: AvailabilityWords | undefined };
+/** A day so far off that its month alone could be taken for one of this year's, in ms. */
+const FAR = 300 * 86_400_000;
+
+type Said = { readonly locale?: string; readonly words?: AvailabilityWords | undefined; readonly now?: number };
 
 /** The state in words: the product's own, the shop's, or the usual ones; with the day for what is coming. */
-export function stateWords(product: Product, variant?: Variant, { locale = "en-GB", words }: Said = {}): string {
+export function stateWords(
+  product: Product,
+  variant?: Variant,
+  { locale = "en-GB", words, now = Date.now() }: Said = {},
+): string {
   const state = stateOf(product, variant);
   const own = product.words[state] ?? words?.[state];
   if ((state === "coming-soon" || state === "pre-order") && product.availableFrom) {
-    const day = dayWords(product.availableFrom, locale);
+    const isFar = Date.parse(product.availableFrom) - now > FAR;
+    const day = dayWords(product.availableFrom, locale, isFar);
     if (own) return `${own}, ${day}`;
     return state === "coming-soon" ? `Coming ${day}` : `Pre-order, from ${day}`;
   }

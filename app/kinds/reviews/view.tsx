@@ -24,10 +24,7 @@ function One({ review }: { review: Review }) {
       {review.title ? <h3 className="review-head">{review.title}</h3> : null}
       <p className="review-text">{review.text}</p>
       <p className="review-by">
-        {review.name},{" "}
-        <time
-          dateTime={review.at.slice(0, 10)}
-        >{`${dayWords(review.at.slice(0, 10), locale)} ${review.at.slice(0, 4)}`}</time>
+        {review.name}, <time dateTime={review.at.slice(0, 10)}>{dayWords(review.at.slice(0, 10), locale, true)}</time>
       </p>
       {review.answer ? (
         <div className="review-answer">
