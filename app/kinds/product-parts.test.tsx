@@ -289,6 +289,10 @@ describe("stars and reviews", () => {
     expect(words).toContain("answers Thanks.");
     expect(words).toContain("One more");
     expect(words.indexOf("Text d")).toBeGreaterThan(words.indexOf("One more"));
+    // Of very many the page has the latest alone; its bars are of all.
+    const many = kite({ rating: { average: 4, count: 200, each: [10, 10, 20, 60, 100] } });
+    const { html: all } = part("reviews", many, { goods: shopWith(many, { reviews: { k: reviews } }) });
+    expect(all).toContain('<progress value="100" max="200" aria-label="5 stars"');
     const none = part("reviews", kite(), { props: { empty: "Be the first." } });
     expect(none.words).toContain("Be the first.");
     expect(none.html).toContain('action="/reviews"');

@@ -99,8 +99,8 @@ export type Product = {
   readonly archived: boolean;
   /** ISO 8601, when it was brought in. */
   readonly createdAt: string;
-  /** Stars given by shoppers whose reviews are shown. */
-  readonly rating: { readonly average: number; readonly count: number } | null;
+  /** Stars given by shoppers whose reviews are shown; `each`: how many gave 1, 2, 3, 4, 5. */
+  readonly rating: { readonly average: number; readonly count: number; readonly each?: readonly number[] } | null;
   /** How well it sells of late, see `bestselling`. */
   readonly sold: number;
 };

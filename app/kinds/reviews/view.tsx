@@ -41,23 +41,25 @@ export function View({ props }: ViewProps<ReviewsProps>) {
   const found = useProduct();
   if (!found) return null;
   const { product } = found;
+  const { rating } = product;
   const reviews = goods.reviews?.[product.id] ?? [];
-  const rating = ratingOf(reviews);
+  // A page is drawn from the latest reviews alone; the stars are those of all.
+  const each = rating?.each ?? ratingOf(reviews)?.each;
   const [open, folded] = [reviews.slice(0, props.most), reviews.slice(props.most)];
   return (
     <div className="in" id="reviews">
       <div className="reviews-sum">
         <Words at="heading" as="h2" className="head" text={props.heading} hint="Heading" />
-        {rating && product.rating ? (
+        {each && rating ? (
           <>
-            <p className="reviews-average">{product.rating.average.toFixed(1)}</p>
-            <Rating value={product.rating.average} count={product.rating.count} />
+            <p className="reviews-average">{rating.average.toFixed(1)}</p>
+            <Rating value={rating.average} count={rating.count} />
             <ul className="bars-list">
               {STARS.toReversed().map((star) => (
                 <li key={star}>
                   {star}
-                  <progress value={rating.each[star - 1]} max={rating.count} aria-label={`${star} stars`} />
-                  {rating.each[star - 1]}
+                  <progress value={each[star - 1]} max={rating.count} aria-label={`${star} stars`} />
+                  {each[star - 1]}
                 </li>
               ))}
             </ul>

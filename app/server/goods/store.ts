@@ -141,7 +141,7 @@ async function compose(shop: Pick<Shop, "id" | "currency">, all: All): Promise<G
         return rating || score
           ? {
               ...p,
-              rating: rating ? { average: rating.average, count: rating.count } : null,
+              rating: rating ?? null,
               sold: Math.round((score ?? 0) * 1000) / 1000,
             }
           : p;
