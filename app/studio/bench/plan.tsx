@@ -203,6 +203,8 @@ const Strip = memo(function Strip({
       }}
       sx={{
         ...focusRing,
+        // Many of them are scrolled, not squeezed.
+        flex: "none",
         fontSize: 11.5,
         lineHeight: "17px",
         px: 0.5,

@@ -167,10 +167,11 @@ function ListField({ node, field, path }: FieldProps & { field: Extract<Field, {
   const [open, setOpen] = useState<number | null>(null);
   const goods = useStudio((s) => s.goods);
   const titleOf = (item: Json, index: number): string => {
-    const said = item as { label?: string; words?: string; collection?: string | null };
+    const said = item as { label?: string; words?: string; head?: string; collection?: string | null };
     return (
       said.label ||
       said.words ||
+      said.head ||
       goods.collections.find((c) => c.id === said.collection)?.title ||
       `${field.one} ${index + 1}`
     );
