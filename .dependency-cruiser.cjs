@@ -39,7 +39,7 @@ module.exports = {
     {
       name: "routes-meet-facades-only",
       severity: "error",
-      from: { path: room("routes/") },
+      from: { path: room("routes/"), pathNot: tests },
       to: { path: "^app/(core|kinds|server|studio)/.+", pathNot: ["/index\\.(server\\.)?ts$", "^app/server/http/guard\\.server\\.ts$"] },
     },
     {
