@@ -138,6 +138,25 @@ test("what is coming says when, is not for sale, and offers to write", async ({ 
   await expect(page.getByText("You get one letter")).toBeVisible();
 });
 
+test("what went wrong with a form is said where one stands, and on a page of its own without a script", async ({
+  page,
+  browser,
+}) => {
+  await page.goto(`${DEMO}/products/kittiwake-ul`);
+  // A browser takes this for an address; the shop does not.
+  await page.getByLabel("Shall we write to you when it is here?").fill("ann@localhost");
+  await page.getByRole("button", { name: "Tell me" }).click();
+  await expect(page.getByText("That is not a mail address. Please check it.")).toBeVisible();
+  await expectAccessible(page);
+  const context = await browser.newContext({ javaScriptEnabled: false });
+  const plain = await context.newPage();
+  await plain.goto(`${DEMO}/products/kittiwake-ul`);
+  await plain.getByLabel("Shall we write to you when it is here?").fill("ann@localhost");
+  await plain.getByRole("button", { name: "Tell me" }).click();
+  await expect(plain.getByRole("heading", { level: 1 })).toHaveText("That is not a mail address. Please check it.");
+  await context.close();
+});
+
 test("pictures are looked at closely, and left again by the keyboard", async ({ page }) => {
   await page.goto(`${DEMO}/products/larkspindle-delta-190`);
   const thumbs = page.locator(".thumbs a");
@@ -146,6 +165,9 @@ test("pictures are looked at closely, and left again by the keyboard", async ({ 
   await page.locator(".shot-open").nth(2).click();
   const dialog = page.getByRole("dialog", { name: "Pictures, large" });
   await expect(dialog.locator("img").nth(2)).toBeInViewport();
+  await expectAccessible(page);
+  await dialog.getByRole("button", { name: "Next" }).click();
+  await expect(dialog.locator("img").nth(3)).toBeInViewport();
   await page.keyboard.press("Escape");
   await expect(dialog).toHaveCount(0);
 });
@@ -153,6 +175,7 @@ test("pictures are looked at closely, and left again by the keyboard", async ({ 
 test("a review is written, and waits", async ({ page }) => {
   await page.goto(`${DEMO}/products/dunlin-sled`);
   await page.getByText("Write a review").click();
+  await expectAccessible(page);
   await page.getByLabel("4 stars, very good").check();
   await page.getByLabel("Your review").fill("Flew it off the pier.");
   await page.getByLabel("Your name, as it is shown").fill("Edda");
@@ -169,6 +192,7 @@ test("search suggests while one types, forgives letters, knows synonyms, and hel
   const field = page.getByRole("combobox");
   await field.fill("fulmer");
   await expect(page.getByRole("option", { name: /Fulmar Diamond/ })).toBeVisible();
+  await expectAccessible(page);
   await field.press("ArrowDown");
   await expect(page.getByRole("option").first()).toHaveAttribute("aria-selected", "true");
   await field.press("Enter");
