@@ -49,9 +49,10 @@ test("all pages at once follow a colour, and one step of undo takes a whole drag
   await page.mouse.move(box.x + box.width * 0.7, box.y + box.height * 0.5, { steps: 25 });
   await page.mouse.up();
   await page.keyboard.press("Escape");
-  await expect.poll(() => roleIn(frames[0]!, "link")).not.toBe(before);
-  const after = await roleIn(frames[0]!, "link");
-  for (const frame of frames) expect(await roleIn(frame, "link")).toBe(after);
+  // Twelve pages follow one after the other, and in the end are all alike.
+  const links = async () => [...new Set(await Promise.all(frames.map((frame) => roleIn(frame, "link"))))];
+  await expect.poll(async () => (await links()).filter((link) => link !== before).length).toBe(1);
+  await expect.poll(async () => (await links()).length).toBe(1);
 
   await page.getByRole("button", { name: "Undo: Brand colour changed" }).click();
   for (const frame of frames) await expect.poll(() => roleIn(frame, "link")).toBe(before);

@@ -2,6 +2,7 @@ import { Box, ButtonBase, Popover, TextField, Tooltip } from "@mui/material";
 import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { HexColorPicker, setNonce } from "react-colorful";
 import { readColour, type Hex } from "~/core/theme";
+import { useStudioStore } from "../keeping";
 import { INK, useBehind } from "../ui";
 
 const NOT_A_COLOUR = "This is not a colour. Write it like #1f6f8b, teal or rgb(31 111 139).";
@@ -49,9 +50,16 @@ type PickerProps = {
 const Picker = memo(function Picker({ label, start, anchor, offered, onChange, onClose }: PickerProps) {
   const [colour, setColour] = useState(start);
   const change = usePerFrame(onChange);
+  const store = useStudioStore();
   const pick = (hex: Hex) => {
     setColour(hex);
     change(hex);
+  };
+  // However slowly the pages follow, what one hand does in one go is one step of undo.
+  const begin = () => {
+    store.getState().hold(true);
+    const end = () => requestAnimationFrame(() => requestAnimationFrame(() => store.getState().hold(false)));
+    window.addEventListener("pointerup", end, { once: true });
   };
   useEffect(() => {
     // The picker's own style element must carry the nonce of the page.
@@ -70,7 +78,9 @@ const Picker = memo(function Picker({ label, start, anchor, offered, onChange, o
         backdrop: { invisible: true },
       }}
     >
-      <HexColorPicker color={colour} onChange={pick} />
+      <Box onPointerDown={begin}>
+        <HexColorPicker color={colour} onChange={pick} />
+      </Box>
       {offered.length ? (
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 1.25 }}>
           {offered.map((each) => (
