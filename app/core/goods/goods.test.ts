@@ -56,6 +56,9 @@ describe("a goods file", () => {
     ["product_name", "title"],
     ["Weight (kg)", "attribute"],
     ["Priceless", "attribute"],
+    ["Stock min", "attribute"],
+    ["Stock (minimum)", "attribute"],
+    ["Title tag", "attribute"],
     ["Wind (Beaufort)", "attribute"],
     ["", "none"],
   ] as const)("takes a column called “%s” to mean %s", (name, means) => {

@@ -1,5 +1,5 @@
 import type { CsvTable } from "../formats";
-import { parseMoney, type Minor } from "../money";
+import { CURRENCIES, parseMoney, type Minor } from "../money";
 import { AVAILABILITY_WORDS } from "./availability";
 import { barcodeProblem } from "./barcode";
 import { AVAILABILITIES, MOST_OPTIONS, slugOf, TAX_CLASSES, type Availability, type TaxClass } from "./types";
@@ -136,13 +136,18 @@ const plainName = (column: string) =>
     .replace(/[_\s]+/g, " ")
     .trim();
 
-/** What is often written after the name of a column without changing what stands in it. */
+/** What is often written after the name of a column without changing what stands in it: signs, a currency, tax in it or not. */
 const ASIDE =
-  /[\s.,:#*/]+$|\s(in )?([a-z]{3}|[€$£¥])$|\s(incl|inc|including|excl|excluding|with|without)\.?\s[\w.]+$|\s?[([][^)\]]*[)\]]$/;
+  /[\s.,:#*/]+$|\s[([]?(?:in )?([a-z]{3}|[€$£¥])[)\]]?$|\s[([]?(?:incl|inc|including|excl|excluding|with|without)\.?\s[\w.]+[)\]]?$/;
+// "Stock min" is no stock in a currency.
+const isWord = (code: string | undefined) =>
+  code?.length === 3 && !(CURRENCIES as readonly string[]).includes(code.toUpperCase());
+const withoutAside = (name: string) =>
+  name.replace(ASIDE, (found: string, code: string | undefined) => (isWord(code) ? found : ""));
 
 const guess = (column: string): ColumnMeaning => {
   const whole = plainName(column);
-  for (let plain = whole, last = ""; plain !== last; last = plain, plain = plain.replace(ASIDE, "")) {
+  for (let plain = whole, last = ""; plain !== last; last = plain, plain = withoutAside(plain)) {
     const field = GOODS_FIELDS.find((f) => (FIELDS[f] as readonly string[]).includes(plain));
     // A weight without its unit would be read as grams.
     if (field && (field !== "weight" || plain === whole)) return field;

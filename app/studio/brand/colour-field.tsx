@@ -59,7 +59,16 @@ const Picker = memo(function Picker({ label, start, anchor, offered, onChange, o
   const begin = () => {
     store.getState().hold(true);
     const end = () => requestAnimationFrame(() => requestAnimationFrame(() => store.getState().hold(false)));
-    window.addEventListener("pointerup", end, { once: true });
+    const over = new AbortController();
+    for (const how of ["pointerup", "pointercancel"] as const)
+      window.addEventListener(
+        how,
+        () => {
+          over.abort();
+          end();
+        },
+        { signal: over.signal },
+      );
   };
   useEffect(() => {
     // The picker's own style element must carry the nonce of the page.
