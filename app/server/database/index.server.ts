@@ -6,9 +6,10 @@ import * as first from "./migrations/001-first";
 import * as pageVersions from "./migrations/002-page-versions";
 import * as presence from "./migrations/003-presence";
 import * as goods from "./migrations/004-goods";
+import * as stays from "./migrations/005-what-was-said-stays";
 
 /** Numbered and only ever added to. */
-const MIGRATIONS = [first, pageVersions, presence, goods];
+const MIGRATIONS = [first, pageVersions, presence, goods, stays];
 
 let connection: Sequelize | undefined;
 

@@ -7,6 +7,7 @@ const moment = { type: DataTypes.DATE(3), allowNull: false } as const;
 const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false }) as const;
 const count = { type: DataTypes.INTEGER.UNSIGNED, allowNull: false, defaultValue: 0 } as const;
 const ofShop = { ...id, references: { model: "shops", key: "id" }, onDelete: "CASCADE" } as const;
+const ofProduct = { ...id, references: { model: "products", key: "id" }, onDelete: "CASCADE" } as const;
 
 export const name = "004-goods";
 
@@ -38,8 +39,7 @@ export async function up(q: QueryInterface): Promise<void> {
   await q.createTable("reviews", {
     id: key,
     shopId: ofShop,
-    /** No reference: a product that was removed can come back, and what was said of it with it. */
-    productId: id,
+    productId: ofProduct,
     stars: count,
     title: text(160),
     text: { type: DataTypes.TEXT, allowNull: false },
@@ -75,7 +75,7 @@ export async function up(q: QueryInterface): Promise<void> {
   await q.addIndex("carts", ["updatedAt"], { name: "cartsByTime" });
   await q.createTable("alerts", {
     shopId: { ...ofShop, primaryKey: true },
-    productId: key,
+    productId: { ...ofProduct, primaryKey: true },
     variantId: key,
     address: { ...text(254), primaryKey: true },
     createdAt: moment,
