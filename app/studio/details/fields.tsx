@@ -10,9 +10,8 @@ import {
 } from "@mui/material";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { memo, useCallback, useEffect, useRef, useState } from "react";
-import { setProp } from "~/core/commands";
-import type { Json, Node } from "~/core/document";
-import { readAt, type Path } from "~/core/operations";
+import type { Json } from "~/core/document";
+import { readAt } from "~/core/operations";
 import type { Product } from "~/core/goods";
 import { sourceOf } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
@@ -20,19 +19,12 @@ import type { Link } from "~/core/schema";
 import { nameOf, type Field } from "~/kinds";
 import { Sign, SIGNS } from "~/kinds/parts";
 import { useEditWords } from "../bench";
-import { useStudio, useStudioStore } from "../keeping";
+import { useStudio } from "../keeping";
 import { LinkField } from "../links";
 import { PicturePicker } from "../pictures";
 import { IconAction, INK } from "../ui";
 import { AttributesField, GoodsField, YesField } from "./goods-fields";
-
-type FieldProps = { node: Node; field: Field; path: Path };
-
-/** Sets a value of a section; gives the reason when it may not be like that. */
-function useSet(node: Node, path: Path, label: string) {
-  const store = useStudioStore();
-  return (value: Json) => store.getState().run(setProp(store.getState().draft, node.id, path, value, label));
-}
+import { useSet, useSetOrSay, type FieldProps } from "./use-set";
 
 /** Text that is kept as it is typed. What may not be kept stays in the field, with the reason beside it. */
 function WordsField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "line" | "text" }> }) {
@@ -64,7 +56,7 @@ function PictureField({ node, field, path }: FieldProps) {
   const [open, setOpen] = useState(false);
   const id = readAt(node.props, path);
   const picture = useStudio((s) => s.pictures.find((p) => p.id === id));
-  const set = useSet(node, path, `Picture changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `Picture changed in ${nameOf(node)}`);
   return (
     <Box>
       <Typography variant="caption" color="text.secondary">
@@ -118,7 +110,7 @@ function PictureField({ node, field, path }: FieldProps) {
 function CollectionField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "collection" }> }) {
   const collections = useStudio((s) => s.goods.collections);
   const value = readAt(node.props, path) as string | null;
-  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const isGone = value !== null && !collections.some((c) => c.id === value);
   return (
     <TextField
@@ -141,7 +133,7 @@ function CollectionField({ node, field, path }: FieldProps & { field: Extract<Fi
 
 function NumberField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "number" }> }) {
   const value = Number(readAt(node.props, path));
-  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const [typed, setTyped] = useState<string | null>(null);
   const isBad = typed !== null && !(/^\d+$/.test(typed) && Number(typed) >= field.least && Number(typed) <= field.most);
   return (
@@ -163,7 +155,7 @@ function NumberField({ node, field, path }: FieldProps & { field: Extract<Field,
 
 function ListField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "list" }> }) {
   const items = (readAt(node.props, path) as readonly Json[] | undefined) ?? [];
-  const setAll = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const setAll = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const [open, setOpen] = useState<number | null>(null);
   const goods = useStudio((s) => s.goods);
   const titleOf = (item: Json, index: number): string => {
@@ -245,7 +237,7 @@ function ListField({ node, field, path }: FieldProps & { field: Extract<Field, {
 }
 
 function LinkControl({ node, field, path }: FieldProps) {
-  const set = useSet(node, path, `Link changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `Link changed in ${nameOf(node)}`);
   const latest = useRef(set);
   useEffect(() => {
     latest.current = set;
@@ -257,7 +249,7 @@ function LinkControl({ node, field, path }: FieldProps) {
 function ProductField({ node, field, path }: FieldProps) {
   const products = useStudio((s) => s.goods.products);
   const value = readAt(node.props, path) as string | null;
-  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const current = products.find((p) => p.id === value) ?? null;
   const isGone = value !== null && !current;
   return (
@@ -285,7 +277,7 @@ function ProductField({ node, field, path }: FieldProps) {
 }
 
 function ChoiceField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "choice" }> }) {
-  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   return (
     <TextField
       select
@@ -303,7 +295,7 @@ function ChoiceField({ node, field, path }: FieldProps & { field: Extract<Field,
 }
 
 function SignField({ node, field, path }: FieldProps) {
-  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const value = String(readAt(node.props, path) ?? "");
   return (
     <Box>

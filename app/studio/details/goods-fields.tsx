@@ -1,26 +1,15 @@
 import { Autocomplete, Box, Button, Checkbox, FormControlLabel, Typography, TextField } from "@mui/material";
 import { ChevronDown, ChevronUp } from "lucide-react";
-import { setProp } from "~/core/commands";
-import type { Json, Node } from "~/core/document";
-import { readAt, type Path } from "~/core/operations";
+import { readAt } from "~/core/operations";
 import { attributeNames } from "~/core/goods";
 import { nameOf, type Field } from "~/kinds";
-import { useStudio, useStudioStore } from "../keeping";
+import { useStudio } from "../keeping";
 import { IconAction } from "../ui";
-
-type FieldProps = { node: Node; field: Field; path: Path };
-
-function useSet(node: Node, path: Path, label: string) {
-  const store = useStudioStore();
-  return (value: Json) => {
-    const why = store.getState().run(setProp(store.getState().draft, node.id, path, value, label));
-    if (why) store.getState().say(why, "problem");
-  };
-}
+import { useSetOrSay, type FieldProps } from "./use-set";
 
 /** Something that is so, or is not. */
 export function YesField({ node, field, path }: FieldProps) {
-  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   return (
     <FormControlLabel
       control={
@@ -42,7 +31,7 @@ type Thing = { readonly sort: keyof Chosen; readonly id: string; readonly label:
 /** Chosen goods: single products, whole collections, everything with a tag. */
 export function GoodsField({ node, field, path }: FieldProps) {
   const goods = useStudio((s) => s.goods);
-  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const value = readAt(node.props, path) as unknown as Chosen;
   const things: readonly Thing[] = [
     ...goods.collections.map((c): Thing => ({ sort: "collections", id: c.id, label: c.title, group: "Collections" })),
@@ -86,7 +75,7 @@ export function GoodsField({ node, field, path }: FieldProps) {
 /** Which attributes of goods, and in which order; null for all of them. */
 export function AttributesField({ node, field, path }: FieldProps & { field: Field & { type: "attributes" } }) {
   const products = useStudio((s) => s.goods.products);
-  const set = useSet(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const value = readAt(node.props, path) as readonly string[] | null;
   const names = attributeNames(products);
   const chosen = value ?? names;
