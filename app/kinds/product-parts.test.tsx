@@ -203,6 +203,37 @@ describe("what there is to know", () => {
   });
 });
 
+describe("pictures and a film", () => {
+  const ids = pictures.slice(0, 2).map((p) => p.id);
+  const file = `${"a".repeat(64)}.mp4`;
+  const inOrder = (html: string) =>
+    [...html.matchAll(/class="shot" id="shot-(\d)"[^>]*>\s*<(\w+)/g)].map((m) =>
+      m[2] === "video" ? "film" : "picture",
+    );
+
+  it("stand in the seller's order, each said to those who don't see it", () => {
+    for (const [after, order] of [
+      [0, ["film", "picture", "picture"]],
+      [1, ["picture", "film", "picture"]],
+      // After more pictures than there are is last.
+      [9, ["picture", "picture", "film"]],
+    ] as const) {
+      const { html } = part("gallery", kite({ pictures: ids, video: { file, after } }));
+      expect(inOrder(html)).toEqual(order);
+      expect(html).toContain('aria-label="Film of Kite"');
+      expect(html.match(/<li/g)).toHaveLength(3);
+    }
+    const said = part("gallery", kite({ pictures: ids, video: { file, after: 1, alt: "It climbs off the pier" } }));
+    expect(said.html).toContain('aria-label="It climbs off the pier"');
+  });
+
+  it("are one where there is one, and a place for it where there is none", () => {
+    const alone = part("gallery", kite({ pictures: ids.slice(0, 1) })).html;
+    expect([inOrder(alone).length, alone.includes("thumbs")]).toEqual([1, false]);
+    expect(inOrder(part("gallery", kite()).html)).toHaveLength(1);
+  });
+});
+
 describe("a choice of variant", () => {
   const variants = [variant("s", "S", { stock: 0 }), variant("m", "M"), variant("l", "L", { stock: 2 })];
   it("shows every value, the one that is chosen, and what can't be had", () => {

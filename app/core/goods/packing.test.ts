@@ -24,7 +24,7 @@ const product: fc.Arbitrary<StoredProduct> = fc
     tags: fc.array(text, { maxLength: 2 }),
     attributes: fc.dictionary(text, text, { maxKeys: 3, noNullPrototype: true }),
     search: fc.record({ title: text, description: text }),
-    video: fc.option(fc.record({ file: text, after: fc.nat(4) })),
+    video: fc.option(fc.record({ file: text, after: fc.nat(4), alt: text }, { requiredKeys: ["file", "after"] })),
     rating: fc.option(fc.record({ average: fc.integer({ min: 1, max: 5 }), count: fc.nat(9) })),
     archived: fc.boolean(),
     position: fc.nat(99),

@@ -114,6 +114,7 @@ export const productInput = z
       .strictObject({
         file: z.string().regex(/^[0-9a-f]{64}\.(?:mp4|webm)$/),
         after: z.number().int().min(0).max(60),
+        alt: z.string().trim().max(300).optional(),
       })
       .nullable(),
     collections: z.array(id).max(200),

@@ -84,8 +84,8 @@ export type Product = {
   readonly specification: readonly { readonly name: string; readonly value: string }[];
   /** Ids of pictures, first one first. */
   readonly pictures: readonly string[];
-  /** A video among the pictures: its file, and after how many pictures it stands. */
-  readonly video: { readonly file: string; readonly after: number } | null;
+  /** A video among the pictures: its file, after how many pictures it stands, and what it shows, for those who don't see it. */
+  readonly video: { readonly file: string; readonly after: number; readonly alt?: string | undefined } | null;
   /** Ids of collections that it was put into by hand. */
   readonly collections: readonly string[];
   readonly options: readonly Option[];

@@ -36,7 +36,7 @@ export function View({ props, arrangement }: ViewProps<GalleryProps>) {
                   playsInline
                   preload="none"
                   src={`/media/${shot.film}`}
-                  aria-label={`Film of ${product.title}`}
+                  aria-label={product.video?.alt || `Film of ${product.title}`}
                 />
               </div>
             );

@@ -95,11 +95,11 @@ export function ProductPictures({ product, set }: FormPart) {
                   key={id}
                   id={id}
                   index={index}
-                  name={id === FILM ? "Film" : picture?.alt || picture?.name || "A picture that is gone"}
+                  name={id === FILM ? video?.alt || "Film" : picture?.alt || picture?.name || "A picture that is gone"}
                   picture={picture && sourceOf(picture, 320)}
                   blank={id === FILM ? <Film size={30} aria-hidden /> : <Typography variant="caption">gone</Typography>}
                   isOpen={open === id}
-                  onOpen={() => setOpen(open === id || id === FILM ? null : id)}
+                  onOpen={() => setOpen(open === id ? null : id)}
                   onTake={() => keep(order.filter((each) => each !== id))}
                 >
                   {id === product.pictures[0] ? (
@@ -153,6 +153,15 @@ export function ProductPictures({ product, set }: FormPart) {
         <Typography color="error" role="alert">
           {problem}
         </Typography>
+      ) : null}
+      {open === FILM && video ? (
+        <TextField
+          label="What the film shows, for those who don’t see it"
+          value={video.alt ?? ""}
+          onChange={(e) => set({ video: { ...video, alt: e.target.value } })}
+          helperText={video.alt ? undefined : "Describe it in a few words."}
+          slotProps={{ htmlInput: { maxLength: 300 } }}
+        />
       ) : null}
       {chosen ? <AltText key={chosen.id} picture={chosen} /> : null}
       <PicturePicker

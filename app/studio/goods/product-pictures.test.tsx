@@ -1,0 +1,75 @@
+// @vitest-environment jsdom
+import { useState } from "react";
+import { afterEach, expect, it, vi } from "vitest";
+import { makeProduct, type Product } from "~/core/goods";
+import { contentWith } from "~/render/fixtures/content";
+import { mount } from "../fixtures/mount";
+import { ProductPictures } from "./product-pictures";
+
+vi.mock("react-router", async (original) => ({
+  ...(await original<object>()),
+  // Words of pictures are kept by a route of their own; here nothing is.
+  useFetcher: () => ({ state: "idle", submit: () => Promise.resolve() }),
+}));
+
+let end: (() => Promise<void>) | undefined;
+afterEach(async () => {
+  await end?.();
+  end = undefined;
+  vi.unstubAllGlobals();
+});
+
+const ids = contentWith([])
+  .pictures.slice(0, 2)
+  .map((p) => p.id);
+const FILE = `${"b".repeat(64)}.mp4`;
+
+async function pictures(start: Partial<Product>) {
+  let now = makeProduct({ id: "p", title: "Kite", pictures: ids, ...start });
+  function Held() {
+    const [product, setProduct] = useState(now);
+    now = product;
+    return (
+      <ProductPictures product={product} set={(c) => setProduct({ ...product, ...c })} problem={() => undefined} />
+    );
+  }
+  const mounted = await mount(<Held />);
+  end = mounted.end;
+  const tiles = () => [...document.querySelectorAll('[role="listitem"]')].map((t) => t.textContent ?? "");
+  return { ...mounted, tiles, product: () => now };
+}
+const choose = async (file: File) => {
+  const input = document.querySelector<HTMLInputElement>('[aria-label="Film file"]')!;
+  Object.defineProperty(input, "files", { value: [file], configurable: true });
+  input.dispatchEvent(new Event("change", { bubbles: true }));
+};
+
+it("a film stands where it was put, is described in words, and goes alone", async () => {
+  const { tiles, press, write, product, text } = await pictures({ video: { file: FILE, after: 1 } });
+  expect(tiles()).toHaveLength(3);
+  const film = document.querySelectorAll<HTMLElement>('[role="listitem"] button')[2]!;
+  expect(film.getAttribute("aria-label")).toContain("Film");
+  await press(film.getAttribute("aria-label")!);
+  expect(text()).toContain("Describe it in a few words.");
+  await write("What the film shows, for those who don’t see it", "It climbs off the pier");
+  expect(product().video).toEqual({ file: FILE, after: 1, alt: "It climbs off the pier" });
+  await press("Take out It climbs off the pier");
+  expect([product().video, product().pictures]).toEqual([null, ids]);
+  expect(tiles()).toHaveLength(2);
+});
+
+it("a film that can't be taken is refused with a reason, and nothing else is lost", async () => {
+  const { product, text } = await pictures({});
+  vi.stubGlobal("fetch", async () =>
+    Response.json({ ok: false, why: "This is no film that browsers play." }, { status: 422 }),
+  );
+  await choose(new File(["x"], "x.mp4"));
+  await vi.waitFor(() => expect(text()).toContain("This is no film that browsers play."));
+  vi.stubGlobal("fetch", () => Promise.reject(new TypeError("no network")));
+  await choose(new File(["x"], "x.mp4"));
+  await vi.waitFor(() => expect(text()).toContain("The film did not arrive."));
+  expect(product().pictures).toEqual(ids);
+  vi.stubGlobal("fetch", async () => Response.json({ ok: true, file: FILE }));
+  await choose(new File(["x"], "x.mp4"));
+  await vi.waitFor(() => expect(product().video).toEqual({ file: FILE, after: 1 }));
+});
