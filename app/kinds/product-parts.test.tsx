@@ -221,7 +221,7 @@ describe("pictures and a film", () => {
       const { html } = part("gallery", kite({ pictures: ids, video: { file, after } }));
       expect(inOrder(html)).toEqual(order);
       expect(html).toContain('aria-label="Film of Kite"');
-      expect(html.match(/<li/g)).toHaveLength(3);
+      expect(html.match(/<li\b/g)).toHaveLength(3);
     }
     const said = part("gallery", kite({ pictures: ids, video: { file, after: 1, alt: "It climbs off the pier" } }));
     expect(said.html).toContain('aria-label="It climbs off the pier"');

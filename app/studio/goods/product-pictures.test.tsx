@@ -6,6 +6,14 @@ import { contentWith } from "~/render/fixtures/content";
 import { mount } from "../fixtures/mount";
 import { ProductPictures } from "./product-pictures";
 
+// What is dragged watches its size as soon as it is loaded; jsdom has nothing that does.
+vi.hoisted(() => {
+  globalThis.ResizeObserver ??= class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  };
+});
 vi.mock("react-router", async (original) => ({
   ...(await original<object>()),
   // Words of pictures are kept by a route of their own; here nothing is.
