@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { PROPERTIES } from "~/core/cascade";
-import type { Node } from "~/core/document";
+import type { Part } from "~/core/document";
 import { placeName } from "~/core/schema";
 import type { Definition } from "./definition";
 
@@ -14,10 +14,10 @@ const sectionChassis = z.object({
 });
 export type SectionChassis = z.infer<typeof sectionChassis>;
 
-export const chassisOf = (node: Node): SectionChassis => node.props as SectionChassis;
+export const chassisOf = (node: Part): SectionChassis => node.props as SectionChassis;
 
 /** Why what a section has besides its kind is not allowed; undefined where it is. */
-export function chassisProblem(node: Node): { readonly path: string; readonly why: string } | undefined {
+export function chassisProblem(node: Part): { readonly path: string; readonly why: string } | undefined {
   const parsed = sectionChassis.safeParse(node.props);
   if (parsed.success) return undefined;
   const issue = parsed.error.issues[0]!;
@@ -44,7 +44,7 @@ const OF_BOXES = ["above", "below", "pad", "order", "set", "border", "round", "l
 const OF_WIDGETS = ["wide", "stand", ...OF_BOXES, "hover"];
 
 /** Style properties that a part has besides those its kind names, as it is now. */
-export function moreStyles(definition: Definition, node: Node): readonly string[] {
+export function moreStyles(definition: Definition, node: Part): readonly string[] {
   const has = new Set(definition.styles);
   const isOnPage = definition.slots.includes("main");
   const more =
@@ -59,6 +59,6 @@ export function moreStyles(definition: Definition, node: Node): readonly string[
 }
 
 /** Whether a part can have a style property. */
-export const hasStyle = (definition: Definition, node: Node, property: string): boolean =>
+export const hasStyle = (definition: Definition, node: Part, property: string): boolean =>
   PROPERTIES[property] !== undefined &&
   (definition.styles.includes(property) || moreStyles(definition, node).includes(property));

@@ -1,6 +1,6 @@
 import type { ComponentType } from "react";
 import type { z } from "zod";
-import type { Json, LayoutSort, Node, StyleSheet } from "~/core/document";
+import type { Json, LayoutSort, Part, StyleSheet } from "~/core/document";
 
 /** A value of a section that a seller can set; Details draws its controls from these. */
 export type Field =
@@ -102,7 +102,7 @@ export type Start = {
     readonly picture: string | null;
     readonly product: string | null;
     readonly link: Json;
-  }) => Pick<Node, "slots" | "style">;
+  }) => Pick<Part, "slots" | "style">;
 };
 
 export type ViewProps<Props> = { readonly props: Props; readonly arrangement: string; readonly first: boolean };

@@ -1,4 +1,4 @@
-import type { Json, Node } from "~/core/document";
+import type { Json, Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import { KINDS, makeNode } from ".";
@@ -14,7 +14,7 @@ const widest = (pictures: readonly Picture[]): Picture | undefined =>
  * A new part that shows the shop's own goods and pictures wherever its kind has a place for them, so that it looks
  * like something from the first moment.
  */
-export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[], arrangement?: string): Node {
+export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[], arrangement?: string): Part {
   const definition = KINDS.get(kind)?.definition;
   const props: Record<string, Json> = {};
   for (const field of definition?.fields ?? []) {
@@ -33,14 +33,14 @@ export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[
 }
 
 /** A part with what its kind says wherever it says nothing itself, and so all the way down. */
-const completed = (node: Node): Node => ({
+const completed = (node: Part): Part => ({
   ...node,
   props: { ...(KINDS.get(node.kind)?.definition.defaults as Record<string, Json> | undefined), ...node.props },
   slots: Object.fromEntries(Object.entries(node.slots).map(([slot, children]) => [slot, children.map(completed)])),
 });
 
 /** A new section of a kind that can hold anything, begun as one of its starting points. */
-export function fillStart(kind: string, start: string, goods: Goods, pictures: readonly Picture[]): Node {
+export function fillStart(kind: string, start: string, goods: Goods, pictures: readonly Picture[]): Part {
   const found = KINDS.get(kind)?.definition.starts?.find((s) => s.id === start);
   if (!found) throw new Error(`no start "${start}" of "${kind}"`);
   const [collection] = goods.collections;

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { isKnownValue, PROPERTIES } from "~/core/cascade";
-import { LAYOUT_SORTS, layoutProps, newId, walk, type Document, type Json, type Node } from "~/core/document";
+import { LAYOUT_SORTS, layoutProps, newId, walk, type PageDocument, type Json, type Part } from "~/core/document";
 import { button } from "./button";
 import { chassisProblem } from "./chassis";
 import { collectionTiles } from "./collection-tiles";
@@ -87,19 +87,19 @@ const LIST: readonly Kind[] = [
 export const KINDS: ReadonlyMap<string, Kind> = new Map(LIST.map((kind) => [kind.definition.kind, kind]));
 if (KINDS.size !== LIST.length) throw new Error("two kinds have the same name");
 
-export const kindOf = (node: Pick<Node, "kind">): Kind | undefined => KINDS.get(node.kind);
+export const kindOf = (node: Pick<Part, "kind">): Kind | undefined => KINDS.get(node.kind);
 
 /** What a section's kind is called; unknown kinds keep their stored name. */
-export const nameOf = (node: Pick<Node, "kind">): string => kindOf(node)?.definition.name ?? node.kind;
+export const nameOf = (node: Pick<Part, "kind">): string => kindOf(node)?.definition.name ?? node.kind;
 
 /** Every kind of one level, in the order in which Add offers them. */
 export const kindsOf = (level: Level): readonly Kind[] => LIST.filter((kind) => kind.definition.level === level);
 
 /** What a part is; undefined for what this version does not know. */
-export const levelOf = (node: Pick<Node, "kind">): Level | undefined => kindOf(node)?.definition.level;
+export const levelOf = (node: Pick<Part, "kind">): Level | undefined => kindOf(node)?.definition.level;
 
 /** Whether a kind may stand in a slot of a part. The same answer for drags, keys, pasting and the server. */
-export function accepts(parent: Pick<Node, "kind">, slot: string, child: Pick<Node, "kind">): boolean {
+export function accepts(parent: Pick<Part, "kind">, slot: string, child: Pick<Part, "kind">): boolean {
   const stands = kindOf(child)?.definition.slots ?? [];
   if (!stands.includes(slot)) return false;
   return parent.kind === "root" || kindOf(parent)?.definition.holds?.[slot] !== undefined;
@@ -109,7 +109,7 @@ export function accepts(parent: Pick<Node, "kind">, slot: string, child: Pick<No
  * A part, at or below `node`, that makes no sense in a document: what shows the product of a page, on a page without one.
  * Undefined where all of it does.
  */
-export function strangerIn(document: Document, node: Node): Node | undefined {
+export function strangerIn(document: PageDocument, node: Part): Part | undefined {
   const sort = layoutProps(document)?.of;
   for (const each of walk(node)) {
     const only = kindOf(each)?.definition.only;
@@ -119,7 +119,7 @@ export function strangerIn(document: Document, node: Node): Node | undefined {
 }
 
 /** Whether a kind makes sense in a document at all. */
-export const suits = (document: Document, kind: Kind): boolean => {
+export const suits = (document: PageDocument, kind: Kind): boolean => {
   const { only } = kind.definition;
   const sort = layoutProps(document)?.of;
   return !only || (sort !== undefined && only.includes(sort));
@@ -132,7 +132,7 @@ const layoutRoot = z.strictObject({
 });
 
 /** Why what a document says of itself may not be like that; undefined where it may. */
-export function documentProblem(document: Document): string | undefined {
+export function documentProblem(document: PageDocument): string | undefined {
   if (document.kind !== "layout")
     return Object.keys(document.root.props).length ? "A page says nothing of itself." : undefined;
   const parsed = layoutRoot.safeParse(document.root.props);
@@ -140,7 +140,7 @@ export function documentProblem(document: Document): string | undefined {
 }
 
 /** A new node of a kind with its defaults, changed by `props`. */
-export function makeNode(kind: string, props: Readonly<Record<string, Json>> = {}, more: Partial<Node> = {}): Node {
+export function makeNode(kind: string, props: Readonly<Record<string, Json>> = {}, more: Partial<Part> = {}): Part {
   const found = KINDS.get(kind);
   if (!found) throw new Error(`no kind "${kind}"`);
   const defaults = found.definition.defaults as Record<string, Json>;
@@ -157,7 +157,7 @@ export function makeNode(kind: string, props: Readonly<Record<string, Json>> = {
 }
 
 /** Why a section's stored values are not what its kind allows; undefined where they are. */
-export function problemOf(node: Node): { path: string; why: string } | undefined {
+export function problemOf(node: Part): { path: string; why: string } | undefined {
   const kind = kindOf(node);
   if (!kind) return { path: "kind", why: `This version does not know “${node.kind}”.` };
   for (const [audience, values] of Object.entries(node.style)) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { PROPERTIES } from "~/core/cascade";
-import { differences, freeze, type Document, type Draft, type Node } from "~/core/document";
+import { differences, freeze, type PageDocument, type Draft, type Part } from "~/core/document";
 import { contentWith, everySection, goods, pictures } from "~/render/fixtures/content";
 import { changeWords } from "./change-words";
 import { fillNode } from "./fill";
@@ -102,7 +102,7 @@ describe("a fresh section", () => {
 describe("changes in words", () => {
   const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
   const base = contentWith(main).draft;
-  const withMain = (nodes: readonly Node[]): Draft => {
+  const withMain = (nodes: readonly Part[]): Draft => {
     const home = base.documents.home!;
     return freeze({
       ...base,
@@ -113,7 +113,7 @@ describe("changes in words", () => {
     differences(base, after)
       .map(changeWords)
       .map((c) => `${c.where}: ${c.what}`);
-  const [hero, ...rest] = main as [Node, ...Node[]];
+  const [hero, ...rest] = main as [Part, ...Part[]];
 
   it.each([
     ["words", { ...hero, props: { ...hero.props, heading: "x", text: "y" } }, "Home › Hero: words changed"],
@@ -123,7 +123,7 @@ describe("changes in words", () => {
     ["a style", { ...hero, style: { all: { headSize: 3 } } }, "Home › Hero: head size changed"],
     ["a device", { ...hero, style: { phone: { hidden: true } } }, "Home › Hero: where it shows changed"],
     ["hiding", { ...hero, shown: false }, "Home › Hero: no longer shown"],
-  ] as const)("say %s", (_what, changed, said) => expect(words(withMain([changed as Node, ...rest]))).toEqual([said]));
+  ] as const)("say %s", (_what, changed, said) => expect(words(withMain([changed as Part, ...rest]))).toEqual([said]));
 
   it("say added, removed and moved, and what is added but not shown yet", () => {
     expect(words(withMain([hero, ...rest, { ...hero, id: "new" }]))).toEqual(["Home › Hero: added"]);
@@ -141,7 +141,7 @@ describe("changes in words", () => {
       "Brand: brand colour changed",
       "Brand: density changed",
     ]);
-    const about: Document = { ...base.documents.home!, id: "about", title: "About" };
+    const about: PageDocument = { ...base.documents.home!, id: "about", title: "About" };
     expect(words(freeze({ ...base, documents: { ...base.documents, about } }))).toEqual(["About: new page"]);
   });
 });
@@ -152,7 +152,7 @@ it("fields inside lists are of plain types, as Details expects", () => {
 });
 
 describe("where a part makes sense", () => {
-  const page: Document = {
+  const page: PageDocument = {
     schemaVersion: 1,
     id: "home",
     kind: "page",
@@ -160,7 +160,7 @@ describe("where a part makes sense", () => {
     root: { id: "r", kind: "root", props: {}, style: {}, conditions: [], shown: true, slots: { main: [] } },
   };
   const layouts = firstLayouts();
-  const held = (kind: string): Node => {
+  const held = (kind: string): Part => {
     const column = makeNode("column", {}, { slots: { widgets: [makeNode(kind)] } });
     return makeNode("freehand", {}, { slots: { columns: [column] } });
   };
@@ -207,7 +207,7 @@ describe("where a part makes sense", () => {
   });
 
   it("is not a page that says something of itself, nor a layout that says nonsense", () => {
-    const withProps = (document: Document, props: Node["props"]): Document => ({
+    const withProps = (document: PageDocument, props: Part["props"]): PageDocument => ({
       ...document,
       root: { ...document.root, props },
     });

@@ -1,10 +1,10 @@
 import {
   freeze,
-  type Document,
+  type PageDocument,
   type Draft,
   type Json,
   type LayoutSort,
-  type Node,
+  type Part,
   type StyleSheet,
 } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
@@ -18,8 +18,8 @@ const part = (
   kind: string,
   props: Readonly<Record<string, Json>> = {},
   style: StyleSheet = {},
-  slots: Node["slots"] = {},
-): Node => ({
+  slots: Part["slots"] = {},
+): Part => ({
   id: `layout-${id}`,
   kind,
   props: { ...(KINDS.get(kind)!.definition.defaults as Record<string, Json>), ...props },
@@ -29,7 +29,7 @@ const part = (
   slots,
 });
 
-const layout = (sort: LayoutSort, title: string, main: readonly Node[]): Document => ({
+const layout = (sort: LayoutSort, title: string, main: readonly Part[]): PageDocument => ({
   schemaVersion: DOCUMENT_VERSION,
   id: sort,
   kind: "layout",
@@ -45,7 +45,7 @@ const layout = (sort: LayoutSort, title: string, main: readonly Node[]): Documen
   },
 });
 
-const product = (): Document =>
+const product = (): PageDocument =>
   layout("product", "Product", [
     part(
       "p-way",
@@ -96,22 +96,22 @@ const product = (): Document =>
     part("p-seen", "recently-seen", {}, { all: { spaceTop: 2 } }),
   ]);
 
-const collection = (): Document =>
+const collection = (): PageDocument =>
   layout("collection", "Collection", [
     part("c-head", "collection-head"),
     part("c-inside", "collection-inside"),
     part("c-list", "goods-list"),
   ]);
 
-const search = (): Document =>
+const search = (): PageDocument =>
   layout("search", "Search", [
     part("s-head", "search-head"),
     part("s-list", "goods-list", { arrangement: "above", paging: "more" }, { all: { columns: 4 } }),
   ]);
 
-let made: Readonly<Record<LayoutSort, Document>> | undefined;
+let made: Readonly<Record<LayoutSort, PageDocument>> | undefined;
 
-export const firstLayouts = (): Readonly<Record<LayoutSort, Document>> =>
+export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
   (made ??= freeze({ product: product(), collection: collection(), search: search() }));
 
 /** A draft in which every sort of page has its layout. */

@@ -1,4 +1,4 @@
-import { newId, type Json, type Node, type StyleSheet } from "~/core/document";
+import { newId, type Json, type Part, type StyleSheet } from "~/core/document";
 
 // Starting points of sections are built before the table of kinds is there, so the defaults of what is in them are added when
 // a section is made from them.
@@ -8,5 +8,5 @@ export const makeWidget = (
   kind: string,
   props: Readonly<Record<string, Json>>,
   style: StyleSheet = {},
-  slots: Node["slots"] = {},
-): Node => ({ id: newId(), kind, props, style, conditions: [], shown: true, slots });
+  slots: Part["slots"] = {},
+): Part => ({ id: newId(), kind, props, style, conditions: [], shown: true, slots });

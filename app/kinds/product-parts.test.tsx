@@ -4,7 +4,7 @@ import { makeCollection, makeProduct, type Goods, type Product, type Review, typ
 import { envOf } from "~/render";
 import { contentWith, goods as fixtures, pictures } from "~/render/fixtures/content";
 import { KINDS, makeNode } from ".";
-import { EnvProvider, type Shown } from "./parts";
+import { EnvProvider, type PageSubject } from "./parts";
 
 // What parts of product and collection pages say of goods in every state that these can be in.
 
@@ -43,7 +43,11 @@ type How = {
 };
 
 /** A part as it is drawn on a page, its markup; by `words` what is to be read there. */
-function draw(kind: string, shown: Shown | undefined, { props = {}, arrangement, goods = fixtures, studio }: How = {}) {
+function draw(
+  kind: string,
+  shown: PageSubject | undefined,
+  { props = {}, arrangement, goods = fixtures, studio }: How = {},
+) {
   const content = { ...contentWith([]), goods };
   const found = KINDS.get(kind)!;
   const { View } = found;
@@ -64,7 +68,7 @@ function draw(kind: string, shown: Shown | undefined, { props = {}, arrangement,
   return { html, words };
 }
 const product = (of: Product, how: How & { readonly variant?: Variant } = {}) => ({
-  shown: { page: "product", product: of, variant: how.variant } satisfies Shown,
+  shown: { page: "product", product: of, variant: how.variant } satisfies PageSubject,
   how: { goods: shopWith(of), ...how },
 });
 const part = (kind: string, of: Product, more: How & { readonly variant?: Variant } = {}) => {
@@ -337,7 +341,7 @@ describe("where one is, and what stands around it", () => {
   ];
   const of = kite({ collections: ["b"] });
   const goods = shopWith(of, { collections });
-  const on = (collection: (typeof collections)[number] | undefined): Shown => ({
+  const on = (collection: (typeof collections)[number] | undefined): PageSubject => ({
     page: "collection",
     collection,
     query: { wanted: {}, from: null, to: null, now: false, reduced: false, sort: null, page: 1 },

@@ -1,4 +1,4 @@
-import type { Look, Node } from "~/core/document";
+import type { Look, Part } from "~/core/document";
 import { focusCss, type Picture } from "~/core/pictures";
 import { AVAILABILITIES } from "~/core/goods";
 import { coloursAndMeasuresCss, lookCss, readerOf, referencesOf, solveLook, type Theme } from "~/core/theme";
@@ -52,7 +52,7 @@ function withLater(has: Vocabulary, toast: string): Vocabulary {
 /** All the CSS that one published page needs, and nothing that it can't use: no rule, no role, no measure. */
 export function pageCss(
   html: string,
-  sections: readonly Node[],
+  sections: readonly Part[],
   pictures: readonly Picture[],
   theme: Theme,
   look: Look,

@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from "react-dom/server";
-import { walk, type Document, type Node } from "~/core/document";
+import { walk, type PageDocument, type Part } from "~/core/document";
 import { renditionAddress, sourceOf, widthsFor, type Picture } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
@@ -37,7 +37,7 @@ type Head = {
   type: "website" | "product";
 };
 
-function headOf(target: Target, content: ShopContent, page: Document | undefined): Head {
+function headOf(target: Target, content: ShopContent, page: PageDocument | undefined): Head {
   const { identity } = content.draft.look;
   const find = (id: string | null | undefined) => content.pictures.find((p) => p.id === id);
   const withName = (title: string) => `${title} · ${identity.name}`;
@@ -184,7 +184,7 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
   );
   // React puts what should be fetched early before the markup; its place is the head.
   const [, early = "", body = ""] = /^((?:<link [^>]*>)*)([\s\S]*)$/.exec(markup) ?? [];
-  const sections: readonly Node[] = [frame, page].flatMap((d) => (d ? Object.values(d.root.slots).flat() : []));
+  const sections: readonly Part[] = [frame, page].flatMap((d) => (d ? Object.values(d.root.slots).flat() : []));
   const css = pageCss(body, sections, [...used], theme, look);
   // A theme's further widths are small print; they can come when they come.
   const cuts = cutsOf(solveLook(theme, look).type);

@@ -3,7 +3,7 @@ export { renderCards } from "./cards";
 export { envOf, type ShopContent } from "./shop";
 export { Page, PageBody } from "./page";
 export { PartsSheet, SHEET_CSS } from "./pages/parts-sheet";
-export { PARTS, partById, type Part } from "./parts";
+export { PARTS, partById, type BrandPart } from "./parts";
 export { Section } from "./section";
 export { pageCss, sharedCss } from "./css";
 export { compileOwnCss, type OwnCss } from "./own-css";

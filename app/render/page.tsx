@@ -1,14 +1,14 @@
 import type { ReactNode } from "react";
-import { walk, type Document, type Draft, type Look, type Node } from "~/core/document";
+import { walk, type PageDocument, type Draft, type Look, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
 import { CartPage, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { documentOf, targetName, type Target } from "./target";
 
-type PageProps = { frame: Document; theme: Theme; look: Look; children: ReactNode };
+type PageProps = { frame: PageDocument; theme: Theme; look: Look; children: ReactNode };
 
-const sections = (nodes: readonly Node[] | undefined, theme: Theme, look: Look, firstIsHead: boolean) =>
+const sections = (nodes: readonly Part[] | undefined, theme: Theme, look: Look, firstIsHead: boolean) =>
   (nodes ?? []).map((node, index) => (
     <Section key={node.id} node={node} theme={theme} look={look} first={firstIsHead && index === 0} />
   ));
@@ -28,7 +28,7 @@ export function Page({ frame, theme, look, children }: PageProps): ReactNode {
 }
 
 /** Whether the first section that is shown holds the page's first heading; one that is put together freely may not. */
-function hasHead(main: readonly Node[]): boolean {
+function hasHead(main: readonly Part[]): boolean {
   const [first] = main;
   if (!first) return false;
   return (
@@ -39,7 +39,7 @@ function hasHead(main: readonly Node[]): boolean {
 const NAMING = new Set(["product-title", "collection-head", "search-head"]);
 
 /** Whether a part of a layout says what the page is about, as its first heading. */
-const namesPage = (main: readonly Node[]): boolean =>
+const namesPage = (main: readonly Part[]): boolean =>
   main.some((section) => section.shown && [...walk(section)].some((n) => n.shown && NAMING.has(n.kind)));
 
 type BodyProps = {

@@ -1,7 +1,7 @@
 import type { Group } from "~/core/theme";
 
 /** A part of the shop that the brand styles: how it is found in a page, and where in the brand sheet it is set. */
-export type Part = {
+export type BrandPart = {
   readonly id: string;
   /** "Button › Primary". */
   readonly name: string;
@@ -20,7 +20,7 @@ const part = (
   group: Group,
   keys: readonly string[],
   roles: readonly string[],
-): Part => ({
+): BrandPart => ({
   id,
   name,
   selector,
@@ -30,7 +30,7 @@ const part = (
 });
 
 /** Innermost first: a badge stands on a card, and is meant when it is clicked. */
-export const PARTS: readonly Part[] = [
+export const PARTS: readonly BrandPart[] = [
   part(
     "button.secondary",
     "Button › Secondary",
@@ -89,4 +89,4 @@ export const PARTS: readonly Part[] = [
   part("text", "Text", "p,li,dd,dt,label", "type", ["typePair", "type."], ["ink", "soft"]),
 ];
 
-export const partById = (id: string): Part | undefined => PARTS.find((each) => each.id === id);
+export const partById = (id: string): BrandPart | undefined => PARTS.find((each) => each.id === id);

@@ -10,10 +10,10 @@ type Selector = {
   /** Attributes of ours: `data-in`, `data-in=rise`. */
   readonly data: readonly string[];
 };
-type Part =
+type SelectorPart =
   | { readonly type: "rule"; readonly selectors: readonly Selector[]; readonly body: string }
   | { readonly type: "keyframes"; readonly name: string; readonly css: string }
-  | { readonly type: "group"; readonly head: string; readonly parts: readonly Part[] }
+  | { readonly type: "group"; readonly head: string; readonly parts: readonly SelectorPart[] }
   | { readonly type: "plain"; readonly css: string };
 
 /**
@@ -51,8 +51,8 @@ function selectorOf(node: CssNode): Selector {
   return { text: generate(node), tags, classes, data };
 }
 
-function partsOf(nodes: Iterable<CssNode>): readonly Part[] {
-  const parts: Part[] = [];
+function partsOf(nodes: Iterable<CssNode>): readonly SelectorPart[] {
+  const parts: SelectorPart[] = [];
   for (const node of nodes) {
     if (node.type === "Rule" && node.prelude.type === "SelectorList") {
       const selectors = [...node.prelude.children].map(selectorOf);
@@ -67,9 +67,9 @@ function partsOf(nodes: Iterable<CssNode>): readonly Part[] {
   return parts;
 }
 
-const taken = new Map<string, readonly Part[]>();
+const taken = new Map<string, readonly SelectorPart[]>();
 
-function takeApart(css: string): readonly Part[] {
+function takeApart(css: string): readonly SelectorPart[] {
   const known = taken.get(css);
   if (known) return known;
   const tree = parse(css);
@@ -79,7 +79,7 @@ function takeApart(css: string): readonly Part[] {
   return parts;
 }
 
-function write(parts: readonly Part[], has: Vocabulary): string {
+function write(parts: readonly SelectorPart[], has: Vocabulary): string {
   let css = "";
   for (const part of parts) {
     if (part.type === "plain") css += part.css;

@@ -1,13 +1,13 @@
 import { memo, type ReactNode } from "react";
 import { nodeAttributes, resolve } from "~/core/cascade";
-import { walk, type Look, type Node } from "~/core/document";
+import { walk, type Look, type Part } from "~/core/document";
 import type { Theme } from "~/core/theme";
 import { chassisOf, kindOf, type Definition } from "~/kinds";
 import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, type Inside } from "~/kinds/parts";
 import { arrangementOf, nodeClass, nodeLayers } from "./style";
 
 type PartProps = {
-  node: Node;
+  node: Part;
   theme: Theme;
   look: Look;
   /** Above the fold: the first section of a page, and what is in it. */

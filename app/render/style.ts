@@ -1,11 +1,11 @@
 import { layersOf, nodeCss as rulesOf, type Layer } from "~/core/cascade";
-import { walk, type Brand, type Look, type Node, type StyleSheet } from "~/core/document";
+import { walk, type Brand, type Look, type Part, type StyleSheet } from "~/core/document";
 import type { Theme } from "~/core/theme";
 import { chassisOf, kindOf, levelOf, type Arrangement, type Kind } from "~/kinds";
 import { compileOwnCss } from "./own-css";
 
 /** The arrangement that a section is drawn in: its own choice, else the theme's, else the kind's first. */
-export function arrangementOf(kind: Kind, node: Node, theme: Theme): Arrangement {
+export function arrangementOf(kind: Kind, node: Part, theme: Theme): Arrangement {
   const { arrangements } = kind.definition;
   const known = (id: unknown) => arrangements.find((a) => a.id === id);
   return known(node.props.arrangement) ?? known(theme.kinds[kind.definition.kind]?.arrangement) ?? arrangements[0];
@@ -33,7 +33,7 @@ const withScrim = (sheet: StyleSheet): StyleSheet => ({
 });
 
 /** Every layer of a part's style, weakest first: what Details explains and what the page's CSS is written from. */
-export function nodeLayers(node: Node, theme: Theme, look: Look): readonly Layer[] {
+export function nodeLayers(node: Part, theme: Theme, look: Look): readonly Layer[] {
   const kind = kindOf(node);
   if (!kind) return [];
   const below: Layer[] = [
@@ -46,18 +46,18 @@ export function nodeLayers(node: Node, theme: Theme, look: Look): readonly Layer
 }
 
 /** The class by which a part's own rules find it. */
-export const nodeClass = (node: Node): string => `n-${node.id}`;
+export const nodeClass = (node: Part): string => `n-${node.id}`;
 
 /** What of the look reaches the rules of single sections, besides the theme. */
 export const GOODS_SETTINGS = ["goodsShape", "goods.fit"] as const;
 
-const written = new WeakMap<Node, { readonly key: string; readonly css: string }>();
+const written = new WeakMap<Part, { readonly key: string; readonly css: string }>();
 
 /**
  * The rules of a part and of everything in it. Nodes are frozen values, so each state of one is written once for each look
  * it is seen in, and a change of one widget writes only what leads to it.
  */
-export function nodeCss(node: Node, theme: Theme, look: Look): string {
+export function nodeCss(node: Part, theme: Theme, look: Look): string {
   const key = [theme.id, ...GOODS_SETTINGS.map((name) => String(look.brand[name] ?? ""))].join(" ");
   const known = written.get(node);
   if (known?.key === key) return known.css;
@@ -72,14 +72,14 @@ export function nodeCss(node: Node, theme: Theme, look: Look): string {
 }
 
 /** The rules of a part and of what is in it, as shoppers get them: of what is shown. */
-export const shownCss = (node: Node, theme: Theme, look: Look): string =>
+export const shownCss = (node: Part, theme: Theme, look: Look): string =>
   !node.shown
     ? ""
     : [...walk(node)].every((n) => n.shown)
       ? nodeCss(node, theme, look)
       : nodeCss(pruned(node), theme, look);
 
-const pruned = (node: Node): Node => ({
+const pruned = (node: Part): Part => ({
   ...node,
   slots: Object.fromEntries(
     Object.entries(node.slots).map(([slot, children]) => [slot, children.filter((c) => c.shown).map(pruned)]),
@@ -87,7 +87,7 @@ const pruned = (node: Node): Node => ({
 });
 
 /** What a seller wrote for a section, as it was compiled: it reaches nothing but this section. */
-const ownCss = (node: Node): string => {
+const ownCss = (node: Part): string => {
   const { css } = chassisOf(node);
   return css && levelOf(node) === "section" ? compileOwnCss(css, nodeClass(node)).css : "";
 };

@@ -1,4 +1,4 @@
-import { layoutFor, layoutProps, textPages, type Document, type Draft, type LayoutSort } from "~/core/document";
+import { layoutFor, layoutProps, textPages, type PageDocument, type Draft, type LayoutSort } from "~/core/document";
 import {
   collectionsWith,
   canBuy,
@@ -21,7 +21,7 @@ import {
   type Product,
   type Variant,
 } from "~/core/goods";
-import { collectionAddress, pageAddress, productAddress, type Shown } from "~/kinds/parts";
+import { collectionAddress, pageAddress, productAddress, type PageSubject } from "~/kinds/parts";
 
 type Documents = Draft["documents"];
 
@@ -84,7 +84,7 @@ export function targetAt(path: string, query: URLSearchParams, documents: Docume
 }
 
 /** What the layout of a page is to show; undefined for pages that have none. */
-export function shownOf(target: Target, goods: Goods): Shown | undefined {
+export function shownOf(target: Target, goods: Goods): PageSubject | undefined {
   switch (target.page) {
     case "product":
       return { page: "product", product: target.product, variant: target.variant };
@@ -109,7 +109,7 @@ export function shownOf(target: Target, goods: Goods): Shown | undefined {
 }
 
 /** The document that a page is drawn from; undefined for what is only said. */
-export function documentOf(target: Target, documents: Documents, goods: Goods): Document | undefined {
+export function documentOf(target: Target, documents: Documents, goods: Goods): PageDocument | undefined {
   switch (target.page) {
     case "home":
       return documents.home;

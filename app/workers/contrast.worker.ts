@@ -1,12 +1,12 @@
 /// <reference lib="webworker" />
-import { contrastOnPicture, leastScrim, type Place, type Pixels, type Scrim } from "../core/pictures";
+import { contrastOnPicture, leastScrim, type WordsBox, type Pixels, type Scrim } from "../core/pictures";
 
 export type ContrastAsk = {
   readonly id: number;
   /** The address of a rendition of the picture. */
   readonly picture: string;
-  readonly crop: Place;
-  readonly words: readonly Place[];
+  readonly crop: WordsBox;
+  readonly words: readonly WordsBox[];
   readonly scrim: Scrim;
   readonly needed: number;
 };

@@ -1,4 +1,4 @@
-import { DEVICES, type Audience, type Device, type Node, type StyleSheet, type StyleValue } from "../document";
+import { DEVICES, type Audience, type Device, type Part, type StyleSheet, type StyleValue } from "../document";
 import { isKnownValue, MEDIA, PROPERTIES } from "./properties";
 import type { Property } from "./property";
 
@@ -36,7 +36,7 @@ export function resolve(layers: readonly Layer[], property: string, device: Devi
 }
 
 /** The layers of a node: the given ones below, its own on top. */
-export const layersOf = (node: Node, below: readonly Layer[]): readonly Layer[] => [
+export const layersOf = (node: Part, below: readonly Layer[]): readonly Layer[] => [
   ...below,
   { name: "section", sheet: node.style },
 ];

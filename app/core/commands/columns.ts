@@ -1,4 +1,4 @@
-import { newId, type Audience, type Draft, type Node } from "../document";
+import { newId, type Audience, type Draft, type Part } from "../document";
 import { MOST_COLUMNS, sharesOf, sharesWith, sharesWithout } from "../layout";
 import type { Operation } from "../operations";
 import { locate, styleOperations, type StyleChange } from "./nodes";
@@ -8,7 +8,7 @@ export const COLUMNS_SLOT = "columns";
 export const WIDGETS_SLOT = "widgets";
 
 /** A column, with what stands in it. */
-export const makeColumn = (widgets: readonly Node[] = [], share?: number): Node => ({
+export const makeColumn = (widgets: readonly Part[] = [], share?: number): Part => ({
   id: newId(),
   kind: "column",
   props: {},
@@ -18,12 +18,12 @@ export const makeColumn = (widgets: readonly Node[] = [], share?: number): Node 
   slots: widgets.length ? { [WIDGETS_SLOT]: widgets } : {},
 });
 
-export const columnsOf = (section: Node): readonly Node[] => section.slots[COLUMNS_SLOT] ?? [];
+export const columnsOf = (section: Part): readonly Part[] => section.slots[COLUMNS_SLOT] ?? [];
 const shareValue = (share: number) => `${share}%`;
 const readShare = (value: unknown) => (typeof value === "string" ? Number.parseFloat(value) : undefined);
 
 /** The shares that a section's columns have on a device (or on all), adding up to 100. */
-export function sharesIn(section: Node, audience: Audience): readonly number[] {
+export function sharesIn(section: Part, audience: Audience): readonly number[] {
   const columns = columnsOf(section);
   return sharesOf(
     columns.map(
@@ -33,7 +33,7 @@ export function sharesIn(section: Node, audience: Audience): readonly number[] {
 }
 
 const shareChanges = (
-  columns: readonly Node[],
+  columns: readonly Part[],
   audience: Audience,
   shares: readonly number[],
 ): readonly StyleChange[] =>
@@ -56,7 +56,7 @@ export function setShares(
 }
 
 /** Columns of one section's own devices: their shares there are put back before the columns change in number. */
-const forgetDeviceShares = (columns: readonly Node[]): readonly StyleChange[] =>
+const forgetDeviceShares = (columns: readonly Part[]): readonly StyleChange[] =>
   columns.flatMap((c) =>
     (["phone", "tablet", "wide"] as const)
       .filter((d) => c.style[d]?.share !== undefined)

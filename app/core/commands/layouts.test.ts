@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { freeze, layoutFor, layoutProps, layoutsOf, walk, type Document, type Draft, type Node } from "../document";
+import { freeze, layoutFor, layoutProps, layoutsOf, walk, type PageDocument, type Draft, type Part } from "../document";
 import { applyAll, invertAll } from "../operations";
 import { addLayout, removeLayout, renameLayout, setLayoutFor, type Outcome } from ".";
 
-const node = (id: string, kind: string, slots: Node["slots"] = {}, props: Node["props"] = {}): Node => ({
+const node = (id: string, kind: string, slots: Part["slots"] = {}, props: Part["props"] = {}): Part => ({
   id,
   kind,
   props,
@@ -12,7 +12,7 @@ const node = (id: string, kind: string, slots: Node["slots"] = {}, props: Node["
   shown: true,
   slots,
 });
-const layout = (of: "product" | "collection"): Document => ({
+const layout = (of: "product" | "collection"): PageDocument => ({
   schemaVersion: 2,
   id: of,
   kind: "layout",

@@ -1,4 +1,4 @@
-import { copyWithNewIds, layoutProps, newId, sameJson, type Document, type Draft, type Json } from "../document";
+import { copyWithNewIds, layoutProps, newId, sameJson, type PageDocument, type Draft, type Json } from "../document";
 import { held, type Operation } from "../operations";
 import { refuse, transaction, type Outcome } from "./transaction";
 
@@ -22,7 +22,7 @@ export function addLayout(draft: Draft, from: string, name: string, id: string =
   const problem = titleProblem(draft, title);
   if (problem) return refuse(problem);
   const root = copyWithNewIds(document.root);
-  const added: Document = {
+  const added: PageDocument = {
     ...document,
     id,
     title,

@@ -9,7 +9,7 @@ import {
   type Audience,
   type Draft,
   type Json,
-  type Node,
+  type Part,
   type Place,
   type StyleValue,
 } from "../document";
@@ -20,7 +20,7 @@ const GONE = "This part is no longer there.";
 const SAME = "It is like that already.";
 
 /** A section, column or widget in its document, as commands need it. */
-export type Found = { readonly document: string; readonly root: Node; readonly node: Node; readonly place: Place };
+export type Found = { readonly document: string; readonly root: Part; readonly node: Part; readonly place: Place };
 
 /** Finds a node in whichever document holds it. */
 export function locate(draft: Draft, id: string): Found | undefined {
@@ -32,7 +32,7 @@ export function locate(draft: Draft, id: string): Found | undefined {
   return undefined;
 }
 
-const siblingsOf = (found: Found): readonly Node[] =>
+const siblingsOf = (found: Found): readonly Part[] =>
   findNode(found.root, found.place.parent)!.slots[found.place.slot]!;
 
 /**
@@ -43,7 +43,7 @@ export function outermost(draft: Draft, ids: readonly string[]): readonly Found[
   const wanted = new Set(ids);
   const found: Found[] = [];
   for (const document of Object.values(draft.documents)) {
-    const enter = (parent: Node) => {
+    const enter = (parent: Part) => {
       for (const [slot, children] of Object.entries(parent.slots)) {
         children.forEach((node, index) => {
           if (wanted.has(node.id))
@@ -58,7 +58,7 @@ export function outermost(draft: Draft, ids: readonly string[]): readonly Found[
 }
 
 /** Puts a new node at a place. `name` is what its kind is called. */
-export function addNode(draft: Draft, document: string, to: Place, node: Node, name: string): Outcome {
+export function addNode(draft: Draft, document: string, to: Place, node: Part, name: string): Outcome {
   return pasteNodes(draft, document, to, [node], `${name} added`, "add");
 }
 
@@ -67,7 +67,7 @@ export function pasteNodes(
   draft: Draft,
   document: string,
   to: Place,
-  nodes: readonly Node[],
+  nodes: readonly Part[],
   label: string,
   intent = "paste",
 ): Outcome {
@@ -241,7 +241,7 @@ export function setStyle(
 }
 
 /** What a node and what is in it say for single devices. */
-export const deviceDifferences = (node: Node): readonly StyleChange[] =>
+export const deviceDifferences = (node: Part): readonly StyleChange[] =>
   [...walk(node)].flatMap((n) =>
     DEVICES.flatMap((audience) =>
       Object.entries(n.style[audience] ?? {}).map(([property, value]) => ({ id: n.id, audience, property, value })),
@@ -299,8 +299,8 @@ export function setShown(draft: Draft, ids: readonly string[], shown: boolean, n
 export function pasteLook(
   draft: Draft,
   ids: readonly string[],
-  style: Node["style"],
-  has: (node: Node, property: string) => boolean,
+  style: Part["style"],
+  has: (node: Part, property: string) => boolean,
   name: string,
 ): Outcome {
   const changes = ids.flatMap((id): readonly StyleChange[] => {

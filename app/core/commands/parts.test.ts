@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { freeze, integrityOf, walk, type Draft, type Node, type StyleSheet } from "../document";
+import { freeze, integrityOf, walk, type Draft, type Part, type StyleSheet } from "../document";
 import { applyAll, invertAll, type Operation } from "../operations";
 import {
   addColumn,
@@ -32,7 +32,7 @@ import {
 
 const seed = 2026;
 
-const part = (id: string, kind: string, slots: Node["slots"] = {}, style: StyleSheet = {}): Node => ({
+const part = (id: string, kind: string, slots: Part["slots"] = {}, style: StyleSheet = {}): Part => ({
   id,
   kind,
   props: {},

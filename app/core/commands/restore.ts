@@ -1,13 +1,13 @@
-import { findNode, sameJson, slotOf, walk, type Document, type Draft, type Node } from "../document";
+import { findNode, sameJson, slotOf, walk, type PageDocument, type Draft, type Part } from "../document";
 import type { Operation } from "../operations";
 import { refuse, transaction, type Outcome } from "./transaction";
 
 /** The operations that make the sections of a document's slot those of a version, leaving alone what is alike. */
-function slotOperations(document: Document, slot: string, wanted: readonly Node[]): readonly Operation[] {
+function slotOperations(document: PageDocument, slot: string, wanted: readonly Part[]): readonly Operation[] {
   const { root } = document;
   const now = slotOf(root, slot) ?? [];
   const operations: Operation[] = [];
-  const isSame = (node: Node) => wanted.some((w) => w.id === node.id && sameJson(w, node));
+  const isSame = (node: Part) => wanted.some((w) => w.id === node.id && sameJson(w, node));
   const kept = now.filter(isSame);
   now.forEach((_, i) => {
     // From the end, so that each stands where it says when its turn comes.
@@ -31,7 +31,7 @@ function slotOperations(document: Document, slot: string, wanted: readonly Node[
 }
 
 /** Makes a page what it was in a version, in one step that can be undone. `name`: of the version. */
-export function restorePage(draft: Draft, version: Document, name: string): Outcome {
+export function restorePage(draft: Draft, version: PageDocument, name: string): Outcome {
   const document = draft.documents[version.id];
   if (!document) return refuse("This page is no longer there.");
   const operations = Object.keys(document.root.slots).flatMap((slot) =>
@@ -42,7 +42,7 @@ export function restorePage(draft: Draft, version: Document, name: string): Outc
 }
 
 /** Brings one section back as it was in a version: in place of what it is now, or where it stood. */
-export function restoreSection(draft: Draft, version: Document, section: string, name: string): Outcome {
+export function restoreSection(draft: Draft, version: PageDocument, section: string, name: string): Outcome {
   const document = draft.documents[version.id];
   if (!document) return refuse("This page is no longer there.");
   for (const [slot, inside] of Object.entries(version.root.slots)) {

@@ -1,15 +1,15 @@
 import { sameJson } from "./tree";
-import type { Document, Draft, Node } from "./types";
+import type { PageDocument, Draft, Part } from "./types";
 
 /** Where a change is. `section`: the section in which `node` stands, or `node` itself. */
-type At = { readonly document: Document; readonly section: Node; readonly node: Node };
+type At = { readonly document: PageDocument; readonly section: Part; readonly node: Part };
 
 /** One change between two drafts, in the terms of the document; wording is the caller's. */
 export type Difference =
   | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" }
   /** One setting of the brand, by its key. */
   | { readonly what: "brand"; readonly key: string }
-  | { readonly what: "page-added" | "page-removed" | "renamed" | "used-elsewhere"; readonly document: Document }
+  | { readonly what: "page-added" | "page-removed" | "renamed" | "used-elsewhere"; readonly document: PageDocument }
   | ({ readonly what: "added" | "removed" | "moved" | "shown" | "not-shown" } & At)
   | ({ readonly what: "props" | "style"; readonly keys: readonly string[] } & At);
 
@@ -32,7 +32,7 @@ function keptOrder(before: readonly string[], after: readonly string[]): Set<str
   return new Set(chains.reduce((a, b) => (b.length > a.length ? b : a), [] as string[]));
 }
 
-function nodeDifferences(at: At, before: Node): Difference[] {
+function nodeDifferences(at: At, before: Part): Difference[] {
   const found: Difference[] = [];
   const after = at.node;
   if (before.shown !== after.shown) found.push({ what: after.shown ? "shown" : "not-shown", ...at });
@@ -47,11 +47,11 @@ function nodeDifferences(at: At, before: Node): Difference[] {
 }
 
 /** Where a node stands in its document, in its section and in what holds it. */
-type Standing = { readonly node: Node; readonly section: Node; readonly parent: string };
+type Standing = { readonly node: Part; readonly section: Part; readonly parent: string };
 
-function standingsOf(root: Node): ReadonlyMap<string, Standing> {
+function standingsOf(root: Part): ReadonlyMap<string, Standing> {
   const found = new Map<string, Standing>();
-  const enter = (parent: Node, section: Node | undefined) => {
+  const enter = (parent: Part, section: Part | undefined) => {
     for (const [slot, children] of Object.entries(parent.slots)) {
       for (const node of children) {
         found.set(node.id, { node, section: section ?? node, parent: `${parent.id} ${slot}` });
@@ -64,7 +64,7 @@ function standingsOf(root: Node): ReadonlyMap<string, Standing> {
 }
 
 /** What differs between two states of a document, in reading order; of what is new or gone, only the outermost. */
-export function documentDifferences(before: Document, after: Document): Difference[] {
+export function documentDifferences(before: PageDocument, after: PageDocument): Difference[] {
   const found: Difference[] = before.title === after.title ? [] : [{ what: "renamed", document: after }];
   if (before.root === after.root) return found;
   if (!sameJson(before.root.props, after.root.props)) found.push({ what: "used-elsewhere", document: after });

@@ -1,5 +1,5 @@
 import { walk } from "./tree";
-import { ROOT_SLOTS, type Document } from "./types";
+import { ROOT_SLOTS, type PageDocument } from "./types";
 
 export type IntegrityProblem = { readonly code: "duplicate-id" | "wrong-root" | "unknown-slot"; readonly at: string };
 
@@ -7,7 +7,7 @@ export type IntegrityProblem = { readonly code: "duplicate-id" | "wrong-root" | 
  * Reports what makes a document structurally unsound: an id used twice, a root that is not a root, a root slot that
  * this kind of document does not have. An empty list means that the document is sound.
  */
-export function integrityOf(document: Document): readonly IntegrityProblem[] {
+export function integrityOf(document: PageDocument): readonly IntegrityProblem[] {
   const problems: IntegrityProblem[] = [];
   const seen = new Set<string>();
   for (const node of walk(document.root)) {

@@ -1,4 +1,4 @@
-import type { Document, Draft, LayoutProps, LayoutSort, Node, Place } from "./types";
+import type { PageDocument, Draft, LayoutProps, LayoutSort, Part, Place } from "./types";
 
 /** Deep-freezes plain JSON. Already frozen branches are not walked again. */
 export function freeze<T>(value: T): T {
@@ -31,19 +31,19 @@ export function newId(random: () => number = Math.random): string {
 }
 
 /** Every node below and including `node`, parents before children, in reading order. */
-export function* walk(node: Node): Generator<Node> {
+export function* walk(node: Part): Generator<Part> {
   yield node;
   for (const children of Object.values(node.slots)) for (const child of children) yield* walk(child);
 }
 
 /** The node with this id at or below `node`. */
-export function findNode(node: Node, id: string): Node | undefined {
+export function findNode(node: Part, id: string): Part | undefined {
   for (const each of walk(node)) if (each.id === id) return each;
   return undefined;
 }
 
 /** Where the node with this id stands below `root`; undefined for the root itself and for strangers. */
-export function placeOf(root: Node, id: string): Place | undefined {
+export function placeOf(root: Part, id: string): Place | undefined {
   for (const parent of walk(root)) {
     for (const [slot, children] of Object.entries(parent.slots)) {
       const index = children.findIndex((child) => child.id === id);
@@ -54,11 +54,11 @@ export function placeOf(root: Node, id: string): Place | undefined {
 }
 
 /** What stands in a slot of a node; undefined where it has no such slot. Below the root, an absent slot is an empty one. */
-export const slotOf = (node: Node, slot: string): readonly Node[] | undefined =>
+export const slotOf = (node: Part, slot: string): readonly Part[] | undefined =>
   node.slots[slot] ?? (node.kind === "root" ? undefined : []);
 
 /** The nodes from below the root down to this one, outermost first; empty for the root and for strangers. */
-export function pathTo(root: Node, id: string): readonly Node[] {
+export function pathTo(root: Part, id: string): readonly Part[] {
   for (const children of Object.values(root.slots)) {
     for (const child of children) {
       if (child.id === id) return [child];
@@ -70,9 +70,9 @@ export function pathTo(root: Node, id: string): readonly Node[] {
 }
 
 /** `root` with the node `id` replaced by `change(node)`; every untouched branch is the same object as before. */
-export function changeNode(root: Node, id: string, change: (node: Node) => Node): Node {
+export function changeNode(root: Part, id: string, change: (node: Part) => Part): Part {
   if (root.id === id) return change(root);
-  let slots: Record<string, readonly Node[]> | undefined;
+  let slots: Record<string, readonly Part[]> | undefined;
   for (const [slot, children] of Object.entries(root.slots)) {
     for (let index = 0; index < children.length; index++) {
       const child = children[index]!;
@@ -86,7 +86,7 @@ export function changeNode(root: Node, id: string, change: (node: Node) => Node)
 }
 
 /** A copy of `node` in which it and everything below has a new id. */
-export function copyWithNewIds(node: Node, random?: () => number): Node {
+export function copyWithNewIds(node: Part, random?: () => number): Part {
   return {
     ...node,
     id: newId(random),
@@ -97,17 +97,17 @@ export function copyWithNewIds(node: Node, random?: () => number): Node {
 }
 
 /** The pages of a shop that hold what the seller writes, besides its home page, by title. */
-export const textPages = (documents: Draft["documents"]): readonly Document[] =>
+export const textPages = (documents: Draft["documents"]): readonly PageDocument[] =>
   Object.values(documents)
     .filter((d) => d.kind === "page" && d.id !== "home")
     .sort((a, b) => (a.title < b.title ? -1 : 1));
 
 /** What a layout says of itself; undefined for what is no layout. */
-export const layoutProps = (document: Document): LayoutProps | undefined =>
+export const layoutProps = (document: PageDocument): LayoutProps | undefined =>
   document.kind === "layout" ? (document.root.props as unknown as LayoutProps) : undefined;
 
 /** The layouts of one sort of page, the one for all first, the others by title. */
-export const layoutsOf = (documents: Draft["documents"], sort: LayoutSort): readonly Document[] =>
+export const layoutsOf = (documents: Draft["documents"], sort: LayoutSort): readonly PageDocument[] =>
   Object.values(documents)
     .filter((d) => layoutProps(d)?.of === sort)
     .sort((a, b) => (a.id === sort ? -1 : b.id === sort ? 1 : a.title < b.title ? -1 : 1));
@@ -120,9 +120,9 @@ export function layoutFor(
   documents: Draft["documents"],
   sort: LayoutSort,
   thing: { readonly product?: string; readonly collections: readonly string[] },
-): Document | undefined {
+): PageDocument | undefined {
   const others = layoutsOf(documents, sort).filter((d) => d.id !== sort);
-  const named = (d: Document) => layoutProps(d)!;
+  const named = (d: PageDocument) => layoutProps(d)!;
   return (
     others.find((d) => thing.product !== undefined && named(d).products.includes(thing.product)) ??
     others.find((d) => named(d).collections.some((c) => thing.collections.includes(c))) ??

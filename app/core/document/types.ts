@@ -16,7 +16,7 @@ export type StyleSheet = { readonly [A in Audience]?: Readonly<Record<string, St
  * A part of a page: a section, or the root that holds sections. Plain frozen JSON; children live in named slots, so a
  * node never needs to know its parent.
  */
-export type Node = {
+export type Part = {
   readonly id: string;
   readonly kind: string;
   readonly props: Readonly<Record<string, Json>>;
@@ -24,7 +24,7 @@ export type Node = {
   readonly conditions: readonly Json[];
   /** `false`: "not yet shown". Drawn in the studio, absent from the shop. */
   readonly shown: boolean;
-  readonly slots: Readonly<Record<string, readonly Node[]>>;
+  readonly slots: Readonly<Record<string, readonly Part[]>>;
 };
 
 /**
@@ -44,18 +44,18 @@ export type LayoutProps = {
   readonly collections: readonly string[];
 };
 
-export type Document = {
+export type PageDocument = {
   readonly schemaVersion: number;
   readonly id: string;
   readonly kind: DocumentKind;
   readonly title: string;
-  readonly root: Node;
+  readonly root: Part;
 };
 
 /** The whole state that a seller changes: the shop-wide look and every document, by id. */
 export type Draft = {
   readonly look: Look;
-  readonly documents: Readonly<Record<string, Document>>;
+  readonly documents: Readonly<Record<string, PageDocument>>;
 };
 
 /** A logo: the shop's name as a wordmark, a sign from the icon set beside the wordmark, or an uploaded picture. */

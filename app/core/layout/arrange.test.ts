@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import type { Node, StyleValue } from "../document";
+import type { Part, StyleValue } from "../document";
 import { arrangeForPhone, type PhoneFacts } from ".";
 
 let ids = 0;
-const node = (kind: string, more: Partial<Node> = {}): Node => ({
+const node = (kind: string, more: Partial<Part> = {}): Part => ({
   id: `n${++ids}`,
   kind,
   props: {},
@@ -13,12 +13,12 @@ const node = (kind: string, more: Partial<Node> = {}): Node => ({
   slots: {},
   ...more,
 });
-const column = (...widgets: Node[]) => node("column", { slots: widgets.length ? { widgets } : {} });
-const section = (...columns: Node[]) => node("freehand", { slots: { columns } });
+const column = (...widgets: Part[]) => node("column", { slots: widgets.length ? { widgets } : {} });
+const section = (...columns: Part[]) => node("freehand", { slots: { columns } });
 
 /** Proposals for one section; `rows` as it is on phones, and what is measured there. */
 function proposals(
-  of: Node,
+  of: Part,
   facts: Readonly<Record<string, PhoneFacts>> = {},
   rows: StyleValue = 1,
   usual: Readonly<Record<string, StyleValue>> = {},
@@ -35,7 +35,7 @@ function proposals(
   });
 }
 const changes = (
-  of: Node,
+  of: Part,
   ...rest: [Readonly<Record<string, PhoneFacts>>?, StyleValue?, Readonly<Record<string, StyleValue>>?]
 ) => proposals(of, ...rest).flatMap((p) => p.changes.map((c) => [c.property, c.value]));
 

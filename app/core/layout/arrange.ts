@@ -1,4 +1,4 @@
-import type { Node, StyleValue } from "../document";
+import type { Part, StyleValue } from "../document";
 
 // How a page that was laid out wide is set for a phone: what is proposed, and why. Works on facts that a phone pane measured
 // and on what the cascade says, so that it can be tried without a browser.
@@ -24,12 +24,12 @@ export type Proposal = {
 };
 
 export type ArrangeInput = {
-  readonly sections: readonly Node[];
+  readonly sections: readonly Part[];
   readonly facts: ReadonlyMap<string, PhoneFacts>;
   /** What a property comes out as on phones. */
-  readonly now: (node: Node, property: string) => StyleValue | undefined;
-  readonly has: (node: Node, property: string) => boolean;
-  readonly nameOf: (node: Node) => string;
+  readonly now: (node: Part, property: string) => StyleValue | undefined;
+  readonly has: (node: Part, property: string) => boolean;
+  readonly nameOf: (node: Part) => string;
 };
 
 /** A column on a phone that is narrower than this holds about four words a line, in px; common practice, no source. */
@@ -39,11 +39,11 @@ const MOST_SPACE = 72;
 const ROOMY_STEP = 5;
 
 const SMALL_THINGS = new Set(["product", "picture"]);
-const isPictures = (column: Node) => {
+const isPictures = (column: Part) => {
   const inside = column.slots.widgets ?? [];
   return inside.length > 0 && inside.every((w) => w.kind === "picture");
 };
-const isWords = (column: Node) => {
+const isWords = (column: Part) => {
   const inside = column.slots.widgets ?? [];
   return inside.length > 0 && inside.some((w) => w.kind === "words" || w.kind === "heading");
 };
@@ -52,9 +52,9 @@ const pixels = (value: StyleValue | undefined) =>
 const percent = (value: StyleValue | undefined) =>
   typeof value === "string" && value.endsWith("%") ? Number.parseFloat(value) : undefined;
 
-const everyPart = (node: Node): readonly Node[] => [node, ...Object.values(node.slots).flat().flatMap(everyPart)];
+const everyPart = (node: Part): readonly Part[] => [node, ...Object.values(node.slots).flat().flatMap(everyPart)];
 
-function columnProposals(section: Node, input: ArrangeInput): Proposal[] {
+function columnProposals(section: Part, input: ArrangeInput): Proposal[] {
   const { now, facts, nameOf } = input;
   const columns = section.slots.columns ?? [];
   if (columns.length < 2) return [];
@@ -126,7 +126,7 @@ function columnProposals(section: Node, input: ArrangeInput): Proposal[] {
   return found;
 }
 
-function wordProposals(node: Node, input: ArrangeInput): Proposal[] {
+function wordProposals(node: Part, input: ArrangeInput): Proposal[] {
   const { now, has, facts, nameOf } = input;
   const fact = facts.get(node.id);
   const found: Proposal[] = [];
@@ -173,7 +173,7 @@ function wordProposals(node: Node, input: ArrangeInput): Proposal[] {
   return found;
 }
 
-function boxProposals(node: Node, input: ArrangeInput): Proposal[] {
+function boxProposals(node: Part, input: ArrangeInput): Proposal[] {
   const { now, has, facts, nameOf } = input;
   const fact = facts.get(node.id);
   const found: Proposal[] = [];

@@ -6,11 +6,11 @@ import {
   sameJson,
   slotOf,
   walk,
-  type Document,
+  type PageDocument,
   type Draft,
   type Json,
   type Look,
-  type Node,
+  type Part,
   type Place,
 } from "../document";
 import { held, type ApplyFailure, type Held, type Operation, type Path } from "./types";
@@ -56,7 +56,7 @@ const sameHeld = <T>(a: Held<T>, b: Held<T>) => ("is" in a ? "is" in b && sameJs
 
 // Below the root, a slot that holds nothing is left out, so that taking back the first insertion gives the very node from
 // before. What slots a root has is for its kind of document to say.
-function insertAt(root: Node, to: Place, node: Node): Node | undefined {
+function insertAt(root: Part, to: Place, node: Part): Part | undefined {
   const parent = findNode(root, to.parent);
   const children = parent && slotOf(parent, to.slot);
   if (!children || to.index < 0 || to.index > children.length) return undefined;
@@ -66,7 +66,7 @@ function insertAt(root: Node, to: Place, node: Node): Node | undefined {
   }));
 }
 
-function removeAt(root: Node, from: Place): Node {
+function removeAt(root: Part, from: Place): Part {
   return changeNode(root, from.parent, (p) => {
     const left = p.slots[from.slot]!.toSpliced(from.index, 1);
     const { [from.slot]: _emptied, ...others } = p.slots;
@@ -74,7 +74,7 @@ function removeAt(root: Node, from: Place): Node {
   });
 }
 
-function setStyleOn(node: Node, operation: Extract<Operation, { type: "setStyle" }>): Node {
+function setStyleOn(node: Part, operation: Extract<Operation, { type: "setStyle" }>): Part {
   const { [operation.property]: _old, ...others } = node.style[operation.audience] ?? {};
   const values = "is" in operation.after ? { ...others, [operation.property]: operation.after.is } : others;
   const { [operation.audience]: _sheet, ...otherSheets } = node.style;
@@ -84,11 +84,11 @@ function setStyleOn(node: Node, operation: Extract<Operation, { type: "setStyle"
 }
 
 function applyToDocument(
-  document: Document,
+  document: PageDocument,
   operation: Exclude<Operation, { type: "setLook" | "addDocument" | "removeDocument" }>,
-): Document | ApplyFailure {
+): PageDocument | ApplyFailure {
   const { root } = document;
-  const withRoot = (next: Node): Document => ({ ...document, root: next });
+  const withRoot = (next: Part): PageDocument => ({ ...document, root: next });
   switch (operation.type) {
     case "insertNode": {
       const taken = new Set([...walk(root)].map((n) => n.id));
@@ -121,7 +121,7 @@ function applyToDocument(
       }
       const props = writeAt(node.props, operation.path, operation.after);
       if (props === undefined) return fail("bad-place", operation.node);
-      return withRoot(changeNode(root, node.id, (n) => ({ ...n, props: props as Node["props"] })));
+      return withRoot(changeNode(root, node.id, (n) => ({ ...n, props: props as Part["props"] })));
     }
     case "setStyle": {
       const node = findNode(root, operation.node);

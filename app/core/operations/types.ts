@@ -1,4 +1,4 @@
-import type { Audience, Document, Json, Node, Place, StyleValue } from "../document";
+import type { Audience, PageDocument, Json, Part, Place, StyleValue } from "../document";
 
 /** A value that may be missing; survives JSON, unlike `undefined`. */
 export type Held<T> = { readonly is: T } | { readonly absent: true };
@@ -15,8 +15,8 @@ export type Path = readonly (string | number)[];
  * means by id, so that it can be logged, sent, replayed and rebased.
  */
 export type Operation =
-  | { readonly type: "insertNode"; readonly document: string; readonly to: Place; readonly node: Node }
-  | { readonly type: "removeNode"; readonly document: string; readonly from: Place; readonly node: Node }
+  | { readonly type: "insertNode"; readonly document: string; readonly to: Place; readonly node: Part }
+  | { readonly type: "removeNode"; readonly document: string; readonly from: Place; readonly node: Part }
   | {
       readonly type: "moveNode";
       readonly document: string;
@@ -49,8 +49,8 @@ export type Operation =
       readonly before: boolean;
       readonly after: boolean;
     }
-  | { readonly type: "addDocument"; readonly added: Document }
-  | { readonly type: "removeDocument"; readonly added: Document }
+  | { readonly type: "addDocument"; readonly added: PageDocument }
+  | { readonly type: "removeDocument"; readonly added: PageDocument }
   | { readonly type: "setTitle"; readonly document: string; readonly before: string; readonly after: string }
   | { readonly type: "setLook"; readonly path: Path; readonly before: Held<Json>; readonly after: Held<Json> };
 

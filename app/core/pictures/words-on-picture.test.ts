@@ -11,11 +11,11 @@ import {
   scrimAlpha,
   scrimWeight,
   type Pixels,
-  type Place,
+  type WordsBox,
   type Scrim,
 } from ".";
 
-const WHOLE: Place = { left: 0, top: 0, right: 1, bottom: 1 };
+const WHOLE: WordsBox = { left: 0, top: 0, right: 1, bottom: 1 };
 const NONE: Scrim = { strength: 0, from: "bottom", tone: "dark" };
 const hexOf = (rgb: readonly number[]) => `#${rgb.map((v) => Math.round(v).toString(16).padStart(2, "0")).join("")}`;
 
@@ -61,8 +61,8 @@ describe("contrast on a picture", () => {
   it("looks only under the words, and only at what the device shows of the picture", () => {
     // Black on the left, white on the right.
     const pixels = picture((x) => (x < 0.5 ? [0, 0, 0] : [255, 255, 255]));
-    const left: Place = { left: 0.05, right: 0.4, top: 0.2, bottom: 0.6 };
-    const right: Place = { left: 0.6, right: 0.95, top: 0.2, bottom: 0.6 };
+    const left: WordsBox = { left: 0.05, right: 0.4, top: 0.2, bottom: 0.6 };
+    const right: WordsBox = { left: 0.6, right: 0.95, top: 0.2, bottom: 0.6 };
     expect(contrastOnPicture({ pixels, crop: WHOLE, words: [left] }, NONE)).toBeCloseTo(21, 5);
     expect(contrastOnPicture({ pixels, crop: WHOLE, words: [right] }, NONE)).toBeCloseTo(1, 5);
     expect(contrastOnPicture({ pixels, crop: WHOLE, words: [left, right] }, NONE)).toBeCloseTo(1, 5);

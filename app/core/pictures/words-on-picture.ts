@@ -6,7 +6,7 @@ import { luminanceOf, type LinearRgb } from "../theme/oklch";
 /** A picture's pixels as RGBA bytes. */
 export type Pixels = { readonly data: ArrayLike<number>; readonly width: number; readonly height: number };
 /** A place within a box, each edge as a share of the box from its top left, 0–1. */
-export type Place = { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number };
+export type WordsBox = { readonly left: number; readonly top: number; readonly right: number; readonly bottom: number };
 
 export const SCRIM_FROM = ["bottom", "top", "left", "right", "even"] as const;
 export type ScrimFrom = (typeof SCRIM_FROM)[number];
@@ -53,7 +53,7 @@ export function cropOf(
   picture: { readonly width: number; readonly height: number },
   box: { readonly width: number; readonly height: number },
   focus: readonly [x: number, y: number],
-): Place {
+): WordsBox {
   const scale = Math.max(box.width / picture.width, box.height / picture.height);
   const shownWidth = box.width / scale / picture.width;
   const shownHeight = box.height / scale / picture.height;
@@ -80,7 +80,7 @@ type Sample = { readonly r: number; readonly g: number; readonly b: number; read
 
 const MOST_SAMPLES = 6_000;
 
-function samplesUnder(pixels: Pixels, crop: Place, words: readonly Place[]): readonly Sample[] {
+function samplesUnder(pixels: Pixels, crop: WordsBox, words: readonly WordsBox[]): readonly Sample[] {
   const samples: Sample[] = [];
   const inCrop = words.map((w) => ({
     left: crop.left + (crop.right - crop.left) * Math.max(0, w.left),
@@ -138,9 +138,9 @@ function leastContrast(samples: readonly Sample[], scrim: Scrim): number {
 export type WordsOnPicture = {
   readonly pixels: Pixels;
   /** The part of the picture that is shown. */
-  readonly crop: Place;
+  readonly crop: WordsBox;
   /** Where words stand in the box that the picture fills. */
-  readonly words: readonly Place[];
+  readonly words: readonly WordsBox[];
 };
 
 /** The contrast that words reach on a picture through a scrim, 1–21; 21 where there are no words. */

@@ -1,4 +1,4 @@
-import { freeze, type Document } from "../document";
+import { freeze, type PageDocument } from "../document";
 import { documentSchema } from "./validators";
 
 /** A step that lifts a stored document from `from` to `from + 1`. It works on a copy and may change it. */
@@ -30,7 +30,7 @@ export const DOCUMENT_MIGRATIONS: readonly DocumentMigration[] = [
 export const DOCUMENT_VERSION = 2;
 
 export type ReadDocument =
-  | { readonly ok: true; readonly document: Document }
+  | { readonly ok: true; readonly document: PageDocument }
   | { readonly ok: false; readonly code: "newer-version" | "not-a-document"; readonly why: string };
 
 /**

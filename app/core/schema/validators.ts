@@ -2,11 +2,11 @@ import { z } from "zod";
 import {
   AUDIENCES,
   type Brand,
-  type Document,
+  type PageDocument,
   type Draft,
   type Json,
   type Look,
-  type Node,
+  type Part,
   type StyleSheet,
   walk,
 } from "../document";
@@ -35,7 +35,7 @@ const json: z.ZodType<Json> = z.lazy(() =>
 const styleValue = z.union([z.string().max(400), z.number(), z.boolean()]);
 const styleSheet: z.ZodType<StyleSheet> = z.partialRecord(z.enum(AUDIENCES), z.record(z.string().max(60), styleValue));
 
-export const nodeSchema: z.ZodType<Node> = z.lazy(() =>
+export const nodeSchema: z.ZodType<Part> = z.lazy(() =>
   z.strictObject({
     id,
     kind: z.string().max(40),
@@ -52,7 +52,7 @@ const innerNodeSchema = nodeSchema.refine(
   "A place that holds nothing is left out.",
 );
 
-export const documentSchema: z.ZodType<Document> = z.strictObject({
+export const documentSchema: z.ZodType<PageDocument> = z.strictObject({
   schemaVersion: z.number().int().min(1),
   id,
   kind: z.enum(["page", "frame", "layout"]),

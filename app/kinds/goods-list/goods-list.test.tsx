@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import { makeCollection, makeProduct, NO_QUERY, searchGoods, type Goods, type GoodsQuery } from "~/core/goods";
-import { EnvProvider, type Shown } from "../parts";
+import { EnvProvider, type PageSubject } from "../parts";
 import { contentWith } from "~/render/fixtures/content";
 import { envOf } from "~/render";
 import { definition, type GoodsListProps } from "./definition";
@@ -29,7 +29,7 @@ const goods: Goods = {
 function drawn(query: Partial<GoodsQuery>, props: Partial<GoodsListProps> = {}, sought?: string) {
   const content = { ...contentWith([]), goods };
   const asked = { ...NO_QUERY, ...query };
-  const shown: Shown =
+  const shown: PageSubject =
     sought === undefined
       ? { page: "collection", collection, query: asked, address: "/collections/c" }
       : { page: "search", sought, found: searchGoods(goods, sought), query: asked, address: "/search" };

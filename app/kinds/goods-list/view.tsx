@@ -11,11 +11,11 @@ import {
   type Sort,
 } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { ProductCard, useEnv, Words, type Shown } from "../parts";
+import { ProductCard, useEnv, Words, type PageSubject } from "../parts";
 import type { GoodsListProps } from "./definition";
 import { countWords, Filters } from "./filters";
 
-type Listed = Extract<Shown, { page: "collection" | "search" }>;
+type Listed = Extract<PageSubject, { page: "collection" | "search" }>;
 
 /** What is listed where a miniature of Add stands on no page: everything. */
 const EVERYTHING: Listed = { page: "collection", collection: undefined, query: NO_QUERY, address: "/collections/all" };

@@ -1,12 +1,12 @@
 import { createContext, useContext, type ComponentType, type ReactNode } from "react";
-import type { Logo, Node } from "~/core/document";
+import type { Logo, Part } from "~/core/document";
 import type { Collection, Found, Goods, GoodsQuery, Product, Variant } from "~/core/goods";
 import { sourceOf, type Picture } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 
 /** The thing that the page is about, where it is about one; its layout shows it. */
-export type Shown =
+export type PageSubject =
   | { readonly page: "product"; readonly product: Product; readonly variant: Variant | undefined }
   /** `collection`: undefined for everything there is. `address`: of the list without anything asked of it. */
   | {
@@ -41,7 +41,7 @@ export type KindEnv = {
     /** Takes the place of running text while it is edited. */
     readonly RichEditor?: ComponentType<RichEditorProps>;
   };
-  readonly shown?: Shown;
+  readonly shown?: PageSubject;
   /** Digits after the point in the shop's currency. */
   readonly digits: number;
   readonly locale: string;
@@ -60,8 +60,8 @@ export const useNodeId = () => useContext(NodeId);
 
 /** What stands in the slots of the part that is being drawn, and how each of it is drawn. */
 export type Inside = {
-  readonly slots: Node["slots"];
-  readonly draw: (node: Node) => ReactNode;
+  readonly slots: Part["slots"];
+  readonly draw: (node: Part) => ReactNode;
   /** The heading that is the page's first: its `h1`. */
   readonly headId: string | undefined;
 };

@@ -4,10 +4,10 @@ import type { ViewProps } from "../definition";
 import { RichText, useEnv, useProduct, Words } from "../parts";
 import type { ProductDetailsProps } from "./definition";
 
-type Part = { readonly at: string; readonly head: string; readonly body: ReactNode };
+type Panel = { readonly at: string; readonly head: string; readonly body: ReactNode };
 
 /** Parts as tabs: one below the other until the shop's script makes tabs of them (WAI-ARIA Authoring Practices, tabs). */
-function Tabs({ parts }: { parts: readonly Part[] }) {
+function Tabs({ parts }: { parts: readonly Panel[] }) {
   const { studio } = useEnv();
   if (studio)
     // Panes run no script of the shop: the first tab is shown as it stands there.
@@ -44,7 +44,7 @@ export function View({ props, arrangement }: ViewProps<ProductDetailsProps>) {
     ...Object.entries(product.attributes).map(([name, value]) => factWords(name, value.replace(/\s*[|;]\s*/g, ", "))),
     ...product.specification,
   ];
-  const list: (Part | null)[] = [
+  const list: (Panel | null)[] = [
     props.description && product.description !== ""
       ? { at: "description", head: props.description, body: <RichText text={product.description} /> }
       : null,

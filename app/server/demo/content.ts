@@ -1,4 +1,4 @@
-import type { Document, Draft, Json, Node } from "~/core/document";
+import type { PageDocument, Draft, Json, Part } from "~/core/document";
 import { freeze } from "~/core/document";
 import { makeColumn } from "~/core/commands";
 import type { CollectionRules, Sort } from "~/core/goods";
@@ -90,8 +90,8 @@ export type Known = {
 };
 
 /** The product layout that every shop begins with, with what this one has to say on it. */
-function demoProductLayout(collection: Known["collection"]): Document {
-  const say = (node: Node): Node => {
+function demoProductLayout(collection: Known["collection"]): PageDocument {
+  const say = (node: Part): Part => {
     const slots = Object.fromEntries(Object.entries(node.slots).map(([slot, inside]) => [slot, inside.map(say)]));
     if (node.kind === "assurances") {
       const signs = [

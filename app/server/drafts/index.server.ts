@@ -1,7 +1,7 @@
 import { Op, type Transaction as DbTransaction } from "sequelize";
 import { z } from "zod";
 import type { Transaction } from "~/core/commands";
-import { freeze, integrityOf, walk, type Document, type Draft, type Look } from "~/core/document";
+import { freeze, integrityOf, walk, type PageDocument, type Draft, type Look } from "~/core/document";
 import { applyAll, type Operation } from "~/core/operations";
 import { lookSchema, readDocument, transactionSchema } from "~/core/schema";
 import { documentProblem, nameOf, problemOf, strangerIn } from "~/kinds";
@@ -15,7 +15,7 @@ export type LoadedDraft = { readonly draft: Draft; readonly seq: number; readonl
 
 async function readDraft(shopId: string, transaction?: DbTransaction): Promise<Draft> {
   const rows = await DraftPart.findAll({ where: { shopId }, ...(transaction ? { transaction } : {}) });
-  const documents: Record<string, Document> = {};
+  const documents: Record<string, PageDocument> = {};
   let look: Look | undefined;
   for (const row of rows) {
     const body: unknown = JSON.parse(row.body);

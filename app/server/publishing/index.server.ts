@@ -1,4 +1,4 @@
-import { differences, freeze, newId, type Document, type Draft } from "~/core/document";
+import { differences, freeze, newId, type PageDocument, type Draft } from "~/core/document";
 import { changeWords, type Change } from "~/kinds/change-words";
 import { draftSchema, readDocument } from "~/core/schema";
 import { withLayouts } from "~/kinds/layouts";
@@ -17,7 +17,7 @@ export async function publishedDraft(publicationId: string): Promise<Draft | und
   const row = await Publication.findByPk(publicationId);
   if (!row) return undefined;
   const stored = JSON.parse(row.body) as { look: unknown; documents: Record<string, unknown> };
-  const documents: Record<string, Document> = {};
+  const documents: Record<string, PageDocument> = {};
   for (const [id, body] of Object.entries(stored.documents)) {
     const read = readDocument(body);
     if (read.ok) documents[id] = read.document;

@@ -1,9 +1,9 @@
-import { freeze, newId, type Document, type Draft, type Json, type Node } from "~/core/document";
+import { freeze, newId, type PageDocument, type Draft, type Json, type Part } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { makeNode } from "~/kinds";
 import { THEMES } from "~/themes";
 
-const root = (slots: Record<string, readonly Node[]>): Node => ({
+const root = (slots: Record<string, readonly Part[]>): Part => ({
   id: newId(),
   kind: "root",
   props: {},
@@ -13,7 +13,7 @@ const root = (slots: Record<string, readonly Node[]>): Node => ({
   slots,
 });
 
-export const pageDocument = (id: string, title: string, main: readonly Node[]): Document => ({
+export const pageDocument = (id: string, title: string, main: readonly Part[]): PageDocument => ({
   schemaVersion: DOCUMENT_VERSION,
   id,
   kind: "page",
@@ -21,7 +21,7 @@ export const pageDocument = (id: string, title: string, main: readonly Node[]): 
   root: root({ main }),
 });
 
-export const frameDocument = (top: readonly Node[], bottom: readonly Node[]): Document => ({
+export const frameDocument = (top: readonly Part[], bottom: readonly Part[]): PageDocument => ({
   schemaVersion: DOCUMENT_VERSION,
   id: "frame",
   kind: "frame",

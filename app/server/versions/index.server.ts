@@ -1,6 +1,6 @@
 import type { Transaction as DbTransaction } from "sequelize";
 import { z } from "zod";
-import { newId, sameJson, type Document, type Draft } from "~/core/document";
+import { newId, sameJson, type PageDocument, type Draft } from "~/core/document";
 import { readDocument } from "~/core/schema";
 import { atomically, database, DraftPart, PageVersion, ShopRow } from "../database/index.server";
 
@@ -39,7 +39,7 @@ export async function versionsOf(shopId: string, part: string): Promise<readonly
 }
 
 export type ReadVersion =
-  | { readonly ok: true; readonly document: Document }
+  | { readonly ok: true; readonly document: PageDocument }
   /** There is none, or it can't be read; in the seller's words. */
   | { readonly ok: false; readonly why: string };
 

@@ -12,14 +12,14 @@ import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { ShopFrame, usePageSheets } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
-import { layoutProps, pathTo, type Draft, type Node } from "~/core/document";
+import { layoutProps, pathTo, type Draft, type Part } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 
 type Choice = {
   readonly definition: Definition;
   readonly id: string;
   readonly name: string;
-  readonly make: (goods: Goods, pictures: readonly Picture[]) => Node;
+  readonly make: (goods: Goods, pictures: readonly Picture[]) => Part;
 };
 
 const SECTIONS: readonly Choice[] = kindsOf("section").flatMap(({ definition }): readonly Choice[] => {
@@ -42,13 +42,13 @@ const SECTION_TILE: Tile = { width: 224, height: 138, page: 1180 };
 const WIDGET_TILE: Tile = { width: 124, height: 66, page: 320 };
 
 /** A widget alone on a page, as it would stand in a column. */
-const inColumn = (widget: Node): Node =>
+const inColumn = (widget: Part): Part =>
   makeNode(
     "freehand",
     {},
     { style: { all: { spaceTop: 3, spaceBottom: 3 } }, slots: { columns: [makeColumn([widget])] } },
   );
-const filledGroup = (group: Node, goods: Goods, pictures: readonly Picture[]): Node => ({
+const filledGroup = (group: Part, goods: Goods, pictures: readonly Picture[]): Part => ({
   ...group,
   slots: {
     inside: [
@@ -171,9 +171,9 @@ type AddSheetProps = {
   at: number | null;
   onClose: () => void;
   /** A widget is wanted where something is selected. */
-  onWidget: (widget: Node) => void;
+  onWidget: (widget: Part) => void;
   /** A widget is being dragged out of the sheet. */
-  onCarry: (widget: Node, down: PointerEvent) => void;
+  onCarry: (widget: Part, down: PointerEvent) => void;
 };
 
 /** Everything that can be put on the page, shown in the shop's own look and with its own goods. */

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { contentWith, everySection } from "~/render/fixtures/content";
 import { createStudioStore } from "../keeping";
-import { dropIndex, dropWords, edgeScroll, sillAt } from "./drop";
+import { dropIndex, sectionDropWords, edgeScroll, sillAt } from "./drop";
 import { placeForNew, siblingsOf, standings } from "./sections";
 import { fieldAt, pathOf, writeWords } from "./words";
 import { KINDS } from "~/kinds";
@@ -29,7 +29,7 @@ describe("dropping", () => {
           const i = pick % all.length;
           const middle = (all[i]!.start + all[i]!.end) / 2;
           expect([i, i + 1]).toContain(dropIndex(all, middle));
-          expect(dropWords(all.map(String), i, dropIndex(all, middle))).toBe("Stays here");
+          expect(sectionDropWords(all.map(String), i, dropIndex(all, middle))).toBe("Stays here");
         },
       ),
       { seed: 4 },
@@ -41,13 +41,13 @@ describe("dropping", () => {
 
   it("says what will happen before it does", () => {
     const names = ["Hero", "Goods", "Text"];
-    expect([0, 1, 2, 3].map((i) => dropWords(names, 0, i))).toEqual([
+    expect([0, 1, 2, 3].map((i) => sectionDropWords(names, 0, i))).toEqual([
       "Stays here",
       "Stays here",
       "Between Goods and Text",
       "Last on the page",
     ]);
-    expect(dropWords(names, 2, 0)).toBe("First on the page");
+    expect(sectionDropWords(names, 2, 0)).toBe("First on the page");
   });
 
   it("scrolls faster the nearer to the edge, and not in the middle", () => {

@@ -1,20 +1,20 @@
 import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import { addNode, carryNode } from "~/core/commands";
-import { walk, type Node } from "~/core/document";
+import { walk, type Part } from "~/core/document";
 import { placeIn, slotAt, type DropPlace, type DropSlot, type Point, type Rect } from "~/core/layout";
 import { accepts, nameOf, strangerIn } from "~/kinds";
 import type { StudioStore } from "../keeping";
 import { edgeScroll } from "./drop";
 import type { BenchFrames } from "./frames";
-import { dropWords, partAt } from "./parts";
+import { partDropWords, partAt } from "./parts";
 
 // Carrying a column or a widget: within its place, to any other, from one pane to the other, or from Add onto the page. Where
 // it would go is worked out from what the panes measure, once at the start and again whenever something scrolls.
 
 export type Pane = "phone" | "wide";
 /** What is carried: a part of the page, or a new one. */
-export type Load = { readonly id?: string; readonly node: Node };
+export type Load = { readonly id?: string; readonly node: Part };
 export type Carrying = {
   readonly name: string;
   /** It was taken up outside of the panes, which would swallow the pointer. */
@@ -130,7 +130,7 @@ export function createCarry(store: StudioStore, framesNow: () => BenchFrames): C
       const words = !over
         ? "Let go here to leave it as it is"
         : place
-          ? dropWords(store.getState().draft, place, load.id)
+          ? partDropWords(store.getState().draft, place, load.id)
           : "Nothing can be put here. Columns of a Freehand section take anything.";
       carry.setState({
         carrying: { name, fromStudio: view === window, at, pane: over?.pane ?? null, place: place ?? null, words },

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { outermost, pasteLook, pasteNodes, removeNodes, type Outcome } from "~/core/commands";
-import { copyWithNewIds, type Draft, type Json, type Node, type StyleSheet } from "~/core/document";
+import { copyWithNewIds, type Draft, type Json, type Part, type StyleSheet } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import { nodeSchema, type Link } from "~/core/schema";
@@ -45,7 +45,7 @@ export function copySelection(store: StudioStore): boolean {
   return true;
 }
 
-export const nameOfAll = (nodes: readonly Node[]): string =>
+export const nameOfAll = (nodes: readonly Part[]): string =>
   nodes.length === 1 ? (kindOf(nodes[0]!)?.definition.name ?? nodes[0]!.kind) : `${nodes.length} parts`;
 
 export function cutSelection(store: StudioStore): void {
@@ -102,8 +102,8 @@ const propsFor = (
 };
 
 /** A copied part as it can stand in this shop: with new ids, and without pictures, goods and pages that are another's. */
-export function adapted(node: Node, shop: Shop): Node {
-  const each = (n: Node): Node => {
+export function adapted(node: Part, shop: Shop): Part {
+  const each = (n: Part): Part => {
     const { backdrop } = chassisOf(n);
     const props = propsFor(kindOf(n)?.definition.fields ?? [], n.props, shop);
     if (backdrop && !shop.pictures.some((p) => p.id === backdrop)) props.backdrop = null;
@@ -136,7 +136,7 @@ function outcomeOf(
   draft: Draft,
   page: string,
   selected: string | null,
-  nodes: readonly Node[],
+  nodes: readonly Part[],
   level: string,
 ): Outcome {
   const label = `${nameOfAll(nodes)} pasted`;
@@ -177,7 +177,7 @@ export function pasteLookHere(store: StudioStore): void {
   const ids = selectionOf(state);
   if (!copied) return state.say("Copy the part whose look you want first.");
   if (ids.length === 0) return state.say("Choose what should get that look first.");
-  const has = (node: Node, property: string) => {
+  const has = (node: Part, property: string) => {
     const definition = kindOf(node)?.definition;
     return definition !== undefined && hasStyle(definition, node, property);
   };

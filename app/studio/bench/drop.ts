@@ -17,7 +17,7 @@ export function sillAt(extents: readonly Extent[], index: number): number {
 }
 
 /** Says what a drop will do before it is done. `names` are those of the sections, in order. */
-export function dropWords(names: readonly string[], from: number, index: number): string {
+export function sectionDropWords(names: readonly string[], from: number, index: number): string {
   if (index === from || index === from + 1) return "Stays here";
   const before = names[index - 1];
   const after = names[index];

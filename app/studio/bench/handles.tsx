@@ -1,7 +1,7 @@
 import { useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent } from "react";
 import { amountOf, PROPERTIES, resolve, type Layer } from "~/core/cascade";
 import { columnsOf, setShares, setStyle, sharesIn } from "~/core/commands";
-import type { Audience, Node } from "~/core/document";
+import type { Audience, Part } from "~/core/document";
 import { alignmentsOf, dragLine, ratioOf, type Rect } from "~/core/layout";
 import { useStudioStore } from "../keeping";
 
@@ -73,7 +73,7 @@ const rectOf = (frame: Document, selector: string): Rect | undefined => {
 const REACH = 1.6;
 
 /** The lines between a section's columns: dragged, or moved with the arrow keys. */
-export function ColumnLines({ frame, section, audience }: { frame: Document; section: Node; audience: Audience }) {
+export function ColumnLines({ frame, section, audience }: { frame: Document; section: Part; audience: Audience }) {
   const store = useStudioStore();
   const held = useHeld();
   const [active, setActive] = useState<{ line: number; words: string; rules: ReturnType<typeof alignmentsOf> } | null>(
@@ -177,7 +177,7 @@ const STEP_REACH = 3;
 
 type SpaceProps = {
   frame: Document;
-  node: Node;
+  node: Part;
   level: keyof typeof EDGES;
   layers: readonly Layer[];
   audience: Audience;

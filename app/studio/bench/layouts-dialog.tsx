@@ -14,7 +14,7 @@ import { ChevronDown, ChevronUp, Plus, Trash2, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { addLayout, removeLayout, renameLayout, setLayoutFor, type Outcome } from "~/core/commands";
-import { layoutProps, layoutsOf, newId, type Document } from "~/core/document";
+import { layoutProps, layoutsOf, newId, type PageDocument } from "~/core/document";
 import { collectionAddress } from "~/kinds/parts";
 import { documentOf } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
@@ -32,7 +32,7 @@ function Entry({
   onRun,
   onOpen,
 }: {
-  document: Document;
+  document: PageDocument;
   onRun: (outcome: Outcome) => void;
   onOpen: (address?: string) => void;
 }) {

@@ -1,20 +1,20 @@
 // @vitest-environment jsdom
 import { beforeEach, describe, expect, it } from "vitest";
 import { makeColumn } from "~/core/commands";
-import type { Json, Node, StyleSheet } from "~/core/document";
+import type { Json, Part, StyleSheet } from "~/core/document";
 import { makeNode, problemOf } from "~/kinds";
 import { contentWith, goods, pictures } from "~/render/fixtures/content";
 import { alsoFollowing } from "../details/affected";
 import { createStudioStore } from "../keeping";
 import { benchActions } from "./actions";
 import { adapted, copySelection, pasteHere, pasteLookHere, readCopied } from "./clipboard";
-import { dropWords, nameOfPart, partAt, placeForWidget, placesFor } from "./parts";
+import { partDropWords, nameOfPart, partAt, placeForWidget, placesFor } from "./parts";
 import { insideOf, neighbourOf } from "./plan-tree";
 
-const widget = (kind: string, id: string, props: Record<string, Json> = {}, style: StyleSheet = {}): Node =>
+const widget = (kind: string, id: string, props: Record<string, Json> = {}, style: StyleSheet = {}): Part =>
   makeNode(kind, props, { id, style });
-const column = (id: string, ...widgets: Node[]): Node => ({ ...makeColumn(widgets), id });
-const section = (id: string, ...columns: Node[]): Node => makeNode("freehand", {}, { id, slots: { columns } });
+const column = (id: string, ...widgets: Part[]): Part => ({ ...makeColumn(widgets), id });
+const section = (id: string, ...columns: Part[]): Part => makeNode("freehand", {}, { id, slots: { columns } });
 const group = makeNode("group", {}, { id: "g", slots: { inside: [widget("button", "b1"), widget("button", "b2")] } });
 const main = [
   section("s1", column("c1", widget("heading", "h"), widget("words", "w")), column("c2", group)),
@@ -44,18 +44,18 @@ describe("parts in words", () => {
   });
   it("say where a drop would put them", () => {
     const at = (parent: string, index: number, slot = "widgets") => ({ parent, slot, index });
-    expect(dropWords(draft, at("c1", 0), undefined)).toBe("Column 1 of Freehand, first");
-    expect(dropWords(draft, at("c1", 1), undefined)).toBe("Column 1 of Freehand, between Heading and Words");
-    expect(dropWords(draft, at("c1", 2), undefined)).toBe("Column 1 of Freehand, last");
-    expect(dropWords(draft, at("c3", 0), undefined)).toBe("Column 1 of Freehand");
-    expect(dropWords(draft, at("c1", 1), "h")).toBe("Stays here");
-    expect(dropWords(draft, at("c1", 2), "h")).toBe("Column 1 of Freehand, last");
-    expect(dropWords(draft, at("g", 0, "inside"), "h")).toBe("Group in column 2 of Freehand, first");
-    expect(dropWords(draft, at("s1", 2, "columns"), "c1")).toBe("2nd column of Freehand");
-    expect(dropWords(draft, at("hero", 0), undefined)).toBe("Hero");
+    expect(partDropWords(draft, at("c1", 0), undefined)).toBe("Column 1 of Freehand, first");
+    expect(partDropWords(draft, at("c1", 1), undefined)).toBe("Column 1 of Freehand, between Heading and Words");
+    expect(partDropWords(draft, at("c1", 2), undefined)).toBe("Column 1 of Freehand, last");
+    expect(partDropWords(draft, at("c3", 0), undefined)).toBe("Column 1 of Freehand");
+    expect(partDropWords(draft, at("c1", 1), "h")).toBe("Stays here");
+    expect(partDropWords(draft, at("c1", 2), "h")).toBe("Column 1 of Freehand, last");
+    expect(partDropWords(draft, at("g", 0, "inside"), "h")).toBe("Group in column 2 of Freehand, first");
+    expect(partDropWords(draft, at("s1", 2, "columns"), "c1")).toBe("2nd column of Freehand");
+    expect(partDropWords(draft, at("hero", 0), undefined)).toBe("Hero");
   });
   it("can be sent to every place that takes them, and to no other", () => {
-    const words = (node: Node) => placesFor(draft, "home", node).map((p) => p.words);
+    const words = (node: Part) => placesFor(draft, "home", node).map((p) => p.words);
     expect(words(partAt(draft, "h")!.node)).toEqual([
       "column 2 of Freehand",
       "group in column 2 of Freehand",
@@ -140,7 +140,7 @@ describe("copying and pasting", () => {
   });
   it("between shops leaves behind what only the other one has, and says so", () => {
     const other = { goods: { products: [], collections: [] }, pictures: [], documents: {} };
-    const of = (node: Node) => adapted(node, other);
+    const of = (node: Part) => adapted(node, other);
     const bought = of(widget("product", "p", { product: "plain" }));
     expect(bought.props.product).toBeNull();
     const hero = of(makeNode("hero", { picture: "wide", link: { to: "collection", id: "one" }, backdrop: "wide" }));

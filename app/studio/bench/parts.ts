@@ -1,13 +1,13 @@
-import { pathTo, type Draft, type Node } from "~/core/document";
+import { pathTo, type Draft, type Part } from "~/core/document";
 import { accepts, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
 
 /** A part of a page and what it stands in. */
 export type PartAt = {
   readonly document: string;
-  readonly node: Node;
+  readonly node: Part;
   readonly level: Level;
   /** From its section down to the part itself. */
-  readonly path: readonly Node[];
+  readonly path: readonly Part[];
 };
 
 /** Finds a part in whichever document holds it. */
@@ -21,7 +21,7 @@ export function partAt(draft: Draft, id: string): PartAt | undefined {
 }
 
 /** What a part is called among those around it: "Column 2", "Button". */
-export function nameIn(node: Node, parent: Node | undefined): string {
+export function nameIn(node: Part, parent: Part | undefined): string {
   if (node.kind !== "column" || !parent) return nameOf(node);
   return `Column ${(parent.slots.columns ?? []).findIndex((c) => c.id === node.id) + 1}`;
 }
@@ -41,12 +41,12 @@ export function placeName(draft: Draft, parent: string): string {
 }
 
 /** A place that can take a part. */
-export type Place = { readonly parent: string; readonly slot: string; readonly index: number };
+export type SlotPlace = { readonly parent: string; readonly slot: string; readonly index: number };
 
 const ORDINALS = ["1st", "2nd", "3rd", "4th", "5th", "6th", "7th"];
 
 /** Says what dropping at a place will do before it is done. `moving`: the part that is moved, if it is on a page already. */
-export function dropWords(draft: Draft, { parent, slot, index }: Place, moving: string | undefined): string {
+export function partDropWords(draft: Draft, { parent, slot, index }: SlotPlace, moving: string | undefined): string {
   const part = partAt(draft, parent);
   const inside = part?.node.slots[slot] ?? [];
   const own = inside.findIndex((n) => n.id === moving);
@@ -71,10 +71,10 @@ export function dropWords(draft: Draft, { parent, slot, index }: Place, moving: 
 export function placesFor(
   draft: Draft,
   page: string,
-  part: Node,
-): readonly { readonly place: Place; readonly words: string }[] {
-  const found: { place: Place; words: string }[] = [];
-  const enter = (node: Node) => {
+  part: Part,
+): readonly { readonly place: SlotPlace; readonly words: string }[] {
+  const found: { place: SlotPlace; words: string }[] = [];
+  const enter = (node: Part) => {
     if (node.id === part.id) return;
     for (const slot of ["columns", "widgets", "inside"]) {
       if (!accepts(node, slot, part)) continue;
@@ -91,7 +91,7 @@ export function placesFor(
 }
 
 /** Where a new widget goes when nobody says: after the selected one, into the selected column, or into the selected section. */
-export function placeForWidget(draft: Draft, selected: string | null, widget: Node): Place | undefined {
+export function placeForWidget(draft: Draft, selected: string | null, widget: Part): SlotPlace | undefined {
   const part = selected ? partAt(draft, selected) : undefined;
   const document = part && draft.documents[part.document];
   if (!part || !document || strangerIn(document, widget)) return undefined;

@@ -1,4 +1,4 @@
-import type { Draft, Node } from "~/core/document";
+import type { Draft, Part } from "~/core/document";
 import { nameIn, partAt } from "./parts";
 import { standings } from "./sections";
 
@@ -13,22 +13,22 @@ export type Row = {
 /** What stands below each other in the plan: a column with its widgets, or what a section of a fixed form holds besides. */
 export type RowGroup = { readonly key: string; readonly rows: readonly Row[] };
 
-function rowsOf(node: Node, parent: Node, level: number): Row[] {
+function rowsOf(node: Part, parent: Part, level: number): Row[] {
   const own: Row = { id: node.id, kind: node.kind, name: nameIn(node, parent), level, shown: node.shown };
   return [own, ...Object.values(node.slots).flatMap((inside) => inside.flatMap((n) => rowsOf(n, node, level + 1)))];
 }
 
 /** What is in a section, group by group; nothing where it holds nothing. */
-export function insideOf(section: Node): readonly RowGroup[] {
+export function insideOf(section: Part): readonly RowGroup[] {
   const columns = section.slots.columns;
   if (columns) return columns.map((c) => ({ key: c.id, rows: rowsOf(c, section, 2) }));
   const widgets = section.slots.widgets ?? [];
   return widgets.length ? [{ key: section.id, rows: widgets.flatMap((w) => rowsOf(w, section, 2)) }] : [];
 }
 
-const siblingsOf = (parent: Node | undefined, id: string): readonly Node[] =>
+const siblingsOf = (parent: Part | undefined, id: string): readonly Part[] =>
   Object.values(parent?.slots ?? {}).find((inside) => inside.some((n) => n.id === id)) ?? [];
-const childrenOf = (node: Node): readonly Node[] => Object.values(node.slots).flat();
+const childrenOf = (node: Part): readonly Part[] => Object.values(node.slots).flat();
 
 /**
  * Where an arrow key leads in the plan: left and right along sections and columns, down into them and along what is in them,
@@ -65,7 +65,7 @@ export function neighbourOf(draft: Draft, page: string, id: string, key: string)
 }
 
 /** What follows a group once its last thing is passed. */
-function nextAfter(group: Node | undefined, outer: Node | undefined): string | undefined {
+function nextAfter(group: Part | undefined, outer: Part | undefined): string | undefined {
   if (group?.kind !== "group") return undefined;
   const all = siblingsOf(outer, group.id);
   return all[all.findIndex((n) => n.id === group.id) + 1]?.id;

@@ -1,9 +1,9 @@
-import { placeOf, ROOT_SLOTS, walk, type Draft, type Node } from "~/core/document";
+import { placeOf, ROOT_SLOTS, walk, type Draft, type Part } from "~/core/document";
 import { kindOf, nameOf } from "~/kinds";
 
 /** A section of the page on the bench, and where it stands. */
 export type Standing = {
-  readonly node: Node;
+  readonly node: Part;
   readonly document: string;
   readonly slot: string;
   readonly index: number;
@@ -11,7 +11,7 @@ export type Standing = {
 };
 
 /** What a section is called in the plan: a freehand one by what a layout put into it, where that says more. */
-function sectionName(node: Node): string {
+function sectionName(node: Part): string {
   if (node.kind !== "freehand") return nameOf(node);
   const telling = [...walk(node)].filter((n) => kindOf(n)?.definition.only);
   if (telling.some((n) => n.kind === "product-buy" || n.kind === "product-title")) return "The product";

@@ -1,7 +1,7 @@
 import { useCallback, useRef, useState } from "react";
 import { moveNode } from "~/core/commands";
 import { useStudioStore } from "../keeping";
-import { dropIndex, dropWords, edgeScroll, sillAt, type Extent } from "./drop";
+import { dropIndex, sectionDropWords, edgeScroll, sillAt, type Extent } from "./drop";
 import { siblingsOf } from "./sections";
 
 export type Dragging = { readonly id: string; readonly sill: number; readonly words: string };
@@ -41,7 +41,7 @@ export function useSectionDrag(page: string, track: Track) {
       const follow = () => {
         const extents = latest.current.extents(ids);
         goal = dropIndex(extents, latest.current.position(last));
-        setDragging({ id, sill: sillAt(extents, goal), words: dropWords(names, index, goal) });
+        setDragging({ id, sill: sillAt(extents, goal), words: sectionDropWords(names, index, goal) });
       };
       const tick = () => {
         const scroller = latest.current.scroller?.();

@@ -4,7 +4,7 @@ import { memo, useEffect, useLayoutEffect, useMemo, useState, type RefObject } f
 import { createPortal } from "react-dom";
 import type { Draft } from "~/core/document";
 import { readerOf, type AnySet, type Failing, type SolvedLook } from "~/core/theme";
-import { PARTS, partById, PartsSheet, sharedCss, targetAt, type Part } from "~/render";
+import { PARTS, partById, PartsSheet, sharedCss, targetAt, type BrandPart } from "~/render";
 import { EnvProvider } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { envOf } from "~/render";
@@ -39,8 +39,8 @@ a,button,summary,input{cursor:default}
 `;
 
 /** The part that an element belongs to: of all that contain it, the innermost. */
-function partAt(element: Element): { part: Part; element: HTMLElement } | undefined {
-  let best: { part: Part; element: HTMLElement } | undefined;
+function partAt(element: Element): { part: BrandPart; element: HTMLElement } | undefined {
+  let best: { part: BrandPart; element: HTMLElement } | undefined;
   for (const part of PARTS) {
     const found = element.closest<HTMLElement>(part.selector);
     if (found && (!best || (best.element !== found && best.element.contains(found)))) best = { part, element: found };

@@ -10,7 +10,7 @@ import { useSize } from "../ui";
 import { BrandPane, PARTS_ADDRESS, type BrandPaneProps } from "./brand-pane";
 import { ContactSheet } from "./contact-sheet";
 import { useDesk } from "./desk";
-import type { Shown } from "./shown";
+import type { BrandLook } from "./shown";
 
 /** What all panes of the desk are drawn from; all of it stays the same while only colours and sizes change. */
 export type DeskPanes = Pick<BrandPaneProps, "draft" | "latest" | "failing" | "dressing" | "sheets">;
@@ -34,7 +34,7 @@ function VisionFilter() {
 }
 
 /** The panes of the Brand area: one page on phone and wide screen, all pages at once, or the sheet of all parts. */
-export function PanesArea({ isNarrow, shown: seen }: { isNarrow: boolean; shown: Shown }) {
+export function PanesArea({ isNarrow, shown: seen }: { isNarrow: boolean; shown: BrandLook }) {
   const { ref, size } = useSize();
   const { draft: exact, look } = seen;
   const goods = useStudio((s) => s.goods);

@@ -6,10 +6,10 @@ import { useStudio } from "../keeping";
 import { useDesk } from "./desk";
 
 /** The shop as it is seen now: the draft's look, or that look by night or by day when the desk asks for it. */
-export type Shown = { readonly draft: Draft; readonly look: SolvedLook };
+export type BrandLook = { readonly draft: Draft; readonly look: SolvedLook };
 
 /** Works out what is seen now; once for the whole desk. */
-export function useWorkOutShown(): Shown {
+export function useWorkOutShown(): BrandLook {
   const draft = useStudio((s) => s.draft);
   const shows = useDesk((d) => d.shows);
   return useMemo(() => {
@@ -22,11 +22,11 @@ export function useWorkOutShown(): Shown {
   }, [draft, shows]);
 }
 
-const ShownContext = createContext<Shown | null>(null);
+const ShownContext = createContext<BrandLook | null>(null);
 export const ShownProvider = ShownContext.Provider;
 
 /** What is seen now. While a colour is dragged, panels may be a moment behind the panes. */
-export function useShown(): Shown {
+export function useShown(): BrandLook {
   const shown = useContext(ShownContext);
   if (!shown) throw new Error("what is seen was asked for outside of the Brand area");
   return shown;

@@ -13,7 +13,7 @@ const STILL_CSS = "body{overflow-x:hidden}";
 const HOME = { page: "home" } as const;
 
 /** The shop's own home page in a theme, on a wide screen and on a phone. */
-function Shown({ theme }: { theme: Theme }) {
+function ShopInTheme({ theme }: { theme: Theme }) {
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
@@ -101,7 +101,7 @@ export function ThemePicker() {
                   overflow: "hidden",
                 }}
               >
-                <Shown theme={theme} />
+                <ShopInTheme theme={theme} />
                 <Box sx={{ p: 2, borderTop: `1px solid ${INK.ink}`, display: "flex", gap: 2, alignItems: "center" }}>
                   <Box sx={{ flex: 1 }}>
                     <Typography variant="h2">{theme.name}</Typography>

@@ -1,4 +1,4 @@
-import type { Part } from "~/render";
+import type { BrandPart } from "~/render";
 import {
   measureDeclarations,
   partDeclarations,
@@ -59,7 +59,7 @@ const setOf = (element: Element): string => element.closest<HTMLElement>("[data-
 const isVisible = (element: HTMLElement) => element.getClientRects().length > 0 && !element.closest("#zest-marks");
 
 /** The elements of a page that are a part of the brand, in reading order; what is not visible does not count. */
-export const elementsOfPart = (frame: Document, part: Part): readonly HTMLElement[] =>
+export const elementsOfPart = (frame: Document, part: BrandPart): readonly HTMLElement[] =>
   [...frame.querySelectorAll<HTMLElement>(part.selector)].filter(
     (element) => isVisible(element) && (part.id !== "button.primary" || !element.matches(".button-2,.button-3")),
   );

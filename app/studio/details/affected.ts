@@ -1,14 +1,14 @@
 import type { Source } from "~/core/cascade";
-import { walk, type Draft, type Node } from "~/core/document";
+import { walk, type Draft, type Part } from "~/core/document";
 
 /** Of parts of one kind and arrangement: how many there are, and how many say something of their own, by property. */
 type Tally = { count: number; readonly own: Map<string, number> };
 
-const tallies = new WeakMap<Node, ReadonlyMap<string, Tally>>();
-const keyOf = (node: Node) => `${node.kind} ${String(node.props.arrangement ?? "")}`;
+const tallies = new WeakMap<Part, ReadonlyMap<string, Tally>>();
+const keyOf = (node: Part) => `${node.kind} ${String(node.props.arrangement ?? "")}`;
 
 /** Counts a document once for each state that it has. */
-function tallyOf(root: Node): ReadonlyMap<string, Tally> {
+function tallyOf(root: Part): ReadonlyMap<string, Tally> {
   const known = tallies.get(root);
   if (known) return known;
   const found = new Map<string, Tally>();
@@ -28,7 +28,7 @@ function tallyOf(root: Node): ReadonlyMap<string, Tally> {
  * How many other parts of the shop have a value from the same place: those of the same kind that say nothing of their own.
  * They would follow if it were changed there. 0 for what is said by the part itself.
  */
-export function alsoFollowing(draft: Draft, node: Node, property: string, source: Source | undefined): number {
+export function alsoFollowing(draft: Draft, node: Part, property: string, source: Source | undefined): number {
   if (!source || source.layer === "section") return 0;
   const mine = keyOf(node);
   let count = 0;

@@ -1,7 +1,7 @@
 import { Box, Button, Link, Skeleton, TextField, Typography } from "@mui/material";
 import { lazy, Suspense, useEffect, useState } from "react";
 import { setProp } from "~/core/commands";
-import type { Node } from "~/core/document";
+import type { Part } from "~/core/document";
 import { chassisOf } from "~/kinds";
 import { useStudioStore } from "../keeping";
 import { FieldControl } from "./fields";
@@ -17,7 +17,7 @@ const slug = (text: string) =>
     .slice(0, 40);
 
 /** The name by which links can lead to a section. */
-export function AnchorField({ node }: { node: Node }) {
+export function AnchorField({ node }: { node: Part }) {
   const store = useStudioStore();
   const stored = chassisOf(node).anchor ?? "";
   const [typed, setTyped] = useState(stored);
@@ -51,7 +51,7 @@ export function AnchorField({ node }: { node: Node }) {
 }
 
 /** A picture behind everything that stands in a section. */
-export const BackdropField = ({ node }: { node: Node }) => (
+export const BackdropField = ({ node }: { node: Part }) => (
   <FieldControl
     node={node.props.backdrop === undefined ? { ...node, props: { ...node.props, backdrop: null } } : node}
     field={{ type: "picture", key: "backdrop", label: "Picture behind it" }}
@@ -60,7 +60,7 @@ export const BackdropField = ({ node }: { node: Node }) => (
 );
 
 /** CSS for those who write it; the editor is fetched only when it is wanted. */
-export function OwnCssField({ node }: { node: Node }) {
+export function OwnCssField({ node }: { node: Part }) {
   const has = Boolean(chassisOf(node).css);
   const [open, setOpen] = useState(has);
   if (!open)

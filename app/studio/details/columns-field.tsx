@@ -2,7 +2,7 @@ import { Box, Button, Chip, TextField, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { addColumn, columnsOf, setShares, sharesIn } from "~/core/commands";
-import type { Audience, Node } from "~/core/document";
+import type { Audience, Part } from "~/core/document";
 import { LEAST_SHARE, MOST_COLUMNS, sharesOf, withShare } from "~/core/layout";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
@@ -66,7 +66,7 @@ function ShareBox({
 }
 
 /** How the columns of a section share its width: by common proportions, or typed exactly. */
-export function ColumnsField({ section }: { section: Node }) {
+export function ColumnsField({ section }: { section: Part }) {
   const store = useStudioStore();
   const audience: Audience = useStudio((s) => s.audience);
   const columns = columnsOf(section);

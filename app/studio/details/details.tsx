@@ -25,7 +25,7 @@ import {
   setStyle,
   switchArrangement,
 } from "~/core/commands";
-import { AUDIENCES, DEVICES, type Audience, type Device, type Node } from "~/core/document";
+import { AUDIENCES, DEVICES, type Audience, type Device, type Part } from "~/core/document";
 import { chassisOf, hasStyle, kindOf, moreStyles } from "~/kinds";
 import { arrangementOf, nodeLayers, partById } from "~/render";
 import { themeById } from "~/themes";
@@ -72,7 +72,7 @@ function Nothing() {
 
 type StylesProps = {
   ids: readonly string[];
-  nodes: readonly Node[];
+  nodes: readonly Part[];
   names: readonly string[];
   group: "sits" | "looks";
   layers: readonly Layer[];

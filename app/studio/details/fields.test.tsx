@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { afterEach, describe, expect, it } from "vitest";
-import { findNode, type Node } from "~/core/document";
+import { findNode, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { KINDS, makeNode, type Field } from "~/kinds";
 import { contentWith, goods } from "~/render/fixtures/content";
@@ -15,7 +15,7 @@ afterEach(async () => {
 });
 
 /** The controls of some fields of a part, that stands in a home page and follows what becomes of it. */
-async function controls(node: Node, keys?: readonly string[], of: Goods = goods) {
+async function controls(node: Part, keys?: readonly string[], of: Goods = goods) {
   const home = contentWith([node]).draft;
   const store = studioOf({ draft: home, goods: of });
   const fields = KINDS.get(node.kind)!.definition.fields.filter((f) => !keys || keys.includes(f.key));

@@ -4,7 +4,7 @@ import { Box, Typography } from "@mui/material";
 import CodeMirror, { EditorView } from "@uiw/react-codemirror";
 import { useEffect, useMemo, useState } from "react";
 import { setProp } from "~/core/commands";
-import type { Node } from "~/core/document";
+import type { Part } from "~/core/document";
 import { compileOwnCss } from "~/render";
 import { chassisOf } from "~/kinds";
 import { useStudioStore } from "../keeping";
@@ -27,7 +27,7 @@ const check = linter(
 );
 
 /** The CSS editor itself, loaded when it is opened. */
-export default function OwnCssEditor({ node }: { node: Node }) {
+export default function OwnCssEditor({ node }: { node: Part }) {
   const store = useStudioStore();
   const stored = chassisOf(node).css ?? "";
   const [typed, setTyped] = useState(stored);

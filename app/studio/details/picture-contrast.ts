@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState } from "react";
 import { resolve, type Layer } from "~/core/cascade";
-import type { Node } from "~/core/document";
+import type { Part } from "~/core/document";
 import {
   cropOf,
   sourceOf,
   type Picture,
-  type Place,
+  type WordsBox,
   type Scrim,
   type ScrimFrom,
   type ScrimTone,
@@ -36,14 +36,14 @@ export function scrimOf(layers: readonly Layer[], device: PaneDevice): Scrim {
   };
 }
 
-type Measured = { readonly crop: Place; readonly words: readonly Place[]; readonly needed: number };
+type Measured = { readonly crop: WordsBox; readonly words: readonly WordsBox[]; readonly needed: number };
 
 /** Where a section's words stand on its picture in a pane; undefined where the pane does not show both. */
 function measure(frame: Document, node: string, picture: Picture): Measured | undefined {
   const section = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);
   const box = section?.querySelector(":scope > .pic")?.getBoundingClientRect();
   if (!section || !box || box.width === 0 || box.height === 0) return undefined;
-  const words: Place[] = [];
+  const words: WordsBox[] = [];
   let needed = 3;
   for (const element of section.querySelectorAll<HTMLElement>("[data-at],[data-rich-at]")) {
     // Words on a button stand on the button, those on a ground of their own on that.
@@ -71,7 +71,7 @@ const STILL = 220;
 
 /** How well a section's words can be read on its picture, on each device that a pane shows; measured anew when anything moves. */
 export function usePictureContrast(
-  node: Node,
+  node: Part,
   layers: readonly Layer[],
   picture: Picture | undefined,
   frames: BenchFrames,

@@ -1,20 +1,20 @@
 import { setProp } from "~/core/commands";
-import type { Json, Node } from "~/core/document";
+import type { Json, Part } from "~/core/document";
 import type { Path } from "~/core/operations";
 import type { Field } from "~/kinds";
 import { useStudioStore } from "../keeping";
 
 /** What the control of a value works with: the part, what its kind says of the value, and where in the part it stands. */
-export type FieldProps = { node: Node; field: Field; path: Path };
+export type FieldProps = { node: Part; field: Field; path: Path };
 
 /** Sets a value of a part; gives the reason when it may not be like that, for the control to say it where it was given. */
-export function useSet(node: Node, path: Path, label: string): (value: Json) => string | undefined {
+export function useSet(node: Part, path: Path, label: string): (value: Json) => string | undefined {
   const store = useStudioStore();
   return (value) => store.getState().run(setProp(store.getState().draft, node.id, path, value, label));
 }
 
 /** The same for a control that has no place of its own for the reason. */
-export function useSetOrSay(node: Node, path: Path, label: string): (value: Json) => void {
+export function useSetOrSay(node: Part, path: Path, label: string): (value: Json) => void {
   const store = useStudioStore();
   const set = useSet(node, path, label);
   return (value) => {

@@ -2,7 +2,7 @@ import { Alert, Box, Button, Typography } from "@mui/material";
 import { Check, TriangleAlert } from "lucide-react";
 import { setStyles } from "~/core/commands";
 import type { Layer } from "~/core/cascade";
-import type { Node } from "~/core/document";
+import type { Part } from "~/core/document";
 import { ratioWords } from "~/core/theme";
 import { chassisOf } from "~/kinds";
 import { useBenchFrames } from "../bench";
@@ -31,7 +31,7 @@ const isMuch = (f: Finding) =>
   f.scrim.strength - f.enough.strength >= SPARE;
 
 /** Whether words can be read on a section's picture, measured on its own pixels; and a tint that is just enough. */
-export function WordsOnPicture({ node, layers }: { node: Node; layers: readonly Layer[] }) {
+export function WordsOnPicture({ node, layers }: { node: Part; layers: readonly Layer[] }) {
   const store = useStudioStore();
   const frames = useBenchFrames();
   const picture = useStudio((s) => s.pictures.find((p) => p.id === (chassisOf(node).backdrop ?? node.props.picture)));

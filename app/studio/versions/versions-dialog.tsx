@@ -18,7 +18,7 @@ import {
 import { Trash2, X } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { restorePage, restoreSection } from "~/core/commands";
-import { documentDifferences, type Difference, type Document as Page, type Draft } from "~/core/document";
+import { documentDifferences, type Difference, type PageDocument as Page, type Draft } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
 import { kindOf, nameOf } from "~/kinds";
 import { changeWords } from "~/kinds/change-words";

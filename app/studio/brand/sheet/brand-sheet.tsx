@@ -19,7 +19,7 @@ import { VersionsGroup } from "./versions-group";
 type Name = Desk["open"] extends ReadonlySet<infer N> ? N : never;
 
 /** A part of the sheet that opens and closes; says how much of it is set here. */
-function Part({ name, keys = [], children }: { name: Name; keys?: readonly string[]; children: ReactNode }) {
+function SheetPart({ name, keys = [], children }: { name: Name; keys?: readonly string[]; children: ReactNode }) {
   const store = useStudioStore();
   const desk = useDeskStore();
   const isOpen = useDesk((d) => d.open.has(name));
@@ -193,32 +193,32 @@ export const BrandSheet = memo(function BrandSheet() {
         </Typography>
       </Box>
       <PickedCard />
-      <Part name="identity">
+      <SheetPart name="identity">
         <NameFields />
         <LogoChoice />
-      </Part>
-      <Part name="colour" keys={["colour", "colour2", "colour3", "paper", "contrast", "appearance"]}>
+      </SheetPart>
+      <SheetPart name="colour" keys={["colour", "colour2", "colour3", "paper", "contrast", "appearance"]}>
         <ColourGroup />
-      </Part>
-      <Part name="type" keys={keysOf("type")}>
+      </SheetPart>
+      <SheetPart name="type" keys={keysOf("type")}>
         <TypeGroup />
-      </Part>
-      <Part name="button" keys={keysOf("button")}>
+      </SheetPart>
+      <SheetPart name="button" keys={keysOf("button")}>
         <ButtonsGroup />
-      </Part>
+      </SheetPart>
       {PLAIN_GROUPS.map((group) => (
-        <Part key={group} name={group} keys={keysOf(group)}>
+        <SheetPart key={group} name={group} keys={keysOf(group)}>
           {keysOf(group).map((name) => (
             <SettingControl key={name} name={name} />
           ))}
-        </Part>
+        </SheetPart>
       ))}
-      <Part name="versions">
+      <SheetPart name="versions">
         <VersionsGroup />
-      </Part>
-      <Part name="files">
+      </SheetPart>
+      <SheetPart name="files">
         <FilesGroup />
-      </Part>
+      </SheetPart>
     </Box>
   );
 });

@@ -33,7 +33,7 @@ export function brandRows(a: Brand, themeA: string, b: Brand, themeB: string): r
     : [{ key: "theme", name: "Theme", a: themeById(themeA).name, b: themeById(themeB).name }, ...rows];
 }
 
-function Shown({ draft, title }: { draft: Draft; title: string }) {
+function ShopInVersion({ draft, title }: { draft: Draft; title: string }) {
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
@@ -72,11 +72,11 @@ function Compare({ version, onClose }: { version: BrandVersion; onClose: () => v
         <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
           <Box>
             <Typography variant="subtitle2">{version.name}</Typography>
-            <Shown draft={then} title={version.name} />
+            <ShopInVersion draft={then} title={version.name} />
           </Box>
           <Box>
             <Typography variant="subtitle2">Now</Typography>
-            <Shown draft={draft} title="Now" />
+            <ShopInVersion draft={draft} title="Now" />
           </Box>
         </Box>
         {rows.length ? (
