@@ -23,6 +23,7 @@ export default defineConfig({
           include: ["app/server/**/*.test.ts", "app/routes/**/*.test.ts"],
           environment: "node",
           globalSetup: ["./app/server/fixtures/database.setup.ts"],
+          setupFiles: ["./app/server/fixtures/connect.ts"],
           fileParallelism: false,
           testTimeout: 30_000,
           hookTimeout: 120_000,

@@ -1,5 +1,6 @@
 import type { ComponentType } from "react";
 import type { z } from "zod";
+import type { Migration } from "~/core/schema";
 import type { Json, LayoutSort, Part, StyleSheet } from "~/core/document";
 
 /** A value of a section that a seller can set; Details draws its controls from these. */
@@ -87,6 +88,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly starts?: readonly Start[];
   readonly fields: readonly Field[];
   readonly props: z.ZodType<Props>;
+  /** How what an earlier version stored becomes what `props` asks for: steps 1 → 2, 2 → 3 … */
+  readonly migrations?: readonly Migration[];
   readonly defaults: Props;
   readonly style: StyleSheet;
   /** Names of the style properties that make sense for it. */

@@ -1,7 +1,7 @@
 import type { Json, Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
-import { KINDS, makeNode } from ".";
+import { KINDS, kindVersion, makeNode } from ".";
 
 /** A picture of the library that suits a wide place: the widest-shaped one, of several the oldest. */
 const widest = (pictures: readonly Picture[]): Picture | undefined =>
@@ -35,6 +35,7 @@ export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[
 /** A part with what its kind says wherever it says nothing itself, and so all the way down. */
 const completed = (node: Part): Part => ({
   ...node,
+  ...kindVersion(node.kind),
   props: { ...(KINDS.get(node.kind)?.definition.defaults as Record<string, Json> | undefined), ...node.props },
   slots: Object.fromEntries(Object.entries(node.slots).map(([slot, children]) => [slot, children.map(completed)])),
 });

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { isKnownValue, PROPERTIES } from "~/core/cascade";
 import { LAYOUT_SORTS, layoutProps, newId, walk, type PageDocument, type Json, type Part } from "~/core/document";
+import { MOST_ENTRIES, versionOf, type Migration } from "~/core/schema";
 import { button } from "./button";
 import { chassisProblem } from "./chassis";
 import { collectionTiles } from "./collection-tiles";
@@ -127,7 +128,12 @@ export const suits = (document: PageDocument, kind: Kind): boolean => {
 
 const layoutRoot = z.strictObject({
   of: z.enum(LAYOUT_SORTS),
-  products: z.array(z.string().max(40)).max(5_000, "A layout can be for 5,000 products at most; choose collections."),
+  products: z
+    .array(z.string().max(40))
+    .max(
+      MOST_ENTRIES,
+      `A layout can be for ${MOST_ENTRIES.toLocaleString("en")} products at most; choose collections.`,
+    ),
   collections: z.array(z.string().max(40)).max(500),
 });
 
@@ -139,6 +145,15 @@ export function documentProblem(document: PageDocument): string | undefined {
   return parsed.success ? undefined : parsed.error.issues[0]!.message;
 }
 
+/** The steps that lift what an earlier version stored of a kind. */
+export const migrationsOf = (kind: string): readonly Migration[] => KINDS.get(kind)?.definition.migrations ?? [];
+
+/** The version of its kind that a new part is written in; absent where its kind has never changed. */
+export const kindVersion = (kind: string): { readonly version?: number } => {
+  const version = versionOf(migrationsOf(kind));
+  return version > 1 ? { version } : {};
+};
+
 /** A new node of a kind with its defaults, changed by `props`. */
 export function makeNode(kind: string, props: Readonly<Record<string, Json>> = {}, more: Partial<Part> = {}): Part {
   const found = KINDS.get(kind);
@@ -147,6 +162,7 @@ export function makeNode(kind: string, props: Readonly<Record<string, Json>> = {
   return {
     id: newId(),
     kind,
+    ...kindVersion(kind),
     props: { ...defaults, ...props },
     style: {},
     conditions: [],

@@ -8,7 +8,7 @@ import {
   type StyleSheet,
 } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
-import { KINDS } from ".";
+import { KINDS, kindVersion } from ".";
 
 // The layouts that every shop begins with. Their ids are fixed: a shop from before there were layouts gets the same ones
 // each time it is read, until one of them is changed and so stored.
@@ -22,6 +22,7 @@ const part = (
 ): Part => ({
   id: `layout-${id}`,
   kind,
+  ...kindVersion(kind),
   props: { ...(KINDS.get(kind)!.definition.defaults as Record<string, Json>), ...props },
   style,
   conditions: [],

@@ -83,6 +83,11 @@ describe.each(Object.entries(LOADERS))("%s", (_name, route) => {
     expect(stranger.response!.headers.get("Location")).toMatch(/^\/sign-in\?to=%2Fs%2F/);
     expect((await ask(route, mine.shop.id, undefined, other.cookie)).status).toBe(404);
   });
+
+  it("tells a script that nobody is signed in, which could make nothing of a page", async () => {
+    const asked = new Request("http://studio.example/s/x/y", { headers: { Accept: "application/json" } });
+    expect((await answered(route({ request: asked, params: { shop: mine.shop.id } }))).status).toBe(401);
+  });
 });
 
 describe("changes of goods", () => {
@@ -111,18 +116,18 @@ describe("changes of goods", () => {
   ])("that are %s are refused with a reason", async (_what, body) => {
     const { status, said } = await send(body);
     expect(status).toBe(422);
-    expect(said).toMatchObject({ ok: false, problems: [{ why: expect.any(String) as string }] });
+    expect(said).toMatchObject({ problems: [{ why: expect.any(String) as string }] });
   });
 
   it("of what is not there any more are answered, and nothing is made up", async () => {
     const before = await allGoodsOf(await freshShop(mine.shop));
-    expect((await send({ intent: "duplicate", id: "gone" })).said).toMatchObject({
-      ok: false,
-      problems: [{ why: "This product is no longer there." }],
+    expect(await send({ intent: "duplicate", id: "gone" })).toMatchObject({
+      status: 404,
+      said: { problems: [{ why: "This product is no longer there." }] },
     });
-    expect((await send({ intent: "remove", ids: ["gone"] })).said).toEqual({ ok: true });
-    expect((await send({ intent: "remove-collection", id: "gone" })).said).toEqual({ ok: true });
-    expect((await send({ intent: "undo" })).said).toEqual({ ok: true, label: null });
+    expect(await send({ intent: "remove", ids: ["gone"] })).toEqual({ status: 200, said: {} });
+    expect(await send({ intent: "remove-collection", id: "gone" })).toEqual({ status: 200, said: {} });
+    expect(await send({ intent: "undo" })).toEqual({ status: 200, said: { label: null } });
     expect(await allGoodsOf(await freshShop(mine.shop))).toEqual(before);
     expect(await goodsSteps(mine.shop.id)).toEqual({ undo: null, redo: null });
   });

@@ -1,31 +1,38 @@
-import { data } from "react-router";
-import { z } from "zod";
-import { keep, keepSchema, since } from "~/server/drafts/index.server";
+import { askSchema, leaveSchema, sendSchema, type Answer } from "~/core/keeping";
+import { newsInput } from "~/core/protocol";
+import { ask, keep, since } from "~/server/drafts/index.server";
 import { requireShop } from "~/server/http/guard.server";
-import { leave, meet, presenceSchema } from "~/server/presence/index.server";
+import { leave, meet } from "~/server/presence/index.server";
 import type { Route } from "./+types/keep";
 
-const farewellSchema = z.object({ leave: presenceSchema.shape.tab });
+const unreadable = () => Response.json({ why: "These changes can’t be read." }, { status: 400 });
 
 /** What others have kept since `?since=`, and who else has the shop open; `?tab=` says who asks. */
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { owner, shop } = await requireShop(request, params.shop);
-  const asked = new URL(request.url).searchParams;
-  const from = Number(asked.get("since"));
-  const here = presenceSchema.safeParse({ tab: asked.get("tab"), place: asked.get("place") });
-  const others = here.success ? await meet(shop.id, owner.name, here.data) : [];
-  return Response.json({ ...(await since(shop.id, Number.isSafeInteger(from) && from >= 0 ? from : 0)), others });
+  const asked = newsInput.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+  if (!asked.success) return unreadable();
+  const { tab, place } = asked.data;
+  const others = await meet(shop.id, owner.name, { tab, place });
+  return Response.json({ ...(await since(shop.id, asked.data.since)), others });
 }
 
+const statusOf = (answer: Answer) => (answer.ok ? 200 : answer.code === "behind" ? 409 : 422);
+
+/** Keeps changes; or says which are kept already; or hears that a tab is closed. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const { shop } = await requireShop(request, params.shop);
+  const { owner, shop } = await requireShop(request, params.shop);
   const sent: unknown = await request.json().catch(() => undefined);
-  const farewell = farewellSchema.safeParse(sent);
-  if (farewell.success) {
-    await leave(shop.id, farewell.data.leave);
-    return Response.json({ ok: true });
+  const changes = sendSchema.safeParse(sent);
+  if (changes.success) {
+    const { base, tab, transactions } = changes.data;
+    const answer = await keep(shop.id, base, transactions, { owner: owner.id, tab });
+    return Response.json(answer, { status: statusOf(answer) });
   }
-  const input = keepSchema.safeParse(sent);
-  if (!input.success) throw data("These changes can’t be read.", { status: 400 });
-  return Response.json(await keep(shop.id, input.data));
+  const question = askSchema.safeParse(sent);
+  if (question.success) return Response.json(await ask(shop.id, question.data.known, question.data.whole));
+  const farewell = leaveSchema.safeParse(sent);
+  if (!farewell.success) return unreadable();
+  await leave(shop.id, farewell.data.leave);
+  return Response.json({ ok: true });
 }

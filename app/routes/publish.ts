@@ -1,10 +1,7 @@
-import { data } from "react-router";
-import { z } from "zod";
+import { publishDraft } from "~/core/protocol";
 import { requireShop } from "~/server/http/guard.server";
 import { pendingChanges, publish } from "~/server/publishing/index.server";
 import type { Route } from "./+types/publish";
-
-const schema = z.object({ seq: z.number().int().min(0) });
 
 /** What publishing now would change. */
 export async function loader({ request, params }: Route.LoaderArgs) {
@@ -14,7 +11,13 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, params.shop);
-  const input = schema.safeParse(await request.json().catch(() => undefined));
-  if (!input.success) throw data("This can’t be published.", { status: 400 });
-  return Response.json(await publish(shop.id, input.data.seq));
+  const input = publishDraft.input.safeParse(await request.json().catch(() => undefined));
+  if (!input.success) return Response.json({ why: "This can’t be published." }, { status: 400 });
+  const done = await publish(shop.id, input.data.seq);
+  if (done.ok) return Response.json({ number: done.number });
+  if (done.code === "nothing") return Response.json({ number: null });
+  return Response.json(
+    { why: "Something has changed since you looked. Look again before you publish." },
+    { status: 409 },
+  );
 }

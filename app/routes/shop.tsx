@@ -29,6 +29,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     shop: { id: shop.id, host: shop.host, address: shopAddress(shop), currency: shop.currency, locale: shop.locale },
     shops: shops.map(({ id, host }) => ({ id, host })),
     owner: owner.name,
+    me: owner.id,
   };
 }
 

@@ -1,32 +1,31 @@
-import { data } from "react-router";
-import { z } from "zod";
+import { keepVersion, listVersions, readVersion, removeVersion } from "~/core/protocol";
 import { requireShop } from "~/server/http/guard.server";
-import {
-  keepPageVersion,
-  keepVersionSchema,
-  removePageVersion,
-  versionOf,
-  versionsOf,
-} from "~/server/versions/index.server";
+import { keepPageVersion, removePageVersion, versionOf, versionsOf } from "~/server/versions/index.server";
 import type { Route } from "./+types/versions";
 
-const removeSchema = z.object({ remove: z.string().min(1).max(40) });
+const refuse = (why: string, status = 422) => Response.json({ why }, { status });
 
 /** The versions of `?page=`, or with `?id=` one of them with what is in it. */
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { shop } = await requireShop(request, params.shop);
-  const asked = new URL(request.url).searchParams;
-  const id = asked.get("id");
-  if (id) return Response.json(await versionOf(shop.id, id));
-  return Response.json({ versions: await versionsOf(shop.id, asked.get("page") ?? "home") });
+  const asked = Object.fromEntries(new URL(request.url).searchParams);
+  const one = readVersion.input.safeParse(asked);
+  if (one.success) {
+    const read = await versionOf(shop.id, one.data.id);
+    return read.ok ? Response.json({ document: read.document }) : refuse(read.why);
+  }
+  const list = listVersions.input.safeParse(asked);
+  if (!list.success) return refuse("There are no versions of this.", 400);
+  return Response.json({ versions: await versionsOf(shop.id, list.data.page) });
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { shop } = await requireShop(request, params.shop);
   const sent: unknown = await request.json().catch(() => undefined);
-  const removal = removeSchema.safeParse(sent);
-  if (removal.success) return Response.json({ ok: await removePageVersion(shop.id, removal.data.remove) });
-  const input = keepVersionSchema.safeParse(sent);
-  if (!input.success) throw data(input.error.issues[0]?.message ?? "This version can’t be kept.", { status: 400 });
-  return Response.json(await keepPageVersion(shop.id, input.data));
+  const removal = removeVersion.input.safeParse(sent);
+  if (removal.success) return Response.json({ removed: await removePageVersion(shop.id, removal.data.remove) });
+  const input = keepVersion.input.safeParse(sent);
+  if (!input.success) return refuse(input.error.issues[0]?.message ?? "This version can’t be kept.", 400);
+  const kept = await keepPageVersion(shop.id, input.data);
+  return kept.ok ? Response.json({ version: kept.version }) : refuse(kept.why);
 }

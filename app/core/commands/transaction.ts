@@ -1,4 +1,5 @@
 import { newId, type Draft } from "../document";
+import { LONGEST_LABEL } from "../schema/limits";
 import { applyAll, invertAll, rebase, type Operation } from "../operations";
 
 /** One thing that a seller did: its operations, and the words for it. */
@@ -23,6 +24,10 @@ export type Outcome =
   | { readonly ok: true; readonly transaction: Transaction; readonly mergeKey?: string }
   | { readonly ok: false; readonly why: string };
 
+/** A label that can be kept: one that is too long loses its end. */
+export const labelOf = (words: string): string =>
+  words.length <= LONGEST_LABEL ? words : `${words.slice(0, LONGEST_LABEL - 1).replace(/[\uD800-\uDBFF]$/u, "")}…`;
+
 export function transaction(
   intent: string,
   label: string,
@@ -30,7 +35,7 @@ export function transaction(
   more: { selects?: string; mergeKey?: string } = {},
 ): Outcome {
   const { mergeKey, ...rest } = more;
-  const made = { id: newId(), group: newId(), intent, label, operations, ...rest };
+  const made = { id: newId(), group: newId(), intent, label: labelOf(label), operations, ...rest };
   return { ok: true, transaction: made, ...(mergeKey === undefined ? {} : { mergeKey }) };
 }
 
@@ -98,7 +103,7 @@ export function undo(draft: Draft, history: History): Outcome {
     id: newId(),
     group: newId(),
     intent: "undo",
-    label: `Undone: ${step.label}`,
+    label: labelOf(`Undone: ${step.label}`),
     operations,
     undoes: step.group,
   };

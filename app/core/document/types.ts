@@ -19,6 +19,8 @@ export type StyleSheet = { readonly [A in Audience]?: Readonly<Record<string, St
 export type Part = {
   readonly id: string;
   readonly kind: string;
+  /** The version of its kind that wrote what it says; absent: the first. */
+  readonly version?: number;
   readonly props: Readonly<Record<string, Json>>;
   readonly style: StyleSheet;
   readonly conditions: readonly Json[];

@@ -7,6 +7,7 @@ export * from "./import";
 export * from "./listing";
 export { packGoods, unpackGoods, type SellersGoods } from "./packing";
 export * from "./ranking";
+export * from "./requests";
 export * from "./reviews";
 export * from "./rules";
 export * from "./schema";

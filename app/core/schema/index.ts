@@ -1,3 +1,13 @@
+export * from "./limits";
 export * from "./validators";
-export { DOCUMENT_MIGRATIONS, DOCUMENT_VERSION, readDocument, type ReadDocument } from "./migrations";
+export { lift, versionOf, type Lifted, type Migration } from "./lift";
+export {
+  DOCUMENT_MIGRATIONS,
+  DOCUMENT_VERSION,
+  LOOK_MIGRATIONS,
+  readDocument,
+  readLook,
+  type ReadDocument,
+  type ReadLook,
+} from "./migrations";
 export { linkSchema, NO_LINK, placeName, type Link } from "./links";

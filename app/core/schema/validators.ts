@@ -13,9 +13,7 @@ import {
 import type { Operation } from "../operations";
 import type { Transaction } from "../commands";
 import { problemWithBrand } from "../theme";
-
-/** Longest text that any single value may hold. */
-export const MOST_CHARACTERS = 20_000;
+import { LONGEST_LABEL, LONGEST_TITLE, MOST_CHARACTERS, MOST_ENTRIES, MOST_IN_SLOT, MOST_OPERATIONS } from "./limits";
 
 const id = z
   .string()
@@ -28,7 +26,7 @@ const json: z.ZodType<Json> = z.lazy(() =>
     z.boolean(),
     z.number(),
     z.string().max(MOST_CHARACTERS),
-    z.array(json).max(500),
+    z.array(json).max(MOST_ENTRIES),
     z.record(z.string().max(80), json),
   ]),
 );
@@ -39,11 +37,12 @@ export const nodeSchema: z.ZodType<Part> = z.lazy(() =>
   z.strictObject({
     id,
     kind: z.string().max(40),
+    version: z.number().int().min(1).max(10_000).optional(),
     props: z.record(z.string().max(60), json),
     style: styleSheet,
     conditions: z.array(json).max(50),
     shown: z.boolean(),
-    slots: z.record(z.string().max(40), z.array(nodeSchema).max(200)),
+    slots: z.record(z.string().max(40), z.array(nodeSchema).max(MOST_IN_SLOT)),
   }),
 );
 /** A node below the root: its slots are never empty lists, see the operations. */
@@ -56,7 +55,7 @@ export const documentSchema: z.ZodType<PageDocument> = z.strictObject({
   schemaVersion: z.number().int().min(1),
   id,
   kind: z.enum(["page", "frame", "layout"]),
-  title: z.string().max(200),
+  title: z.string().max(LONGEST_TITLE),
   root: nodeSchema,
 });
 
@@ -99,10 +98,14 @@ export const draftSchema: z.ZodType<Draft> = z.strictObject({
 const heldOf = <T>(value: z.ZodType<T>) =>
   z.union([z.strictObject({ is: value }), z.strictObject({ absent: z.literal(true) })]);
 const path = z
-  .array(z.union([z.string().max(60), z.number().int().min(0).max(1000)]))
+  .array(z.union([z.string().max(60), z.number().int().min(0).max(MOST_ENTRIES)]))
   .min(1)
   .max(8);
-const place = z.strictObject({ parent: id, slot: z.string().max(40), index: z.number().int().min(0).max(1000) });
+const place = z.strictObject({
+  parent: id,
+  slot: z.string().max(40),
+  index: z.number().int().min(0).max(MOST_IN_SLOT),
+});
 
 const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
   z.strictObject({ type: z.literal("insertNode"), document: id, to: place, node: innerNodeSchema }),
@@ -127,7 +130,12 @@ const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
   }),
   z.strictObject({ type: z.literal("setShown"), document: id, node: id, before: z.boolean(), after: z.boolean() }),
   z.strictObject({ type: z.enum(["addDocument", "removeDocument"]), added: documentSchema }),
-  z.strictObject({ type: z.literal("setTitle"), document: id, before: z.string(), after: z.string().max(200) }),
+  z.strictObject({
+    type: z.literal("setTitle"),
+    document: id,
+    before: z.string(),
+    after: z.string().max(LONGEST_TITLE),
+  }),
   z.strictObject({ type: z.literal("setLook"), path, before: heldOf(json), after: heldOf(json) }),
 ]) as z.ZodType<Operation>;
 
@@ -135,8 +143,8 @@ export const transactionSchema: z.ZodType<Transaction> = z.strictObject({
   id,
   group: id,
   intent: z.string().max(40),
-  label: z.string().max(200),
-  operations: z.array(operationSchema).min(1).max(500),
+  label: z.string().max(LONGEST_LABEL),
+  operations: z.array(operationSchema).min(1).max(MOST_OPERATIONS),
   undoes: id.optional(),
   redoes: id.optional(),
   selects: id.optional(),

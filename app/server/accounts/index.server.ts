@@ -27,7 +27,6 @@ const identityOf = (owner: Owner): OwnerIdentity => ({ id: owner.id, name: owner
 
 /** Makes an account. The password is kept as an Argon2id hash only. */
 export async function createAccount(input: z.infer<typeof accountSchema>): Promise<AccountResult> {
-  database();
   try {
     const owner = await Owner.create({
       id: newId(),
@@ -73,7 +72,6 @@ export async function signIn(
   from: string,
   now = Date.now(),
 ): Promise<AccountResult> {
-  database();
   const keys = [sha256(`account:${normal(address)}`), sha256(`place:${from}`)];
   const wait = await blockedSeconds(keys, now);
   if (wait > 0) {
@@ -101,13 +99,11 @@ export async function openSession(ownerId: string): Promise<string> {
 }
 
 export const closeSession = async (secret: string): Promise<void> => {
-  database();
   await Session.destroy({ where: { id: sha256(secret) } });
 };
 
 /** Whose session this is; undefined where it is none, or too old. */
 export async function ownerOfSession(secret: string): Promise<OwnerIdentity | undefined> {
-  database();
   const session = await Session.findOne({ where: { id: sha256(secret), expiresAt: { [Op.gt]: new Date() } } });
   const owner = session && (await Owner.findByPk(session.ownerId));
   return owner ? identityOf(owner) : undefined;

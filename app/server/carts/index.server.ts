@@ -3,7 +3,7 @@ import { Op } from "sequelize";
 import { z } from "zod";
 import { mostOf, variantById, type Goods } from "~/core/goods";
 import type { CartLine } from "~/render";
-import { AlertRow, atomically, CartRow, database } from "../database/index.server";
+import { AlertRow, atomically, CartRow } from "../database/index.server";
 
 /** What is stored of a cart: what, and how many. Prices are always those of now. */
 type Line = { readonly product: string; readonly variant: string | null; readonly count: number };
@@ -22,7 +22,6 @@ const newCartId = () => randomBytes(32).toString("base64url");
 
 async function linesOf(shopId: string, id: string | undefined): Promise<readonly Line[]> {
   if (!isCartId(id)) return [];
-  database();
   const row = await CartRow.findOne({ where: { id, shopId } });
   return row ? stored.parse(JSON.parse(row.body)) : [];
 }
@@ -74,7 +73,6 @@ export async function changeCart(
   how: "add" | "set",
   { product: productId, variant: variantId, count }: z.infer<typeof cartInput>,
 ): Promise<CartChanged> {
-  database();
   const product = goods.products.find((p) => p.id === productId);
   if (!product && how === "add") return { ok: false, why: "This is no longer in the shop." };
   const variant = product && variantById(product, variantId);
@@ -110,7 +108,6 @@ export async function changeCart(
 
 /** Takes away carts that nobody came back to. */
 export async function dropOldCarts(now = Date.now()): Promise<void> {
-  database();
   await CartRow.destroy({ where: { updatedAt: { [Op.lt]: new Date(now - KEPT_DAYS * DAY) } } });
 }
 
@@ -122,7 +119,6 @@ export const tellInput = z.object({
 
 /** Notes who is to be told when something can be had. Twice is once. */
 export async function tellWhenThere(shopId: string, goods: Goods, input: z.infer<typeof tellInput>): Promise<boolean> {
-  database();
   if (!goods.products.some((p) => p.id === input.product)) return false;
   await AlertRow.upsert({
     shopId,
@@ -136,7 +132,6 @@ export async function tellWhenThere(shopId: string, goods: Goods, input: z.infer
 
 /** How many wait for each product. */
 export async function waitingFor(shopId: string): Promise<ReadonlyMap<string, number>> {
-  database();
   const rows = await AlertRow.findAll({ where: { shopId }, attributes: ["productId"], raw: true });
   const counts = new Map<string, number>();
   for (const { productId } of rows) counts.set(productId, (counts.get(productId) ?? 0) + 1);

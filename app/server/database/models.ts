@@ -29,12 +29,15 @@ export class ShopRow extends Row<ShopRow> {
   declare host: string;
   declare currency: string;
   declare locale: string;
-  declare seq: number;
-  declare goodsVersion: number;
-  declare picturesVersion: number;
-  declare publicationId: string | null;
-  declare goodsSettings: string;
   declare createdAt: Date;
+}
+export class ShopState extends Row<ShopState> {
+  declare shopId: string;
+  declare state: string;
+  /** How often it has changed. */
+  declare version: number;
+  declare pointer: string | null;
+  declare body: string | null;
 }
 export class DraftPart extends Row<DraftPart> {
   declare shopId: string;
@@ -46,6 +49,9 @@ export class DraftLog extends Row<DraftLog> {
   declare seq: number;
   declare transactionId: string;
   declare body: string;
+  /** The tab and the account that made it; null for changes from before this was noted. */
+  declare tab: string | null;
+  declare ownerId: string | null;
   declare createdAt: Date;
 }
 export class Publication extends Row<Publication> {
@@ -221,14 +227,20 @@ export function defineModels(sequelize: Sequelize): void {
       host: text,
       currency: text,
       locale: text,
-      seq: count,
-      goodsVersion: count,
-      picturesVersion: count,
-      publicationId: { type: DataTypes.STRING(40), allowNull: true },
-      goodsSettings: { ...long, defaultValue: "{}" },
       createdAt: moment,
     }),
     named("shops"),
+  );
+  const maybe = { type: DataTypes.STRING(40), allowNull: true } as const;
+  ShopState.init(
+    apart({
+      shopId: key,
+      state: { type: DataTypes.STRING(20), allowNull: false, primaryKey: true },
+      version: count,
+      pointer: maybe,
+      body: { type: DataTypes.TEXT("long"), allowNull: true },
+    }),
+    named("shopStates"),
   );
   DraftPart.init(apart({ shopId: key, part: key, body: long }), named("draftParts"));
   DraftLog.init(
@@ -237,6 +249,8 @@ export function defineModels(sequelize: Sequelize): void {
       seq: { type: DataTypes.INTEGER.UNSIGNED, primaryKey: true },
       transactionId: id,
       body: long,
+      tab: maybe,
+      ownerId: maybe,
       createdAt: moment,
     }),
     named("draftLog"),

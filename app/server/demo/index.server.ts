@@ -6,13 +6,11 @@ import { createAccount } from "../accounts/index.server";
 import {
   atomically,
   CollectionRow,
-  database,
   DraftPart,
   Owner,
   PictureRow,
   ProductRow,
   ReviewRow,
-  ShopRow,
 } from "../database/index.server";
 import {
   changeReviews,
@@ -27,7 +25,7 @@ import {
 } from "../goods/index.server";
 import { addPicture } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
-import { createShop, shopOf, type Shop } from "../shops/index.server";
+import { createShop, shopOf, shopsOf, type Shop } from "../shops/index.server";
 import { DEMO_REVIEWS, demoFootfall } from "./books";
 import { DEMO_COLLECTIONS, DEMO_OWNER, DEMO_SHOP, demoDraft } from "./content";
 
@@ -115,19 +113,16 @@ async function fillBooks(shop: Shop, products: Map<string, string>): Promise<voi
 
 /** Loads the demo shop where the database has no owner at all; with `replace`, loads it anew and leaves other shops alone. */
 export async function loadDemo(replace: boolean, say: (line: string) => void): Promise<void> {
-  database();
   const existing = await Owner.findOne({ where: { address: DEMO_OWNER.address } });
   if (existing && replace) {
     say("Taking the old demo shop away …");
     await existing.destroy();
   } else if (existing || (!replace && (await Owner.count()) > 0)) {
     // A load that was cut short left a shop without a publication: it is loaded anew.
-    const finished =
-      !existing ||
-      (await ShopRow.count({ where: { ownerId: existing.id } })) === 0 ||
-      (await ShopRow.findOne({ where: { ownerId: existing.id, host: DEMO_SHOP.host } }))?.publicationId !== null;
+    const shops = existing ? await shopsOf(existing.id) : [];
+    const finished = shops.every((s) => s.host !== DEMO_SHOP.host || s.publicationId !== null);
     if (finished) return;
-    await existing.destroy();
+    await existing?.destroy();
   }
   const account = await createAccount(DEMO_OWNER);
   if (!account.ok) throw new Error(account.why);

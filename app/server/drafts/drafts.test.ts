@@ -17,8 +17,10 @@ import {
 import type { Draft, Json } from "~/core/document";
 import { applyAll } from "~/core/operations";
 import { DraftLog, DraftPart } from "../database/index.server";
+import { LONGEST_LABEL, MOST_IN_SLOT } from "~/core/schema";
 import { ownerWithShop } from "../fixtures/owner";
-import { keep, loadDraft, since } from "./index.server";
+import { keep } from "../fixtures/keeping";
+import { ask, loadDraft, since } from "./index.server";
 
 const made = (outcome: Outcome): Transaction => {
   if (!outcome.ok) throw new Error(outcome.why);
@@ -47,7 +49,7 @@ describe("keeping", () => {
       const kept = await keep(shop.id, { base: seq, transactions: [transaction] });
       expect(kept).toEqual({ ok: true, seq: seq + 1 });
       ({ draft, seq } = await loadDraft(shop.id));
-      expect((await loadDraft(shop.id)).log.at(-1)).toEqual(transaction);
+      expect((await loadDraft(shop.id)).log.at(-1)).toEqual({ transaction, tab: "tab", by: "somebody" });
     }
     expect(draft.look.brand.colour).toBe("#225577");
     expect(draft.documents.home!.root.slots.main!.some((n) => n.id === id)).toBe(false);
@@ -226,11 +228,120 @@ describe("keeping", () => {
   });
 });
 
-it("a page of a newer version is refused with a sentence and kept as it is", async () => {
+describe("what can't be read", () => {
+  it("a page of a newer version is left out and said, the rest opens, and it is kept as it is", async () => {
+    const { shop } = await ownerWithShop();
+    const part = (await DraftPart.findOne({ where: { shopId: shop.id, part: "home" } }))!;
+    const newer = JSON.stringify({ ...(JSON.parse(part.body) as object), schemaVersion: 99 });
+    const { draft: before, seq } = await loadDraft(shop.id);
+    await part.update({ body: newer });
+    const { draft, unread } = await loadDraft(shop.id);
+    expect(unread).toEqual([{ id: "home", why: expect.stringContaining("a newer version of Zest Window") }]);
+    expect(Object.keys(draft.documents)).toEqual(Object.keys(before.documents).filter((id) => id !== "home"));
+    // Nothing is put over it, and other pages can be written.
+    const onIt = heading(before, "Over it");
+    expect(await keep(shop.id, { base: seq, transactions: [onIt] })).toMatchObject({
+      code: "refused",
+      transaction: onIt.id,
+    });
+    const over = { ...onIt, id: "over", operations: [{ type: "addDocument", added: before.documents.home! } as const] };
+    expect(await keep(shop.id, { base: seq, transactions: [over] })).toMatchObject({
+      code: "refused",
+      why: expect.stringContaining("a newer version"),
+    });
+    const elsewhere = made(setBrand(draft, "corners", "soft"));
+    expect(await keep(shop.id, { base: seq, transactions: [elsewhere] })).toMatchObject({ ok: true });
+    expect((await part.reload()).body).toBe(newer);
+  });
+
+  it("a setting of the look stays with it, unused, when the look is changed", async () => {
+    const { shop } = await ownerWithShop();
+    const part = (await DraftPart.findOne({ where: { shopId: shop.id, part: "look" } }))!;
+    const look = JSON.parse(part.body) as { brand: object };
+    await part.update({ body: JSON.stringify({ ...look, brand: { ...look.brand, "scent.top": "pine", corners: 7 } }) });
+    const { draft, seq } = await loadDraft(shop.id);
+    expect(draft.look.brand).toEqual(look.brand);
+    const change = made(setBrand(draft, "density", "airy"));
+    expect(await keep(shop.id, { base: seq, transactions: [change] })).toMatchObject({ ok: true });
+    expect((await loadDraft(shop.id)).draft.look.brand).toEqual({ ...look.brand, density: "airy" });
+    expect((JSON.parse((await part.reload()).body) as { brand: object }).brand).toMatchObject({
+      "scent.top": "pine",
+      corners: 7,
+      density: "airy",
+    });
+  });
+});
+
+describe("limits", () => {
+  it("are those that the studio has: long labels, and a layout for more products than a batch, are kept", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const long = made(setProp(draft, hero(draft).id, ["heading"], "x", "Words ".repeat(90)));
+    expect(long.label).toHaveLength(LONGEST_LABEL);
+    const products = Array.from({ length: 501 }, (_, i) => `p${i}`);
+    const layout = made(addLayout(draft, "product", "Kites", "kites"));
+    expect(await keep(shop.id, { base: seq, transactions: [long, layout] })).toMatchObject({ ok: true });
+    const many = made(setLayoutFor((await loadDraft(shop.id)).draft, "kites", { products, collections: [] }));
+    expect(await keep(shop.id, { base: seq + 2, transactions: [many] })).toMatchObject({ ok: true });
+    expect((await loadDraft(shop.id)).draft.documents.kites!.root.props.products).toHaveLength(501);
+  });
+
+  it("name the one change that is beyond them, so that the rest can go on without it", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const good = heading(draft, "Good");
+    const large = { ...good, id: "large", label: "x".repeat(LONGEST_LABEL + 1) };
+    const wild = { ...good, id: "wild", operations: [{ type: "dropTables" } as never] };
+    for (const bad of [large, wild])
+      expect(await keep(shop.id, { base: seq, transactions: [good, bad] })).toMatchObject({
+        code: "refused",
+        transaction: bad.id,
+      });
+    expect((await loadDraft(shop.id)).seq).toBe(seq);
+  });
+
+  it("hold for the sections of a page, so that nothing is accepted that can't be read again", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const { root } = draft.documents.home!;
+    const have = root.slots.main!.length;
+    const copies = Array.from({ length: MOST_IN_SLOT + 1 - have }, (_, i) => ({ ...hero(draft), id: `copy${i}` }));
+    const insert = (node: (typeof copies)[number]) =>
+      ({ type: "insertNode", document: "home", to: { parent: root.id, slot: "main", index: 0 }, node }) as const;
+    const all = { ...heading(draft, ""), id: "all", operations: copies.map(insert) };
+    expect(await keep(shop.id, { base: seq, transactions: [all] })).toMatchObject({
+      code: "refused",
+      why: expect.stringContaining(`can hold ${MOST_IN_SLOT} sections`),
+    });
+    const most = { ...all, id: "most", operations: copies.slice(1).map(insert) };
+    expect(await keep(shop.id, { base: seq, transactions: [most] })).toMatchObject({ ok: true });
+    expect((await loadDraft(shop.id)).draft.documents.home!.root.slots.main).toHaveLength(MOST_IN_SLOT);
+  });
+});
+
+it("says which changes are stored already, and gives the whole draft of that moment", async () => {
   const { shop } = await ownerWithShop();
-  const part = (await DraftPart.findOne({ where: { shopId: shop.id, part: "home" } }))!;
-  const newer = JSON.stringify({ ...(JSON.parse(part.body) as object), schemaVersion: 99 });
-  await part.update({ body: newer });
-  await expect(loadDraft(shop.id)).rejects.toMatchObject({ status: 409 });
-  expect((await part.reload()).body).toBe(newer);
+  const { draft, seq } = await loadDraft(shop.id);
+  const change = heading(draft, "Stored");
+  await keep(shop.id, { base: seq, transactions: [change] });
+  expect(await ask(shop.id, [change.id, "unheard-of"], false)).toEqual({ known: [change.id] });
+  const { whole } = await ask(shop.id, [], true);
+  const now = await loadDraft(shop.id);
+  expect(whole).toEqual({ draft: now.draft, seq: now.seq });
+});
+
+it("tells the second of two what it missed also when all that it sends is stored already", async () => {
+  const { shop } = await ownerWithShop();
+  const { draft, seq } = await loadDraft(shop.id);
+  const mine = heading(draft, "Mine");
+  await keep(shop.id, { base: seq, transactions: [mine] });
+  const theirs = made(setBrand(draft, "corners", "soft"));
+  await keep(shop.id, { base: seq + 1, transactions: [theirs] });
+  // The answer to the first was lost; it is sent again, by a tab that knows of neither.
+  expect(await keep(shop.id, { base: seq, transactions: [mine] })).toEqual({
+    ok: false,
+    code: "behind",
+    seq: seq + 2,
+    missed: [mine, theirs],
+  });
 });

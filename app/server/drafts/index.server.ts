@@ -1,170 +1,199 @@
+import { LRUCache } from "lru-cache";
 import { Op, type Transaction as DbTransaction } from "sequelize";
-import { z } from "zod";
 import type { Transaction } from "~/core/commands";
-import { freeze, integrityOf, walk, type PageDocument, type Draft, type Look } from "~/core/document";
-import { applyAll, type Operation } from "~/core/operations";
-import { lookSchema, readDocument, transactionSchema } from "~/core/schema";
-import { documentProblem, nameOf, problemOf, strangerIn } from "~/kinds";
-import { withLayouts } from "~/kinds/layouts";
-import { atomically, database, DraftLog, DraftPart, ShopRow } from "../database/index.server";
+import { freeze, type Draft, type Look, type PageDocument } from "~/core/document";
+import { judge, readSent, type Answer, type Asked, type Logged, type News } from "~/core/keeping";
+import type { Operation } from "~/core/operations";
+import { readLook } from "~/core/schema";
+import { problemOfChange } from "~/kinds/changes";
+import { firstLayouts, withLayouts } from "~/kinds/layouts";
+import { readPage, readTransaction } from "~/kinds/reading";
+import { atomically, DraftLog, DraftPart, lockState, stateOf } from "../database/index.server";
 
 /** How far back undo reaches after a reload. */
 const REMEMBERED = 300;
+const LOOK = "look";
 
-export type LoadedDraft = { readonly draft: Draft; readonly seq: number; readonly log: readonly Transaction[] };
+/** A page that is stored and can't be read by this version. It is kept as it is. */
+export type Unread = { readonly id: string; readonly why: string };
 
-async function readDraft(shopId: string, transaction?: DbTransaction): Promise<Draft> {
-  const rows = await DraftPart.findAll({ where: { shopId }, ...(transaction ? { transaction } : {}) });
+export type LoadedDraft = {
+  readonly draft: Draft;
+  readonly seq: number;
+  readonly log: readonly Logged[];
+  readonly unread: readonly Unread[];
+};
+
+type ReadBody = { readonly body: string; readonly read: ReturnType<typeof readPage> };
+/** Documents as they were last read; one whose text is the same is not read again. Bounded by the characters held. */
+const readBodies = new LRUCache<string, ReadBody>({
+  maxSize: 64_000_000,
+  sizeCalculation: ({ body }) => body.length + 1,
+});
+
+function readStored(shopId: string, part: string, body: string): ReadBody["read"] {
+  const key = `${shopId} ${part}`;
+  const known = readBodies.get(key);
+  if (known?.body === body) return known.read;
+  const read = readPage(JSON.parse(body));
+  if (read.ok) freeze(read.document);
+  readBodies.set(key, { body, read });
+  return read;
+}
+
+type Read = { readonly draft: Draft; readonly unread: readonly Unread[] };
+
+/** Reads the draft, or the parts of it that are named. What can't be read is left out and said. */
+async function readDraft(shopId: string, transaction: DbTransaction, parts?: ReadonlySet<string>): Promise<Read> {
+  const wanted = parts ? { part: [LOOK, ...parts] } : {};
+  const rows = await DraftPart.findAll({ where: { shopId, ...wanted }, transaction });
   const documents: Record<string, PageDocument> = {};
+  const unread: Unread[] = [];
   let look: Look | undefined;
   for (const row of rows) {
-    const body: unknown = JSON.parse(row.body);
-    if (row.part === "look") look = lookSchema.parse(body);
-    else {
-      const read = readDocument(body);
-      if (!read.ok) throw new Response(read.why, { status: 409 });
-      documents[row.part] = read.document;
+    if (row.part === LOOK) {
+      look = readLook(JSON.parse(row.body)).look;
+      continue;
     }
+    const read = readStored(shopId, row.part, row.body);
+    if (read.ok) documents[row.part] = read.document;
+    else unread.push({ id: row.part, why: read.why });
   }
   if (!look) throw new Error(`shop ${shopId} has no look`);
-  return withLayouts(freeze({ look, documents }));
+  const stored = freeze({ look, documents });
+  if (!parts) return { draft: withLayouts(stored), unread };
+  const unstored = Object.fromEntries(
+    Object.entries(firstLayouts()).filter(([id]) => parts.has(id) && !rows.some((row) => row.part === id)),
+  );
+  return { draft: freeze({ look, documents: { ...documents, ...unstored } }), unread };
 }
 
-const parseLog = (rows: readonly DraftLog[]): Transaction[] => rows.map((row) => JSON.parse(row.body) as Transaction);
+const parseLog = (rows: readonly DraftLog[]): Transaction[] =>
+  rows.map((row) => readTransaction(JSON.parse(row.body) as Transaction));
 
 /** The draft of a shop as it stands, and the latest changes, oldest first, for undo. */
-export async function loadDraft(shopId: string): Promise<LoadedDraft> {
-  database();
+export const loadDraft = (shopId: string): Promise<LoadedDraft> =>
   // One consistent view, so that draft and log belong together while another tab is keeping changes.
-  return atomically(async (transaction) => {
-    const shop = await ShopRow.findByPk(shopId, { transaction, rejectOnEmpty: true });
-    const draft = await readDraft(shopId, transaction);
-    const rows = await DraftLog.findAll({
-      where: { shopId, seq: { [Op.gt]: Math.max(0, shop.seq - REMEMBERED) } },
-      order: [["seq", "ASC"]],
-      transaction,
-    });
-    return { draft, seq: shop.seq, log: parseLog(rows) };
+  atomically((transaction) => loadDraftIn(shopId, transaction));
+
+/** The same within a transaction that is under way. */
+export async function loadDraftIn(shopId: string, transaction: DbTransaction): Promise<LoadedDraft> {
+  const { version: seq } = await stateOf(shopId, "draft", transaction);
+  const { draft, unread } = await readDraft(shopId, transaction);
+  const rows = await DraftLog.findAll({
+    where: { shopId, seq: { [Op.gt]: Math.max(0, seq - REMEMBERED) } },
+    order: [["seq", "ASC"]],
+    transaction,
   });
+  const transactions = parseLog(rows);
+  const log = rows.map((row, i) => ({ transaction: transactions[i]!, tab: row.tab, by: row.ownerId }));
+  return { draft, seq, log, unread };
 }
 
+const rowsSince = (shopId: string, seq: number, transaction?: DbTransaction) =>
+  DraftLog.findAll({
+    where: { shopId, seq: { [Op.gt]: seq } },
+    order: [["seq", "ASC"]],
+    ...(transaction ? { transaction } : {}),
+  });
+
 /** What others have kept since `seq`, in order. */
-export async function since(
-  shopId: string,
-  seq: number,
-): Promise<{ readonly seq: number; readonly missed: readonly Transaction[] }> {
-  database();
-  const rows = await DraftLog.findAll({ where: { shopId, seq: { [Op.gt]: seq } }, order: [["seq", "ASC"]] });
+export async function since(shopId: string, seq: number): Promise<News> {
+  const rows = await rowsSince(shopId, seq);
   return { seq: rows.at(-1)?.seq ?? seq, missed: parseLog(rows) };
 }
 
-export const keepSchema = z.object({
-  /** The number of the last change that the sender knows of. */
-  base: z.number().int().min(0),
-  transactions: z.array(transactionSchema).min(1).max(200),
-});
-
-export type Kept =
-  | { readonly ok: true; readonly seq: number }
-  /** Somebody else was first: carry over onto what was missed, then send again. Nothing was stored. */
-  | { readonly ok: false; readonly code: "behind"; readonly seq: number; readonly missed: readonly Transaction[] }
-  | { readonly ok: false; readonly code: "refused"; readonly why: string; readonly transaction: string };
-
-/** Why a changed draft is not one that may be kept; looks only at what the operations touched. */
-function problemWith(draft: Draft, operations: readonly Operation[]): string | undefined {
-  if (operations.some((o) => o.type === "setLook")) {
-    const parsed = lookSchema.safeParse(draft.look);
-    if (!parsed.success) return parsed.error.issues[0]!.message;
-  }
-  const touched = new Set<string>();
-  const documents = new Set<string>();
-  for (const operation of operations) {
-    if (operation.type === "setLook" || operation.type === "removeDocument") continue;
-    if (operation.type === "addDocument") {
-      documents.add(operation.added.id);
-      for (const node of walk(operation.added.root)) touched.add(node.id);
-      continue;
-    }
-    documents.add(operation.document);
-    if (operation.type === "setTitle") continue;
-    if (typeof operation.node === "string") touched.add(operation.node);
-    else for (const node of walk(operation.node)) touched.add(node.id);
-    // What is put somewhere may not be allowed there.
-    if ("to" in operation) touched.add(operation.to.parent);
-  }
-  for (const id of documents) {
-    const document = draft.documents[id];
-    // What was added and taken away again in one go is no problem.
-    if (!document) {
-      if (operations.some((o) => o.type === "removeDocument" && o.added.id === id)) continue;
-      return "This page is no longer there.";
-    }
-    if (document.title.trim() === "") return "A page needs a title.";
-    const why = documentProblem(document);
-    if (why) return why;
-    const stranger = strangerIn(document, document.root);
-    if (stranger) return `${nameOf(stranger)} makes no sense on “${document.title}”.`;
-    const [unsound] = integrityOf(document);
-    if (unsound) return `This change would damage the page (${unsound.code}).`;
-    for (const node of walk(document.root)) {
-      const problem = touched.has(node.id) && node.kind !== "root" ? problemOf(node) : undefined;
-      if (problem) return problem.why;
-    }
-  }
-  return undefined;
+async function knownOf(shopId: string, ids: readonly string[], transaction: DbTransaction): Promise<string[]> {
+  if (ids.length === 0) return [];
+  const rows = await DraftLog.findAll({
+    where: { shopId, transactionId: { [Op.in]: [...ids] } },
+    attributes: ["transactionId"],
+    transaction,
+  });
+  return rows.map((row) => row.transactionId);
 }
+
+/** Which of these changes are stored already; with `whole`, the draft as well, as it was at the same moment. */
+export const ask = (shopId: string, ids: readonly string[], whole: boolean): Promise<Asked> =>
+  atomically(async (transaction) => {
+    const known = await knownOf(shopId, ids, transaction);
+    if (!whole) return { known };
+    const { draft, seq } = await loadDraftIn(shopId, transaction);
+    return { known, whole: { draft, seq } };
+  });
+
+/** The parts of a draft that operations name. */
+function partsOf(operations: readonly Operation[]): Set<string> {
+  const parts = new Set<string>();
+  for (const operation of operations) {
+    if (operation.type === "addDocument" || operation.type === "removeDocument") parts.add(operation.added.id);
+    else if (operation.type !== "setLook") parts.add(operation.document);
+  }
+  return parts;
+}
+
+const countOf = (draft: Draft) => Object.keys(draft.documents).length;
+
+/** Who keeps changes: the account, and the tab that it has open. */
+export type Author = { readonly owner: string; readonly tab: string };
 
 /**
  * Keeps changes: all of them, in order, or none. The sender says which change it knew last; where others were faster it
- * gets theirs back instead. Sending the same change twice is harmless.
+ * gets theirs back instead. Only what the changes name is read and checked.
  */
-export async function keep(shopId: string, input: z.infer<typeof keepSchema>): Promise<Kept> {
-  database();
-  return atomically(async (transaction): Promise<Kept> => {
-    const shop = await ShopRow.findByPk(shopId, { transaction, lock: true, rejectOnEmpty: true });
-    const known = await DraftLog.findAll({
-      where: { shopId, transactionId: { [Op.in]: input.transactions.map((t) => t.id) } },
-      attributes: ["transactionId", "seq"],
+export async function keep(shopId: string, base: number, sent: readonly unknown[], author: Author): Promise<Answer> {
+  const read = readSent(sent);
+  if (!read.ok) return read.answer;
+  const { transactions } = read;
+  const parts = partsOf(transactions.flatMap((t) => t.operations));
+  return atomically(async (transaction): Promise<Answer> => {
+    const state = await lockState(shopId, "draft", transaction);
+    const missed = state.version > base ? await rowsSince(shopId, base, transaction) : [];
+    const known = await knownOf(
+      shopId,
+      transactions.map((t) => t.id),
       transaction,
-    });
-    const have = new Set(known.map((row) => row.transactionId));
-    const fresh = input.transactions.filter((t) => !have.has(t.id));
-    if (fresh.length === 0) return { ok: true, seq: shop.seq };
-    const missedRows =
-      shop.seq > input.base
-        ? await DraftLog.findAll({
-            where: { shopId, seq: { [Op.gt]: input.base } },
-            order: [["seq", "ASC"]],
-            transaction,
-          })
-        : [];
-    // What the sender itself sent before, without hearing back, is not news to it.
-    if (missedRows.some((row) => !have.has(row.transactionId))) {
-      return { ok: false, code: "behind", seq: shop.seq, missed: parseLog(missedRows) };
-    }
-    let draft = await readDraft(shopId, transaction);
-    const before = draft;
-    let seq = shop.seq;
-    for (const each of fresh) {
-      const applied = applyAll(draft, each.operations);
-      const why = applied.ok ? problemWith(applied.draft, each.operations) : "It doesn’t fit what is there now.";
-      if (!applied.ok || why) return { ok: false, code: "refused", why: why ?? "", transaction: each.id };
-      draft = applied.draft;
-      await DraftLog.create(
-        { shopId, seq: ++seq, transactionId: each.id, body: JSON.stringify(each), createdAt: new Date() },
-        { transaction },
-      );
-    }
-    if (draft.look !== before.look) {
-      await DraftPart.update({ body: JSON.stringify(draft.look) }, { where: { shopId, part: "look" }, transaction });
-    }
-    const gone = Object.keys(before.documents).filter((part) => !draft.documents[part]);
-    if (gone.length) await DraftPart.destroy({ where: { shopId, part: gone }, transaction });
-    for (const [part, document] of Object.entries(draft.documents)) {
-      if (document === before.documents[part]) continue;
-      await DraftPart.upsert({ shopId, part, body: JSON.stringify(document) }, { transaction });
-    }
-    await shop.update({ seq }, { transaction });
-    return { ok: true, seq };
+    );
+    const { draft, unread } = await readDraft(shopId, transaction, parts);
+    const stored = { seq: state.version, draft, since: parseLog(missed), known: new Set(known) };
+    const adds = transactions.some((t) => t.operations.some((o) => o.type === "addDocument"));
+    const others = adds ? (await DraftPart.count({ where: { shopId }, transaction })) - countOf(draft) : 0;
+    const problem = (next: Draft, operations: readonly Operation[]) =>
+      unread.find(({ id }) => partsOf(operations).has(id))?.why ??
+      problemOfChange(next, operations, others + countOf(next));
+    const { answer, store } = judge(stored, transactions, problem);
+    if (!store) return answer;
+    await write(shopId, draft, store.draft, transaction);
+    await DraftLog.bulkCreate(
+      store.transactions.map((each, i) => ({
+        shopId,
+        seq: state.version + i + 1,
+        transactionId: each.id,
+        body: JSON.stringify(each),
+        tab: author.tab,
+        ownerId: author.owner,
+        createdAt: new Date(),
+      })),
+      { transaction },
+    );
+    await state.update({ version: state.version + store.transactions.length }, { transaction });
+    return answer;
   });
+}
+
+/** Stores what differs between two states of a draft. */
+async function write(shopId: string, before: Draft, after: Draft, transaction: DbTransaction): Promise<void> {
+  const inside = { transaction };
+  if (after.look !== before.look) {
+    const row = await DraftPart.findOne({ where: { shopId, part: LOOK }, rejectOnEmpty: true, ...inside });
+    // Settings that this version could not read stay with the look.
+    const { unread } = readLook(JSON.parse(row.body));
+    const body = JSON.stringify({ ...after.look, brand: { ...unread, ...after.look.brand } });
+    await row.update({ body }, inside);
+  }
+  const gone = Object.keys(before.documents).filter((part) => !after.documents[part]);
+  if (gone.length) await DraftPart.destroy({ where: { shopId, part: gone }, ...inside });
+  for (const [part, document] of Object.entries(after.documents))
+    if (document !== before.documents[part])
+      await DraftPart.upsert({ shopId, part, body: JSON.stringify(document) }, inside);
 }

@@ -1,8 +1,9 @@
-import { z } from "zod";
+import type { z } from "zod";
 import { newId } from "~/core/document";
 import {
   collectionInput,
   goodsSettings,
+  type Bulk,
   makeCollection,
   makeProduct,
   productInput,
@@ -14,7 +15,7 @@ import {
   type ProductInput,
   type StoredProduct,
 } from "~/core/goods";
-import { atomically, database, ShopRow } from "../database/index.server";
+import { atomically, lockState } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import type { All } from "./rows";
 import { changeGoods, goodsMoved } from "./store";
@@ -90,31 +91,6 @@ export async function keepProduct(
   );
   return result as Awaited<ReturnType<typeof keepProduct>>;
 }
-
-/** What the table of goods changes at once, for one or for many. */
-export const bulkSchema = z.strictObject({
-  ids: z.array(z.string().max(40)).min(1).max(20_000),
-  set: z.strictObject({
-    title: productInput.shape.title.optional(),
-    price: productInput.shape.price.optional(),
-    compareAt: productInput.shape.compareAt.optional(),
-    stock: productInput.shape.stock.optional(),
-    availability: productInput.shape.availability.optional(),
-    availableFrom: productInput.shape.availableFrom.optional(),
-    taxClass: productInput.shape.taxClass.optional(),
-    featured: z.boolean().optional(),
-    archived: z.boolean().optional(),
-    sku: productInput.shape.sku.optional(),
-    addTags: productInput.shape.tags.optional(),
-    removeTags: productInput.shape.tags.optional(),
-    addTo: z.array(z.string().max(40)).max(50).optional(),
-    takeFrom: z.array(z.string().max(40)).max(50).optional(),
-    attribute: z.strictObject({ name: z.string().trim().min(1).max(80), value: z.string().trim().max(300) }).optional(),
-    /** Prices times this, rounded to whole minor units, half up. */
-    priceTimes: z.number().min(0.01).max(100).optional(),
-  }),
-});
-export type Bulk = z.infer<typeof bulkSchema>;
 
 const changed = (product: Product, set: Bulk["set"]): Product => {
   const { addTags = [], removeTags = [], addTo = [], takeFrom = [], attribute, priceTimes, ...plain } = set;
@@ -304,11 +280,10 @@ export async function orderCollections(shop: Shop, ids: readonly string[]): Prom
 
 /** Changes what a shop says of all its goods, after whoever is at it now. */
 const changeSettings = (shopId: string, change: (settings: GoodsSettings) => GoodsSettings): Promise<GoodsSettings> => {
-  database();
   return atomically(async (transaction) => {
-    const row = await ShopRow.findByPk(shopId, { transaction, lock: true, rejectOnEmpty: true });
-    const settings = goodsSettings.parse(change(goodsSettings.parse(JSON.parse(row.goodsSettings))));
-    await row.update({ goodsSettings: JSON.stringify(settings) }, { transaction });
+    const state = await lockState(shopId, "settings", transaction);
+    const settings = goodsSettings.parse(change(goodsSettings.parse(JSON.parse(state.body ?? "{}"))));
+    await state.update({ body: JSON.stringify(settings) }, { transaction });
     return settings;
   });
 };

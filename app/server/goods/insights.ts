@@ -1,7 +1,7 @@
 import { Op } from "sequelize";
 import { newId } from "~/core/document";
 import type { SellsData } from "~/core/goods";
-import { atomically, database, OrderLine, OrderRow, ProductView } from "../database/index.server";
+import { atomically, OrderLine, OrderRow, ProductView } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import { allGoodsOf, basketsOf, goodsOf, ordersMoved } from "./store";
 
@@ -10,7 +10,6 @@ const dayOf = (ms: number) => new Date(ms).toISOString().slice(0, 10);
 
 /** Notes that a product was looked at. */
 export async function noteView(shopId: string, productId: string, now = Date.now()): Promise<void> {
-  database();
   const row = { shopId, productId, day: dayOf(now) };
   await ProductView.sequelize!.query(
     "INSERT INTO productViews (shopId, productId, day, count) VALUES (:shopId, :productId, :day, 1) ON DUPLICATE KEY UPDATE count = count + 1",
@@ -23,7 +22,6 @@ export async function recordViews(
   shopId: string,
   views: readonly { readonly product: string; readonly day: string; readonly count: number }[],
 ): Promise<void> {
-  database();
   await ProductView.bulkCreate(
     views.map(({ product, day, count }) => ({ shopId, productId: product, day, count })),
     { updateOnDuplicate: ["count"] },
@@ -35,7 +33,6 @@ export const CHART_WEEKS = 12;
 
 /** What sells, what is looked at, and what is bought together, for the seller to read. */
 export async function whatSells(shop: Shop, now = Date.now()): Promise<SellsData> {
-  database();
   const since = now - CHART_WEEKS * 7 * DAY;
   const [{ products }, goods, baskets, views] = await Promise.all([
     allGoodsOf(shop),
@@ -86,7 +83,6 @@ export type NewOrder = {
 
 /** Stores orders as they were; used to load what happened elsewhere. */
 export async function recordOrders(shopId: string, orders: readonly NewOrder[]): Promise<void> {
-  database();
   const rows = orders.map((order) => ({ order, id: newId() }));
   await atomically(async (transaction) => {
     await OrderRow.bulkCreate(

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { newId } from "~/core/document";
-import { isDay, MOST_REVIEW_CHARACTERS, REVIEW_STATES, type LineProblem, type Table } from "~/core/goods";
-import { atomically, database, ProductRow, ReviewRow } from "../database/index.server";
+import { isDay, MOST_REVIEW_CHARACTERS, type LineProblem, type ReviewChange, type Table } from "~/core/goods";
+import { atomically, ProductRow, ReviewRow } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import { allGoodsOf, goodsMoved } from "./store";
 
@@ -23,7 +23,6 @@ export async function takeReview(
   productId: string,
   input: z.infer<typeof reviewInput>,
 ): Promise<boolean> {
-  database();
   if ((await ProductRow.count({ where: { id: productId, shopId } })) === 0) return false;
   await ReviewRow.create({
     id: newId(),
@@ -37,21 +36,13 @@ export async function takeReview(
   return true;
 }
 
-export const reviewChange = z.object({
-  ids: z.array(z.string().max(40)).min(1).max(500),
-  state: z.enum(REVIEW_STATES).optional(),
-  answer: z.string().trim().max(2_000, "That is longer than 2,000 characters.").optional(),
-});
-
 /** Shows, hides or answers reviews. */
-export async function changeReviews(shop: Shop, { ids, ...set }: z.infer<typeof reviewChange>): Promise<void> {
-  database();
+export async function changeReviews(shop: Shop, { ids, ...set }: ReviewChange): Promise<void> {
   await ReviewRow.update(set, { where: { shopId: shop.id, id: ids } });
   await goodsMoved(shop.id);
 }
 
 export async function removeReview(shop: Shop, id: string): Promise<void> {
-  database();
   await ReviewRow.destroy({ where: { shopId: shop.id, id } });
   await goodsMoved(shop.id);
 }
@@ -122,7 +113,6 @@ export async function readReviews(shop: Shop, table: Table): Promise<ReviewsRead
 
 /** Brings reviews in; the same one twice is one. They are shown at once: the seller has them from somewhere. */
 export async function importReviews(shop: Shop, { reviews }: ReviewsRead): Promise<{ added: number; known: number }> {
-  database();
   const done = await atomically(async (transaction) => {
     const have = new Set(
       (

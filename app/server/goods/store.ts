@@ -29,6 +29,9 @@ import {
   ProductRow,
   ReviewRow,
   ShopRow,
+  countUp,
+  lockState,
+  stateOf,
 } from "../database/index.server";
 import { forgetShops, type Shop } from "../shops/index.server";
 
@@ -52,7 +55,6 @@ const toReview = (row: ReviewRow): Review => ({
 });
 
 export async function reviewsOf(shopId: string): Promise<readonly Review[]> {
-  database();
   const rows = await ReviewRow.findAll({
     where: { shopId },
     order: [
@@ -114,9 +116,8 @@ export async function ordersMoved(shopId: string): Promise<void> {
 }
 
 export const settingsOf = async (shopId: string): Promise<GoodsSettings> => {
-  database();
-  const row = await ShopRow.findByPk(shopId, { attributes: ["goodsSettings"], rejectOnEmpty: true });
-  return goodsSettings.parse(JSON.parse(row.goodsSettings));
+  const { body } = await stateOf(shopId, "settings");
+  return goodsSettings.parse(JSON.parse(body ?? "{}"));
 };
 
 /** The most reviews of one product that its page is drawn from. */
@@ -166,7 +167,6 @@ async function known(shop: Pick<Shop, "id" | "goodsVersion" | "currency">): Prom
   const running = underWay.get(key);
   if (running) return running;
   const made = (async () => {
-    database();
     const all = await readAll(shop.id);
     const fresh = { version: shop.goodsVersion, all, goods: await compose(shop, all) };
     remember(shop.id, fresh);
@@ -355,19 +355,18 @@ async function inTurn<T>(
   steps: Steps,
   decide: (all: All, transaction: Transaction) => Promise<Decided<T>>,
 ): Promise<T> {
-  database();
   const { result, fresh } = await atomically(async (transaction) => {
-    // The shop's row is the lock: two changes at once happen one after the other.
-    const row = await ShopRow.findByPk(shop.id, { transaction, lock: true, rejectOnEmpty: true });
+    // Two changes of goods at once happen one after the other; nothing else waits for them.
+    const state = await lockState(shop.id, "goods", transaction);
     const have = cache.get(shop.id);
-    const all = have && have.version === row.goodsVersion ? have.all : await readAll(shop.id, transaction);
+    const all = have && have.version === state.version ? have.all : await readAll(shop.id, transaction);
     const { result, change, besides } = await decide(all, transaction);
     if (!change || isNothing(change)) return { result, fresh: undefined };
-    const version = row.goodsVersion + 1;
+    const version = state.version + 1;
     const next = await write(shop.id, all, change, version, transaction, steps);
     await besides?.(all, next, transaction);
     steps.signal?.throwIfAborted();
-    await row.update({ goodsVersion: version }, { transaction });
+    await state.update({ version }, { transaction });
     return { result, fresh: { version, all: next } };
   });
   if (fresh) {
@@ -442,7 +441,6 @@ export type GoodsSteps = { readonly undo: string | null; readonly redo: string |
 
 /** What can be taken back, and done again, in words. */
 export async function goodsSteps(shopId: string): Promise<GoodsSteps> {
-  database();
   const at = (undone: boolean, direction: "ASC" | "DESC") =>
     GoodsLog.findOne({ where: { shopId, undone }, order: [["seq", direction]], attributes: ["label"] });
   const [undo, redo] = await Promise.all([at(false, "DESC"), at(true, "ASC")]);
@@ -473,15 +471,18 @@ export const stepGoods = (shop: Shop, direction: "undo" | "redo"): Promise<strin
 
 /** Makes what goods are shown with (reviews, words, ranks) be put together anew; the goods themselves are as they were. */
 export async function goodsMoved(shopId: string): Promise<void> {
-  await ShopRow.increment("goodsVersion", { where: { id: shopId } });
-  const row = await ShopRow.findByPk(shopId, { attributes: ["goodsVersion", "currency"], rejectOnEmpty: true });
+  await countUp(shopId, "goods");
+  const [{ version }, { currency }] = await Promise.all([
+    stateOf(shopId, "goods"),
+    ShopRow.findByPk(shopId, { attributes: ["currency"], rejectOnEmpty: true }),
+  ]);
   const have = cache.get(shopId);
   // Only when nothing else has happened since they were read.
-  if (have && have.version === row.goodsVersion - 1)
+  if (have && have.version === version - 1)
     remember(shopId, {
-      version: row.goodsVersion,
+      version,
       all: have.all,
-      goods: await compose({ id: shopId, currency: row.currency }, have.all),
+      goods: await compose({ id: shopId, currency }, have.all),
     });
   else cache.delete(shopId);
   forgetShops();

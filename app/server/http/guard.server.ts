@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { ownerOfSession, sessionSecret, type OwnerIdentity } from "../accounts/index.server";
+import { shopOrigin } from "../config/index.server";
 import { shopOf, type Shop } from "../shops/index.server";
 
 /** Who asks; sends strangers to the sign-in page, and back here afterwards. */
@@ -7,7 +8,9 @@ export async function requireOwner(request: Request): Promise<OwnerIdentity> {
   const secret = sessionSecret(request.headers.get("Cookie"));
   const owner = secret ? await ownerOfSession(secret) : undefined;
   if (owner) return owner;
-  if (request.method !== "GET")
+  // A script that asks for data could make nothing of the sign-in page.
+  const isForScript = request.headers.get("Accept") === "application/json";
+  if (request.method !== "GET" || isForScript)
     throw new Response("You are signed out. Sign in again; what you changed is kept in this browser.", { status: 401 });
   const { pathname } = new URL(request.url);
   const back = pathname.replace(/\.data$/, "");
@@ -22,9 +25,8 @@ export async function requireShop(request: Request, id: string): Promise<{ owner
   return { owner, shop };
 }
 
-/** The address at which a shop is published on this machine. */
-export const shopAddress = (shop: Pick<Shop, "host">): string =>
-  `http://${shop.host}.localhost:${process.env.ZEST_SHOP_PORT_IN_USE ?? "4311"}`;
+/** The address at which browsers see a shop. */
+export const shopAddress = (shop: Pick<Shop, "host">): string => shopOrigin(shop.host);
 
 /** Where to go after signing in: only ever a place on this origin. */
 export const placeAfterSignIn = (wish: string | null): string => (wish && /^\/(?!\/)[\w\-/]*$/.test(wish) ? wish : "/");

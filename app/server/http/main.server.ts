@@ -3,15 +3,15 @@ import { resolve } from "node:path";
 import type { Express } from "express";
 import type { ServerBuild } from "react-router";
 import { dropOldCarts } from "../carts/index.server";
-import { config } from "../config/index.server";
-import { database, disconnect, migrate } from "../database/index.server";
+import { configure, localShopOrigin, type Config } from "../config/index.server";
+import { connect, disconnect, migrate } from "../database/index.server";
 import { loadDemo } from "../demo/index.server";
 import { storefront } from "../storefront/index.server";
 import { studio } from "./studio";
 
-const listen = (app: Express, port: number): Promise<Server> =>
+const listen = (app: Express, host: string, port: number): Promise<Server> =>
   new Promise((done, fail) => {
-    const server = app.listen(port, "127.0.0.1", (error?: Error) => (error ? fail(error) : done(server)));
+    const server = app.listen(port, host, (error?: Error) => (error ? fail(error) : done(server)));
   });
 
 const portOf = (server: Server) => {
@@ -22,10 +22,11 @@ const portOf = (server: Server) => {
 export type Running = { readonly port: number; readonly shopPort: number; readonly stop: () => Promise<void> };
 
 /**
- * Brings the schema up to date, loads the demo shop where it is asked for, and serves studio and shops. `say` gets a
+ * Connects to the database, brings the schema up to date, loads the demo shop where it is asked for, and serves studio and shops. `say` gets a
  * line at each long step.
  */
 export async function start(
+  settings: Config,
   build: ServerBuild | (() => Promise<ServerBuild>),
   {
     say,
@@ -33,8 +34,8 @@ export async function start(
     mode = "production",
   }: { say: (line: string) => void; assets?: string; mode?: string },
 ): Promise<Running> {
-  const settings = config();
-  database();
+  configure(settings);
+  connect(settings.database, settings.connections);
   const applied = await migrate();
   if (applied.length)
     say(`Database schema brought up to date (${applied.length} step${applied.length === 1 ? "" : "s"}).`);
@@ -42,9 +43,15 @@ export async function start(
   const tidy = () => void dropOldCarts().catch((error: unknown) => console.error(error));
   tidy();
   setInterval(tidy, 24 * 60 * 60_000).unref();
-  const shops = await listen(storefront(), settings.shopPort);
-  process.env.ZEST_SHOP_PORT_IN_USE = String(portOf(shops));
-  const own = await listen(studio(build, mode === "production" ? assets : undefined, mode), settings.port);
+  const shops = await listen(storefront(), settings.host, settings.shopPort);
+  // Whoever asked for any free port learns here which one it became.
+  const isAnyPort = settings.shopPort === 0 && settings.shopOrigin === localShopOrigin(0);
+  if (isAnyPort) configure({ ...settings, shopOrigin: localShopOrigin(portOf(shops)) });
+  const own = await listen(
+    studio(build, mode === "production" ? assets : undefined, mode),
+    settings.host,
+    settings.port,
+  );
   let stopping: Promise<void> | undefined;
   const close = (server: Server) =>
     new Promise<void>((done) => {

@@ -6,6 +6,7 @@ import helmet from "helmet";
 import type { ServerBuild } from "react-router";
 import { QueryTypes } from "sequelize";
 import { ownerOfSession, sessionSecret } from "../accounts/index.server";
+import { config, trustProxies } from "../config/index.server";
 import { database, PictureRow, ShopRow } from "../database/index.server";
 import { MOST_ARCHIVE_BYTES, MOST_FILE_BYTES } from "../goods/index.server";
 import { MOST_BYTES, MOST_VIDEO_BYTES } from "../pictures/index.server";
@@ -28,12 +29,30 @@ function mostBody(path: string): number {
   return MOST_BYTES + MARGIN;
 }
 
+/** Where browsers see the studio that a request was sent to. */
+const originOf = (request: Request): string =>
+  config().studioOrigin ?? `${request.protocol}://${request.headers.host ?? ""}`;
+
 /** Refuses what another site's page makes a browser send: every mutation must name this origin as its own. */
 function sameOrigin(request: Request, response: Response, next: () => void): void {
   if (request.method === "GET" || request.method === "HEAD") return next();
-  const own = `${request.protocol}://${request.headers.host ?? ""}`;
-  if (request.headers.origin === own) return next();
+  if (request.headers.origin === originOf(request)) return next();
   response.status(403).type("text/plain").send("This request came from another site and was refused.");
+}
+
+/**
+ * Lets the routes see the address that browsers use, where something stands in front of the studio: the framework compares it
+ * with where a form came from, and cookies are marked by it.
+ */
+function seenFromOutside(request: Request, _response: Response, next: () => void): void {
+  const { studioOrigin } = config();
+  if (studioOrigin) {
+    const { protocol, host } = new URL(studioOrigin);
+    request.headers.host = host;
+    delete request.headers["x-forwarded-host"];
+    Object.defineProperty(request, "protocol", { value: protocol.slice(0, -1), configurable: true });
+  }
+  next();
 }
 
 /** Refuses bodies that are too large, or that don't say how large they are, before they are read. */
@@ -60,7 +79,6 @@ async function ownerOf(request: Request) {
 async function mayView(request: Request, hash: string): Promise<boolean> {
   const owner = await ownerOf(request);
   if (!owner) return false;
-  database();
   const shops = await ShopRow.findAll({ where: { ownerId: owner.id }, attributes: ["id"] });
   return (await PictureRow.count({ where: { hash, shopId: shops.map((s) => s.id) } })) > 0;
 }
@@ -73,6 +91,7 @@ export function studio(
 ): Express {
   const app = express();
   app.disable("x-powered-by");
+  trustProxies(app);
   app.use(compression());
   if (assets) {
     app.use("/assets", express.static(`${assets}/assets`, { immutable: true, maxAge: "1y", fallthrough: false }));
@@ -119,7 +138,7 @@ export function studio(
       },
     }),
   );
-  app.use(sameOrigin, limitBody);
+  app.use(sameOrigin, limitBody, seenFromOutside);
   app.all(
     "/{*path}",
     createRequestHandler({

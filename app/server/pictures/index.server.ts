@@ -4,7 +4,7 @@ import sharp from "sharp";
 import { z } from "zod";
 import { newId } from "~/core/document";
 import type { Picture } from "~/core/pictures";
-import { database, PictureRow, ShopRow } from "../database/index.server";
+import { countUp, PictureRow } from "../database/index.server";
 import { forgetShops } from "../shops/index.server";
 import { sanitiseSvg, sizeOfSvg } from "./sanitise";
 import { keepOriginal } from "./store";
@@ -33,7 +33,6 @@ const toPicture = (row: PictureRow): Picture => ({
 });
 
 export async function picturesOf(shopId: string): Promise<readonly Picture[]> {
-  database();
   return (
     await PictureRow.findAll({
       where: { shopId },
@@ -47,7 +46,6 @@ export async function picturesOf(shopId: string): Promise<readonly Picture[]> {
 
 /** Whether this shop has a picture of that content. */
 export async function hasPicture(shopId: string, hash: string): Promise<boolean> {
-  database();
   return (await PictureRow.count({ where: { shopId, hash } })) > 0;
 }
 
@@ -101,7 +99,6 @@ export async function addPicture(
   name: string,
   more: { alt?: string; focus?: readonly [number, number] } = {},
 ): Promise<Upload> {
-  database();
   if (bytes.length === 0) return { ok: false, why: "The file is empty." };
   if (bytes.length > MOST_BYTES) return { ok: false, why: "This file is larger than 15 MB. Make it smaller first." };
   const prepared = await prepare(bytes);
@@ -126,7 +123,7 @@ export async function addPicture(
       vector: prepared.vector,
       createdAt: new Date(),
     });
-    await ShopRow.increment("picturesVersion", { where: { id: shopId } });
+    await countUp(shopId, "pictures");
     forgetShops();
     return { ok: true, picture: toPicture(row), known: false };
   } catch (error) {
@@ -146,11 +143,10 @@ export const pictureChangeSchema = z.object({
 
 /** Changes what is said about a picture; false where the shop has no such picture. */
 export async function describePicture(shopId: string, change: z.infer<typeof pictureChangeSchema>): Promise<boolean> {
-  database();
   const row = await PictureRow.findOne({ where: { id: change.id, shopId } });
   if (!row) return false;
   await row.update({ alt: change.alt, focusX: change.focusX, focusY: change.focusY });
-  await ShopRow.increment("picturesVersion", { where: { id: shopId } });
+  await countUp(shopId, "pictures");
   forgetShops();
   return true;
 }

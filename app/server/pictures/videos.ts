@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { database, VideoRow } from "../database/index.server";
+import { VideoRow } from "../database/index.server";
 import { keepFile, pathIfThere } from "./store";
 
 /** Largest film in bytes. */
@@ -16,7 +16,6 @@ export type VideoUpload = { readonly ok: true; readonly file: string } | { reado
 
 /** Takes a film into the shop. It is kept as it is: what browsers play is played, and nothing of it is ever run. */
 export async function addVideo(shopId: string, bytes: Buffer, name: string): Promise<VideoUpload> {
-  database();
   if (bytes.length > MOST_VIDEO_BYTES)
     return { ok: false, why: "This film is larger than 40 MB. Make it shorter or smaller first." };
   const kind = bytes.length > 64 ? kindOfFilm(bytes) : undefined;
@@ -30,7 +29,6 @@ export async function addVideo(shopId: string, bytes: Buffer, name: string): Pro
 /** The path of a film of this shop; undefined where it has none of that name. */
 export async function videoFor(shopId: string, file: string): Promise<string | undefined> {
   if (!/^[0-9a-f]{64}\.(?:mp4|webm)$/.test(file)) return undefined;
-  database();
   if ((await VideoRow.count({ where: { shopId, file } })) === 0) return undefined;
   return pathIfThere(file);
 }

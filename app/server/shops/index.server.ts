@@ -2,7 +2,8 @@ import { UniqueConstraintError } from "sequelize";
 import { z } from "zod";
 import { newId, type Draft } from "~/core/document";
 import { CURRENCIES } from "~/core/money";
-import { atomically, database, DraftPart, ShopRow } from "../database/index.server";
+import { LRUCache } from "lru-cache";
+import { atomically, DraftPart, ShopRow, ShopState, STATES } from "../database/index.server";
 import { starterDraft } from "./starter";
 
 export { frameDocument, pageDocument, starterDraft } from "./starter";
@@ -14,7 +15,6 @@ export type Shop = {
   readonly host: string;
   readonly currency: string;
   readonly locale: string;
-  readonly seq: number;
   readonly goodsVersion: number;
   readonly picturesVersion: number;
   readonly publicationId: string | null;
@@ -34,17 +34,26 @@ export const newShopSchema = z.object({
   currency: z.enum(CURRENCIES, "Choose a currency."),
 });
 
-const toShop = (row: ShopRow): Shop => ({
-  id: row.id,
-  ownerId: row.ownerId,
-  host: row.host,
-  currency: row.currency,
-  locale: row.locale,
-  seq: row.seq,
-  goodsVersion: row.goodsVersion,
-  picturesVersion: row.picturesVersion,
-  publicationId: row.publicationId,
-});
+/** The shops of these rows, with how far their parts have come. */
+async function toShops(rows: readonly ShopRow[]): Promise<Shop[]> {
+  const states = await ShopState.findAll({
+    where: { shopId: rows.map((row) => row.id), state: ["goods", "pictures", "publication"] },
+    attributes: ["shopId", "state", "version", "pointer"],
+  });
+  return rows.map((row) => {
+    const at = (state: string) => states.find((s) => s.shopId === row.id && s.state === state);
+    return {
+      id: row.id,
+      ownerId: row.ownerId,
+      host: row.host,
+      currency: row.currency,
+      locale: row.locale,
+      goodsVersion: at("goods")?.version ?? 0,
+      picturesVersion: at("pictures")?.version ?? 0,
+      publicationId: at("publication")?.pointer ?? null,
+    };
+  });
+}
 
 export type NewShop =
   { readonly ok: true; readonly shop: Shop } | { readonly ok: false; readonly field: "host"; readonly why: string };
@@ -55,7 +64,6 @@ export async function createShop(
   input: z.infer<typeof newShopSchema>,
   draft: Draft = starterDraft(input.name),
 ): Promise<NewShop> {
-  database();
   try {
     return await atomically(async (transaction) => {
       const row = await ShopRow.create(
@@ -65,13 +73,18 @@ export async function createShop(
           host: input.host,
           currency: input.currency,
           locale: "en-GB",
-          seq: 0,
-          goodsVersion: 0,
-          picturesVersion: 0,
-          publicationId: null,
-          goodsSettings: "{}",
           createdAt: new Date(),
         },
+        { transaction },
+      );
+      await ShopState.bulkCreate(
+        STATES.map((state) => ({
+          shopId: row.id,
+          state,
+          version: 0,
+          pointer: null,
+          body: state === "settings" ? "{}" : null,
+        })),
         { transaction },
       );
       const parts = [["look", draft.look] as const, ...Object.entries(draft.documents)];
@@ -79,7 +92,9 @@ export async function createShop(
         parts.map(([part, body]) => ({ shopId: row.id, part, body: JSON.stringify(body) })),
         { transaction },
       );
-      return { ok: true, shop: toShop(row) };
+      const { id, host, currency, locale } = row;
+      const nothing = { goodsVersion: 0, picturesVersion: 0, publicationId: null };
+      return { ok: true, shop: { id, ownerId, host, currency, locale, ...nothing } };
     });
   } catch (error) {
     if (error instanceof UniqueConstraintError)
@@ -89,15 +104,12 @@ export async function createShop(
 }
 
 export async function shopsOf(ownerId: string): Promise<readonly Shop[]> {
-  database();
-  return (await ShopRow.findAll({ where: { ownerId }, order: [["createdAt", "ASC"]] })).map(toShop);
+  return toShops(await ShopRow.findAll({ where: { ownerId }, order: [["createdAt", "ASC"]] }));
 }
 
 /** The shop, if it is this owner's; somebody else's is the same as none. */
 export async function shopOf(ownerId: string, shopId: string): Promise<Shop | undefined> {
-  database();
-  const row = await ShopRow.findOne({ where: { id: shopId, ownerId } });
-  return row ? toShop(row) : undefined;
+  return (await toShops(await ShopRow.findAll({ where: { id: shopId, ownerId } })))[0];
 }
 
 /** A shop as it is now, where something long has happened since it was read. */
@@ -107,22 +119,18 @@ export async function freshShop({ ownerId, id }: Pick<Shop, "ownerId" | "id">): 
   return found;
 }
 
-/** How long another process may serve what this one has changed. */
+/** How long another process may serve what this one has changed, in ms. */
 const REMEMBERED_MS = 500;
-const MOST_REMEMBERED = 5_000;
-const remembered = new Map<string, { shop: Shop | undefined; until: number }>();
+const remembered = new LRUCache<string, { readonly shop: Shop | undefined }>({ max: 5_000, ttl: REMEMBERED_MS });
 
-/** Makes a change of a shop's row show at once in what this process serves. */
+/** Makes a change of a shop show at once in what this process serves. */
 export const forgetShops = (): void => remembered.clear();
 
 /** The shop at a host name. Asked on every request of a shopper, so it is remembered for a moment. */
 export async function shopAt(host: string): Promise<Shop | undefined> {
   const known = remembered.get(host);
-  if (known && known.until > Date.now()) return known.shop;
-  database();
-  const row = await ShopRow.findOne({ where: { host } });
-  const shop = row ? toShop(row) : undefined;
-  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
-  remembered.set(host, { shop, until: Date.now() + REMEMBERED_MS });
+  if (known) return known.shop;
+  const [shop] = await toShops(await ShopRow.findAll({ where: { host } }));
+  remembered.set(host, { shop });
   return shop;
 }

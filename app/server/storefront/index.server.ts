@@ -3,7 +3,8 @@ import compression from "compression";
 import helmet from "helmet";
 import { z } from "zod";
 import type { Picture } from "~/core/pictures";
-import { database, SignUp } from "../database/index.server";
+import { SignUp } from "../database/index.server";
+import { config, trustProxies } from "../config/index.server";
 import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
@@ -14,9 +15,13 @@ import { shopping } from "./shopping";
 
 export { contentOf } from "./pages";
 
-/** The first label of `larkspindle.localhost:4311`. */
-const hostLabel = (request: Request) =>
-  /^([a-z0-9-]{1,40})\.[a-z0-9.-]+(?::\d+)?$/i.exec(request.headers.host ?? "")?.[1]?.toLowerCase();
+/** The shop's name in a request's host name: the first label of `larkspindle.localhost`, and of no other domain. */
+function hostLabel(request: Request): string | undefined {
+  const [, domain = ""] = /^https?:\/\/\{shop\}\.([^:]+)/.exec(config().shopOrigin) ?? [];
+  const host = (request.headers.host ?? "").toLowerCase().replace(/:\d+$/, "");
+  const label = host.endsWith(`.${domain}`) ? host.slice(0, -domain.length - 1) : "";
+  return /^[a-z0-9-]{1,40}$/.test(label) ? label : undefined;
+}
 
 const signUpSchema = z.object({ address: z.string().trim().toLowerCase().max(254).pipe(z.email()) });
 
@@ -34,6 +39,7 @@ export function storefront(): Express {
   const app = express();
   app.disable("x-powered-by");
   app.set("etag", false);
+  trustProxies(app);
   app.use(
     helmet({
       contentSecurityPolicy: false,
@@ -88,11 +94,11 @@ export function storefront(): Express {
     response.type("image/png").send(png);
   });
 
-  app.get("/robots.txt", (request, response) => {
-    response.type("text/plain").send(`User-agent: *\nAllow: /\nSitemap: ${originOf(request)}/sitemap.xml\n`);
+  app.get("/robots.txt", (_request, response) => {
+    response.type("text/plain").send(`User-agent: *\nAllow: /\nSitemap: ${originOf(response)}/sitemap.xml\n`);
   });
-  app.get("/sitemap.xml", async (request, response, next) => {
-    const map = await sitemapOf(shopOf(response), originOf(request));
+  app.get("/sitemap.xml", async (_request, response, next) => {
+    const map = await sitemapOf(shopOf(response), originOf(response));
     if (!map) return next();
     response.type("application/xml").send(map);
   });
@@ -106,17 +112,16 @@ export function storefront(): Express {
         return void response
           .status(status)
           .json({ ok: status === 200, text: status === 200 ? said.text : `${said.title}. ${said.text}` });
-      const page = await messagePage(shop, said.title, said.text, status, originOf(request));
+      const page = await messagePage(shop, said.title, said.text, status, originOf(response));
       if (page) send(request, response, page, "no-store");
       else response.status(404).end();
     };
-    if (!fromHere(request))
+    if (!fromHere(request, response))
       return answer(403, { title: "That came from another site", text: "Please sign up on this shop’s own page." });
     if (!mayPost(`${shop.id} ${request.ip ?? ""}`))
       return answer(429, { title: "That was a little too often", text: "Please try again in a minute." });
     const input = signUpSchema.safeParse(request.body ?? {});
     if (!input.success) return answer(422, NOT_AN_ADDRESS);
-    database();
     await SignUp.upsert({ shopId: shop.id, address: input.data.address, createdAt: new Date() });
     return answer(200, THANKS);
   });
@@ -124,8 +129,8 @@ export function storefront(): Express {
   app.use(shopping());
 
   app.get("/{*path}", async (request, response) => {
-    const query = new URL(request.url, originOf(request)).searchParams;
-    const page = await pageAt(shopOf(response), request.path, query, originOf(request));
+    const query = new URL(request.url, originOf(response)).searchParams;
+    const page = await pageAt(shopOf(response), request.path, query, originOf(response));
     if (page) return send(request, response, page);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response

@@ -1,4 +1,5 @@
 import type { Request, Response } from "express";
+import { shopOrigin } from "../config/index.server";
 import type { Shop } from "../shops/index.server";
 import type { ServedPage } from "./pages";
 
@@ -7,12 +8,13 @@ export type Locals = { shop: Shop };
 /** The shop at whose address a request came. */
 export const shopOf = (response: Response): Shop => (response.locals as Locals).shop;
 
-export const originOf = (request: Request): string => `${request.protocol}://${request.headers.host ?? ""}`;
+/** The address at which browsers see the shop, without a slash at the end. */
+export const originOf = (response: Response): string => shopOrigin(shopOf(response).host);
 
 /** Whether a form was sent from the shop's own page; browsers say so for every POST. */
-export const fromHere = (request: Request): boolean => {
+export const fromHere = (request: Request, response: Response): boolean => {
   const { origin } = request.headers;
-  return origin === undefined || origin === originOf(request);
+  return origin === undefined || origin === originOf(response);
 };
 
 /** Sends a page, packed as the browser takes it, or says that the one it has is still good. */

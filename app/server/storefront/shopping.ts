@@ -23,7 +23,7 @@ const cookieOf = (request: Request, name: string): string | undefined =>
 
 /** The cart's secret is for the server alone; how much is in it, the header may say by script. */
 function setCart(request: Request, response: Response, id: string, count: number): void {
-  const same = `Path=/; SameSite=Lax; Max-Age=${CART_DAYS * 86_400}${request.secure ? "; Secure" : ""}`;
+  const same = `Path=/; SameSite=Lax; Max-Age=${CART_DAYS * 86_400}${originOf(response).startsWith("https:") ? "; Secure" : ""}`;
   response.append("Set-Cookie", `cart=${id}; HttpOnly; ${same}`);
   response.append("Set-Cookie", `items=${count}; ${same}`);
 }
@@ -54,12 +54,12 @@ export function shopping(): Router {
       response.status(status).json({ ok: status === 200, text: status === 200 ? text : text || title });
       return;
     }
-    const page = await messagePage(shopOf(response), title, text, status, originOf(request));
+    const page = await messagePage(shopOf(response), title, text, status, originOf(response));
     if (page) send(request, response, page, "no-store");
     else response.status(404).end();
   };
   const guard = (may: (key: string) => boolean) => (request: Request, response: Response, next: () => void) => {
-    if (!fromHere(request))
+    if (!fromHere(request, response))
       return void answer(request, response, 403, "That came from another site", "Please use this shop’s own page.");
     if (!may(`${shopOf(response).id} ${request.ip ?? ""}`))
       return void answer(request, response, 429, "That was a little too often", "Please try again in a minute.");
@@ -75,7 +75,7 @@ export function shopping(): Router {
     send(
       request,
       response,
-      drawn(200, { page: "cart", lines, ...(said ? { said } : {}) }, content, originOf(request)),
+      drawn(200, { page: "cart", lines, ...(said ? { said } : {}) }, content, originOf(response)),
       "no-store",
     );
   });

@@ -1,31 +1,16 @@
 import type { Transaction as DbTransaction } from "sequelize";
-import { z } from "zod";
+import type { VersionHead } from "~/core/protocol";
 import { newId, sameJson, type PageDocument, type Draft } from "~/core/document";
-import { readDocument } from "~/core/schema";
-import { atomically, database, DraftPart, PageVersion, ShopRow } from "../database/index.server";
+import { readPage } from "~/kinds/reading";
+import { atomically, DraftPart, lockState, PageVersion } from "../database/index.server";
 
 /** The most versions that are kept of one page by hand; those of publications stay. */
 const MOST_BY_HAND = 100;
 /** The most that are listed. */
 const MOST_LISTED = 200;
 
-export type VersionHead = {
-  readonly id: string;
-  readonly name: string;
-  /** The number of the publication that made it; null for one that was asked for. */
-  readonly publication: number | null;
-  /** ISO 8601. */
-  readonly at: string;
-};
-
-export const keepVersionSchema = z.object({
-  part: z.string().min(1).max(40),
-  name: z.string().trim().min(1, "Give the version a name, so that you find it again.").max(80),
-});
-
 /** The versions of a page, latest first, without what is in them. */
 export async function versionsOf(shopId: string, part: string): Promise<readonly VersionHead[]> {
-  database();
   const rows = await PageVersion.findAll({
     where: { shopId, part },
     attributes: ["id", "name", "publication", "createdAt"],
@@ -45,10 +30,9 @@ export type ReadVersion =
 
 /** One version with what is in it, lifted to today's form. */
 export async function versionOf(shopId: string, id: string): Promise<ReadVersion> {
-  database();
   const row = await PageVersion.findOne({ where: { shopId, id } });
   if (!row) return { ok: false, why: "This version is no longer there." };
-  const read = readDocument(JSON.parse(row.body));
+  const read = readPage(JSON.parse(row.body));
   return read.ok ? { ok: true, document: read.document } : { ok: false, why: read.why };
 }
 
@@ -58,11 +42,10 @@ export type KeptVersion =
 /** Puts a page aside as the server has it now, under a name. */
 export async function keepPageVersion(
   shopId: string,
-  { part, name }: z.infer<typeof keepVersionSchema>,
+  { part, name }: { readonly part: string; readonly name: string },
 ): Promise<KeptVersion> {
-  database();
   return atomically(async (transaction): Promise<KeptVersion> => {
-    await ShopRow.findByPk(shopId, { transaction, lock: true, rejectOnEmpty: true });
+    await lockState(shopId, "versions", transaction);
     const page = await DraftPart.findOne({ where: { shopId, part }, transaction });
     if (!page || part === "look") return { ok: false, why: "This page is no longer there." };
     const byHand = await PageVersion.count({ where: { shopId, part, publication: null }, transaction });
@@ -78,7 +61,6 @@ export async function keepPageVersion(
 
 /** Removes a version that was kept by hand; those of publications are the shop's history and stay. */
 export async function removePageVersion(shopId: string, id: string): Promise<boolean> {
-  database();
   return (await PageVersion.destroy({ where: { shopId, id, publication: null } })) > 0;
 }
 

@@ -1,11 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { restorePage, setProp, type Outcome } from "~/core/commands";
 import { applyAll } from "~/core/operations";
-import { keep, loadDraft } from "../drafts/index.server";
+import { loadDraft } from "../drafts/index.server";
+import { keep } from "../fixtures/keeping";
 import { DraftPart, PageVersion } from "../database/index.server";
 import { ownerWithShop } from "../fixtures/owner";
 import { pendingChanges, publish } from "../publishing/index.server";
-import { keepPageVersion, keepVersionSchema, removePageVersion, versionOf, versionsOf } from "./index.server";
+import { keepVersion } from "~/core/protocol";
+import { keepPageVersion, removePageVersion, versionOf, versionsOf } from "./index.server";
 
 const made = (outcome: Outcome) => {
   if (!outcome.ok) throw new Error(outcome.why);
@@ -81,7 +83,7 @@ describe("versions of a page", () => {
 
   it("say why not: no name, no such page, not a page, damaged or newer than this program", async () => {
     const { shop } = await ownerWithShop();
-    expect(keepVersionSchema.safeParse({ part: "home", name: "  " }).success).toBe(false);
+    expect(keepVersion.input.safeParse({ part: "home", name: "  " }).success).toBe(false);
     expect(await keepPageVersion(shop.id, { part: "nowhere", name: "x" })).toMatchObject({ ok: false });
     expect(await keepPageVersion(shop.id, { part: "look", name: "x" })).toMatchObject({ ok: false });
     await keepPageVersion(shop.id, { part: "home", name: "x" });

@@ -1,4 +1,4 @@
-import { pathTo, type Draft, type Part } from "~/core/document";
+import { pathTo, type Draft, type Part, type Place } from "~/core/document";
 import { accepts, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
 
 /** A part of a page and what it stands in. */
@@ -40,13 +40,10 @@ export function placeName(draft: Draft, parent: string): string {
   return `${small(nameOf(part.node))} in ${placeName(draft, part.path.at(-2)!.id)}`;
 }
 
-/** A place that can take a part. */
-export type SlotPlace = { readonly parent: string; readonly slot: string; readonly index: number };
-
 const ORDINALS = ["1st", "2nd", "3rd", "4th", "5th", "6th", "7th"];
 
 /** Says what dropping at a place will do before it is done. `moving`: the part that is moved, if it is on a page already. */
-export function partDropWords(draft: Draft, { parent, slot, index }: SlotPlace, moving: string | undefined): string {
+export function partDropWords(draft: Draft, { parent, slot, index }: Place, moving: string | undefined): string {
   const part = partAt(draft, parent);
   const inside = part?.node.slots[slot] ?? [];
   const own = inside.findIndex((n) => n.id === moving);
@@ -72,8 +69,8 @@ export function placesFor(
   draft: Draft,
   page: string,
   part: Part,
-): readonly { readonly place: SlotPlace; readonly words: string }[] {
-  const found: { place: SlotPlace; words: string }[] = [];
+): readonly { readonly place: Place; readonly words: string }[] {
+  const found: { place: Place; words: string }[] = [];
   const enter = (node: Part) => {
     if (node.id === part.id) return;
     for (const slot of ["columns", "widgets", "inside"]) {
@@ -91,7 +88,7 @@ export function placesFor(
 }
 
 /** Where a new widget goes when nobody says: after the selected one, into the selected column, or into the selected section. */
-export function placeForWidget(draft: Draft, selected: string | null, widget: Part): SlotPlace | undefined {
+export function placeForWidget(draft: Draft, selected: string | null, widget: Part): Place | undefined {
   const part = selected ? partAt(draft, selected) : undefined;
   const document = part && draft.documents[part.document];
   if (!part || !document || strangerIn(document, widget)) return undefined;

@@ -1,8 +1,9 @@
 // @vitest-environment jsdom
 import { afterEach, describe, expect, it } from "vitest";
-import { findNode, type Part } from "~/core/document";
+import { findNode, type Draft, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { KINDS, makeNode, type Field } from "~/kinds";
+import { firstLayouts } from "~/kinds/layouts";
 import { contentWith, goods } from "~/render/fixtures/content";
 import { useStudio } from "../keeping";
 import { mount, studioOf } from "../fixtures/mount";
@@ -14,18 +15,28 @@ afterEach(async () => {
   end = undefined;
 });
 
-/** The controls of some fields of a part, that stands in a home page and follows what becomes of it. */
+/** A draft with a part on a page where its kind makes sense: the home page, or a layout. */
+function draftWith(node: Part): { draft: Draft; page: string } {
+  const sort = KINDS.get(node.kind)!.definition.only?.[0];
+  if (!sort) return { draft: contentWith([node]).draft, page: "home" };
+  const { draft } = contentWith([]);
+  const layout = firstLayouts()[sort];
+  const holding = { ...layout, root: { ...layout.root, slots: { main: [node] } } };
+  return { draft: { ...draft, documents: { ...draft.documents, [sort]: holding } }, page: sort };
+}
+
+/** The controls of some fields of a part, that stands on a page and follows what becomes of it. */
 async function controls(node: Part, keys?: readonly string[], of: Goods = goods) {
-  const home = contentWith([node]).draft;
-  const store = studioOf({ draft: home, goods: of });
+  const { draft, page } = draftWith(node);
+  const store = studioOf({ draft, goods: of });
   const fields = KINDS.get(node.kind)!.definition.fields.filter((f) => !keys || keys.includes(f.key));
   function Panel() {
-    const now = useStudio((s) => findNode(s.draft.documents.home!.root, node.id))!;
+    const now = useStudio((s) => findNode(s.draft.documents[page]!.root, node.id))!;
     return fields.map((field) => <FieldControl key={field.key} node={now} field={field} path={[field.key]} />);
   }
   const mounted = await mount(<Panel />, store);
   end = mounted.end;
-  const props = () => findNode(store.getState().draft.documents.home!.root, node.id)!.props;
+  const props = () => findNode(store.getState().draft.documents[page]!.root, node.id)!.props;
   const last = () => store.getState().history.past.at(-1)?.label;
   return { ...mounted, fields, props, last };
 }

@@ -1,12 +1,11 @@
 import { Box, Button } from "@mui/material";
-import { Redo2, Undo2 } from "lucide-react";
-import { useCallback } from "react";
+import { useCallback, useEffect } from "react";
 import { NavLink, Outlet } from "react-router";
 import { useStudio } from "../keeping";
-import { IconAction, INK, useKeys } from "../ui";
+import { INK } from "../ui";
 import { useChange, useSay, type GoodsData } from "./data";
 
-/** The Goods area: its parts, its own undo, and whatever of it is open. */
+/** The Goods area: its parts, what undo does there, and whatever of it is open. */
 export function GoodsArea({ data }: { data: GoodsData }) {
   const shop = useStudio((s) => s.shop.id);
   const { send, isBusy } = useChange();
@@ -15,16 +14,24 @@ export function GoodsArea({ data }: { data: GoodsData }) {
   const step = useCallback(
     async (intent: "undo" | "redo") => {
       const answer = await send({ intent });
-      if (answer.ok && !answer.label) return;
-      say(answer, intent === "undo" ? `Taken back: ${answer.label}` : `Done again: ${answer.label}`);
+      const label = answer.ok ? answer.value.label : "";
+      if (label === null) return;
+      say(answer, intent === "undo" ? `Taken back: ${label}` : `Done again: ${label}`);
     },
     [send, say],
   );
   const { undo, redo } = data.steps;
-  useKeys({
-    "ctrl+z": () => undo && void step("undo"),
-    "ctrl+shift+z": () => redo && void step("redo"),
-  });
+  const setAreaSteps = useStudio((s) => s.setAreaSteps);
+  // The undo of the bar is that of goods here: one pair of buttons, and one thing that they do.
+  useEffect(() => {
+    setAreaSteps({
+      area: "Goods",
+      undo: isBusy ? null : undo,
+      redo: isBusy ? null : redo,
+      step: (direction) => void step(direction),
+    });
+    return () => setAreaSteps(null);
+  }, [setAreaSteps, undo, redo, isBusy, step]);
   const parts: readonly (readonly [label: string, path: string, count?: number])[] = [
     ["Products", ""],
     ["Collections", "/collections"],
@@ -74,21 +81,6 @@ export function GoodsArea({ data }: { data: GoodsData }) {
             </Button>
           ))}
         </Box>
-        <Box sx={{ flex: 1 }} />
-        <IconAction
-          label={undo ? `Undo in Goods: ${undo}` : "Nothing to undo in Goods"}
-          keys="Ctrl+Z"
-          icon={Undo2}
-          disabled={!undo || isBusy}
-          onClick={() => void step("undo")}
-        />
-        <IconAction
-          label={redo ? `Redo in Goods: ${redo}` : "Nothing to redo in Goods"}
-          keys="Ctrl+Shift+Z"
-          icon={Redo2}
-          disabled={!redo || isBusy}
-          onClick={() => void step("redo")}
-        />
       </Box>
       <Outlet context={data} />
     </Box>

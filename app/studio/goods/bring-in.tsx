@@ -181,6 +181,7 @@ function Lines({ plan }: { plan: ImportPlan }) {
 /** Brings goods in from a CSV file or a workbook: what was understood, put right, and then all of it in one step. */
 export function BringIn() {
   const shop = useStudio((s) => s.shop.id);
+  const client = useStudio((s) => s.client);
   const { revalidate } = useRevalidator();
   const input = useRef<HTMLInputElement>(null);
   const zip = useRef<HTMLInputElement>(null);
@@ -206,28 +207,13 @@ export function BringIn() {
     const mine = ++asked.current;
     setReading(true);
     setTold(null);
-    try {
-      const answer = await fetch(`/s/${shop}/goods/bring-in`, {
-        method: "POST",
-        body: bodyFor("plan", chosen, choice),
-      });
-      if (mine !== asked.current) return;
-      if (answer.status === 413 || answer.status === 411) {
-        setPlan(null);
-        setTold({ step: "refused", why: await answer.text() });
-        return;
-      }
-      const said = (await answer.json()) as Told;
-      if (said.step === "planned") setPlan(said);
-      else {
-        setPlan(null);
-        setTold(said);
-      }
-    } catch {
-      if (mine === asked.current) setTold({ step: "refused", why: UNREACHED });
-    } finally {
-      if (mine === asked.current) setReading(false);
-    }
+    const reply = await client.upload("goods/bring-in", bodyFor("plan", chosen, choice));
+    // Another file, or another meaning of a column, has been chosen since.
+    if (mine !== asked.current) return;
+    setReading(false);
+    const said: Told = reply.ok ? (reply.value as Told) : { step: "refused", why: reply.why };
+    setPlan(said.step === "planned" ? said : null);
+    if (said.step !== "planned") setTold(said);
   };
   const choose = (chosen: File) => {
     setFile(chosen);
@@ -240,37 +226,15 @@ export function BringIn() {
     const abort = new AbortController();
     stop.current = abort;
     setTold({ step: "lines", at: 0, of: 0 });
-    let last: Told = { step: "refused", why: UNREACHED };
-    try {
-      const answer = await fetch(`/s/${shop}/goods/bring-in`, {
-        method: "POST",
-        body: bodyFor("import", file, columns),
-        signal: abort.signal,
-      });
-      if (!answer.headers.get("Content-Type")?.includes("ndjson")) {
-        last =
-          answer.ok || answer.status === 422
-            ? ((await answer.json()) as Told)
-            : { step: "refused", why: await answer.text() };
-      } else {
-        const reader = answer.body!.pipeThrough(new TextDecoderStream()).getReader();
-        let rest = "";
-        for (let { done, value } = await reader.read(); !done; { done, value } = await reader.read()) {
-          const lines = (rest + value).split("\n");
-          rest = lines.pop()!;
-          for (const line of lines) {
-            if (!line) continue;
-            last = JSON.parse(line) as Told;
-            setTold(last);
-          }
-        }
-      }
-    } catch {
-      if (abort.signal.aborted) last = { step: "stopped" };
-    }
+    const heard: { last: Told } = { last: { step: "refused", why: UNREACHED } };
+    const hear = (line: unknown) => setTold((heard.last = line as Told));
+    const reply = await client.follow("goods/bring-in", bodyFor("import", file, columns), hear, {
+      signal: abort.signal,
+    });
+    if (!reply.ok) heard.last = reply.code === "stopped" ? { step: "stopped" } : { step: "refused", why: reply.why };
     stop.current = null;
-    setTold(last);
-    if (last.step === "done") {
+    setTold(heard.last);
+    if (heard.last.step === "done") {
       setPlan(null);
       setFile(null);
       setArchive(null);

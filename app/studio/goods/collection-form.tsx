@@ -126,12 +126,12 @@ export function CollectionForm({
       members: collection.rules ? null : members,
     });
     if (!answer.ok) {
-      setProblems(answer.problems ?? []);
-      if (!answer.problems?.[0]?.path) say(answer);
+      setProblems(answer.problems);
+      if (!answer.problems[0]?.path) say(answer);
       return;
     }
     say(answer, isNew ? "Collection added." : "Kept. The shop shows it now.");
-    onDone(answer.id ?? null);
+    onDone(answer.value.id ?? null);
   };
   const general = problems.filter((p) => !["title", "slug", "parent", "description"].includes(p.path));
   return (

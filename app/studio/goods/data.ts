@@ -1,6 +1,8 @@
 import { useCallback, useState } from "react";
 import { useOutletContext, useRevalidator } from "react-router";
-import type { GoodsSettings, Review, StoredCollection, StoredProduct } from "~/core/goods";
+import type { GoodsRequest, GoodsSettings, Review, StoredCollection, StoredProduct } from "~/core/goods";
+import { changeGoods } from "~/core/protocol";
+import type { Reply } from "../client";
 import { useStudio, useStudioStore } from "../keeping";
 
 /** Everything of the Goods area, as the server has it. */
@@ -16,51 +18,34 @@ export type GoodsData = {
 
 export const useGoods = (): GoodsData => useOutletContext<GoodsData>();
 
-export type Problem = { readonly path: string; readonly why: string };
-export type Answer = {
-  readonly ok: boolean;
-  readonly problems?: readonly Problem[];
-  readonly code?: string;
-  readonly id?: string;
-  readonly label?: string | null;
-  readonly count?: number;
-  readonly product?: StoredProduct;
-};
-
-const UNREACHED: Answer = {
-  ok: false,
-  problems: [{ path: "", why: "That did not reach the server. What you wrote is still here; try again in a moment." }],
-};
+export type { Problem } from "~/core/protocol";
+export type Answer = Reply<{
+  readonly id?: string | undefined;
+  readonly count?: number | undefined;
+  readonly label?: string | null | undefined;
+  readonly product?: StoredProduct | undefined;
+}>;
 
 /** Sends a change of goods, and loads what it made of them. */
-export function useChange(): { readonly send: (change: object) => Promise<Answer>; readonly isBusy: boolean } {
-  const shop = useStudio((s) => s.shop.id);
+export function useChange(): {
+  readonly send: (change: GoodsRequest) => Promise<Answer>;
+  readonly isBusy: boolean;
+} {
+  const client = useStudio((s) => s.client);
   const { revalidate } = useRevalidator();
   const [busy, setBusy] = useState(0);
   const send = useCallback(
-    async (change: object): Promise<Answer> => {
+    async (change: GoodsRequest): Promise<Answer> => {
       setBusy((n) => n + 1);
       try {
-        const answer = await fetch(`/s/${shop}/goods/change`, {
-          method: "POST",
-          headers: { "Content-Type": "application/json" },
-          body: JSON.stringify(change),
-        });
-        if (answer.status === 401)
-          return {
-            ok: false,
-            problems: [{ path: "", why: "You are signed out. Sign in in another tab, and try again here." }],
-          };
-        const said = (await answer.json()) as Answer;
-        if (said.ok) await revalidate();
-        return said;
-      } catch {
-        return UNREACHED;
+        const answer = await client.ask(changeGoods, change);
+        if (answer.ok) await revalidate();
+        return answer;
       } finally {
         setBusy((n) => n - 1);
       }
     },
-    [shop, revalidate],
+    [client, revalidate],
   );
   return { send, isBusy: busy > 0 };
 }
@@ -72,7 +57,7 @@ export function useSay(): (answer: Answer, good?: string) => boolean {
     (answer, good) => {
       if (answer.ok) {
         if (good) store.getState().say(good);
-      } else store.getState().say(answer.problems?.[0]?.why ?? "That could not be done.", "problem");
+      } else store.getState().say(answer.problems[0]?.why ?? answer.why, "problem");
       return answer.ok;
     },
     [store],

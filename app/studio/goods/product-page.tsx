@@ -143,23 +143,25 @@ function ProductForm({ id }: { id: string }) {
       version: over ? null : version,
       product: inputOf(product),
     });
-    if (answer.ok && answer.product) {
+    const kept = answer.ok ? answer.value.product : undefined;
+    if (kept) {
       setProblems([]);
       setMovedOn(false);
       localStorage.removeItem(key);
       say(answer, known ? "Kept. The shop shows it now." : "Added to the shop.");
       if (!known) {
         leaving.current = true;
-        void navigate(`/s/${shop.id}/goods/p/${answer.product.id}`, { replace: true });
+        void navigate(`/s/${shop.id}/goods/p/${kept.id}`, { replace: true });
       } else {
-        setProduct(answer.product);
-        setVersion(answer.product.version);
+        setProduct(kept);
+        setVersion(kept.version);
       }
       return;
     }
-    if (answer.code === "moved-on") return setMovedOn(true);
-    setProblems(answer.problems ?? []);
-    if (!answer.problems?.[0]?.path) say(answer);
+    if (answer.ok) return;
+    if (answer.code === "behind") return setMovedOn(true);
+    setProblems(answer.problems);
+    if (!answer.problems[0]?.path) say(answer);
   };
 
   const margin = marginOf(product.price, product.cost);

@@ -2,6 +2,7 @@ import { Box, Button, TextField, Typography } from "@mui/material";
 import { Film, ImagePlus } from "lucide-react";
 import { useRef, useState } from "react";
 import { useFetcher } from "react-router";
+import { z } from "zod";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
@@ -42,10 +43,12 @@ function AltText({ picture }: { picture: Picture }) {
   );
 }
 
+const filmTaken = z.object({ ok: z.literal(true), file: z.string() });
+
 /** Pictures and a film, in the order in which the shop shows them. */
 export function ProductPictures({ product, set }: FormPart) {
   const pictures = useStudio((s) => s.pictures);
-  const shop = useStudio((s) => s.shop.id);
+  const client = useStudio((s) => s.client);
   const [choosing, setChoosing] = useState(false);
   const [open, setOpen] = useState<string | null>(null);
   const [film, setFilm] = useState<string | null>(null);
@@ -68,16 +71,13 @@ export function ProductPictures({ product, set }: FormPart) {
     setFilm(file.name);
     const body = new FormData();
     body.append("film", file, file.name);
-    try {
-      const answer = await fetch(`/s/${shop}/film`, { method: "POST", body });
-      const said = (await answer.json()) as { ok: boolean; file?: string; why?: string };
-      if (said.ok && said.file) set({ video: { file: said.file, after: Math.min(1, product.pictures.length) } });
-      else setProblem(said.why ?? "The film could not be taken in.");
-    } catch {
+    const reply = await client.upload("film", body);
+    setFilm(null);
+    const said = filmTaken.safeParse(reply.ok ? reply.value : undefined);
+    if (said.success) set({ video: { file: said.data.file, after: Math.min(1, product.pictures.length) } });
+    else if (reply.ok || reply.code === "unreached")
       setProblem("The film did not arrive. Check the connection and try again.");
-    } finally {
-      setFilm(null);
-    }
+    else setProblem(reply.why);
   };
   const chosen = pictures.find((p) => p.id === open);
   return (

@@ -60,8 +60,9 @@ export function BulkDialog({
     const change = set();
     if (typeof change === "string") return setProblem(change);
     const answer = await send({ intent: "bulk", change: { ids, set: change } });
-    if (!answer.ok) return setProblem(answer.problems?.[0]?.why ?? "That could not be done.");
-    say(answer, `${answer.count === 1 ? "1 product" : `${answer.count} products`} changed. Ctrl+Z takes it back.`);
+    if (!answer.ok) return setProblem(answer.problems[0]?.why ?? answer.why);
+    const { count } = answer.value;
+    say(answer, `${count === 1 ? "1 product" : `${count} products`} changed. Ctrl+Z takes it back.`);
     onClose(true);
   };
   const chosen = products.filter((p) => ids.includes(p.id));

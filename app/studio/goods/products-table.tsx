@@ -3,7 +3,14 @@ import { DataGrid, type GridRowSelectionModel } from "@mui/x-data-grid";
 import { Archive, ArchiveRestore, Copy, Download, FileUp, Plus } from "lucide-react";
 import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
-import { AVAILABILITIES, AVAILABILITY_WORDS, isInCollection, stateOf, type StoredProduct } from "~/core/goods";
+import {
+  AVAILABILITIES,
+  AVAILABILITY_WORDS,
+  isInCollection,
+  stateOf,
+  type GoodsRequest,
+  type StoredProduct,
+} from "~/core/goods";
 import { parseMoney } from "~/core/money";
 import { useStudio } from "../keeping";
 import { Blank, FindField, INK, pageNonce } from "../ui";
@@ -104,7 +111,7 @@ export function ProductsTable() {
     }
     if (Object.keys(change).length === 0) return old;
     const answer = await send({ intent: "bulk", change: { ids: [old.id], set: change } });
-    if (!answer.ok) throw new Error(answer.problems?.[0]?.why ?? "That could not be done.");
+    if (!answer.ok) throw new Error(answer.problems[0]?.why ?? answer.why);
     return { ...old, ...change } as StoredProduct;
   };
 
@@ -115,7 +122,7 @@ export function ProductsTable() {
         : rows.filter((r) => !selected.ids.has(r.id)).map((r) => r.id),
     [selected, rows],
   );
-  const many = async (change: object, good: string) => {
+  const many = async (change: GoodsRequest, good: string) => {
     if (say(await send(change), good)) setSelected(NONE);
   };
   const countWords = ids.length === 1 ? "1 product" : `${ids.length} products`;
@@ -231,9 +238,9 @@ export function ProductsTable() {
               startIcon={<Copy size={15} aria-hidden />}
               disabled={isBusy}
               onClick={async () => {
-                const answer = await send({ intent: "duplicate", id: ids[0] });
-                if (say(answer, "Duplicated. The copy is archived until you are done with it."))
-                  void navigate(`/s/${shop}/goods/p/${answer.id}`);
+                const answer = await send({ intent: "duplicate", id: ids[0]! });
+                say(answer, "Duplicated. The copy is archived until you are done with it.");
+                if (answer.ok) void navigate(`/s/${shop}/goods/p/${answer.value.id}`);
               }}
             >
               Duplicate

@@ -134,7 +134,7 @@ type Planned = {
 };
 
 function BringReviews() {
-  const shop = useStudio((s) => s.shop.id);
+  const client = useStudio((s) => s.client);
   const { revalidate } = useRevalidator();
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File | null>(null);
@@ -144,14 +144,8 @@ function BringReviews() {
     const body = new FormData();
     body.append("intent", intent);
     body.append("file", chosen, chosen.name);
-    try {
-      return (await (await fetch(`/s/${shop}/goods/bring-in`, { method: "POST", body })).json()) as Record<
-        string,
-        unknown
-      >;
-    } catch {
-      return { step: "refused", why: "The file did not reach the server. Try again in a moment." };
-    }
+    const reply = await client.upload("goods/bring-in", body);
+    return reply.ok ? (reply.value as Record<string, unknown>) : { step: "refused", why: reply.why };
   };
   const choose = async (chosen: File) => {
     setSaid(null);

@@ -31,8 +31,8 @@ export function WordsPage() {
   const isDirty = !sameJson(words, settings.words) || !sameJson(full, settings.synonyms);
   const keep = async () => {
     const answer = await send({ intent: "settings", settings: { words, synonyms: full } });
-    setProblem(answer.ok ? null : (answer.problems?.[0]?.why ?? "That could not be kept."));
-    say(answer.ok ? answer : { ok: true }, answer.ok ? "Kept. The shop says it now." : undefined);
+    setProblem(answer.ok ? null : (answer.problems[0]?.why ?? answer.why));
+    if (answer.ok) say(answer, "Kept. The shop says it now.");
   };
   const set = (state: Availability, text: string) => {
     const { [state]: _old, ...rest } = words;

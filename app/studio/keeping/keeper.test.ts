@@ -1,13 +1,13 @@
 // @vitest-environment jsdom
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { setBrand, setProp, setShown, type Transaction } from "~/core/commands";
+import { removeNodes, setBrand, setProp, setShown, type Transaction } from "~/core/commands";
 import { contentWith, everySection } from "~/render/fixtures/content";
 import { createStudioStore, startKeeper, type Keeper, type StudioStore } from ".";
 
 const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
 const hero = main[0]!;
 
-type Sent = { base: number; transactions: Transaction[] };
+type Sent = { base: number; tab: string; transactions: Transaction[] };
 
 /** A server as the keeper sees it: what it was sent, and what it answers next. */
 class FakeServer {
@@ -15,9 +15,15 @@ class FakeServer {
   readonly answers: (() => Promise<Response>)[] = [];
   seq = 5;
 
+  /** What it says it has already, when it is asked. */
+  known: string[] = [];
+  others: { who: string; place: string; tab: string }[] = [];
+
   readonly fetch = vi.fn(async (_address: unknown, init?: RequestInit): Promise<Response> => {
-    if (init?.method !== "POST") return Response.json({ seq: this.seq, missed: [] });
-    const sent = JSON.parse(String(init.body)) as Sent;
+    if (init?.method !== "POST") return Response.json({ seq: this.seq, missed: [], others: this.others });
+    const sent = JSON.parse(String(init.body)) as Sent | { known: string[] } | { leave: string };
+    if ("leave" in sent) return Response.json({ ok: true });
+    if ("known" in sent) return Response.json({ known: sent.known.filter((id) => this.known.includes(id)) });
     this.sent.push(sent);
     const next = this.answers.shift();
     if (next) return next();
@@ -25,6 +31,9 @@ class FakeServer {
     return Response.json({ ok: true, seq: this.seq });
   });
 }
+
+const refused = (transaction: string, why: string) =>
+  Response.json({ ok: false, code: "refused", why, transaction }, { status: 422 });
 
 function fakeLocks(): void {
   const held = new Set<string>();
@@ -153,7 +162,7 @@ describe("keeping", () => {
     const other = studio();
     other.getState().run(setBrand(other.getState().draft, "corners", "soft"));
     const missed = other.getState().pending;
-    server.answers.push(async () => Response.json({ ok: false, code: "behind", seq: 6, missed }));
+    server.answers.push(async () => Response.json({ ok: false, code: "behind", seq: 6, missed }, { status: 409 }));
     type(store, "Mine");
     await vi.advanceTimersByTimeAsync(400);
     expect(server.sent.map((s) => s.base)).toEqual([5, 6]);
@@ -163,20 +172,112 @@ describe("keeping", () => {
     expect(store.getState().said?.text).toBe("Changes from another tab are in.");
   });
 
-  it("lets go of one change that is refused, says why, and keeps the others", async () => {
+  it("puts one change that is refused aside, says why, and keeps the others", async () => {
     const store = studio();
     await keep(store);
     type(store, "Refused");
     const [first] = store.getState().pending;
     store.getState().run(setShown(store.getState().draft, [main[1]!.id], false, "Goods"));
-    server.answers.push(async () =>
-      Response.json({ ok: false, code: "refused", why: "Not like that.", transaction: first!.id }),
-    );
+    server.answers.push(async () => refused(first!.id, "Not like that."));
     await vi.advanceTimersByTimeAsync(400);
     expect(heading(store)).toBe(hero.props.heading);
     expect(store.getState().draft.documents.home!.root.slots.main![1]!.shown).toBe(false);
-    expect(store.getState().pending).toEqual([]);
-    expect(store.getState().said?.text).toBe("One change could not be kept: Not like that.");
+    expect(store.getState()).toMatchObject({ pending: [], keep: "kept" });
+    expect(store.getState().aside).toEqual([{ transaction: first, why: "Not like that." }]);
+    expect(store.getState().history.past.map((s) => s.label)).toEqual(["Goods not shown yet"]);
+    expect(store.getState().said?.text).toContain("“Words changed in Hero” could not be kept: Not like that.");
+    // It is offered again, also after the tab was closed.
+    expect(stored()).toHaveLength(1);
+    fakeLocks();
+    const again = studio();
+    await keep(again);
+    await vi.advanceTimersByTimeAsync(10);
+    expect(again.getState().aside).toHaveLength(1);
+    expect(again.getState().tryAgain(first!.id)).toBeUndefined();
+    await vi.advanceTimersByTimeAsync(400);
+    expect(again.getState()).toMatchObject({ keep: "kept", pending: [], aside: [] });
+    expect(heading(again)).toBe("Refused");
+  });
+
+  it("finds out which of several changes is at fault when the answer does not say it, and the rest goes on", async () => {
+    const store = studio();
+    await keep(store);
+    const change = (node: (typeof main)[number]) => {
+      store.getState().select(node.id);
+      store.getState().run(setShown(store.getState().draft, [node.id], false, node.kind));
+    };
+    main.slice(0, 3).forEach(change);
+    const bad = store.getState().pending[1]!.id;
+    const large = async () => new Response("That is larger than 15 MB. Make it smaller first.", { status: 413 });
+    server.answers.push(large, async () => Response.json({ ok: true, seq: 6 }), large);
+    await vi.advanceTimersByTimeAsync(400);
+    expect(server.sent.map((s) => s.transactions.length)).toEqual([3, 1, 1, 1]);
+    expect(store.getState()).toMatchObject({ keep: "kept", pending: [] });
+    expect(store.getState().aside.map((a) => [a.transaction.id, a.why])).toEqual([
+      [bad, "That is larger than 15 MB. Make it smaller first."],
+    ]);
+  });
+
+  it("says which of its changes had nothing left to change, and does not undo what was not done", async () => {
+    const store = studio();
+    await keep(store);
+    const other = studio();
+    other.getState().run(removeNodes(other.getState().draft, [hero.id], "Hero"));
+    const missed = other.getState().pending;
+    server.answers.push(async () => Response.json({ ok: false, code: "behind", seq: 6, missed }, { status: 409 }));
+    type(store, "Into nothing");
+    await vi.advanceTimersByTimeAsync(400);
+    expect(store.getState()).toMatchObject({ keep: "kept", pending: [], base: 6 });
+    expect(store.getState().aside[0]).toMatchObject({ transaction: { label: "Words changed in Hero" } });
+    expect(store.getState().history.past).toEqual([]);
+    expect(store.getState().said?.text).toContain("could not be kept");
+  });
+
+  it("merges nothing into what was ever sent: an answer that was lost while a hand drags loses nothing", async () => {
+    const store = studio();
+    await keep(store);
+    let stored: Transaction[] = [];
+    server.answers.push(async () => {
+      stored = server.sent[0]!.transactions;
+      return Promise.reject(new TypeError("the answer is lost"));
+    });
+    const drag = (colour: string) => store.getState().run(setBrand(store.getState().draft, "colour", colour));
+    store.getState().hold(true);
+    drag("#111111");
+    await vi.advanceTimersByTimeAsync(400);
+    drag("#222222");
+    drag("#333333");
+    store.getState().hold(false);
+    await vi.advanceTimersByTimeAsync(2_000);
+    // The server has the first already, and skips it: what came later must be in a change of its own.
+    const later = server.sent[1]!.transactions.filter((t) => !stored.some((s) => s.id === t.id));
+    expect(later.flatMap((t) => t.operations).at(-1)).toMatchObject({ after: { is: "#333333" } });
+    expect(store.getState()).toMatchObject({ keep: "kept", pending: [] });
+    expect(store.getState().history.past).toHaveLength(1);
+    store.getState().undo();
+    expect(store.getState().draft.look.brand.colour).toBeUndefined();
+  });
+
+  it.each([500, 502, 503, 429, 403])("waits where the server answers %i, and tries again", async (status) => {
+    const store = studio();
+    await keep(store);
+    server.answers.push(async () => new Response("not now", { status }));
+    type(store, "Later");
+    await vi.advanceTimersByTimeAsync(400);
+    expect(store.getState()).toMatchObject({ keep: "waiting", aside: [] });
+    await vi.advanceTimersByTimeAsync(1_100);
+    expect(store.getState()).toMatchObject({ keep: "kept", pending: [] });
+  });
+
+  it("puts nothing aside where the shop is gone, and says so", async () => {
+    const store = studio();
+    await keep(store);
+    server.answers.push(async () => new Response("gone", { status: 404 }));
+    type(store, "Nowhere");
+    await vi.advanceTimersByTimeAsync(400);
+    expect(store.getState()).toMatchObject({ keep: "gone", aside: [] });
+    expect(store.getState().pending).toHaveLength(1);
+    expect(server.sent).toHaveLength(1);
   });
 });
 
@@ -204,8 +305,9 @@ describe("a tab that was closed or crashed", () => {
     const [gone, open] = [studio(), studio()];
     type(gone, "From a closed tab");
     open.getState().run(setBrand(open.getState().draft, "corners", "soft"));
+    // Earlier versions stored the changes alone.
     localStorage.setItem("zest.pending.shop1.closed", JSON.stringify(gone.getState().pending));
-    localStorage.setItem("zest.pending.shop1.open", JSON.stringify(open.getState().pending));
+    localStorage.setItem("zest.pending.shop1.open", JSON.stringify({ pending: open.getState().pending, aside: [] }));
     void navigator.locks.request("zest.tab.open", {}, () => new Promise<never>(() => {}));
 
     const next = studio();
@@ -214,6 +316,41 @@ describe("a tab that was closed or crashed", () => {
     expect(heading(next)).toBe("From a closed tab");
     expect(next.getState().draft.look.brand.corners).toBeUndefined();
     expect(localStorage.getItem("zest.pending.shop1.open")).not.toBeNull();
+  });
+
+  it("does not make a change twice that the server had stored before the tab was closed", async () => {
+    const gone = studio();
+    type(gone, "Stored already");
+    const { pending } = gone.getState();
+    localStorage.setItem("zest.pending.shop1.closed", JSON.stringify({ pending, aside: [] }));
+    server.known = pending.map((t) => t.id);
+    const next = studio();
+    await keep(next);
+    await vi.advanceTimersByTimeAsync(400);
+    expect(next.getState().pending).toEqual([]);
+    expect(server.sent).toEqual([]);
+    expect(stored()).toEqual([]);
+  });
+
+  it("keeps what it left until the server can be asked, and what is done meanwhile with it", async () => {
+    const gone = studio();
+    type(gone, "Left");
+    sessionStorage.setItem("zest.tab", "mine");
+    localStorage.setItem("zest.pending.shop1.mine", JSON.stringify({ pending: gone.getState().pending, aside: [] }));
+    const working = server.fetch.getMockImplementation()!;
+    server.fetch.mockImplementation(() => Promise.reject(new TypeError("no network")));
+    const store = studio();
+    await keep(store);
+    store.getState().run(setBrand(store.getState().draft, "corners", "soft"));
+    await vi.advanceTimersByTimeAsync(400);
+    const kept = JSON.parse(localStorage.getItem("zest.pending.shop1.mine")!) as { pending: Transaction[] };
+    expect(kept.pending).toHaveLength(2);
+    server.fetch.mockImplementation(working);
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(heading(store)).toBe("Left");
+    expect(store.getState()).toMatchObject({ keep: "kept", pending: [] });
+    expect(store.getState().draft.look.brand.corners).toBe("soft");
+    expect(stored()).toEqual([]);
   });
 
   it("is not led astray by storage that is damaged", async () => {

@@ -1,12 +1,26 @@
-import { z } from "zod";
-import { rebaseAll, remember, type Transaction } from "~/core/commands";
-import { newId } from "~/core/document";
-import { applyAll } from "~/core/operations";
-import { transactionSchema } from "~/core/schema";
-import { takeMissed, type StudioStore } from "./store";
+import {
+  adopt,
+  answered,
+  heard,
+  nextBatch,
+  putAside,
+  refusedSchema,
+  reloaded,
+  type Answer,
+  type Batch,
+  type Left,
+  type Met,
+} from "~/core/keeping";
+import { askForChanges, askForNews, behindSchema, sayLeave, sendChanges } from "~/core/protocol";
+import { MOST_SENT } from "~/core/schema";
+import type { Reply } from "../client";
+import { forgetLeft, readLeft, storeLeft, tabsWithLeft } from "./left";
+import { claimName, ifOrphaned } from "./names";
+import type { StudioStore } from "./store";
 
 // Changes go to the server a moment after they are made. Until it has confirmed them they also lie in this browser's
-// storage, so that a closed tab, a killed server or a lost network loses nothing.
+// storage, so that a closed tab, a killed server or a lost network loses nothing. What is done with each answer is decided in
+// `core/keeping`; here is when to ask, and what to do when nobody answers.
 
 const SEND_AFTER_MS = 350;
 const LONGEST_WAIT_MS = 15_000;
@@ -17,47 +31,6 @@ const LOOK_EVERY_MS = 5_000;
 const placeNow = () =>
   (new URLSearchParams(location.search).get("page") ?? location.pathname.split("/").at(-1) ?? "").slice(0, 40);
 
-type Answer =
-  | { ok: true; seq: number }
-  | { ok: false; code: "behind"; seq: number; missed: Transaction[] }
-  | { ok: false; code: "refused"; why: string; transaction: string };
-
-const prefix = (shop: string) => `zest.pending.${shop}.`;
-
-const readStored = (key: string): Transaction[] => {
-  try {
-    const parsed = z.array(transactionSchema).safeParse(JSON.parse(localStorage.getItem(key) ?? "[]"));
-    return parsed.success ? (parsed.data as Transaction[]) : [];
-  } catch {
-    return [];
-  }
-};
-
-/** Gives this tab a name that no other open tab has; it keeps it over a reload. Resolves once the name is held. */
-function claimName(): Promise<string> {
-  const wish = sessionStorage.getItem("zest.tab") ?? newId();
-  return new Promise((named) => {
-    const hold = (name: string, ifAvailable: boolean) =>
-      navigator.locks.request(`zest.tab.${name}`, { ifAvailable }, (lock) => {
-        if (!lock) {
-          // A duplicated tab copies the other one's name.
-          void hold(newId(), false);
-          return undefined;
-        }
-        sessionStorage.setItem("zest.tab", name);
-        named(name);
-        return new Promise<never>(() => {});
-      });
-    void hold(wish, true);
-  });
-}
-
-/** Runs `work` if no open tab has this name any more. */
-const ifOrphaned = (name: string, work: () => void) =>
-  navigator.locks.request(`zest.tab.${name}`, { ifAvailable: true }, (lock) => {
-    if (lock) work();
-  });
-
 export type Keeper = {
   /** Sends everything now; resolves to whether the server has it all. */
   readonly flush: () => Promise<boolean>;
@@ -66,9 +39,10 @@ export type Keeper = {
 
 /** Starts keeping the changes of a studio. */
 export function startKeeper(store: StudioStore): Keeper {
-  const { shop } = store.getState();
-  const address = `/s/${shop.id}/keep`;
+  const { shop, client } = store.getState();
   let tab: string | undefined;
+  /** What this tab had left before it was reloaded, until the server has said what of it is stored already. */
+  let notTakenUp: Left | undefined;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let running: Promise<boolean> | undefined;
   let failures = 0;
@@ -76,10 +50,10 @@ export function startKeeper(store: StudioStore): Keeper {
 
   const storeHere = () => {
     if (tab === undefined) return;
-    const { pending } = store.getState();
+    const { pending, aside } = store.getState();
+    const left = notTakenUp ?? { pending: [], aside: [] };
     try {
-      if (pending.length) localStorage.setItem(prefix(shop.id) + tab, JSON.stringify(pending));
-      else localStorage.removeItem(prefix(shop.id) + tab);
+      storeLeft(shop.id, tab, [...left.pending, ...pending], [...left.aside, ...aside]);
     } catch {
       store.getState().say("This browser’s storage is full. Keep this tab open until everything is kept.", "problem");
     }
@@ -91,64 +65,74 @@ export function startKeeper(store: StudioStore): Keeper {
     timer = setTimeout(() => void flush(), after);
   };
 
-  const take = (missed: readonly Transaction[], seq: number) => {
-    const { dropped, ...next } = takeMissed(store.getState(), missed, seq);
+  /** Takes a new state of the tab, and says what came of it. */
+  const take = ({ tab: next, aside, isNews }: Met) => {
     store.setState(next);
+    storeHere();
     const { say } = store.getState();
-    if (dropped)
-      say(`Changed in another tab meanwhile. ${dropped} of your changes had nothing left to change.`, "problem");
-    else say("Changes from another tab are in.");
+    const [first] = aside;
+    if (first) {
+      const many = aside.length > 1 ? ` and ${aside.length - 1} more` : "";
+      say(
+        `“${first.transaction.label}”${many} could not be kept: ${first.why} It is put aside, up beside Undo.`,
+        "problem",
+      );
+    } else if (isNews) say("Changes from another tab are in.");
   };
 
-  const settle = (answer: Answer, batch: readonly Transaction[]) => {
-    const state = store.getState();
-    if (answer.ok) {
-      const applied = applyAll(
-        state.confirmed,
-        batch.flatMap((t) => t.operations),
-      );
-      store.setState({
-        base: answer.seq,
-        confirmed: applied.ok ? applied.draft : state.draft,
-        pending: state.pending.slice(batch.length),
-        sent: 0,
-        keptAt: Date.now(),
-      });
-    } else if (answer.code === "behind") take(answer.missed, answer.seq);
-    else {
-      const rest = state.pending.filter((t) => t.id !== answer.transaction);
-      const { draft, kept } = rebaseAll(state.confirmed, rest);
-      store.setState({ draft, pending: kept, sent: 0 });
-      state.say(`One change could not be kept: ${answer.why}`, "problem");
+  /** Loads the whole draft and puts what is pending on top of it. */
+  const startOver = async (): Promise<boolean> => {
+    const known = store.getState().pending.map((t) => t.id);
+    const reply = await client.ask(askForChanges, { known, whole: true });
+    if (reply.ok) take(reloaded(store.getState(), reply.value));
+    return reply.ok;
+  };
+
+  const wait = (keep: "waiting" | "signed-out" | "gone") => {
+    store.setState({ keep });
+    if (keep === "waiting") {
+      failures++;
+      schedule(Math.min(LONGEST_WAIT_MS, 500 * 2 ** failures));
     }
-    storeHere();
+    return false;
+  };
+
+  /** The server's answer to what was sent; undefined where it gave none that is about these changes. */
+  const answerOf = (reply: Reply<{ ok: true; seq: number }>, batch: Batch): Answer | undefined => {
+    if (reply.ok) return reply.value;
+    const read = (reply.code === "behind" ? behindSchema : refusedSchema).safeParse(reply.body);
+    if (!read.success) return undefined;
+    const answer = read.data as Answer;
+    const isOurs = answer.ok || answer.code === "behind" || batch.transactions.some((t) => t.id === answer.transaction);
+    return isOurs ? answer : undefined;
   };
 
   const send = async (): Promise<boolean> => {
-    const { pending, base } = store.getState();
-    if (pending.length === 0) return true;
-    const batch = pending.slice(0, 100);
-    store.setState({ sent: batch.length, keep: "keeping" });
-    try {
-      const response = await fetch(address, {
-        method: "POST",
-        headers: { "Content-Type": "application/json" },
-        body: JSON.stringify({ base, transactions: batch }),
-      });
-      if (response.status === 401) {
-        store.setState({ keep: "signed-out", sent: 0 });
-        return false;
-      }
-      if (!response.ok) throw new Error(String(response.status));
-      settle((await response.json()) as Answer, batch);
+    /** One at a time, while it is not known which of several is at fault. */
+    let most = MOST_SENT;
+    const from = await named;
+    for (;;) {
+      const next = nextBatch(store.getState(), most);
+      if (!next) break;
+      const { batch } = next;
+      store.setState({ ...next.tab, keep: "keeping" });
+      const reply = await client.ask(sendChanges, { ...batch, transactions: [...batch.transactions], tab: from });
+      if (!reply.ok && reply.code === "signed-out") return wait("signed-out");
+      if (!reply.ok && reply.code === "gone") return wait("gone");
+      const answer = answerOf(reply, batch);
+      if (answer) {
+        const met = answered(store.getState(), batch, answer);
+        take(met);
+        if (met.isAstray && !(await startOver())) return wait("waiting");
+        if (answer.ok) store.setState({ keptAt: Date.now() });
+      } else if (reply.ok || reply.code === "unreached" || reply.code === "stopped") return wait("waiting");
+      else if (batch.transactions.length > 1) {
+        most = 1;
+        continue;
+      } else take(putAside(store.getState(), batch.transactions[0]!.id, reply.why));
       failures = 0;
-    } catch {
-      failures++;
-      store.setState({ keep: "waiting", sent: 0 });
-      schedule(Math.min(LONGEST_WAIT_MS, 500 * 2 ** failures));
-      return false;
+      if (most === 1 && answer?.ok !== true) most = MOST_SENT;
     }
-    if (store.getState().pending.length) return send();
     store.setState({ keep: "kept" });
     return true;
   };
@@ -161,55 +145,56 @@ export function startKeeper(store: StudioStore): Keeper {
     return running;
   };
 
-  /** Changes that a closed or crashed tab left behind. */
-  const adopt = (key: string) => {
-    const left = readStored(key);
-    localStorage.removeItem(key);
-    if (left.length === 0) return;
-    const state = store.getState();
-    const { draft, kept } = rebaseAll(state.draft, left);
-    store.setState({ draft, pending: [...state.pending, ...kept], history: kept.reduce(remember, state.history) });
-    storeHere();
-    schedule(0);
+  /** Takes up changes that a closed or crashed tab left behind, once the server has said which of them it has. */
+  const takeUp = async (owner: string, left: Left): Promise<void> => {
+    for (let n = 0; !stopped; n++) {
+      const reply = await client.ask(askForChanges, { known: left.pending.map((t) => t.id), whole: false });
+      if (reply.ok) {
+        if (owner === tab) notTakenUp = undefined;
+        take(adopt(store.getState(), left, reply.value.known));
+        if (owner !== tab) forgetLeft(shop.id, owner);
+        return schedule(0);
+      }
+      if (reply.code === "gone") return;
+      await new Promise((done) => setTimeout(done, Math.min(LONGEST_WAIT_MS, 500 * 2 ** n)));
+    }
   };
 
-  void claimName().then((name) => {
+  const named = claimName();
+  void named.then(async (name) => {
+    const owners = tabsWithLeft(shop.id);
+    if (owners.includes(name)) notTakenUp = readLeft(shop.id, name);
     tab = name;
-    for (const key of Object.keys(localStorage).filter((k) => k.startsWith(prefix(shop.id)))) {
-      const owner = key.slice(prefix(shop.id).length);
-      if (owner === name) adopt(key);
-      else void ifOrphaned(owner, () => adopt(key));
-    }
     storeHere();
+    if (notTakenUp) void takeUp(name, notTakenUp);
+    for (const owner of owners)
+      if (owner !== name) void ifOrphaned(owner, () => takeUp(owner, readLeft(shop.id, owner)));
+    await pull();
   });
 
   /** Fetches what other tabs and people have kept. */
-  const pull = async () => {
+  const pull = async (): Promise<boolean> => {
+    if (tab === undefined) return false;
     if (running || store.getState().pending.length) return flush();
-    try {
-      const query = new URLSearchParams({
-        since: String(store.getState().base),
-        ...(tab ? { tab, place: placeNow() } : {}),
-      });
-      const response = await fetch(`${address}?${query.toString()}`);
-      if (!response.ok) return false;
-      const { seq, missed, others } = (await response.json()) as {
-        seq: number;
-        missed: Transaction[];
-        others: { who: string; place: string }[];
-      };
-      if (JSON.stringify(others) !== JSON.stringify(store.getState().others)) store.setState({ others });
-      if (missed.length && !running && store.getState().pending.length === 0) take(missed, seq);
-      return true;
-    } catch {
-      return false;
+    const { base } = store.getState();
+    const reply = await client.ask(askForNews, { since: base, tab, place: placeNow() });
+    if (!reply.ok) return false;
+    const { others, ...news } = reply.value;
+    if (JSON.stringify(others) !== JSON.stringify(store.getState().others)) store.setState({ others });
+    if (store.getState().keep === "signed-out") store.setState({ keep: "kept" });
+    store.getState().ownSteps(others.map((o) => o.tab));
+    if (!running && store.getState().pending.length === 0) {
+      const met = heard(store.getState(), base, news);
+      if (met.isAstray) await startOver();
+      else if (met.isNews) take(met);
     }
+    return true;
   };
 
   const unsubscribe = store.subscribe((state, before) => {
-    if (state.pending === before.pending) return;
+    if (state.pending === before.pending && state.aside === before.aside) return;
     storeHere();
-    if (state.pending.length > state.sent && state.keep !== "waiting") {
+    if (state.pending.some((t) => !state.sealed.has(t.id)) && state.keep !== "waiting") {
       if (state.keep === "kept") store.setState({ keep: "keeping" });
       schedule(SEND_AFTER_MS);
     }
@@ -224,7 +209,7 @@ export function startKeeper(store: StudioStore): Keeper {
     if (document.visibilityState === "visible" && !stopped) void pull();
   }, LOOK_EVERY_MS);
   const onLeave = () => {
-    if (tab) navigator.sendBeacon(address, new Blob([JSON.stringify({ leave: tab })], { type: "application/json" }));
+    if (tab) void client.ask(sayLeave, { leave: tab }, { keepalive: true });
   };
   window.addEventListener("pagehide", onLeave);
   document.addEventListener("visibilitychange", onReturn);

@@ -1,13 +1,15 @@
 import { describe, expect, it, vi } from "vitest";
-import { moveNode, nudgeNode, setBrand, setProp, setShown, type Transaction } from "~/core/commands";
+import { moveNode, nudgeNode, removeNodes, setBrand, setProp, setShown, type Transaction } from "~/core/commands";
 import { applyAll } from "~/core/operations";
+import { MOST_CHARACTERS, MOST_OPERATIONS } from "~/core/schema";
 import { contentWith, everySection } from "~/render/fixtures/content";
-import { createStudioStore, takeMissed } from ".";
+import { heard, putAside, type Logged } from "~/core/keeping";
+import { createStudioStore } from ".";
 
 const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
 const [hero, grid] = [main[0]!, main.find((n) => n.kind === "product-grid")!];
 
-function studio(log: readonly Transaction[] = []) {
+function studio(done: readonly Transaction[] = [], author: Omit<Logged, "transaction"> = { tab: null, by: null }) {
   const { draft, goods, pictures, currency, locale } = contentWith(main);
   return createStudioStore({
     shop: { id: "s", host: "s", address: "", currency, locale },
@@ -16,7 +18,8 @@ function studio(log: readonly Transaction[] = []) {
     published: undefined,
     draft,
     seq: 5,
-    log,
+    log: done.map((transaction) => ({ transaction, ...author })),
+    me: "me",
   });
 }
 const heading = (s: ReturnType<typeof studio>) => s.getState().draft.documents.home!.root.slots.main![0]!.props.heading;
@@ -90,7 +93,7 @@ describe("the studio's state", () => {
     vi.useFakeTimers({ now: 1000 });
     const s = studio();
     type(s, "K");
-    s.setState({ sent: 1 });
+    s.setState({ sealed: new Set(s.getState().pending.map((t) => t.id)) });
     type(s, "Ki");
     expect(s.getState().pending).toHaveLength(2);
     expect(s.getState().history.past).toHaveLength(1);
@@ -127,9 +130,9 @@ describe("another tab's changes", () => {
   it("come in, and ours stay on top of them", () => {
     const s = studio();
     type(s, "Mine");
-    const { dropped, ...next } = takeMissed(s.getState(), theirs(), 6);
-    s.setState(next);
-    expect(dropped).toBe(0);
+    const { tab, aside } = heard(s.getState(), 5, { seq: 6, missed: theirs() });
+    s.setState(tab);
+    expect(aside).toEqual([]);
     expect(heading(s)).toBe("Mine");
     expect(s.getState().draft.documents.home!.root.slots.main!.find((n) => n.id === grid.id)!.shown).toBe(false);
     expect(s.getState().base).toBe(6);
@@ -144,10 +147,80 @@ describe("another tab's changes", () => {
     const s = studio();
     s.getState().run(moveNode(s.getState().draft, hero.id, 2, "Hero"));
     const order = s.getState().draft.documents.home!.root.slots.main!.map((n) => n.id);
-    const { dropped, ...next } = takeMissed(s.getState(), s.getState().pending, 6);
-    s.setState(next);
-    expect(dropped).toBe(0);
+    const { tab, aside } = heard(s.getState(), 5, { seq: 6, missed: s.getState().pending });
+    s.setState(tab);
+    expect(aside).toEqual([]);
     expect(s.getState().pending).toEqual([]);
     expect(s.getState().draft.documents.home!.root.slots.main!.map((n) => n.id)).toEqual(order);
+  });
+});
+
+describe("undo", () => {
+  const steps = (s: ReturnType<typeof studio>) => s.getState().history.past.map((p) => p.label);
+  const log = () => {
+    const s = studio();
+    s.getState().run(setShown(s.getState().draft, [hero.id], false, "Hero"));
+    return s.getState().pending;
+  };
+
+  it("is the asker's own after a reload: not what another account did, nor what another open tab did", () => {
+    expect(steps(studio(log(), { by: "me", tab: "before" }))).toEqual(["Hero not shown yet"]);
+    expect(steps(studio(log(), { by: "a colleague", tab: "theirs" }))).toEqual([]);
+    const s = studio(log(), { by: "me", tab: "other" });
+    s.getState().ownSteps(["other"]);
+    expect(steps(s)).toEqual([]);
+    type(s, "Mine");
+    s.getState().ownSteps([]);
+    expect(steps(s)).toEqual(["Hero not shown yet", "Words changed in Hero"]);
+  });
+
+  it("says what it took back, and where", () => {
+    const s = studio();
+    type(s, "Mine");
+    s.getState().undo();
+    expect(s.getState().stepped).toMatchObject({ direction: "undo", label: "Words changed in Hero" });
+    expect(s.getState().stepped!.transaction.operations[0]).toMatchObject({ document: "home", node: hero.id });
+    s.getState().redo();
+    expect(s.getState().stepped).toMatchObject({ direction: "redo", label: "Words changed in Hero" });
+  });
+});
+
+describe("a change that can't be kept", () => {
+  it("is refused when it is made, by the limits that the server has", () => {
+    const s = studio();
+    const before = s.getState().draft;
+    const outcome = setProp(before, hero.id, ["heading"], "x".repeat(MOST_CHARACTERS + 1), "x");
+    expect(s.getState().run(outcome)).toBeTruthy();
+    const many = Array.from({ length: MOST_OPERATIONS + 1 }, (_, i) => ({
+      type: "setShown" as const,
+      document: "home",
+      node: hero.id,
+      before: i % 2 === 0,
+      after: i % 2 === 1,
+    }));
+    expect(
+      s.getState().run({ ok: true, transaction: { id: "t", group: "t", intent: "x", label: "X", operations: many } }),
+    ).toBe("That is more than one change can hold. Do it in several steps.");
+    expect(s.getState().draft).toBe(before);
+    expect(s.getState().pending).toEqual([]);
+  });
+
+  it("is tried again, or let go of, when the seller says so", () => {
+    const s = studio();
+    type(s, "Refused");
+    const [refused] = s.getState().pending;
+    s.setState(putAside(s.getState(), refused!.id, "Not now.").tab);
+    expect(heading(s)).toBe(hero.props.heading);
+    expect(s.getState().history.past).toEqual([]);
+    expect(s.getState().tryAgain(refused!.id)).toBeUndefined();
+    expect(heading(s)).toBe("Refused");
+    expect(s.getState().aside).toEqual([]);
+    expect(s.getState().pending[0]!.id).not.toBe(refused!.id);
+    s.setState(putAside(s.getState(), s.getState().pending[0]!.id, "Not now.").tab);
+    s.getState().run(removeNodes(s.getState().draft, [hero.id], "Hero"));
+    const [aside] = s.getState().aside;
+    expect(s.getState().tryAgain(aside!.transaction.id)).toBe("It still doesn’t fit what is there now.");
+    s.getState().discard(aside!.transaction.id);
+    expect(s.getState().aside).toEqual([]);
   });
 });

@@ -1,25 +1,19 @@
 import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
-import {
-  mergeTransactions,
-  NO_HISTORY,
-  rebaseAll,
-  redo,
-  remember,
-  undo,
-  type History,
-  type Outcome,
-  type Transaction,
-} from "~/core/commands";
+import { redo, undo, type Outcome, type Transaction } from "~/core/commands";
 import type { Audience, Draft } from "~/core/document";
-import { findNode } from "~/core/document";
 import type { Goods } from "~/core/goods";
-import { applyAll } from "~/core/operations";
+import { discard, edit, openTab, tryAgain, withDone, type Logged, type Tab } from "~/core/keeping";
 import type { Picture } from "~/core/pictures";
-import { nameOf, problemOf, strangerIn } from "~/kinds";
+import { transactionSchema } from "~/core/schema";
+import { problemOfChange } from "~/kinds/changes";
+import { createClient, type Client } from "../client";
 
-/** `kept`: everything is on the server. `waiting`: it could not be reached; changes are safe in this browser. */
-export type KeepState = "kept" | "keeping" | "waiting" | "signed-out";
+/**
+ * `kept`: everything is on the server. `waiting`: it could not be reached; changes are safe in this browser. `gone`: the shop is
+ * no longer there for this account.
+ */
+export type KeepState = "kept" | "keeping" | "waiting" | "signed-out" | "gone";
 export type View = "phone" | "both" | "wide";
 export type Editing = { readonly pane: string; readonly node: string; readonly at: string };
 export type Said = {
@@ -37,25 +31,39 @@ export type ShopFacts = {
   readonly locale: string;
 };
 
-export type StudioState = {
+/** What the undo of the area at hand does, where that has one of its own. */
+export type AreaSteps = {
+  readonly area: string;
+  readonly undo: string | null;
+  readonly redo: string | null;
+  readonly step: (direction: "undo" | "redo") => void;
+};
+
+/** What undo or redo has just done: where, so that it can be shown. */
+export type Stepped = {
+  readonly direction: "undo" | "redo";
+  readonly label: string;
+  readonly transaction: Transaction;
+  readonly key: number;
+};
+
+export type StudioState = Tab & {
   readonly shop: ShopFacts;
   readonly goods: Goods;
   readonly pictures: readonly Picture[];
   /** What shoppers see; undefined before the first publication. */
   readonly published: Draft | undefined;
 
-  readonly draft: Draft;
-  readonly history: History;
-  /** The draft as the server has it, and the number of its last change. */
-  readonly confirmed: Draft;
-  readonly base: number;
-  /** Changes that the server has not confirmed yet, oldest first; the first `sent` of them are on their way. */
-  readonly pending: readonly Transaction[];
-  readonly sent: number;
   readonly keep: KeepState;
   readonly keptAt: number | null;
   /** Who else has this shop open just now, in another tab or on another machine. */
-  readonly others: readonly { readonly who: string; readonly place: string }[];
+  readonly others: readonly { readonly who: string; readonly place: string; readonly tab: string }[];
+  /** The pages that this version can't read. */
+  readonly unread: readonly { readonly id: string; readonly why: string }[];
+  readonly client: Client;
+  /** What undo and redo do here; null: they step through what was done to the shop's look and pages. */
+  readonly areaSteps: AreaSteps | null;
+  readonly stepped: Stepped | null;
   readonly lastMerge: { readonly key: string; readonly at: number } | null;
 
   readonly selected: string | null;
@@ -72,6 +80,12 @@ export type StudioState = {
   readonly run: (outcome: Outcome) => string | undefined;
   readonly undo: () => void;
   readonly redo: () => void;
+  readonly setAreaSteps: (steps: AreaSteps | null) => void;
+  /** Offers a change again that could not be kept, or lets go of it. Gives the reason where it still can't be done. */
+  readonly tryAgain: (id: string) => string | undefined;
+  readonly discard: (id: string) => void;
+  /** Says which tabs are open elsewhere: what was done in them is not this one's to undo. */
+  readonly ownSteps: (openElsewhere: readonly string[]) => void;
   /** Goes back or forward until this step is the last that is done; `null`: until none of the remembered ones is. */
   readonly jumpTo: (group: string | null) => void;
   /** Selects a part, alone, or besides what is selected already; what is selected twice is let go. */
@@ -89,7 +103,10 @@ export type StudioState = {
 export type Loaded = Pick<StudioState, "shop" | "goods" | "pictures" | "published"> & {
   readonly draft: Draft;
   readonly seq: number;
-  readonly log: readonly Transaction[];
+  readonly log: readonly Logged[];
+  readonly unread?: StudioState["unread"];
+  /** The account that has it open. */
+  readonly me?: string;
 };
 
 /** Changes of the same value that follow within this time are one step of undo. */
@@ -97,42 +114,29 @@ const MERGE_WITHIN_MS = 500;
 
 export type StudioStore = StoreApi<StudioState>;
 
-/** Why an outcome's changes may not stand: the first changed section whose values its kind does not allow. */
-function problemAfter(draft: Draft, transaction: Transaction): string | undefined {
-  for (const operation of transaction.operations) {
-    if (operation.type === "setLook" || "added" in operation) continue;
-    const document = draft.documents[operation.document];
-    const root = document?.root;
-    const stranger =
-      document && (operation.type === "insertNode" || operation.type === "moveNode")
-        ? strangerIn(document, document.root)
-        : undefined;
-    if (stranger && document) return `${nameOf(stranger)} makes no sense on “${document.title}”.`;
-    // Of what is put somewhere, what it is put into has to allow it.
-    const id = "to" in operation ? operation.to.parent : operation.type === "setProp" ? operation.node : undefined;
-    const node = root && id !== undefined ? findNode(root, id) : undefined;
-    const problem = node && node.kind !== "root" ? problemOf(node) : undefined;
-    if (problem) return problem.why;
-  }
-  return undefined;
-}
-
 /** Everything that is selected. */
 export const selectionOf = ({ selected, also }: Pick<StudioState, "selected" | "also">): readonly string[] =>
   selected === null ? [] : [selected, ...also];
 
 let saidKeys = 0;
 
+/** The changes of a log that are the asker's own: made by the account, and in no tab that is open elsewhere. */
+const ownOf = (log: readonly Logged[], me: string | undefined, openElsewhere: readonly string[]) =>
+  log
+    .filter(({ by, tab }) => (by === null || by === me) && (tab === null || !openElsewhere.includes(tab)))
+    .map(({ transaction }) => transaction);
+
+const TOO_LARGE = "That is more than one change can hold. Do it in several steps.";
+
 export function createStudioStore(loaded: Loaded): StudioStore {
-  const { draft, seq, log, ...rest } = loaded;
+  const { draft, seq, log, me, unread = [], ...rest } = loaded;
   return createStore<StudioState>((set, get) => ({
     ...rest,
-    draft,
-    history: log.reduce(remember, NO_HISTORY),
-    confirmed: draft,
-    base: seq,
-    pending: [],
-    sent: 0,
+    ...openTab(draft, seq, ownOf(log, me, [])),
+    unread,
+    client: createClient(rest.shop.id, () => set({ keep: "signed-out" })),
+    areaSteps: null,
+    stepped: null,
     keep: "kept",
     keptAt: null,
     others: [],
@@ -152,28 +156,26 @@ export function createStudioStore(loaded: Loaded): StudioStore {
         if (!state.holding) state.say(outcome.why);
         return outcome.why;
       }
-      const applied = applyAll(state.draft, outcome.transaction.operations);
-      if (!applied.ok) {
-        const why = "That has changed meanwhile. Try again.";
-        state.say(why, "problem");
-        return why;
-      }
-      const problem = problemAfter(applied.draft, outcome.transaction);
-      if (problem) return problem;
-
       const now = Date.now();
-      const last = state.pending.at(-1);
       const merges =
         outcome.mergeKey !== undefined &&
         state.lastMerge?.key === outcome.mergeKey &&
         (state.holding || now - state.lastMerge.at < MERGE_WITHIN_MS);
       const group = merges ? state.history.past.at(-1)?.group : undefined;
       const next = group === undefined ? outcome.transaction : { ...outcome.transaction, group };
-      const isUnsent = last !== undefined && state.pending.length > state.sent && last.group === next.group;
+      const edited = edit(state, next);
+      if (!edited.ok) {
+        const why = "That has changed meanwhile. Try again.";
+        state.say(why, "problem");
+        return why;
+      }
+      // The server would refuse it for the same reasons.
+      const problem =
+        problemOfChange(edited.tab.draft, next.operations) ??
+        (transactionSchema.safeParse(next).success ? undefined : TOO_LARGE);
+      if (problem) return problem;
       set({
-        draft: applied.draft,
-        history: remember(state.history, next),
-        pending: isUnsent ? [...state.pending.slice(0, -1), mergeTransactions(last, next)] : [...state.pending, next],
+        ...edited.tab,
         lastMerge: outcome.mergeKey === undefined ? null : { key: outcome.mergeKey, at: now },
         ...(next.selects === undefined || next.selects === state.selected ? {} : { selected: next.selects, also: [] }),
       });
@@ -182,11 +184,37 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     },
     undo: () => {
       const { draft: now, history, run } = get();
-      run(undo(now, history));
+      const outcome = undo(now, history);
+      const label = history.past.at(-1)?.label ?? "";
+      if (run(outcome) === undefined && outcome.ok)
+        set({ stepped: { direction: "undo", label, transaction: outcome.transaction, key: ++saidKeys } });
     },
     redo: () => {
       const { draft: now, history, run } = get();
-      run(redo(now, history));
+      const outcome = redo(now, history);
+      const label = history.future.at(-1)?.label ?? "";
+      if (run(outcome) === undefined && outcome.ok)
+        set({ stepped: { direction: "redo", label, transaction: outcome.transaction, key: ++saidKeys } });
+    },
+    setAreaSteps: (areaSteps) => set({ areaSteps }),
+    tryAgain: (id) => {
+      const state = get();
+      const found = state.aside.find((a) => a.transaction.id === id);
+      const again = tryAgain(state, id);
+      if (!found || !again.ok) return "It still doesn’t fit what is there now.";
+      const put = again.tab.pending.at(-1);
+      const problem = put && problemOfChange(again.tab.draft, put.operations);
+      if (problem) return problem;
+      set(again.tab);
+      return undefined;
+    },
+    discard: (id) => set(discard(get(), id)),
+    ownSteps: (openElsewhere) => {
+      const state = get();
+      const own = ownOf(log, me, openElsewhere);
+      const loadedIds = new Set(log.map(({ transaction }) => transaction.id));
+      const done = [...own, ...state.done.filter((t) => !loadedIds.has(t.id))];
+      if (done.length !== state.done.length) set(withDone(state, done));
     },
     jumpTo: (group) => {
       const isDone = () => get().history.past.some((s) => s.group === group);
@@ -221,25 +249,6 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     hush: () => set({ said: null }),
     refresh: (fresh) => set(fresh),
   }));
-}
-
-/** The state after others' changes: theirs first, then ours carried over onto them. */
-export function takeMissed(
-  state: StudioState,
-  missed: readonly Transaction[],
-  seq: number,
-): Partial<StudioState> & { readonly dropped: number } {
-  const theirs = new Set(missed.map((t) => t.id));
-  let { confirmed } = state;
-  for (const each of missed) {
-    const applied = applyAll(confirmed, each.operations);
-    if (applied.ok) confirmed = applied.draft;
-  }
-  const { draft, kept, dropped } = rebaseAll(
-    confirmed,
-    state.pending.filter((t) => !theirs.has(t.id)),
-  );
-  return { confirmed, draft, pending: kept, base: seq, sent: 0, dropped: dropped.length };
 }
 
 const StoreContext = createContext<StudioStore | null>(null);

@@ -23,7 +23,7 @@ export function Uploader({ onAdded, several = false, label = "Upload a picture" 
     setProblems([]);
     for (const [index, file] of wanted.entries()) {
       setShare(index / wanted.length);
-      const result = await upload(store.getState().shop.id, file, (part) =>
+      const result = await upload(store.getState().client, file, (part) =>
         setShare((index + part * 0.9) / wanted.length),
       );
       if (result.ok) {

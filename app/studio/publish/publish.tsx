@@ -13,11 +13,11 @@ import {
 import { useDeferredValue, useEffect, useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
 import { differences } from "~/core/document";
-import { changeWords, type Change } from "~/kinds/change-words";
+import { askForPending, publishDraft, type Pending } from "~/core/protocol";
+import { changeWords } from "~/kinds/change-words";
 import { useStudio, useStudioStore, type Keeper } from "../keeping";
 import { INK } from "../ui";
 
-type Pending = { first: boolean; seq: number; changes: readonly Change[] };
 type Stage =
   | { name: "reading" }
   | { name: "ready"; pending: Pending }
@@ -25,6 +25,11 @@ type Stage =
   | { name: "done"; number: number; changes: number }
   | { name: "failed"; why: string };
 
+/** Why there is nothing to publish from yet, by what has become of keeping. */
+const NOT_KEPT = {
+  "signed-out": "You are signed out. Sign in again, up in the bar; your changes are safe in this browser.",
+  gone: "This shop is no longer there for this account.",
+} as const;
 const UNREACHABLE = "The server can’t be reached. Your changes are safe in this browser; try again in a moment.";
 
 /** Shows what publishing would change, in words, and publishes just that. */
@@ -39,21 +44,21 @@ export function PublishDialog({
 }) {
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop);
+  const client = useStudio((s) => s.client);
   const { revalidate } = useRevalidator();
   const [stage, setStage] = useState<Stage>({ name: "reading" });
-  const address = `/s/${shop.id}/publish`;
 
   const read = async () => {
     setStage({ name: "reading" });
-    try {
-      // What is not kept yet is not part of what the server would publish.
-      if (keeper && !(await keeper.flush())) return setStage({ name: "failed", why: UNREACHABLE });
-      const response = await fetch(address);
-      if (!response.ok) throw new Error();
-      setStage({ name: "ready", pending: (await response.json()) as Pending });
-    } catch {
-      setStage({ name: "failed", why: UNREACHABLE });
+    // What is not kept yet is not part of what the server would publish.
+    if (keeper && !(await keeper.flush())) {
+      const { keep } = store.getState();
+      const why = keep === "signed-out" || keep === "gone" ? NOT_KEPT[keep] : UNREACHABLE;
+      return setStage({ name: "failed", why });
     }
+    const reply = await client.ask(askForPending, {});
+    if (reply.ok) setStage({ name: "ready", pending: reply.value });
+    else setStage({ name: "failed", why: reply.why });
   };
   useEffect(() => {
     if (open) void read();
@@ -63,23 +68,16 @@ export function PublishDialog({
 
   const publish = async (pending: Pending) => {
     setStage({ name: "publishing", pending });
-    try {
-      const response = await fetch(address, {
-        method: "POST",
-        headers: { "Content-Type": "application/json" },
-        body: JSON.stringify({ seq: pending.seq }),
-      });
-      if (!response.ok) throw new Error();
-      const result = (await response.json()) as { ok: true; number: number } | { ok: false; code: string };
-      if (result.ok) {
-        setStage({ name: "done", number: result.number, changes: pending.changes.length });
-        store.setState({ published: store.getState().confirmed });
-        await revalidate();
-      } else if (result.code === "moved-on") await read();
-      else setStage({ name: "ready", pending: { ...pending, changes: [] } });
-    } catch {
-      setStage({ name: "failed", why: "It was not published. Try again in a moment." });
+    const reply = await client.ask(publishDraft, { seq: pending.seq });
+    if (!reply.ok) {
+      if (reply.code === "behind") return read();
+      return setStage({ name: "failed", why: `It was not published. ${reply.why}` });
     }
+    const { number } = reply.value;
+    if (number === null) return setStage({ name: "ready", pending: { ...pending, changes: [] } });
+    setStage({ name: "done", number, changes: pending.changes.length });
+    store.setState({ published: store.getState().confirmed });
+    await revalidate();
   };
 
   const pending = stage.name === "ready" || stage.name === "publishing" ? stage.pending : null;

@@ -1,5 +1,6 @@
 import { Box, Link, Tooltip, Typography } from "@mui/material";
 import { Check, CloudOff, LoaderCircle, Users } from "lucide-react";
+import { useLocation } from "react-router";
 import { useStudio } from "../keeping";
 import { INK } from "../ui";
 
@@ -34,11 +35,19 @@ export function Kept() {
   const keep = useStudio((s) => s.keep);
   const keptAt = useStudio((s) => s.keptAt);
   const waiting = useStudio((s) => s.pending.length);
-  const shop = useStudio((s) => s.shop.id);
+  const { pathname } = useLocation();
   if (keep === "signed-out") {
     return (
       <Typography variant="body2" role="status" sx={{ color: INK.brick, fontWeight: 600 }}>
-        Signed out. {waiting} waiting here. <Link href={`/sign-in?to=/s/${shop}/pages`}>Sign in</Link>
+        Signed out. {waiting ? `${waiting} waiting here. ` : ""}
+        <Link href={`/sign-in?to=${encodeURIComponent(pathname)}`}>Sign in</Link>
+      </Typography>
+    );
+  }
+  if (keep === "gone") {
+    return (
+      <Typography variant="body2" role="status" sx={{ color: INK.brick, fontWeight: 600 }}>
+        This shop is no longer there for this account.
       </Typography>
     );
   }

@@ -1,5 +1,5 @@
 import { Alert, Box, Button, Divider, Link as MuiLink, Menu, MenuItem, Snackbar, Typography } from "@mui/material";
-import { ChevronDown, ExternalLink, Keyboard, Redo2, Undo2 } from "lucide-react";
+import { ChevronDown, ExternalLink, Keyboard } from "lucide-react";
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import { Form, Link, NavLink } from "react-router";
 import { startKeeper, useStudio, useStudioStore, type Keeper } from "../keeping";
@@ -8,7 +8,8 @@ import { IconAction, INK, useKeys, Zest } from "../ui";
 import { GoTo } from "./go-to";
 import { KeysHelp } from "./help";
 import { Kept, Others } from "./kept";
-import { Steps } from "./steps";
+import { PutAside } from "./put-aside";
+import { step, UndoRedo, useShowSteps } from "./undo";
 
 const AREAS = [
   ["Brand", "brand"],
@@ -59,32 +60,6 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
   );
 }
 
-/** The last step and the one taken back last, by name. */
-function UndoRedo() {
-  const store = useStudioStore();
-  const lastUndo = useStudio((s) => s.history.past.at(-1)?.label);
-  const lastRedo = useStudio((s) => s.history.future.at(-1)?.label);
-  return (
-    <>
-      <IconAction
-        label={lastUndo ? `Undo: ${lastUndo}` : "Nothing to undo"}
-        keys="Ctrl+Z"
-        icon={Undo2}
-        onClick={() => store.getState().undo()}
-        disabled={!lastUndo}
-      />
-      <IconAction
-        label={lastRedo ? `Redo: ${lastRedo}` : "Nothing to redo"}
-        keys="Ctrl+Shift+Z"
-        icon={Redo2}
-        onClick={() => store.getState().redo()}
-        disabled={!lastRedo}
-      />
-      <Steps />
-    </>
-  );
-}
-
 /** The top bar, what is said at the bottom, and the keys that work everywhere. */
 export function Shell({
   shops,
@@ -105,8 +80,9 @@ export function Shell({
     setKeeper(started);
     return started.stop;
   }, [store]);
-  const undo = () => store.getState().undo();
-  const redo = () => store.getState().redo();
+  useShowSteps();
+  const undo = () => step(store, "undo");
+  const redo = () => step(store, "redo");
   const openPublish = () => setDialog("publish");
   useKeys({
     "ctrl+z": undo,
@@ -193,6 +169,7 @@ export function Shell({
         </Box>
         <Box sx={{ flex: 1 }} />
         <UndoRedo />
+        <PutAside />
         <Box sx={{ display: { xs: "none", md: "block" } }}>
           <IconAction label="Keys" keys="?" icon={Keyboard} onClick={() => setDialog("keys")} />
         </Box>

@@ -19,6 +19,7 @@ import { Trash2, X } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { restorePage, restoreSection } from "~/core/commands";
 import { documentDifferences, type Difference, type PageDocument as Page, type Draft } from "~/core/document";
+import { keepVersion, listVersions, readVersion, removeVersion, type VersionHead } from "~/core/protocol";
 import { plainOf, type Rich } from "~/core/rich";
 import { kindOf, nameOf } from "~/kinds";
 import { changeWords } from "~/kinds/change-words";
@@ -28,7 +29,6 @@ import type { Target } from "~/render";
 import { IconAction, INK } from "../ui";
 import { whenKept } from "./when-kept";
 
-type Head = { readonly id: string; readonly name: string; readonly publication: number | null; readonly at: string };
 const UNREACHABLE = "The server can’t be reached. Try again in a moment.";
 
 const WIDTHS = { phone: 390, wide: 1280 } as const;
@@ -146,25 +146,18 @@ function Changes({
 function Contents({ page }: { page: string }) {
   const store = useStudioStore();
   const draft = useStudio((s) => s.draft);
-  const shop = useStudio((s) => s.shop);
-  const address = `/s/${shop.id}/versions`;
-  const [heads, setHeads] = useState<readonly Head[] | null>(null);
-  const [open, setOpen] = useState<{ head: Head; document: Page } | null>(null);
+  const client = useStudio((s) => s.client);
+  const [heads, setHeads] = useState<readonly VersionHead[] | null>(null);
+  const [open, setOpen] = useState<{ head: VersionHead; document: Page } | null>(null);
   const [name, setName] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [device, setDevice] = useState<"phone" | "wide">("wide");
 
   const list = async () => {
-    try {
-      const answer = await fetch(`${address}?page=${encodeURIComponent(page)}`);
-      if (!answer.ok) throw new Error();
-      setHeads(((await answer.json()) as { versions: Head[] }).versions);
-      setProblem(null);
-    } catch {
-      setHeads([]);
-      setProblem(UNREACHABLE);
-    }
+    const reply = await client.ask(listVersions, { page });
+    setHeads(reply.ok ? reply.value.versions : []);
+    setProblem(reply.ok ? null : reply.why);
   };
   useEffect(() => {
     void list();
@@ -175,51 +168,24 @@ function Contents({ page }: { page: string }) {
   const keep = async () => {
     setBusy(true);
     setProblem(null);
-    try {
-      if (!(await whenKept(store))) throw new Error();
-      const answer = await fetch(address, {
-        method: "POST",
-        headers: { "Content-Type": "application/json" },
-        body: JSON.stringify({ part: page, name }),
-      });
-      if (answer.status === 400) return setProblem(await answer.text());
-      if (!answer.ok) throw new Error();
-      const kept = (await answer.json()) as { ok: true } | { ok: false; why: string };
-      if (!kept.ok) return setProblem(kept.why);
-      setName("");
-      await list();
-    } catch {
-      setProblem(UNREACHABLE);
-    } finally {
-      setBusy(false);
-    }
+    const reply = (await whenKept(store)) ? await client.ask(keepVersion, { part: page, name }) : undefined;
+    setBusy(false);
+    if (!reply?.ok) return setProblem(reply?.why ?? UNREACHABLE);
+    setName("");
+    await list();
   };
-  const look = async (head: Head) => {
+  const look = async (head: VersionHead) => {
     setBusy(true);
-    try {
-      const answer = await fetch(`${address}?id=${head.id}`);
-      if (!answer.ok) throw new Error();
-      const read = (await answer.json()) as { ok: true; document: Page } | { ok: false; why: string };
-      if (read.ok) setOpen({ head, document: read.document });
-      else setProblem(read.why);
-    } catch {
-      setProblem(UNREACHABLE);
-    } finally {
-      setBusy(false);
-    }
+    const reply = await client.ask(readVersion, { id: head.id });
+    setBusy(false);
+    if (reply.ok) setOpen({ head, document: reply.value.document });
+    else setProblem(reply.why);
   };
-  const remove = async (head: Head) => {
-    try {
-      await fetch(address, {
-        method: "POST",
-        headers: { "Content-Type": "application/json" },
-        body: JSON.stringify({ remove: head.id }),
-      });
-      if (open?.head.id === head.id) setOpen(null);
-      await list();
-    } catch {
-      setProblem(UNREACHABLE);
-    }
+  const remove = async (head: VersionHead) => {
+    const reply = await client.ask(removeVersion, { remove: head.id });
+    if (!reply.ok) return setProblem(reply.why);
+    if (open?.head.id === head.id) setOpen(null);
+    await list();
   };
 
   const now = draft.documents[page];

@@ -1,0 +1,3 @@
+export * from "./protocol";
+export * from "./tab";
+export * from "./desk";

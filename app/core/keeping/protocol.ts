@@ -1,0 +1,73 @@
+import { z } from "zod";
+import type { Transaction } from "../commands";
+import type { Draft } from "../document";
+import { draftSchema, MOST_SENT, transactionSchema } from "../schema";
+
+// What a tab and the server say to each other about changes of the draft. Both sides read it with these schemas.
+
+/** A tab's name: chosen by the tab, unlike any other that is open. */
+export const tabName = z.string().regex(/^[\w-]{1,40}$/);
+
+/**
+ * A tab sends changes. They are read one by one (`transactionSchema`), so that the answer can name the one that can't be
+ * kept; `base` is the number of the last change that the tab knows of.
+ */
+export const sendSchema = z.strictObject({
+  base: z.number().int().min(0),
+  tab: tabName,
+  transactions: z.array(z.unknown()).min(1).max(MOST_SENT),
+});
+export type Send = {
+  readonly base: number;
+  readonly tab: string;
+  readonly transactions: readonly Transaction[];
+};
+
+/** A tab asks which of its changes the server has already; with `whole`, for the draft itself as well. */
+export const askSchema = z.strictObject({
+  known: z.array(z.string().min(1).max(40)).max(5_000),
+  whole: z.boolean(),
+});
+export type Ask = z.infer<typeof askSchema>;
+
+/** A tab that is being closed says so. */
+export const leaveSchema = z.strictObject({ leave: tabName });
+
+const seq = z.number().int().min(0);
+const transactions = z.array(transactionSchema);
+
+/** 200: the server has all of them now. `seq`: the number of the last one. */
+export const storedSchema = z.object({ ok: z.literal(true), seq });
+/** 409: others were faster. Nothing was stored; what the tab missed is here, oldest first. */
+export const behindSchema = z.object({ ok: z.literal(false), code: z.literal("behind"), seq, missed: transactions });
+/** 422: one change can't be kept. Nothing was stored; the others can be sent again without it. */
+export const refusedSchema = z.object({
+  ok: z.literal(false),
+  code: z.literal("refused"),
+  transaction: z.string(),
+  why: z.string(),
+});
+export type Answer =
+  | z.infer<typeof storedSchema>
+  | { readonly ok: false; readonly code: "behind"; readonly seq: number; readonly missed: readonly Transaction[] }
+  | z.infer<typeof refusedSchema>;
+
+/** What others have kept, and who else has the shop open. */
+export const newsSchema = z.object({
+  seq,
+  missed: transactions,
+  others: z.array(z.object({ who: z.string(), place: z.string(), tab: tabName })),
+});
+export type News = { readonly seq: number; readonly missed: readonly Transaction[] };
+
+export const askedSchema = z.object({
+  known: z.array(z.string()),
+  whole: z.object({ draft: draftSchema, seq }).optional(),
+});
+export type Asked = {
+  readonly known: readonly string[];
+  readonly whole?: { readonly draft: Draft; readonly seq: number } | undefined;
+};
+
+/** A change of the log, and who made it. Changes from before this was noted have neither. */
+export type Logged = { readonly transaction: Transaction; readonly tab: string | null; readonly by: string | null };

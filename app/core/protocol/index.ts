@@ -1,0 +1,131 @@
+import { z } from "zod";
+import { documentSchema } from "../schema";
+import { goodsChange, type StoredProduct } from "../goods";
+import {
+  askedSchema,
+  askSchema,
+  behindSchema,
+  leaveSchema,
+  newsSchema,
+  sendSchema,
+  storedSchema,
+  tabName,
+} from "../keeping";
+
+/**
+ * One thing that the studio asks the server. Both sides read request and answer with these schemas: the studio's client
+ * (`studio/client`) and the route.
+ *
+ * What the status of an answer says is the same everywhere: 200 done · 401 signed out · 404 the thing is gone · 409 others
+ * were faster, nothing was stored · 422 (and 400, 413) this can't be done, with a reason and the place it is about · all else: try
+ * again later.
+ */
+export type Endpoint<Input, Answer> = {
+  readonly method: "GET" | "POST";
+  /** Below the shop's own address in the studio. */
+  readonly path: string;
+  readonly input: z.ZodType<Input>;
+  readonly answer: z.ZodType<Answer>;
+};
+
+const endpoint = <Input, Answer>(it: Endpoint<Input, Answer>): Endpoint<Input, Answer> => it;
+
+/** What is wrong with a request, by where it was given; an empty path is about the whole. */
+export const problemSchema = z.object({ path: z.string(), why: z.string() });
+export type Problem = z.infer<typeof problemSchema>;
+/** The body of every answer that says no. */
+export const refusalSchema = z.object({
+  why: z.string().optional(),
+  problems: z.array(problemSchema).optional(),
+});
+
+const id = z.string().min(1).max(40);
+const done = z.object({ ok: z.literal(true) });
+
+// Changes of the draft
+
+export const sendChanges = endpoint({ method: "POST", path: "keep", input: sendSchema, answer: storedSchema });
+export const askForChanges = endpoint({ method: "POST", path: "keep", input: askSchema, answer: askedSchema });
+export const sayLeave = endpoint({ method: "POST", path: "keep", input: leaveSchema, answer: done });
+export const newsInput = z.object({
+  since: z.coerce.number().int().min(0),
+  tab: tabName,
+  place: z.string().max(40).catch(""),
+});
+export const askForNews = endpoint({ method: "GET", path: "keep", input: newsInput, answer: newsSchema });
+export { behindSchema };
+
+// Publishing
+
+const change = z.object({ where: z.string(), what: z.string() });
+export const pendingSchema = z.object({ first: z.boolean(), seq: z.number().int(), changes: z.array(change) });
+export type Pending = z.infer<typeof pendingSchema>;
+export const askForPending = endpoint({
+  method: "GET",
+  path: "publish",
+  input: z.object({}),
+  answer: pendingSchema,
+});
+/** 409: the draft has changed since its changes were read out. */
+export const publishDraft = endpoint({
+  method: "POST",
+  path: "publish",
+  input: z.strictObject({ seq: z.number().int().min(0) }),
+  /** `number`: of the publication; null where there was nothing to publish. */
+  answer: z.object({ number: z.number().int().nullable() }),
+});
+
+// Versions of pages
+
+export const versionHead = z.object({
+  id,
+  name: z.string(),
+  /** The number of the publication that made it; null for one that was asked for. */
+  publication: z.number().int().nullable(),
+  /** ISO 8601. */
+  at: z.string(),
+});
+export type VersionHead = z.infer<typeof versionHead>;
+export const listVersions = endpoint({
+  method: "GET",
+  path: "versions",
+  input: z.strictObject({ page: id }),
+  answer: z.object({ versions: z.array(versionHead) }),
+});
+export const readVersion = endpoint({
+  method: "GET",
+  path: "versions",
+  input: z.strictObject({ id }),
+  answer: z.object({ document: documentSchema }),
+});
+export const keepVersion = endpoint({
+  method: "POST",
+  path: "versions",
+  input: z.strictObject({
+    part: id,
+    name: z.string().trim().min(1, "Give the version a name, so that you find it again.").max(80),
+  }),
+  answer: z.object({ version: versionHead }),
+});
+export const removeVersion = endpoint({
+  method: "POST",
+  path: "versions",
+  input: z.strictObject({ remove: id }),
+  answer: z.object({ removed: z.boolean() }),
+});
+
+// Goods
+
+/** 409: somebody else has changed it since. */
+export const changeGoods = endpoint({
+  method: "POST",
+  path: "goods/change",
+  input: goodsChange,
+  answer: z.object({
+    id: z.string().optional(),
+    count: z.number().optional(),
+    /** The words of the step that was taken back or done again; null where there was none. */
+    label: z.string().nullable().optional(),
+    product: z.custom<StoredProduct>((p) => typeof p === "object" && p !== null && "id" in p).optional(),
+  }),
+});

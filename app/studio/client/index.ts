@@ -1,0 +1,1 @@
+export { createClient, type Client, type No, type Options, type Reply } from "./client";

@@ -1,0 +1,89 @@
+import { Redo2, Undo2 } from "lucide-react";
+import { useEffect, useRef } from "react";
+import { useLocation, useNavigate } from "react-router";
+import { findNode } from "~/core/document";
+import type { Transaction } from "~/core/commands";
+import { useStudio, useStudioStore, type StudioState, type StudioStore } from "../keeping";
+import { IconAction } from "../ui";
+import { Steps } from "./steps";
+
+/** Goes back or forward by one step: of the area at hand, where that has steps of its own, or of look and pages. */
+export function step(store: StudioStore, direction: "undo" | "redo"): void {
+  const { areaSteps, undo, redo } = store.getState();
+  if (!areaSteps) return direction === "undo" ? undo() : redo();
+  if (areaSteps[direction] !== null) areaSteps.step(direction);
+}
+
+/** Undo and redo, by name; there is one pair of them, and it says what it is about to do. */
+export function UndoRedo() {
+  const store = useStudioStore();
+  const area = useStudio((s) => s.areaSteps);
+  const past = useStudio((s) => s.history.past.at(-1)?.label);
+  const future = useStudio((s) => s.history.future.at(-1)?.label);
+  const undo = area ? area.undo : past;
+  const redo = area ? area.redo : future;
+  const where = area ? ` in ${area.area}` : "";
+  return (
+    <>
+      <IconAction
+        label={undo ? `Undo${where}: ${undo}` : `Nothing to undo${where}`}
+        keys="Ctrl+Z"
+        icon={Undo2}
+        onClick={() => step(store, "undo")}
+        disabled={!undo}
+      />
+      <IconAction
+        label={redo ? `Redo${where}: ${redo}` : `Nothing to redo${where}`}
+        keys="Ctrl+Shift+Z"
+        icon={Redo2}
+        onClick={() => step(store, "redo")}
+        disabled={!redo}
+      />
+      {area ? null : <Steps />}
+    </>
+  );
+}
+
+/** The page that a change is about, and the part of it; undefined where it is about the look, or about every page. */
+function placeOf({ draft }: StudioState, { operations }: Transaction): { page: string; part?: string } | undefined {
+  for (const operation of operations) {
+    if (operation.type === "setLook") continue;
+    if (operation.type === "addDocument" || operation.type === "removeDocument") {
+      if (draft.documents[operation.added.id]) return { page: operation.added.id };
+      continue;
+    }
+    const document = draft.documents[operation.document];
+    if (!document || document.kind === "frame") continue;
+    const part = "node" in operation ? operation.node : undefined;
+    const id = typeof part === "string" ? part : part?.id;
+    return { page: document.id, ...(id && findNode(document.root, id) ? { part: id } : {}) };
+  }
+  return undefined;
+}
+
+/** After undo and redo: says what was done, and goes to the page that it was done on, where that is not in view. */
+export function useShowSteps(): void {
+  const store = useStudioStore();
+  const stepped = useStudio((s) => s.stepped);
+  const navigate = useNavigate();
+  const location = useLocation();
+  const here = useRef(location);
+  useEffect(() => {
+    here.current = location;
+  }, [location]);
+  useEffect(() => {
+    if (!stepped) return;
+    const state = store.getState();
+    const word = stepped.direction === "undo" ? "Undone" : "Done again";
+    const place = placeOf(state, stepped.transaction);
+    const { pathname, search } = here.current;
+    const isOnBench = pathname.endsWith("/pages");
+    const page = isOnBench ? (new URLSearchParams(search).get("page") ?? "home") : undefined;
+    const isElsewhere = place !== undefined && place.page !== page;
+    const title = place && state.draft.documents[place.page]?.title;
+    state.say(`${word}: ${stepped.label}${isElsewhere && title ? `, on “${title}”` : ""}`);
+    if (!isElsewhere) return;
+    void navigate(`/s/${state.shop.id}/pages?page=${place.page}`);
+    if (place.part) state.select(place.part);
+  }, [stepped, store, navigate]);
+}
