@@ -1,3 +1,4 @@
+import { SOME_DAY } from "~/core/goods/fixtures/day";
 import { describe, expect, it } from "vitest";
 import { PROPERTIES } from "~/core/cascade";
 import { differences, freeze, type PageDocument, type Draft, type Part } from "~/core/document";
@@ -87,7 +88,7 @@ describe("a fresh section", () => {
 
   it("is whole in a shop that has nothing yet", () => {
     for (const { kind } of all) {
-      expect(problemOf(fillNode(kind, { products: [], collections: [] }, [])), kind).toBeUndefined();
+      expect(problemOf(fillNode(kind, { products: [], collections: [], asOf: SOME_DAY }, [])), kind).toBeUndefined();
     }
   });
 

@@ -1,3 +1,4 @@
+import { SOME_DAY } from "~/core/goods/fixtures/day";
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import { makeCollection, makeProduct, type Goods, type Product, type Review, type Variant } from "~/core/goods";
@@ -30,6 +31,7 @@ const sized = (variants: readonly Variant[], more: Partial<Product> = {}) =>
   });
 const shopWith = (product: Product, more: Partial<Goods> = {}): Goods => ({
   products: [product],
+  asOf: SOME_DAY,
   collections: [],
   digits: 2,
   ...more,
@@ -392,6 +394,7 @@ describe("goods that go with it", () => {
   it("are those that were chosen, then what is bought together; what can't be had only if it was chosen", () => {
     const of = kite({ related: ["c"] });
     const goods: Goods = {
+      asOf: SOME_DAY,
       products: [of, other("a"), other("b", { availability: "sold-out" }), other("c", { stock: 0 })],
       collections: [],
       together: {

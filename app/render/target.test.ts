@@ -1,3 +1,4 @@
+import { SOME_DAY } from "~/core/goods/fixtures/day";
 import fc from "fast-check";
 import type { Draft } from "~/core/document";
 import { describe, expect, it } from "vitest";
@@ -82,7 +83,10 @@ describe("one page of each kind", () => {
   });
 
   it("leaves out what an empty shop has not", () => {
-    const empty = onePageOfEachKind({ home: shop.home!, frame: shop.frame! }, { products: [], collections: [] });
+    const empty = onePageOfEachKind(
+      { home: shop.home!, frame: shop.frame! },
+      { products: [], collections: [], asOf: SOME_DAY },
+    );
     expect(empty.map((t) => t.page)).toEqual(["home", "collection", "search", "message"]);
   });
 });
@@ -128,7 +132,9 @@ describe("a layout", () => {
     expect(targetFor(many, goods, "product", "/products/soon")).toMatchObject({ product: { id: "soon" } });
     expect(targetFor(many, goods, "product", "/collections/one")).toMatchObject({ page: "product" });
     expect(targetFor(many, goods, "collection", null)).toMatchObject({ page: "collection", collection: { id: "one" } });
-    expect(targetFor(many, { products: [], collections: [] }, "product", null)).toMatchObject({ page: "product" });
+    expect(targetFor(many, { products: [], collections: [], asOf: SOME_DAY }, "product", null)).toMatchObject({
+      page: "product",
+    });
     expect(targetFor(many, goods, "gone", null)).toEqual({ page: "home" });
   });
 

@@ -1,5 +1,5 @@
-import { Alert, Box, Button, InputAdornment, MenuItem, TextField } from "@mui/material";
-import { useState } from "react";
+import { Alert, Autocomplete, Box, Button, InputAdornment, MenuItem, TextField } from "@mui/material";
+import { useEffect, useState } from "react";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { z } from "zod";
 import { slugOf } from "~/core/goods";
@@ -28,11 +28,45 @@ export async function action({ request }: Route.ActionArgs) {
 const CURRENCY_NAMES =
   typeof Intl.DisplayNames === "function" ? new Intl.DisplayNames("en", { type: "currency" }) : undefined;
 
+/** Where the shop's day begins; at first, where the seller is. */
+function TimeZoneField({ problem }: { problem: string | undefined }) {
+  const [zone, setZone] = useState<string>("Europe/London");
+  const [zones, setZones] = useState<readonly string[]>(["Europe/London"]);
+  // Only the seller's own browser knows; the server would guess its own.
+  useEffect(() => {
+    const { timeZone } = new Intl.DateTimeFormat().resolvedOptions();
+    const all = Intl.supportedValuesOf("timeZone");
+    setZones(all.includes(timeZone) ? all : [timeZone, ...all]);
+    setZone(timeZone);
+  }, []);
+  return (
+    <>
+      <input type="hidden" name="timeZone" value={zone} />
+      <Autocomplete
+        options={zones}
+        value={zone}
+        onChange={(_event, next) => setZone(next)}
+        disableClearable
+        getOptionLabel={(option) => option.replace(/_/g, " ")}
+        renderInput={(params) => (
+          <TextField
+            {...params}
+            label="Time zone"
+            error={problem !== undefined}
+            helperText={problem ?? "Your shop’s day begins at midnight there."}
+          />
+        )}
+      />
+    </>
+  );
+}
+
 export default function NewShop({ actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== "idle";
   const [name, setName] = useState("");
   const [host, setHost] = useState<string | null>(null);
-  const problems: { name?: string[]; host?: string[]; currency?: string[] } = actionData?.problems ?? {};
+  const problems: { name?: string[]; host?: string[]; currency?: string[]; timeZone?: string[] } =
+    actionData?.problems ?? {};
   return (
     <EntryPage
       title="Open a shop"
@@ -66,6 +100,7 @@ export default function NewShop({ actionData }: Route.ComponentProps) {
             </MenuItem>
           ))}
         </TextField>
+        <TimeZoneField problem={problems.timeZone?.[0]} />
         <Button type="submit" variant="contained" size="large" disabled={busy}>
           {busy ? "Opening …" : "Open it and choose a theme"}
         </Button>

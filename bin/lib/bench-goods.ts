@@ -7,11 +7,15 @@ import { makeProduct, NO_QUERY, searchGoods, type Goods, type GoodsQuery, type P
 import { readCsv, writeCsv } from "../../app/core/formats";
 import { renderPage, type ShopContent } from "../../app/render";
 import { createAccount } from "../../app/server/accounts/index.server";
-import { disconnect } from "../../app/server/database/index.server";
+import { configure, readConfig } from "../../app/server/config/index.server";
+import { connect, disconnect } from "../../app/server/database/index.server";
 import { goodsOf, importGoods, planImport, stepGoods } from "../../app/server/goods/index.server";
 import { createShop, freshShop, shopAt } from "../../app/server/shops/index.server";
 import { contentOf } from "../../app/server/storefront/pages";
 
+const settings = readConfig(process.env);
+configure(settings);
+connect(settings.database, settings.connections);
 const shop = await shopAt("larkspindle");
 const content = shop && (await contentOf(shop));
 if (!content) throw new Error("the demo shop is not loaded");
@@ -93,7 +97,7 @@ const account = await createAccount({
   password: "a long enough password",
 });
 if (!account.ok) throw new Error(account.why);
-const made = await createShop(account.owner.id, { name: "Bench", host: "bench", currency: "EUR" });
+const made = await createShop(account.owner.id, { name: "Bench", host: "bench", currency: "EUR", timeZone: "Europe/London" });
 if (!made.ok) throw new Error(made.why);
 const table = readCsv(
   writeCsv(

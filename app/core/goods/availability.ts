@@ -1,3 +1,4 @@
+import { daysBetween } from "../situation";
 import type { Availability, AvailabilityWords, Product, Variant } from "./types";
 
 /** The usual words for each state; a shop and a product may have their own. */
@@ -80,21 +81,27 @@ function dayWriter(locale: string, withYear: boolean): Intl.DateTimeFormat {
 export const dayWords = (day: string, locale = "en-GB", withYear = false): string =>
   dayWriter(locale, withYear).format(new Date(`${day}T12:00:00Z`));
 
-/** A day so far off that its month alone could be taken for one of this year's, in ms. */
-const FAR = 300 * 86_400_000;
+/** A day so far off that its month alone could be taken for one of this year's, in days. */
+const FAR = 300;
 
-type Said = { readonly locale?: string; readonly words?: AvailabilityWords | undefined; readonly now?: number };
+/** How a state is said: on which day of the shop, in which language, and in whose words. */
+export type Saying = {
+  /** As in ISO 8601. */
+  readonly day: string;
+  readonly locale?: string;
+  readonly words?: AvailabilityWords | undefined;
+};
 
 /** The state in words: the product's own, the shop's, or the usual ones; with the day for what is coming. */
 export function stateWords(
   product: Product,
-  variant?: Variant,
-  { locale = "en-GB", words, now = Date.now() }: Said = {},
+  variant: Variant | undefined,
+  { day: today, locale = "en-GB", words }: Saying,
 ): string {
   const state = stateOf(product, variant);
   const own = product.words[state] ?? words?.[state];
   if ((state === "coming-soon" || state === "pre-order") && product.availableFrom) {
-    const isFar = Date.parse(product.availableFrom) - now > FAR;
+    const isFar = daysBetween(today, product.availableFrom) > FAR;
     const day = dayWords(product.availableFrom, locale, isFar);
     if (own) return `${own}, ${day}`;
     return state === "coming-soon" ? `Coming ${day}` : `Pre-order, from ${day}`;
@@ -109,7 +116,7 @@ export const savedPercent = (price: number, compareAt: number | null): number =>
 export type Badge = { readonly look: Availability | "sale"; readonly words: string };
 
 /** The badge that a product wears in a grid, if any. */
-export function badgeOf(product: Product, said: Said = {}): Badge | undefined {
+export function badgeOf(product: Product, said: Saying): Badge | undefined {
   const state = stateOf(product);
   // That few are left is said where one buys; on every card it would only press.
   if (state !== "in-stock" && state !== "low") return { look: state, words: stateWords(product, undefined, said) };

@@ -41,20 +41,16 @@ export type GoodsIndex = {
 /** Keys that addresses use for something else. */
 export const RESERVED = new Set(["q", "sort", "page", "from", "to", "now", "reduced", "variant", "more"]);
 
-const indexes = new WeakMap<Goods, { readonly day: number; readonly index: GoodsIndex }>();
-const DAY = 86_400_000;
+const indexes = new WeakMap<Goods, GoodsIndex>();
 
-/** The index of a shop's goods; the same for as long as they are the same object and the day does not change. */
-export function indexOf(goods: Goods, now: number = Date.now()): GoodsIndex {
-  const day = Math.floor(now / DAY);
-  const known = indexes.get(goods);
-  if (known && known.day === day) return known.index;
-  const index = makeIndex(goods, now);
-  indexes.set(goods, { day, index });
-  return index;
+/** The index of a shop's goods; the same for as long as they are the same object. */
+export function indexOf(goods: Goods): GoodsIndex {
+  let known = indexes.get(goods);
+  if (!known) indexes.set(goods, (known = makeIndex(goods)));
+  return known;
 }
 
-function makeIndex(goods: Goods, now: number): GoodsIndex {
+function makeIndex(goods: Goods): GoodsIndex {
   const { products } = goods;
   const size = products.length;
   const least = new Float64Array(size);
@@ -119,7 +115,7 @@ function makeIndex(goods: Goods, now: number): GoodsIndex {
     if (known) return known;
     const bits = bitsFor(size);
     const { rules } = collection;
-    if (rules) products.forEach((p, at) => meetsRules(p, rules, digits, now) && put(bits, at));
+    if (rules) products.forEach((p, at) => meetsRules(p, rules, digits, goods.asOf) && put(bits, at));
     else byHand.get(collection.id)?.forEach((word, i) => (bits[i] = word));
     const path = new Set([...seen, collection.id]);
     for (const child of inside.get(collection.id) ?? []) {

@@ -1,3 +1,4 @@
+import { SOME_DAY } from "./fixtures/day";
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { readCsv } from "../formats";
@@ -109,7 +110,7 @@ describe("what a card says", () => {
     [product({ availability: "sold-out", compareAt: 2000 }), "Sold out"],
     [product({ availability: "coming-soon", availableFrom: "2027-03-14" }), "Coming 14 March"],
     [product({ availability: "coming-soon" }), "Coming soon"],
-  ])("is the badge %#", (given, badge) => expect(badgeOf(given)?.words).toBe(badge));
+  ])("is the badge %#", (given, badge) => expect(badgeOf(given, SOME_DAY)?.words).toBe(badge));
 
   it("puts units to their values", () => {
     expect(factWords("Span (cm)", "190")).toEqual({ name: "Span", value: "190 cm" });
@@ -124,7 +125,7 @@ it("goods that can't be had stand last, the rest in the shop's order", () => {
     product({ id: "c", availability: "coming-soon" }),
     product({ id: "d" }),
   ];
-  const goods = { products, collections: [] };
+  const goods = { products, collections: [], asOf: SOME_DAY };
   expect(chosenProducts(goods, null, 3).map((p) => p.id)).toEqual(["b", "c", "d"]);
   expect(chosenProducts(goods, "none", 3)).toEqual([]);
 });

@@ -5,6 +5,7 @@ export * from "./collections";
 export { indexOf } from "./facets";
 export * from "./import";
 export * from "./listing";
+export { axesOf, goodsOn, productOn } from "./on-day";
 export { packGoods, unpackGoods, type SellersGoods } from "./packing";
 export * from "./ranking";
 export * from "./requests";

@@ -1,3 +1,4 @@
+import { SOME_DAY } from "./fixtures/day";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
@@ -74,6 +75,7 @@ const arbitraryProduct = fc.record({
 type Raw = typeof arbitraryProduct extends fc.Arbitrary<infer T> ? T : never;
 
 const build = (raw: readonly Raw[]): Goods => ({
+  asOf: SOME_DAY,
   products: raw.map((r, i) =>
     makeProduct({
       id: `p${i}`,

@@ -1,3 +1,4 @@
+import { SOME_DAY } from "./fixtures/day";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
@@ -32,6 +33,7 @@ const product: fc.Arbitrary<StoredProduct> = fc
   })
   .map(({ position, version, ...said }) => ({ ...makeProduct(said), position, version }));
 const seller: fc.Arbitrary<SellersGoods> = fc.record({
+  asOf: fc.constant(SOME_DAY),
   products: fc.array(product, { maxLength: 8 }),
   collections: fc.constant([{ ...makeCollection({ id: "c", title: "C" }), position: 0 }]),
   digits: fc.constantFrom(0, 2, 3),
@@ -52,10 +54,11 @@ describe("goods as one text", () => {
 
   it("say nothing of what is as with most", () => {
     const plain = { ...makeProduct({ id: "p", title: "Kite", price: 900 }), position: 3, version: 7 };
-    const packed = packGoods({ products: [plain], collections: [] });
+    const packed = packGoods({ products: [plain], collections: [], asOf: SOME_DAY });
     expect(JSON.parse(packed)).toEqual({
       products: [{ id: "p", title: "Kite", slug: "p", sku: "p", price: 900, position: 3, version: 7 }],
       collections: [],
+      asOf: SOME_DAY,
     });
   });
 });

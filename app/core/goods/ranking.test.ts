@@ -1,3 +1,4 @@
+import { SOME_DAY } from "./fixtures/day";
 import { baskets, ITEMS, RULES } from "./fixtures/supermarket";
 import { describe, expect, it } from "vitest";
 import { alike, bestselling, boughtTogether, goesWith, HALF_LIFE_DAYS, makeProduct, type Basket } from ".";
@@ -84,6 +85,7 @@ describe("goods that go with one", () => {
     makeProduct({ id, title: id, price: 1000, attributes, ...more });
   const goods = {
     collections: [],
+    asOf: SOME_DAY,
     products: [
       product("a", { Level: "Anyone", Lines: "1", Sail: "Rare" }),
       product("b", { Level: "Anyone", Lines: "1", Sail: "Rare" }),
@@ -101,7 +103,7 @@ describe("goods that go with one", () => {
   it("are found for what is only being written, and never it itself", () => {
     const written = { ...goods.products[0]!, attributes: { Level: "Anyone", Lines: "1", New: "thing" } };
     expect(alike(goods, written, 9, open).map((p) => p.id)).toEqual(["b", "c"]);
-    expect(alike({ products: [], collections: [] }, written, 9, open)).toEqual([]);
+    expect(alike({ products: [], collections: [], asOf: SOME_DAY }, written, 9, open)).toEqual([]);
   });
 
   it("are the seller's choice, and else what was bought together before what is like it", () => {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { dayIn, daysBetween, type OnDay } from "../situation";
 import { stateOf } from "./availability";
 import { AVAILABILITIES, type Product } from "./types";
 import { valuesOf } from "./values";
@@ -73,10 +74,9 @@ export function ruleProblem(rule: Rule): string | undefined {
 }
 
 const plain = (text: string) => text.trim().toLowerCase();
-const DAY = 86_400_000;
 
-/** Whether a product meets a rule. `digits`: those of the shop's currency; `now`: ms since 1970. */
-export function meets(product: Product, { field, name, op, value }: Rule, digits: number, now: number): boolean {
+/** Whether a product meets a rule. `digits`: those of the shop's currency; `on`: the day on which it is asked. */
+export function meets(product: Product, { field, name, op, value }: Rule, digits: number, on: OnDay): boolean {
   const among = (list: readonly string[]) => list.some((each) => plain(each) === plain(value)) === (op === "is");
   const number = (is: number | null) => {
     if (is === null) return false;
@@ -109,7 +109,7 @@ export function meets(product: Product, { field, name, op, value }: Rule, digits
     case "weight":
       return number(product.weight);
     case "age":
-      return number((now - Date.parse(product.createdAt)) / DAY);
+      return number(daysBetween(dayIn(Date.parse(product.createdAt), on.timeZone), on.day));
     case "featured":
       return product.featured === (op === "yes");
     case "rating":
@@ -118,5 +118,5 @@ export function meets(product: Product, { field, name, op, value }: Rule, digits
 }
 
 /** Whether a product belongs to a collection by its rules. */
-export const meetsRules = (product: Product, { all, rules }: CollectionRules, digits: number, now: number): boolean =>
-  all ? rules.every((r) => meets(product, r, digits, now)) : rules.some((r) => meets(product, r, digits, now));
+export const meetsRules = (product: Product, { all, rules }: CollectionRules, digits: number, on: OnDay): boolean =>
+  all ? rules.every((r) => meets(product, r, digits, on)) : rules.some((r) => meets(product, r, digits, on));

@@ -1,3 +1,4 @@
+import { SOME_DAY } from "./fixtures/day";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { carrySearch, makeCollection, makeProduct, meantQuery, searchGoods, type Goods, type Product } from ".";
@@ -5,6 +6,7 @@ import { carrySearch, makeCollection, makeProduct, meantQuery, searchGoods, type
 const product = (id: string, title: string, more: Partial<Product> = {}): Product =>
   makeProduct({ id, title, price: 100, ...more });
 const goods: Goods = {
+  asOf: SOME_DAY,
   collections: [makeCollection({ id: "c", title: "For gardens" })],
   synonyms: [
     ["windsock", "wind sleeve", "sock"],
@@ -76,6 +78,7 @@ describe("searching", () => {
 
   it("finds what begins with the word that was meant where it was misspelt", () => {
     const kites: Goods = {
+      asOf: SOME_DAY,
       collections: [makeCollection({ id: "k", title: "Two-line kites" })],
       products: [
         product("a", "Delta", { collections: ["k"] }),
@@ -106,6 +109,7 @@ describe("searching", () => {
     const made = (raw: readonly { id: string; title: readonly string[]; stock: number }[], title: string): Goods => ({
       products: raw.map((p) => product(p.id, p.title.join(" "), { stock: p.stock, collections: ["k"] })),
       collections: [makeCollection({ id: "k", title })],
+      asOf: SOME_DAY,
     });
     fc.assert(
       fc.property(

@@ -1,3 +1,4 @@
+import type { OnDay } from "../situation";
 import type { Minor } from "../money";
 import { plainOf, type Rich } from "../rich";
 import type { CollectionRules } from "./rules";
@@ -135,6 +136,8 @@ export type Goods = {
   /** What is sold; nothing that was archived. */
   readonly products: readonly Product[];
   readonly collections: readonly Collection[];
+  /** The day that they are looked at on, in the shop's own time zone (`goodsOn`). */
+  readonly asOf: OnDay;
   readonly words?: AvailabilityWords;
   /** Digits after the point in the shop's currency (ISO 4217); 2 where it is not said. */
   readonly digits?: number;

@@ -1,3 +1,4 @@
+import { SOME_DAY } from "./fixtures/day";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
@@ -128,12 +129,16 @@ describe("availability", () => {
 
   it("is said in the product's words, the shop's, or the usual ones", () => {
     const soon = one({ availability: "coming-soon", availableFrom: "2027-03-14" });
-    expect(stateWords(soon, undefined, { now: Date.parse("2026-11-01") })).toBe("Coming 14 March");
+    expect(stateWords(soon, undefined, { day: "2026-11-01" })).toBe("Coming 14 March");
     // Next year's March, said in March, would be taken for this one.
-    expect(stateWords(soon, undefined, { now: Date.parse("2026-03-20") })).toBe("Coming 14 March 2027");
-    expect(stateWords(soon, undefined, { words: { "coming-soon": "On the bench" } })).toBe("On the bench, 14 March");
-    expect(stateWords(one({ stock: 0, words: { "sold-out": "All flown away" } }))).toBe("All flown away");
-    expect(stateWords(one({ stock: 0 }), undefined, { words: { "sold-out": "Gone" } })).toBe("Gone");
+    expect(stateWords(soon, undefined, { day: "2026-03-20" })).toBe("Coming 14 March 2027");
+    expect(stateWords(soon, undefined, { ...SOME_DAY, words: { "coming-soon": "On the bench" } })).toBe(
+      "On the bench, 14 March",
+    );
+    expect(stateWords(one({ stock: 0, words: { "sold-out": "All flown away" } }), undefined, SOME_DAY)).toBe(
+      "All flown away",
+    );
+    expect(stateWords(one({ stock: 0 }), undefined, { ...SOME_DAY, words: { "sold-out": "Gone" } })).toBe("Gone");
   });
 });
 

@@ -22,7 +22,7 @@ export function View({ props, arrangement }: ViewProps<GalleryProps>) {
   const shots: Shot[] = order.map((picture) => ({ picture }));
   if (product.video) shots.splice(Math.min(product.video.after, shots.length), 0, { film: product.video.file });
   if (shots.length === 0) shots.push({ picture: null });
-  const badge = card.badge ? badgeOf(product, { locale, words: goods.words }) : undefined;
+  const badge = card.badge ? badgeOf(product, { day: goods.asOf.day, locale, words: goods.words }) : undefined;
   const name = (i: number) => `${product.title}, ${i + 1} of ${shots.length}`;
   return (
     <zest-gallery className="gallery" data-zoom={props.zoom ? "" : undefined}>

@@ -1,3 +1,4 @@
+import { SOME_DAY } from "~/core/goods/fixtures/day";
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import { makeCollection, makeProduct, NO_QUERY, searchGoods, type Goods, type GoodsQuery } from "~/core/goods";
@@ -10,6 +11,7 @@ import { pageNumbers, View } from "./view";
 const SIZES = ["S", "M", "L"];
 const collection = makeCollection({ id: "c", title: "Kites" });
 const goods: Goods = {
+  asOf: SOME_DAY,
   collections: [collection],
   digits: 2,
   products: Array.from({ length: 30 }, (_, i) =>

@@ -33,7 +33,7 @@ export function Rating({ value, count }: { value: number; count: number }): Reac
 /** A product in a grid, a shelf or a list: one link, whole card. */
 export function ProductCard({ product, sizes, eager = false, level = 3, facts }: CardProps): ReactNode {
   const { card, goods, locale } = useEnv();
-  const badge = card.badge ? badgeOf(product, { locale, words: goods.words }) : undefined;
+  const badge = card.badge ? badgeOf(product, { day: goods.asOf.day, locale, words: goods.words }) : undefined;
   const state = stateOf(product);
   const Head = level === 2 ? "h2" : "h3";
   const said = Object.entries(product.attributes)

@@ -6,7 +6,7 @@ import type { ProductBuyProps } from "./definition";
 
 /** What the shop's script needs to know of each variant, as the page would say it. */
 function dataOf(product: Product, { money, goods, locale }: KindEnv): string {
-  const said = { locale, words: goods.words };
+  const said = { day: goods.asOf.day, locale, words: goods.words };
   return JSON.stringify(
     product.variants.map((v) => {
       const [price, before] = [priceOf(product, v), compareAtOf(product, v)];

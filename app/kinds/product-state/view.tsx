@@ -8,7 +8,7 @@ export function View() {
   const { product, variant } = found;
   return (
     <p className="state" data-live="state" data-state={stateOf(product, variant)} aria-live="polite">
-      {stateWords(product, variant, { locale, words: goods.words })}
+      {stateWords(product, variant, { day: goods.asOf.day, locale, words: goods.words })}
     </p>
   );
 }

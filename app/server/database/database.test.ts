@@ -3,12 +3,36 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { spawn, spawnSync } from "node:child_process";
 import { createServer, type AddressInfo } from "node:net";
+import { QueryTypes, Sequelize } from "sequelize";
 import { describe, expect, it } from "vitest";
 // @ts-expect-error plain JavaScript, so that it can start before any package is installed
 import { startDatabase } from "../../../bin/lib/database.mjs";
 import { newId } from "~/core/document";
+import { setBrand } from "~/core/commands";
+import { readCsv } from "~/core/formats";
+import { loadDraft } from "../drafts/index.server";
+import { keep } from "../fixtures/keeping";
 import { ownerWithShop } from "../fixtures/owner";
-import { atomically, database, migrate, Owner, ShopRow } from "./index.server";
+import { importGoods } from "../goods/index.server";
+import { pendingChanges, publish } from "../publishing/index.server";
+import {
+  atomically,
+  countUp,
+  database,
+  lockState,
+  migrate,
+  OrderRow,
+  Owner,
+  ShopRow,
+  SignUp,
+  type State,
+} from "./index.server";
+import * as first from "./migrations/001-first";
+import * as pageVersions from "./migrations/002-page-versions";
+import * as presence from "./migrations/003-presence";
+import * as goods from "./migrations/004-goods";
+import * as stays from "./migrations/005-what-was-said-stays";
+import * as apart from "./migrations/006-apart";
 
 type Database = { address: string; port: number; stop: () => Promise<void> };
 const start = (folder: string) => startDatabase(folder, { quiet: true }) as Promise<Database>;
@@ -42,6 +66,106 @@ describe("the schema", () => {
     await expect(broken).rejects.toThrow();
     expect(await Owner.findByPk(id)).toBeNull();
   });
+});
+
+describe("locks", () => {
+  /** Runs `meanwhile` while somebody else is in the middle of changing this of the shop. */
+  const during = async (shopId: string, state: State, meanwhile: () => Promise<unknown>): Promise<void> => {
+    let release = () => {};
+    let isHeld = () => {};
+    const [held, released] = [
+      new Promise<void>((done) => (isHeld = done)),
+      new Promise<void>((done) => (release = done)),
+    ];
+    const holder = atomically(async (transaction) => {
+      await lockState(shopId, state, transaction);
+      // Rows that refer to the shop hold its row as well, as those of products and orders do.
+      const row = { id: newId(), shopId, createdAt: new Date() };
+      await OrderRow.create(row, { transaction });
+      isHeld();
+      await released;
+    });
+    await held;
+    try {
+      await meanwhile();
+    } finally {
+      release();
+      await holder;
+    }
+  };
+  const inTime = <T>(work: Promise<T>): Promise<T> =>
+    Promise.race([work, new Promise<never>((_done, fail) => setTimeout(() => fail(new Error("it waits")), 5_000))]);
+
+  it.each(["goods", "publication", "settings", "versions"] as const)(
+    "of %s hold up nobody who writes a page, adds a picture or signs up",
+    async (state) => {
+      const { shop } = await ownerWithShop();
+      await during(shop.id, state, async () => {
+        const { draft, seq } = await loadDraft(shop.id);
+        const made = setBrand(draft, "corners", "soft");
+        if (!made.ok) throw new Error(made.why);
+        expect(await inTime(keep(shop.id, { base: seq, transactions: [made.transaction] }))).toMatchObject({ ok: true });
+        await inTime(countUp(shop.id, "pictures"));
+        await inTime(SignUp.upsert({ shopId: shop.id, address: "a@b.example", createdAt: new Date() }));
+      });
+    },
+  );
+
+  it("of the draft hold up neither goods nor whoever publishes", async () => {
+    const { shop } = await ownerWithShop();
+    await during(shop.id, "draft", async () => {
+      const { seq } = await pendingChanges(shop.id);
+      expect(await inTime(publish(shop.id, seq))).toMatchObject({ ok: true });
+      await inTime(importGoods(shop, readCsv("SKU,Title,Price\nA,Apple,1.00\n")));
+    });
+  });
+
+  it("are not waited for on a second connection: a query that has not the transaction is refused", async () => {
+    const { shop } = await ownerWithShop();
+    await expect(atomically(() => ShopRow.findByPk(shop.id))).rejects.toThrow("on another connection");
+    await expect(atomically((transaction) => ShopRow.findByPk(shop.id, { transaction }))).resolves.toBeTruthy();
+  });
+});
+
+it("of several processes that start at once, one brings the schema up to date", async () => {
+  expect(await Promise.all([migrate(), migrate(), migrate()])).toEqual([[], [], []]);
+});
+
+it("a database from before keeps what its shops had", async () => {
+  const folder = mkdtempSync(join(tmpdir(), "zest-db-"));
+  const own = await start(folder);
+  try {
+    const before = new Sequelize(own.address, { dialect: "mariadb", logging: false });
+    const old = before.getQueryInterface();
+    for (const step of [first, pageVersions, presence, goods, stays]) await step.up(old);
+    await before.query(
+      "INSERT INTO owners (id, address, name, password, createdAt) VALUES ('o', 'a@b.example', 'A', 'x', NOW())",
+    );
+    await before.query(
+      `INSERT INTO shops (id, ownerId, host, currency, locale, seq, goodsVersion, picturesVersion, publicationId, goodsSettings, createdAt)
+       VALUES ('s', 'o', 'h', 'EUR', 'en-GB', 7, 8, 9, 'p2', '{"words":{}}', NOW())`,
+    );
+    await before.query(
+      "INSERT INTO publications (id, shopId, number, body, changes, createdAt) VALUES ('p2', 's', 2, '{}', '[]', NOW())",
+    );
+    await apart.up(old);
+    const rows = await before.query<{ state: string; version: number; pointer: string | null; body: string | null }>(
+      "SELECT state, version, pointer, body FROM shopStates ORDER BY state",
+      { type: QueryTypes.SELECT },
+    );
+    expect(rows.map((r) => [r.state, r.version, r.pointer, r.body])).toEqual([
+      ["draft", 7, null, null],
+      ["goods", 8, null, null],
+      ["pictures", 9, null, null],
+      ["publication", 2, "p2", null],
+      ["settings", 0, null, '{"words":{}}'],
+      ["versions", 0, null, null],
+    ]);
+    await before.close();
+  } finally {
+    await own.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
 });
 
 describe("a database of our own", () => {

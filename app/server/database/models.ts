@@ -29,6 +29,8 @@ export class ShopRow extends Row<ShopRow> {
   declare host: string;
   declare currency: string;
   declare locale: string;
+  /** An IANA name. */
+  declare timeZone: string;
   declare createdAt: Date;
 }
 export class ShopState extends Row<ShopState> {
@@ -227,6 +229,7 @@ export function defineModels(sequelize: Sequelize): void {
       host: text,
       currency: text,
       locale: text,
+      timeZone: text,
       createdAt: moment,
     }),
     named("shops"),

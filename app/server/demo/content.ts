@@ -7,7 +7,12 @@ import { firstLayouts } from "~/kinds/layouts";
 import { frameDocument, pageDocument } from "../shops/index.server";
 
 export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.example", password: "kites-and-string" };
-export const DEMO_SHOP = { name: "Larkspindle Kites", host: "larkspindle", currency: "EUR" } as const;
+export const DEMO_SHOP = {
+  name: "Larkspindle Kites",
+  host: "larkspindle",
+  currency: "EUR",
+  timeZone: "Europe/Dublin",
+} as const;
 
 /** Words and picture of each collection. */
 export const DEMO_COLLECTIONS: readonly {

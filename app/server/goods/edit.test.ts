@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { readCsv } from "~/core/formats";
-import { makeProduct, productInput, searchGoods, sizeOf } from "~/core/goods";
+import { makeProduct, searchGoods, sizeOf } from "~/core/goods";
 import { ownerWithShop } from "../fixtures/owner";
+import { inputOf } from "../fixtures/products";
 import { freshShop, type Shop } from "../shops/index.server";
 import {
   allGoodsOf,
@@ -35,8 +36,6 @@ async function shopWithGoods() {
   const find = async (sku: string) => (await allGoodsOf(await now())).products.find((p) => p.sku === sku)!;
   return { shop, now, find };
 }
-const inputOf = (product: object) =>
-  Object.fromEntries(Object.keys(productInput.shape).map((key) => [key, (product as Record<string, unknown>)[key]]));
 const collectionOf = (more: object) => ({
   title: "New",
   slug: "new",

@@ -18,7 +18,8 @@ import {
 import { atomically, lockState } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import type { All } from "./rows";
-import { changeGoods, goodsMoved } from "./store";
+import { changeGoods } from "./change";
+import { goodsMoved } from "./known";
 
 /** What was not kept, and why, by where it was given. */
 export type Refused = {

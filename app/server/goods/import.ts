@@ -27,7 +27,9 @@ import {
 import { PictureRow } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import type { All } from "./rows";
-import { allGoodsOf, changeGoods, type Steps } from "./store";
+import { changeGoods } from "./change";
+import { allGoodsOf } from "./known";
+import type { Steps } from "./write";
 
 const baseName = (written: string) => written.split(/[\\/]/).at(-1)!.toLowerCase();
 

@@ -3,15 +3,15 @@ export * from "./edit";
 export { exportTable, importGoods, planImport, type ImportDone } from "./import";
 export * from "./insights";
 export * from "./reviews";
+export { goodsSteps, stepGoods, type GoodsSteps } from "./change";
 export {
   allGoodsOf,
+  goodsAsStored,
   goodsMoved,
   goodsOf,
-  goodsSteps,
   packedGoodsOf,
   reviewsOf,
   settingsOf,
-  stepGoods,
-  type GoodsSteps,
-} from "./store";
+  situationNow,
+} from "./known";
 export { MOST_FILE_BYTES, readTableFile, writeTableFile, type TableRead } from "./tables";

@@ -3,7 +3,8 @@ import { newId } from "~/core/document";
 import type { SellsData } from "~/core/goods";
 import { atomically, OrderLine, OrderRow, ProductView } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
-import { allGoodsOf, basketsOf, goodsOf, ordersMoved } from "./store";
+import { allGoodsOf, goodsOf, ordersMoved } from "./known";
+import { basketsOf } from "./learn";
 
 const DAY = 86_400_000;
 const dayOf = (ms: number) => new Date(ms).toISOString().slice(0, 10);

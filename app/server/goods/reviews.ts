@@ -3,7 +3,7 @@ import { newId } from "~/core/document";
 import { isDay, MOST_REVIEW_CHARACTERS, type LineProblem, type ReviewChange, type Table } from "~/core/goods";
 import { atomically, ProductRow, ReviewRow } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
-import { allGoodsOf, goodsMoved } from "./store";
+import { allGoodsOf, goodsMoved } from "./known";
 
 /** What a shopper says of a product. */
 export const reviewInput = z.object({

@@ -2,6 +2,7 @@ import { UniqueConstraintError } from "sequelize";
 import { z } from "zod";
 import { newId, type Draft } from "~/core/document";
 import { CURRENCIES } from "~/core/money";
+import { isTimeZone } from "~/core/situation";
 import { LRUCache } from "lru-cache";
 import { atomically, DraftPart, ShopRow, ShopState, STATES } from "../database/index.server";
 import { starterDraft } from "./starter";
@@ -15,6 +16,8 @@ export type Shop = {
   readonly host: string;
   readonly currency: string;
   readonly locale: string;
+  /** Where its day begins: an IANA time zone. */
+  readonly timeZone: string;
   readonly goodsVersion: number;
   readonly picturesVersion: number;
   readonly publicationId: string | null;
@@ -32,6 +35,7 @@ export const newShopSchema = z.object({
     .regex(/^[a-z][a-z0-9-]{1,38}[a-z0-9]$/, "Use 3 to 40 small letters, digits and hyphens, beginning with a letter.")
     .refine((host) => !RESERVED.has(host), "This address is not free. Choose another one."),
   currency: z.enum(CURRENCIES, "Choose a currency."),
+  timeZone: z.string().max(60).refine(isTimeZone, "Choose a time zone."),
 });
 
 /** The shops of these rows, with how far their parts have come. */
@@ -48,6 +52,7 @@ async function toShops(rows: readonly ShopRow[]): Promise<Shop[]> {
       host: row.host,
       currency: row.currency,
       locale: row.locale,
+      timeZone: row.timeZone,
       goodsVersion: at("goods")?.version ?? 0,
       picturesVersion: at("pictures")?.version ?? 0,
       publicationId: at("publication")?.pointer ?? null,
@@ -73,6 +78,7 @@ export async function createShop(
           host: input.host,
           currency: input.currency,
           locale: "en-GB",
+          timeZone: input.timeZone,
           createdAt: new Date(),
         },
         { transaction },
@@ -92,9 +98,9 @@ export async function createShop(
         parts.map(([part, body]) => ({ shopId: row.id, part, body: JSON.stringify(body) })),
         { transaction },
       );
-      const { id, host, currency, locale } = row;
+      const { id, host, currency, locale, timeZone } = row;
       const nothing = { goodsVersion: 0, picturesVersion: 0, publicationId: null };
-      return { ok: true, shop: { id, ownerId, host, currency, locale, ...nothing } };
+      return { ok: true, shop: { id, ownerId, host, currency, locale, timeZone, ...nothing } };
     });
   } catch (error) {
     if (error instanceof UniqueConstraintError)

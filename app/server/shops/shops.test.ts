@@ -18,18 +18,20 @@ describe("a new shop", () => {
     ["name", { name: "x".repeat(61) }],
     ["currency", { currency: "XXX" }],
     ["currency", { currency: "eur" }],
+    ["timeZone", { timeZone: "Atlantis/Harbour" }],
   ])("is refused at its %s with a sentence for %j", (place, wrong) => {
-    const parsed = newShopSchema.safeParse({ name: "Kites", host: "kites", currency: "EUR", ...wrong });
+    const parsed = newShopSchema.safeParse({ name: "Kites", host: "kites", currency: "EUR", timeZone: "Europe/London", ...wrong });
     expect(parsed.success).toBe(false);
     expect(parsed.error!.issues[0]!.path).toEqual([place]);
     expect(parsed.error!.issues[0]!.message).toMatch(/\.$/);
   });
 
   it("is written as people write names and addresses", () =>
-    expect(newShopSchema.parse({ name: " Kites ", host: " Kites-2 ", currency: "JPY" })).toEqual({
+    expect(newShopSchema.parse({ name: " Kites ", host: " Kites-2 ", currency: "JPY", timeZone: "Asia/Tokyo" })).toEqual({
       name: "Kites",
       host: "kites-2",
       currency: "JPY",
+      timeZone: "Asia/Tokyo",
     }));
 
   it("begins finished: every part of its pages may be as it is, and nothing is published", async () => {
@@ -43,14 +45,14 @@ describe("a new shop", () => {
 
   it("has an address of its own", async () => {
     const { ownerId, shop } = await ownerWithShop();
-    expect(await createShop(ownerId, { name: "Again", host: shop.host, currency: "EUR" })).toEqual({
+    expect(await createShop(ownerId, { name: "Again", host: shop.host, currency: "EUR", timeZone: "Europe/London" })).toEqual({
       ok: false,
       field: "host",
       why: "Another shop has this address. Choose another one.",
     });
     // Of two that want the same at once, one has it.
     const host = `${shop.host.slice(0, 30)}-two`;
-    const both = await Promise.all([1, 2].map(() => createShop(ownerId, { name: "Two", host, currency: "EUR" })));
+    const both = await Promise.all([1, 2].map(() => createShop(ownerId, { name: "Two", host, currency: "EUR", timeZone: "Europe/London" })));
     expect(both.filter((b) => b.ok)).toHaveLength(1);
     expect((await shopsOf(ownerId)).map((s) => s.host)).toEqual([shop.host, host]);
   });
@@ -70,7 +72,7 @@ describe("a shop", () => {
     expect((await shopAt(shop.host))?.id).toBe(shop.id);
     const host = `${shop.host.slice(0, 30)}-new`;
     expect(await shopAt(host)).toBeUndefined();
-    await createShop(ownerId, { name: "New", host, currency: "EUR" });
+    await createShop(ownerId, { name: "New", host, currency: "EUR", timeZone: "Europe/London" });
     forgetShops();
     expect((await shopAt(host))?.host).toBe(host);
   });

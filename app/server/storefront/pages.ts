@@ -1,15 +1,18 @@
 import { createHash } from "node:crypto";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
+import { LRUCache } from "lru-cache";
 import { textPages } from "~/core/document";
 import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
 import { themeById } from "~/themes";
-import { isNarrowed, NO_QUERY } from "~/core/goods";
+import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
+import { outcomeOf, type Situation } from "~/core/situation";
 import { renderPage, targetAt, type ShopContent, type Target } from "~/render";
-import { goodsOf } from "../goods/index.server";
+import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
 import { picturesOf } from "../pictures/index.server";
 import { publishedDraft } from "../publishing/index.server";
 import type { Shop } from "../shops/index.server";
+import { PageCache } from "./cache";
 
 /** A page as it goes over the wire. */
 export type ServedPage = {
@@ -39,29 +42,29 @@ function served(status: number, html: string, css: string): ServedPage {
   };
 }
 
-type Shown = { readonly version: number; readonly pictures: ReturnType<typeof picturesOf> };
-const shown = new Map<string, Shown>();
-/** Shops whose pictures are held in memory. */
-const MOST_SHOPS = 200;
+const pictures = new LRUCache<string, { readonly version: number; readonly all: ReturnType<typeof picturesOf> }>({
+  max: 200,
+});
 
 /** The pictures of a shop, read once for each state of them. */
-function picturesNow({ id, picturesVersion: version }: Shop): Shown["pictures"] {
-  const have = shown.get(id);
-  if (have?.version === version) return have.pictures;
-  const pictures = picturesOf(id);
-  shown.delete(id);
-  if (shown.size >= MOST_SHOPS) shown.delete(shown.keys().next().value!);
-  shown.set(id, { version, pictures });
+function picturesNow({ id, picturesVersion: version }: Shop): ReturnType<typeof picturesOf> {
+  const have = pictures.get(id);
+  if (have?.version === version) return have.all;
+  const all = picturesOf(id);
+  pictures.set(id, { version, all });
   // What could not be read is asked for again.
-  pictures.catch(() => shown.delete(id));
-  return pictures;
+  all.catch(() => pictures.delete(id));
+  return all;
 }
 
-/** What the pages of a shop are drawn from; undefined while nothing has been published. */
-export async function contentOf(shop: Shop): Promise<ShopContent | undefined> {
+/** What the pages of a shop are drawn from in a situation; undefined while nothing has been published. */
+export async function contentOf(
+  shop: Shop,
+  situation: Situation = situationNow(shop),
+): Promise<ShopContent | undefined> {
   const draft = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
   if (!draft) return undefined;
-  const [goods, pictures] = await Promise.all([goodsOf(shop), picturesNow(shop)]);
+  const [goods, pictures] = await Promise.all([goodsOf(shop, situation), picturesNow(shop)]);
   return { draft, goods, pictures, currency: shop.currency, locale: shop.locale };
 }
 
@@ -76,8 +79,9 @@ export async function usesFont(shop: Shop, name: string): Promise<boolean> {
   );
 }
 
-const MOST_PAGES = 2_000;
-const cache = new Map<string, ServedPage>();
+const cache = new PageCache();
+/** Pages of a list that are kept; those further on are asked for too rarely, and anybody can ask for as many as they like. */
+const MOST_LIST_PAGES = 50;
 
 /** What of an address decides how a page looks; undefined where there is no end of such addresses. */
 function partOf(target: Target): string | undefined {
@@ -87,7 +91,7 @@ function partOf(target: Target): string | undefined {
       return undefined;
     case "collection": {
       const { query = NO_QUERY } = target;
-      return isNarrowed(query) ? undefined : `${query.page} ${query.sort ?? ""}`;
+      return isNarrowed(query) || query.page > MOST_LIST_PAGES ? undefined : `${query.page} ${query.sort ?? ""}`;
     }
     case "product":
       return target.variant?.id ?? "";
@@ -97,30 +101,31 @@ function partOf(target: Target): string | undefined {
 }
 
 /**
- * The page at `path`. A page is drawn once for every state of publication, goods and pictures; whoever asks next gets
- * the same bytes. What there is no end of (searches, narrowed lists) is not kept, and paths that lead nowhere share one
- * page, so that made-up addresses can't fill the memory.
+ * The page at `path`. A page is drawn once for every state of publication, goods and pictures, and for every outcome of
+ * what it depends on in the situation; whoever asks next gets the same bytes. What there is no end of (searches, narrowed
+ * lists) is not kept, and paths that lead nowhere share one page, so that made-up addresses can't fill the memory.
  */
 export async function pageAt(
   shop: Shop,
   path: string,
   query: URLSearchParams,
   origin: string,
+  situation: Situation = situationNow(shop),
 ): Promise<ServedPage | undefined> {
-  const content = await contentOf(shop);
+  const content = await contentOf(shop, situation);
   if (!content) return undefined;
   const plain = path.length > 1 ? path.replace(/\/+$/, "") : path;
   const target = targetAt(plain, query, content.draft.documents, content.goods);
   const status = target.page === "message" ? 404 : 200;
   const part = partOf(target);
   if (part === undefined) return drawn(status, target, content, origin);
-  const state = [shop.id, shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin].join(" ");
+  const outcome = outcomeOf(situation, axesOf(await goodsAsStored(shop)));
+  const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome].join(" ");
   const key = target.page === "message" ? `${state} ?` : `${state} ${plain} ${part}`;
-  const known = cache.get(key);
+  const known = cache.get(shop.id, key);
   if (known) return known;
   const page = drawn(status, target, content, origin);
-  if (cache.size >= MOST_PAGES) cache.delete(cache.keys().next().value!);
-  cache.set(key, page);
+  cache.set(shop.id, key, page);
   return page;
 }
 

@@ -1,4 +1,5 @@
 // @vitest-environment jsdom
+import { SOME_DAY } from "~/core/goods/fixtures/day";
 import { beforeEach, describe, expect, it } from "vitest";
 import { makeColumn } from "~/core/commands";
 import type { Json, Part, StyleSheet } from "~/core/document";
@@ -26,7 +27,7 @@ const { draft } = content;
 
 const makeStore = (shop = "one") =>
   createStudioStore({
-    shop: { id: shop, host: "s", address: "", currency: "EUR", locale: "en-GB" },
+    shop: { id: shop, host: "s", address: "", currency: "EUR", locale: "en-GB", timeZone: "Europe/London" },
     goods,
     pictures,
     published: undefined,
@@ -139,7 +140,7 @@ describe("copying and pasting", () => {
     ]);
   });
   it("between shops leaves behind what only the other one has, and says so", () => {
-    const other = { goods: { products: [], collections: [] }, pictures: [], documents: {} };
+    const other = { goods: { products: [], collections: [], asOf: SOME_DAY }, pictures: [], documents: {} };
     const of = (node: Part) => adapted(node, other);
     const bought = of(widget("product", "p", { product: "plain" }));
     expect(bought.props.product).toBeNull();

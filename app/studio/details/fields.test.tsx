@@ -1,4 +1,5 @@
 // @vitest-environment jsdom
+import { SOME_DAY } from "~/core/goods/fixtures/day";
 import { afterEach, describe, expect, it } from "vitest";
 import { findNode, type Draft, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
@@ -128,7 +129,11 @@ describe("choices", () => {
   });
 
   it("of goods that have no attributes say so", async () => {
-    const { text } = await controls(makeNode("goods-list"), ["filters"], { products: [], collections: [] });
+    const { text } = await controls(makeNode("goods-list"), ["filters"], {
+      products: [],
+      collections: [],
+      asOf: SOME_DAY,
+    });
     expect(text()).toContain("Your goods have no attributes yet.");
   });
 

@@ -5,21 +5,24 @@ import {
   AVAILABILITY_WORDS,
   barcodeProblem,
   descriptionOf,
+  productOn,
   stateOf,
   stateWords,
   type Product,
 } from "~/core/goods";
+import { useStudio } from "../keeping";
 import { useGoods } from "./data";
 import { Choice, Group, Row, Whole, type FormPart } from "./product-form";
 
 /** Whether it can be had, in which words, and what it is counted and found by. */
 export function ProductStock({ product, set, problem }: FormPart) {
   const { settings, waiting } = useGoods();
-  const state = stateOf(product);
+  const day = useStudio((s) => s.goods.asOf.day);
+  const state = stateOf(productOn(product, day));
   return (
     <Group
       title="Whether it can be had"
-      about={`The shop says: ${stateWords(product, undefined, { words: settings.words })}.${waiting[product.id] ? ` ${waiting[product.id]} wait to be told.` : ""}`}
+      about={`The shop says: ${stateWords(productOn(product, day), undefined, { day, words: settings.words })}.${waiting[product.id] ? ` ${waiting[product.id]} wait to be told.` : ""}`}
     >
       <Row>
         <Choice

@@ -5,6 +5,7 @@ import {
   AVAILABILITIES,
   AVAILABILITY_WORDS,
   priceSpan,
+  productOn,
   stateOf,
   stateWords,
   type Availability,
@@ -34,6 +35,8 @@ type ColumnsGiven = {
   readonly shop: string;
   readonly currency: string;
   readonly locale: string;
+  /** As in ISO 8601; what was to come by then is there. */
+  readonly day: string;
   readonly words: AvailabilityWords;
   readonly waiting: Readonly<Record<string, number>>;
 };
@@ -45,6 +48,7 @@ export const columnsOf = ({
   shop,
   currency,
   locale,
+  day,
   words,
   waiting,
 }: ColumnsGiven): GridColDef<StoredProduct>[] => [
@@ -120,7 +124,8 @@ export const columnsOf = ({
     type: "singleSelect",
     valueOptions: AVAILABILITIES.map((value) => ({ value, label: AVAILABILITY_WORDS[value] })),
     renderCell: ({ row }) => {
-      const now = stateOf(row);
+      const today = productOn(row, day);
+      const now = stateOf(today);
       return (
         <Box sx={{ display: "flex", alignItems: "center", gap: 0.75, height: "100%" }}>
           <Box
@@ -134,7 +139,7 @@ export const columnsOf = ({
               border: `1.5px solid ${DOT[now] ?? INK.plum}`,
             }}
           />
-          {stateWords(row, undefined, { locale, words: words })}
+          {stateWords(today, undefined, { day, locale, words })}
         </Box>
       );
     },

@@ -7,6 +7,7 @@ import {
   AVAILABILITIES,
   AVAILABILITY_WORDS,
   isInCollection,
+  productOn,
   stateOf,
   type GoodsRequest,
   type StoredProduct,
@@ -52,6 +53,7 @@ export function ProductsTable() {
     archived: search.get("archived") ?? "",
   }));
   const { find: sought, in: collection, state } = filters;
+  const { day } = goods.asOf;
   const isArchive = filters.archived === "1";
   const set = (name: keyof typeof filters, value: string) => setFilters((now) => ({ ...now, [name]: value }));
   useEffect(() => {
@@ -76,17 +78,17 @@ export function ProductsTable() {
           : isInCollection(goods, p, inside) || p.collections.includes(inside.id))
       )
         return false;
-      if (state === "no-picture" ? p.pictures.length > 0 : state && stateOf(p) !== state) return false;
+      if (state === "no-picture" ? p.pictures.length > 0 : state && stateOf(productOn(p, day)) !== state) return false;
       if (words.length === 0) return true;
       const text =
         `${p.title} ${p.sku} ${p.barcode} ${p.tags.join(" ")} ${p.variants.map((v) => `${v.sku} ${v.values.join(" ")}`).join(" ")} ${p.collections.map((c) => titles.get(c)).join(" ")} ${Object.values(p.attributes).join(" ")}`.toLowerCase();
       return words.every((w) => text.includes(w));
     });
-  }, [products, goods, sought, collection, collections, state, isArchive, titles]);
+  }, [products, goods, sought, collection, collections, state, isArchive, titles, day]);
 
   const columns = useMemo(
-    () => columnsOf({ pictureOf, titles, shop, currency, locale, words: settings.words, waiting }),
-    [pictureOf, titles, shop, currency, locale, settings.words, waiting],
+    () => columnsOf({ pictureOf, titles, shop, currency, locale, day, words: settings.words, waiting }),
+    [pictureOf, titles, shop, currency, locale, day, settings.words, waiting],
   );
 
   const update = async (next: StoredProduct, old: StoredProduct): Promise<StoredProduct> => {

@@ -13,6 +13,7 @@ import {
 } from "~/core/keeping";
 import { askForChanges, askForNews, behindSchema, sayLeave, sendChanges } from "~/core/protocol";
 import { MOST_SENT } from "~/core/schema";
+import { dayIn } from "~/core/situation";
 import type { Reply } from "../client";
 import { forgetLeft, readLeft, storeLeft, tabsWithLeft } from "./left";
 import { claimName, ifOrphaned } from "./names";
@@ -174,6 +175,10 @@ export function startKeeper(store: StudioStore): Keeper {
 
   /** Fetches what other tabs and people have kept. */
   const pull = async (): Promise<boolean> => {
+    const { situation, setNow } = store.getState();
+    const now = Date.now();
+    // A studio that stays open over midnight shows the new day.
+    if (dayIn(now, situation.timeZone) !== dayIn(situation.now, situation.timeZone)) setNow(now);
     if (tab === undefined) return false;
     if (running || store.getState().pending.length) return flush();
     const { base } = store.getState();

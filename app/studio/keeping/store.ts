@@ -2,10 +2,11 @@ import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import { redo, undo, type Outcome, type Transaction } from "~/core/commands";
 import type { Audience, Draft } from "~/core/document";
-import type { Goods } from "~/core/goods";
+import { goodsOn, type Goods } from "~/core/goods";
 import { discard, edit, openTab, tryAgain, withDone, type Logged, type Tab } from "~/core/keeping";
 import type { Picture } from "~/core/pictures";
 import { transactionSchema } from "~/core/schema";
+import { dayOf, type Situation } from "~/core/situation";
 import { problemOfChange } from "~/kinds/changes";
 import { createClient, type Client } from "../client";
 
@@ -29,6 +30,8 @@ export type ShopFacts = {
   readonly address: string;
   readonly currency: string;
   readonly locale: string;
+  /** Where its day begins. */
+  readonly timeZone: string;
 };
 
 /** What the undo of the area at hand does, where that has one of its own. */
@@ -49,6 +52,8 @@ export type Stepped = {
 
 export type StudioState = Tab & {
   readonly shop: ShopFacts;
+  /** What panes are drawn for. */
+  readonly situation: Situation;
   readonly goods: Goods;
   readonly pictures: readonly Picture[];
   /** What shoppers see; undefined before the first publication. */
@@ -96,6 +101,8 @@ export type StudioState = Tab & {
   readonly setEditing: (editing: Editing | null) => void;
   readonly say: (text: string, tone?: Said["tone"], canUndo?: boolean) => void;
   readonly hush: () => void;
+  /** Says what time it is; on a new day, goods are looked at as they are then. */
+  readonly setNow: (now: number) => void;
   /** Takes over what the server loaded anew: goods, pictures, what is published. */
   readonly refresh: (loaded: Pick<StudioState, "goods" | "pictures" | "published">) => void;
 };
@@ -107,6 +114,8 @@ export type Loaded = Pick<StudioState, "shop" | "goods" | "pictures" | "publishe
   readonly unread?: StudioState["unread"];
   /** The account that has it open. */
   readonly me?: string;
+  /** When it was loaded, in ms since 1970. */
+  readonly now?: number;
 };
 
 /** Changes of the same value that follow within this time are one step of undo. */
@@ -129,9 +138,12 @@ const ownOf = (log: readonly Logged[], me: string | undefined, openElsewhere: re
 const TOO_LARGE = "That is more than one change can hold. Do it in several steps.";
 
 export function createStudioStore(loaded: Loaded): StudioStore {
-  const { draft, seq, log, me, unread = [], ...rest } = loaded;
+  const { draft, seq, log, me, now = Date.now(), unread = [], ...rest } = loaded;
+  const situation: Situation = { now, timeZone: loaded.shop.timeZone };
   return createStore<StudioState>((set, get) => ({
     ...rest,
+    situation,
+    goods: goodsOn(loaded.goods, dayOf(situation)),
     ...openTab(draft, seq, ownOf(log, me, [])),
     unread,
     client: createClient(rest.shop.id, () => set({ keep: "signed-out" })),
@@ -247,7 +259,12 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     setEditing: (editing) => set({ editing }),
     say: (text, tone = "plain", canUndo = false) => set({ said: { text, tone, canUndo, key: ++saidKeys } }),
     hush: () => set({ said: null }),
-    refresh: (fresh) => set(fresh),
+    setNow: (now) => {
+      const { situation, goods } = get();
+      const next = { ...situation, now };
+      set({ situation: next, goods: goodsOn(goods, dayOf(next)) });
+    },
+    refresh: (fresh) => set({ ...fresh, goods: goodsOn(fresh.goods, dayOf(get().situation)) }),
   }));
 }
 

@@ -37,6 +37,12 @@ export async function up(q: QueryInterface): Promise<void> {
   await from("versions", "0");
   for (const column of ["seq", "goodsVersion", "picturesVersion", "publicationId", "goodsSettings"])
     await q.sequelize.query(`ALTER TABLE shops DROP COLUMN ${column}`);
+  // A shop's day begins at its own midnight. Shops from before were all opened in this one.
+  await q.addColumn("shops", "timeZone", {
+    type: DataTypes.STRING(60),
+    allowNull: false,
+    defaultValue: "Europe/London",
+  });
   await q.addColumn("draftLog", "tab", { type: DataTypes.STRING(40), allowNull: true });
   await q.addColumn("draftLog", "ownerId", { type: DataTypes.STRING(40), allowNull: true });
 }
