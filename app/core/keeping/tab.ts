@@ -23,6 +23,11 @@ export type Tab = {
    */
   readonly sealed: ReadonlySet<string>;
   readonly aside: readonly Aside[];
+  /**
+   * Own changes from before a reload that the server has and that this tab has not seen yet: they come among what others
+   * did, and are this tab's to undo all the same.
+   */
+  readonly coming: ReadonlySet<string>;
   /** What was done here, oldest first; what can be undone follows from it. */
   readonly done: readonly Transaction[];
   readonly history: History;
@@ -41,6 +46,7 @@ export function openTab(draft: Draft, seq: number, done: readonly Transaction[])
     base: seq,
     pending: [],
     sealed: new Set(),
+    coming: new Set(),
     aside: [],
     done,
     history: historyOf(done),
@@ -142,9 +148,16 @@ function takeIn(tab: Tab, missed: readonly Transaction[], seq: number): Met {
   if (!theirs.ok) return astray(tab);
   // What was sent and stored without an answer comes back among the rest.
   const stored = new Set(missed.map((t) => t.id));
-  const isNews = missed.some((t) => !tab.pending.some((p) => p.id === t.id));
+  const isNews = missed.some((t) => !tab.coming.has(t.id) && !tab.pending.some((p) => p.id === t.id));
   const still = (id: string) => !stored.has(id);
-  const without: Tab = { ...tab, aside: tab.aside.filter((a) => still(a.transaction.id)) };
+  const had = new Set(tab.done.map((t) => t.id));
+  const own = missed.filter((t) => tab.coming.has(t.id) && !had.has(t.id));
+  const without: Tab = {
+    ...tab,
+    aside: tab.aside.filter((a) => still(a.transaction.id)),
+    coming: new Set([...tab.coming].filter(still)),
+    done: own.length ? [...tab.done, ...own] : tab.done,
+  };
   const next = carriedOver(
     without,
     theirs.draft,
@@ -219,6 +232,7 @@ export function adopt(tab: Tab, left: Left, known: Asked["known"]): Met {
     pending: [...tab.pending, ...kept],
     // They may have been sent before the tab was closed.
     sealed: new Set([...tab.sealed, ...kept.map((t) => t.id)]),
+    coming: new Set([...tab.coming, ...known]),
     aside,
     done,
     history: historyOf(done),

@@ -18,9 +18,14 @@ class FakeServer {
   /** What it says it has already, when it is asked. */
   known: string[] = [];
   others: { who: string; place: string; tab: string }[] = [];
+  /** What it tells of others when it is asked next. */
+  missed: Transaction[] = [];
 
   readonly fetch = vi.fn(async (_address: unknown, init?: RequestInit): Promise<Response> => {
-    if (init?.method !== "POST") return Response.json({ seq: this.seq, missed: [], others: this.others });
+    if (init?.method !== "POST") {
+      const missed = this.missed.splice(0);
+      return Response.json({ seq: this.seq, missed, others: this.others });
+    }
     const sent = JSON.parse(String(init.body)) as Sent | { known: string[] } | { leave: string };
     if ("leave" in sent) return Response.json({ ok: true });
     if ("known" in sent) return Response.json({ known: sent.known.filter((id) => this.known.includes(id)) });
@@ -39,13 +44,16 @@ function fakeLocks(): void {
   const held = new Set<string>();
   const request = async (
     name: string,
-    options: { ifAvailable?: boolean },
+    options: { ifAvailable?: boolean; signal?: AbortSignal },
     work: (lock: object | null) => Promise<unknown> | undefined,
   ) => {
     if (held.has(name) && options.ifAvailable) return work(null);
+    if (held.has(name))
+      return new Promise((_done, fail) => options.signal?.addEventListener("abort", () => fail(new Error("held"))));
     held.add(name);
     const done = work({});
     if (!done) held.delete(name);
+    else void done.then(() => held.delete(name));
     return done;
   };
   Object.defineProperty(navigator, "locks", { value: { request }, configurable: true });
@@ -330,6 +338,23 @@ describe("a tab that was closed or crashed", () => {
     expect(next.getState().pending).toEqual([]);
     expect(server.sent).toEqual([]);
     expect(stored()).toEqual([]);
+  });
+
+  it("can undo what it had done just before a reload, though the server had that and this tab had not seen it", async () => {
+    const gone = studio();
+    type(gone, "Stored meanwhile");
+    sessionStorage.setItem("zest.tab", "mine");
+    const { pending } = gone.getState();
+    localStorage.setItem("zest.pending.shop1.mine", JSON.stringify({ pending, aside: [] }));
+    server.known = pending.map((t) => t.id);
+    server.missed = pending;
+    server.seq = 6;
+    const store = studio();
+    await keep(store);
+    await vi.advanceTimersByTimeAsync(10);
+    expect(store.getState()).toMatchObject({ base: 6, pending: [], said: null });
+    expect(heading(store)).toBe("Stored meanwhile");
+    expect(store.getState().history.past.map((s) => s.label)).toEqual(["Words changed in Hero"]);
   });
 
   it("keeps what it left until the server can be asked, and what is done meanwhile with it", async () => {

@@ -163,13 +163,11 @@ export function startKeeper(store: StudioStore): Keeper {
 
   const named = claimName();
   void named.then(async (name) => {
-    const owners = tabsWithLeft(shop.id);
-    if (owners.includes(name)) notTakenUp = readLeft(shop.id, name);
+    if (tabsWithLeft(shop.id).includes(name)) notTakenUp = readLeft(shop.id, name);
     tab = name;
     storeHere();
-    if (notTakenUp) void takeUp(name, notTakenUp);
-    for (const owner of owners)
-      if (owner !== name) void ifOrphaned(owner, () => takeUp(owner, readLeft(shop.id, owner)));
+    // What of it the server has already may be among the news; it is told apart from what others did.
+    if (notTakenUp) await takeUp(name, notTakenUp);
     await pull();
   });
 
@@ -179,7 +177,9 @@ export function startKeeper(store: StudioStore): Keeper {
     const now = Date.now();
     // A studio that stays open over midnight shows the new day.
     if (dayIn(now, situation.timeZone) !== dayIn(situation.now, situation.timeZone)) setNow(now);
-    if (tab === undefined) return false;
+    if (tab === undefined || notTakenUp) return false;
+    for (const owner of tabsWithLeft(shop.id))
+      if (owner !== tab) void ifOrphaned(owner, () => takeUp(owner, readLeft(shop.id, owner)));
     if (running || store.getState().pending.length) return flush();
     const { base } = store.getState();
     const reply = await client.ask(askForNews, { since: base, tab, place: placeNow() });
@@ -191,7 +191,7 @@ export function startKeeper(store: StudioStore): Keeper {
     if (!running && store.getState().pending.length === 0) {
       const met = heard(store.getState(), base, news);
       if (met.isAstray) await startOver();
-      else if (met.isNews) take(met);
+      else if (news.missed.length) take(met);
     }
     return true;
   };

@@ -5,22 +5,21 @@ import { newId } from "~/core/document";
 const KEY = "zest.tab";
 const lockOf = (name: string) => `${KEY}.${name}`;
 
+/** How long a page that is being left may hold on to its name while it is loaded anew, in ms. */
+const PATIENCE_MS = 1_500;
+
 /** Gives this tab a name that no other open tab has; it keeps it over a reload. Resolves once the name is held. */
 export function claimName(): Promise<string> {
   const wish = sessionStorage.getItem(KEY) ?? newId();
   return new Promise((named) => {
-    const hold = (name: string, ifAvailable: boolean) =>
-      navigator.locks.request(lockOf(name), { ifAvailable }, (lock) => {
-        if (!lock) {
-          // A duplicated tab copies the other one's name.
-          void hold(newId(), false);
-          return undefined;
-        }
+    const hold = (name: string, options: LockOptions) =>
+      navigator.locks.request(lockOf(name), options, () => {
         sessionStorage.setItem(KEY, name);
         named(name);
         return new Promise<never>(() => {});
       });
-    void hold(wish, true);
+    // A duplicated tab copies the other one's name, and that one keeps it.
+    hold(wish, { signal: AbortSignal.timeout(PATIENCE_MS) }).catch(() => void hold(newId(), {}));
   });
 }
 

@@ -68,11 +68,13 @@ export function useShowSteps(): void {
   const navigate = useNavigate();
   const location = useLocation();
   const here = useRef(location);
+  const shown = useRef(0);
   useEffect(() => {
     here.current = location;
   }, [location]);
   useEffect(() => {
-    if (!stepped) return;
+    if (!stepped || stepped.key === shown.current) return;
+    shown.current = stepped.key;
     const state = store.getState();
     const word = stepped.direction === "undo" ? "Undone" : "Done again";
     const place = placeOf(state, stepped.transaction);
