@@ -1,5 +1,6 @@
 import { renderToStaticMarkup } from "react-dom/server";
-import { walk, type PageDocument, type Part } from "~/core/document";
+import type { ReactNode } from "react";
+import { walk, type Draft, type PageDocument, type Part } from "~/core/document";
 import { renditionAddress, sourceOf, widthsFor, type Picture } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
@@ -8,15 +9,21 @@ import { themeById } from "~/themes";
 import { pageCss } from "./css";
 import { envOf, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
-import { Page, PageBody } from "./page";
+import { noFrame, Page, PageBody } from "./page";
 import { descriptionOf, isNarrowed } from "~/core/goods";
+import { Section } from "./section";
 import { addressOf, documentOf, shownOf, type Target } from "./target";
 
 export type Scripts = { readonly every: string; readonly goods: string };
 
+/** A section that failed while it was drawn. */
+export type Broken = { readonly node: string; readonly kind: string; readonly why: unknown };
+
 export type RenderedPage = {
   /** The whole document. */
   readonly html: string;
+  /** Sections that could not be drawn and are left out. */
+  readonly broken: readonly Broken[];
   /** The text of its one style element, for the hash in the content security policy. */
   readonly css: string;
 };
@@ -163,28 +170,11 @@ const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
 export function renderPage(target: Target, content: ShopContent, origin: string, scripts: Scripts): RenderedPage {
   const { look, documents } = content.draft;
   const theme = themeById(look.theme);
-  const frame = documents.frame!;
-  const page = documentOf(target, documents, content.goods);
-  const env = envOf(content, content.draft, undefined, shownOf(target, content.goods));
-  const used = new Set<Picture>();
-  const watching = {
-    ...env,
-    picture: (id: string | null) => {
-      const found = env.picture(id);
-      if (found) used.add(found);
-      return found;
-    },
-  };
-  const markup = renderToStaticMarkup(
-    <EnvProvider value={watching}>
-      <Page frame={frame} theme={theme} look={look}>
-        <PageBody target={target} documents={documents} goods={content.goods} theme={theme} look={look} />
-      </Page>
-    </EnvProvider>,
-  );
+  const drawn = drawPage(target, content);
+  const { frame, page, markup, used } = drawn;
   // React puts what should be fetched early before the markup; its place is the head.
   const [, early = "", body = ""] = /^((?:<link [^>]*>)*)([\s\S]*)$/.exec(markup) ?? [];
-  const sections: readonly Part[] = [frame, page].flatMap((d) => (d ? Object.values(d.root.slots).flat() : []));
+  const sections = [...sectionsOf(frame), ...sectionsOf(page)];
   const css = pageCss(body, sections, [...used], theme, look);
   // A theme's further widths are small print; they can come when they come.
   const cuts = cutsOf(solveLook(theme, look).type);
@@ -199,5 +189,62 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
     structuredData(target, content, origin),
   );
   const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${early}<style>${css}</style></head><body>${body}</body></html>`;
-  return { html, css };
+  return { html, css, broken: drawn.broken };
+}
+
+const sectionsOf = (document: PageDocument | undefined): readonly Part[] =>
+  document ? Object.values(document.root.slots).flat() : [];
+
+const without = <D extends PageDocument | undefined>(document: D, ids: ReadonlySet<string>): D =>
+  document && {
+    ...document,
+    root: {
+      ...document.root,
+      slots: Object.fromEntries(
+        Object.entries(document.root.slots).map(([slot, parts]) => [slot, parts.filter((p) => !ids.has(p.id))]),
+      ),
+    },
+  };
+
+/** Draws a page's markup. A section that fails is left out, and the page is drawn once more without it. */
+function drawPage(target: Target, content: ShopContent) {
+  const { look, documents } = content.draft;
+  const theme = themeById(look.theme);
+  const used = new Set<Picture>();
+  const env = envOf(content, content.draft, undefined, shownOf(target, content.goods));
+  const watching = {
+    ...env,
+    picture: (id: string | null) => {
+      const found = env.picture(id);
+      if (found) used.add(found);
+      return found;
+    },
+  };
+  const inEnv = (children: ReactNode) => renderToStaticMarkup(<EnvProvider value={watching}>{children}</EnvProvider>);
+  const draw = (frame: PageDocument, shown: Draft["documents"]) =>
+    inEnv(
+      <Page frame={frame} theme={theme} look={look}>
+        <PageBody target={target} documents={shown} goods={content.goods} theme={theme} look={look} />
+      </Page>,
+    );
+  const frame = documents.frame ?? noFrame();
+  const page = documentOf(target, documents, content.goods);
+  try {
+    return { frame, page, markup: draw(frame, documents), used, broken: [] };
+  } catch (error) {
+    const broken: Broken[] = [];
+    for (const node of [...sectionsOf(frame), ...sectionsOf(page)]) {
+      try {
+        inEnv(<Section node={node} theme={theme} look={look} first={false} />);
+      } catch (why) {
+        broken.push({ node: node.id, kind: node.kind, why });
+      }
+    }
+    if (broken.length === 0) throw error;
+    const ids = new Set(broken.map((b) => b.node));
+    const rest = without(page, ids);
+    const shown = rest ? { ...documents, [rest.id]: rest } : documents;
+    const left = without(frame, ids);
+    return { frame: left, page: rest, markup: draw(left, shown), used, broken };
+  }
 }

@@ -1,7 +1,7 @@
-export { renderPage, type RenderedPage, type Scripts } from "./document";
+export { renderPage, type Broken, type RenderedPage, type Scripts } from "./document";
 export { renderCards } from "./cards";
 export { envOf, type ShopContent } from "./shop";
-export { Page, PageBody } from "./page";
+export { noFrame, Page, PageBody } from "./page";
 export { PartsSheet, SHEET_CSS } from "./pages/parts-sheet";
 export { PARTS, partById, type BrandPart } from "./parts";
 export { Section } from "./section";

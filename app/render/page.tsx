@@ -1,10 +1,14 @@
 import type { ReactNode } from "react";
-import { walk, type PageDocument, type Draft, type Look, type Part } from "~/core/document";
+import { DOCUMENT_VERSION } from "~/core/schema";
+import { emptyDocument, walk, type PageDocument, type Draft, type Look, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
 import { CartPage, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { documentOf, targetName, type Target } from "./target";
+
+/** What stands around a page whose frame can't be read: nothing. The page itself is there all the same. */
+export const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "frame", "frame", "");
 
 type PageProps = { frame: PageDocument; theme: Theme; look: Look; children: ReactNode };
 

@@ -4,6 +4,8 @@ import { walk, type Look, type Part } from "~/core/document";
 import type { Theme } from "~/core/theme";
 import { chassisOf, kindOf, type Definition } from "~/kinds";
 import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, type Inside } from "~/kinds/parts";
+import { unreadable } from "~/kinds/readable";
+import { Boundary, Undrawable } from "./boundary";
 import { arrangementOf, nodeClass, nodeLayers } from "./style";
 
 type PartProps = {
@@ -21,16 +23,24 @@ const SHORT = { section: "s s", column: "col col", widget: "w w" } as const;
 const ownSlot = ({ level, holds }: Definition) => (level !== "section" && holds ? Object.keys(holds)[0] : undefined);
 
 /** One part of a page in its shell: the element that carries its class, its arrangement and its colour set. */
-export const Section = memo(function Section({ node, theme, look, first, headId }: PartProps): ReactNode {
+export const Section = memo(function Section(props: PartProps): ReactNode {
+  const { studio } = useEnv();
+  // A server draws without boundaries; it leaves out what failed and draws once more (`render/document`).
+  return studio ? (
+    <Boundary node={props.node}>
+      <Drawn {...props} />
+    </Boundary>
+  ) : (
+    <Drawn {...props} />
+  );
+});
+
+function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
   const { studio } = useEnv();
   const kind = kindOf(node);
-  // A kind that this version does not know is kept in the document, named in the studio and absent from the shop.
-  if (!kind)
-    return studio ? (
-      <section className="s" data-node={node.id}>
-        <div className="in">This version can’t draw “{node.kind}”. It is kept as it is.</div>
-      </section>
-    ) : null;
+  const why = unreadable(node);
+  // What can't be read is kept in the document, shown as such in the studio and left out in the shop.
+  if (!kind || why !== undefined) return studio ? <Undrawable node={node} why={why ?? ""} /> : null;
   if (!studio && !node.shown) return null;
   const { definition } = kind;
   const arrangement = arrangementOf(kind, node, theme).id;
@@ -82,4 +92,4 @@ export const Section = memo(function Section({ node, theme, look, first, headId 
       </NodeIdProvider>
     </Tag>
   );
-});
+}

@@ -15,6 +15,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!input.success) return Response.json({ why: "This can’t be published." }, { status: 400 });
   const done = await publish(shop.id, input.data.seq);
   if (done.ok) return Response.json({ number: done.number });
+  if (done.code === "blocked") return Response.json({ why: done.why }, { status: 422 });
   if (done.code === "nothing") return Response.json({ number: null });
   return Response.json(
     { why: "Something has changed since you looked. Look again before you publish." },

@@ -1,4 +1,13 @@
-import type { PageDocument, Draft, LayoutProps, LayoutSort, Part, Place } from "./types";
+import {
+  ROOT_SLOTS,
+  type DocumentKind,
+  type Draft,
+  type LayoutProps,
+  type LayoutSort,
+  type PageDocument,
+  type Part,
+  type Place,
+} from "./types";
 
 /** Deep-freezes plain JSON. Already frozen branches are not walked again. */
 export function freeze<T>(value: T): T {
@@ -95,6 +104,29 @@ export function copyWithNewIds(node: Part, random?: () => number): Part {
     ),
   };
 }
+
+/** A document of a kind with nothing in it. `schemaVersion`: today's. */
+export const emptyDocument = (
+  schemaVersion: number,
+  kind: DocumentKind,
+  id: string,
+  title: string,
+  props: Part["props"] = {},
+): PageDocument => ({
+  schemaVersion,
+  id,
+  kind,
+  title,
+  root: {
+    id: `empty-${id}`,
+    kind: "root",
+    props,
+    style: {},
+    conditions: [],
+    shown: true,
+    slots: Object.fromEntries(ROOT_SLOTS[kind].map((slot) => [slot, []])),
+  },
+});
 
 /** The pages of a shop that hold what the seller writes, besides its home page, by title. */
 export const textPages = (documents: Draft["documents"]): readonly PageDocument[] =>

@@ -20,7 +20,7 @@ export type Part = {
   readonly id: string;
   readonly kind: string;
   /** The version of its kind that wrote what it says; absent: the first. */
-  readonly version?: number;
+  readonly version?: number | undefined;
   readonly props: Readonly<Record<string, Json>>;
   readonly style: StyleSheet;
   readonly conditions: readonly Json[];

@@ -58,7 +58,12 @@ export { behindSchema };
 // Publishing
 
 const change = z.object({ where: z.string(), what: z.string() });
-export const pendingSchema = z.object({ first: z.boolean(), seq: z.number().int(), changes: z.array(change) });
+export const pendingSchema = z.object({
+  first: z.boolean(),
+  seq: z.number().int(),
+  changes: z.array(change),
+  blocked: z.string().optional(),
+});
 export type Pending = z.infer<typeof pendingSchema>;
 export const askForPending = endpoint({
   method: "GET",

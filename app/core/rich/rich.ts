@@ -23,10 +23,10 @@ const LIVE_NAMES = Object.keys(LIVE_FIELDS) as [LiveField, ...LiveField[]];
 
 /** How letters differ from those around them. */
 export type Letters = {
-  readonly size?: (typeof RICH_SIZES)[number] | null;
-  readonly face?: "heads" | "text" | null;
-  readonly ink?: (typeof TEXT_ROLES)[number] | null;
-  readonly back?: (typeof HIGHLIGHTS)[number] | null;
+  readonly size?: (typeof RICH_SIZES)[number] | null | undefined;
+  readonly face?: "heads" | "text" | null | undefined;
+  readonly ink?: (typeof TEXT_ROLES)[number] | null | undefined;
+  readonly back?: (typeof HIGHLIGHTS)[number] | null | undefined;
 };
 export type RichMark =
   | { readonly type: "bold" | "italic" | "underline" | "strike" }

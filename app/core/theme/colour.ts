@@ -13,7 +13,10 @@ const toOklch = converter("oklch");
 export function readColour(text: string): Hex | undefined {
   const colour = parse(text.trim());
   if (!colour) return undefined;
-  if (colour.mode === "rgb") return formatHex({ ...colour, alpha: undefined });
+  if (colour.mode === "rgb") {
+    const { alpha: _opaque, ...rest } = colour;
+    return formatHex(rest);
+  }
   const { l, c, h } = toOklch(colour);
   return fromOklch(l, c ?? 0, h ?? 0);
 }

@@ -1,10 +1,10 @@
 import { LRUCache } from "lru-cache";
 import { Op, type Transaction as DbTransaction } from "sequelize";
 import type { Transaction } from "~/core/commands";
-import { freeze, type Draft, type Look, type PageDocument } from "~/core/document";
+import { emptyDocument, freeze, type Draft, type Look, type PageDocument } from "~/core/document";
 import { judge, readSent, type Answer, type Asked, type Logged, type News } from "~/core/keeping";
 import type { Operation } from "~/core/operations";
-import { readLook } from "~/core/schema";
+import { DOCUMENT_VERSION, readLook } from "~/core/schema";
 import { problemOfChange } from "~/kinds/changes";
 import { firstLayouts, withLayouts } from "~/kinds/layouts";
 import { readPage, readTransaction } from "~/kinds/reading";
@@ -60,8 +60,11 @@ async function readDraft(shopId: string, transaction: DbTransaction, parts?: Rea
     else unread.push({ id: row.part, why: read.why });
   }
   if (!look) throw new Error(`shop ${shopId} has no look`);
-  const stored = freeze({ look, documents });
-  if (!parts) return { draft: withLayouts(stored), unread };
+  const isUnread = (id: string) => unread.some((u) => u.id === id);
+  // The studio can't open without these two; nothing that is put into a stand-in is kept.
+  if (isUnread("home")) documents.home = emptyDocument(DOCUMENT_VERSION, "page", "home", "Home");
+  if (isUnread("frame")) documents.frame = emptyDocument(DOCUMENT_VERSION, "frame", "frame", "Every page");
+  if (!parts) return { draft: withLayouts(freeze({ look, documents })), unread };
   const unstored = Object.fromEntries(
     Object.entries(firstLayouts()).filter(([id]) => parts.has(id) && !rows.some((row) => row.part === id)),
   );

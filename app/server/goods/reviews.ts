@@ -38,7 +38,11 @@ export async function takeReview(
 
 /** Shows, hides or answers reviews. */
 export async function changeReviews(shop: Shop, { ids, ...set }: ReviewChange): Promise<void> {
-  await ReviewRow.update(set, { where: { shopId: shop.id, id: ids } });
+  const { state, answer } = set;
+  await ReviewRow.update(
+    { ...(state ? { state } : {}), ...(answer === undefined ? {} : { answer }) },
+    { where: { shopId: shop.id, id: ids } },
+  );
   await goodsMoved(shop.id);
 }
 

@@ -34,33 +34,43 @@ export async function publishedDraft(publicationId: string, transaction?: Transa
   return draft;
 }
 
-export type Pending = { readonly first: boolean; readonly seq: number; readonly changes: readonly Change[] };
+export type Pending = {
+  readonly first: boolean;
+  readonly seq: number;
+  readonly changes: readonly Change[];
+  /** Why nothing can be published just now, in the seller's words. */
+  readonly blocked?: string;
+};
 
 async function pendingIn(
   shopId: string,
   publicationId: string | null,
   transaction: Transaction,
 ): Promise<Pending & { readonly draft: Draft; readonly before: Draft | undefined }> {
-  const { draft, seq } = await loadDraftIn(shopId, transaction);
+  const { draft, seq, unread } = await loadDraftIn(shopId, transaction);
   const before = publicationId ? await publishedDraft(publicationId, transaction) : undefined;
   const changes = before
     ? differences(before, draft).map(changeWords)
     : Object.values(draft.documents).map((d) => ({ where: d.title, what: "published for the first time" }));
-  return { first: !before, seq, changes, draft, before };
+  // What can't be read would be missing in the shop from then on.
+  const [lost] = unread;
+  return { first: !before, seq, changes, draft, before, ...(lost ? { blocked: lost.why } : {}) };
 }
 
 /** What publishing now would change, in words. Everything is new while nothing has been published. */
 export const pendingChanges = (shopId: string): Promise<Pending> =>
   atomically(async (transaction) => {
     const { pointer } = await stateOf(shopId, "publication", transaction);
-    const { first, seq, changes } = await pendingIn(shopId, pointer, transaction);
-    return { first, seq, changes };
+    const { draft: _draft, before: _before, ...pending } = await pendingIn(shopId, pointer, transaction);
+    return pending;
   });
 
 export type Published =
   | { readonly ok: true; readonly number: number; readonly changes: readonly Change[] }
   /** The draft has changed since the changes were read out; nothing was published. */
-  | { readonly ok: false; readonly code: "moved-on" | "nothing" };
+  | { readonly ok: false; readonly code: "moved-on" | "nothing" }
+  /** A part of the draft can't be read. */
+  | { readonly ok: false; readonly code: "blocked"; readonly why: string };
 
 /**
  * Publishes the draft as it was at `seq`, the state whose changes the seller has seen. Only publishing waits for it: whoever
@@ -71,6 +81,7 @@ export async function publish(shopId: string, seq: number): Promise<Published> {
     const state = await lockState(shopId, "publication", transaction);
     const pending = await pendingIn(shopId, state.pointer, transaction);
     if (pending.seq !== seq) return { ok: false, code: "moved-on" };
+    if (pending.blocked !== undefined) return { ok: false, code: "blocked", why: pending.blocked };
     if (pending.changes.length === 0) return { ok: false, code: "nothing" };
     const { draft, before, changes } = pending;
     const number = state.version + 1;

@@ -6,7 +6,7 @@ import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/the
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
 import { outcomeOf, type Situation } from "~/core/situation";
-import { renderPage, targetAt, type ShopContent, type Target } from "~/render";
+import { renderPage, targetAt, type Broken, type ShopContent, type Target } from "~/render";
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
 import { picturesOf } from "../pictures/index.server";
@@ -129,9 +129,20 @@ export async function pageAt(
   return page;
 }
 
+const reported = new LRUCache<string, true>({ max: 5_000 });
+
+/** Writes once to the log that a section can't be drawn, however often its page is asked for. */
+function reportOnce({ node, kind, why }: Broken): void {
+  const key = `${node} ${String(why)}`;
+  if (reported.has(key)) return;
+  reported.set(key, true);
+  console.error(`a section of the kind “${kind}” (${node}) can't be drawn and is left out:`, why);
+}
+
 /** A page as it is now, for whoever asked. */
 export function drawn(status: number, target: Target, content: ShopContent, origin: string): ServedPage {
-  const { html, css } = renderPage(target, content, origin, SCRIPT_ADDRESSES);
+  const { html, css, broken } = renderPage(target, content, origin, SCRIPT_ADDRESSES);
+  for (const each of broken) reportOnce(each);
   return served(status, html, css);
 }
 

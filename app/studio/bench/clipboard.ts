@@ -1,10 +1,12 @@
 import { z } from "zod";
 import { outermost, pasteLook, pasteNodes, removeNodes, type Outcome } from "~/core/commands";
-import { copyWithNewIds, type Draft, type Json, type Part, type StyleSheet } from "~/core/document";
+import { copyWithNewIds, type Draft, type Part, type StyleSheet } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
-import { nodeSchema, type Link } from "~/core/schema";
-import { chassisOf, hasStyle, kindOf, levelOf, type Field } from "~/kinds";
+import { nodeSchema } from "~/core/schema";
+import { hasStyle, kindOf, levelOf } from "~/kinds";
+import { readPart } from "~/kinds/reading";
+import { mapPart, type Reference } from "~/kinds/references";
 import { selectionOf, type StudioStore } from "../keeping";
 import { partAt, placeForWidget } from "./parts";
 import { placeForNew } from "./sections";
@@ -57,64 +59,24 @@ export function cutSelection(store: StudioStore): void {
 
 type Shop = { readonly goods: Goods; readonly pictures: readonly Picture[]; readonly documents: Draft["documents"] };
 
-const leadsSomewhere = (link: Link, { goods, pictures, documents }: Shop) =>
-  link.to === "product"
-    ? goods.products.some((p) => p.id === link.id)
-    : link.to === "collection"
-      ? goods.collections.some((c) => c.id === link.id)
-      : link.to === "page"
-        ? documents[link.id] !== undefined
-        : link.to === "file"
-          ? pictures.some((p) => p.id === link.id)
-          : link.to === "place"
-            ? documents[link.page] !== undefined
-            : true;
-
-function valueFor(field: Field, value: Json | undefined, shop: Shop): Json | undefined {
-  if (value === undefined || value === null) return value;
-  switch (field.type) {
-    case "picture":
-      return shop.pictures.some((p) => p.id === value) ? value : null;
+/** Whether a shop has what a part refers to. */
+function hasIn({ goods, pictures, documents }: Shop, { to, id }: Reference): boolean {
+  switch (to) {
     case "product":
-      return shop.goods.products.some((p) => p.id === value) ? value : null;
+      return goods.products.some((p) => p.id === id);
     case "collection":
-      return shop.goods.collections.some((c) => c.id === value) ? value : null;
-    case "link":
-      return leadsSomewhere(value as unknown as Link, shop) ? value : { to: "nowhere" };
-    case "list":
-      return (value as readonly Readonly<Record<string, Json>>[]).map((item) => propsFor(field.fields, item, shop));
-    default:
-      return value;
+      return goods.collections.some((c) => c.id === id);
+    case "page":
+      return documents[id] !== undefined;
+    case "picture":
+    case "file":
+      return pictures.some((p) => p.id === id);
   }
 }
-
-const propsFor = (
-  fields: readonly Field[],
-  props: Readonly<Record<string, Json>>,
-  shop: Shop,
-): Record<string, Json> => {
-  const next = { ...props };
-  for (const field of fields) {
-    const value = valueFor(field, props[field.key], shop);
-    if (value !== undefined) next[field.key] = value;
-  }
-  return next;
-};
 
 /** A copied part as it can stand in this shop: with new ids, and without pictures, goods and pages that are another's. */
-export function adapted(node: Part, shop: Shop): Part {
-  const each = (n: Part): Part => {
-    const { backdrop } = chassisOf(n);
-    const props = propsFor(kindOf(n)?.definition.fields ?? [], n.props, shop);
-    if (backdrop && !shop.pictures.some((p) => p.id === backdrop)) props.backdrop = null;
-    return {
-      ...n,
-      props,
-      slots: Object.fromEntries(Object.entries(n.slots).map(([slot, children]) => [slot, children.map(each)])),
-    };
-  };
-  return copyWithNewIds(each(node));
-}
+export const adapted = (node: Part, shop: Shop): Part =>
+  copyWithNewIds(mapPart(readPart(node), (reference) => (hasIn(shop, reference) ? reference.id : null)));
 
 /** Puts what was copied onto the page: sections after the selected one, widgets into or after what is selected. */
 export function pasteHere(store: StudioStore, page: string): void {

@@ -29,6 +29,7 @@ import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
 import { INK } from "../ui";
 import { useChange, useGoods, useSay, type Problem } from "./data";
+import { useRemoval } from "./removal";
 import { LayoutChoice } from "./layout-choice";
 import { Choice, Group, Row } from "./product-form";
 import { Sorting, SortTile } from "./sorting";
@@ -133,9 +134,15 @@ export function CollectionForm({
     say(answer, isNew ? "Collection added." : "Kept. The shop shows it now.");
     onDone(answer.value.id ?? null);
   };
+  const removal = useRemoval();
+  const removeIt = async () => {
+    const answer = await send({ intent: "remove-collection", id: stored.id });
+    if (say(answer, "Collection removed; its goods stay. Ctrl+Z takes it back.")) onDone(null);
+  };
   const general = problems.filter((p) => !["title", "slug", "parent", "description"].includes(p.path));
   return (
     <Box sx={{ display: "grid", gap: 1.75, p: 2, maxWidth: 900 }}>
+      {removal.dialog}
       <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
         <Typography variant="h2" component="h2" sx={{ flex: 1 }}>
           {collection.title || "New collection"}
@@ -151,15 +158,9 @@ export function CollectionForm({
               color="error"
               startIcon={<Trash2 size={15} aria-hidden />}
               disabled={isBusy}
-              onClick={async () => {
-                if (
-                  say(
-                    await send({ intent: "remove-collection", id: stored.id }),
-                    "Collection removed; its goods stay. Ctrl+Z takes it back.",
-                  )
-                )
-                  onDone(null);
-              }}
+              onClick={() =>
+                removal.remove(`Remove “${stored.title}”?`, "collection", [stored.id], () => void removeIt())
+              }
             >
               Remove
             </Button>

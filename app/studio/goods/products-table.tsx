@@ -17,6 +17,7 @@ import { useStudio } from "../keeping";
 import { Blank, FindField, INK, pageNonce } from "../ui";
 import { useChange, useGoods, useSay } from "./data";
 import { BULK, BulkDialog, type BulkKind } from "./products-bulk";
+import { useRemoval } from "./removal";
 import { columnsOf, stockOf } from "./products-columns";
 
 const NONE: GridRowSelectionModel = { type: "include", ids: new Set() };
@@ -127,9 +128,11 @@ export function ProductsTable() {
   const many = async (change: GoodsRequest, good: string) => {
     if (say(await send(change), good)) setSelected(NONE);
   };
+  const removal = useRemoval();
   const countWords = ids.length === 1 ? "1 product" : `${ids.length} products`;
   return (
     <Box sx={{ display: "flex", flexDirection: "column", minHeight: 0, p: 2, gap: 1.5 }}>
+      {removal.dialog}
       <Box sx={{ display: "flex", alignItems: "center", gap: 1.25, flexWrap: "wrap" }}>
         <Typography variant="h1" sx={{ mr: 1 }}>
           Goods
@@ -267,7 +270,14 @@ export function ProductsTable() {
             <Button
               size="small"
               disabled={isBusy}
-              onClick={() => void many({ intent: "remove", ids }, `${countWords} removed. Ctrl+Z takes it back.`)}
+              onClick={() =>
+                removal.remove(
+                  `Remove ${countWords} for good?`,
+                  "product",
+                  ids,
+                  () => void many({ intent: "remove", ids }, `${countWords} removed. Ctrl+Z takes it back.`),
+                )
+              }
             >
               Remove for good
             </Button>

@@ -347,7 +347,7 @@ describe("a tab that was closed or crashed", () => {
     const { pending } = gone.getState();
     localStorage.setItem("zest.pending.shop1.mine", JSON.stringify({ pending, aside: [] }));
     server.known = pending.map((t) => t.id);
-    server.missed = pending;
+    server.missed = [...pending];
     server.seq = 6;
     const store = studio();
     await keep(store);

@@ -4,7 +4,7 @@ import type { Goods } from "~/core/goods";
 import { focusCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
-import { envOf, GOODS_SETTINGS, Page, PageBody, nodeCss, sharedCss, shownOf, type Target } from "~/render";
+import { envOf, GOODS_SETTINGS, noFrame, Page, PageBody, nodeCss, sharedCss, shownOf, type Target } from "~/render";
 import { themeById } from "~/themes";
 import type { Sheets } from "./shop-frame";
 
@@ -97,7 +97,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   );
   return (
     <EnvProvider value={env}>
-      <Page frame={documents.frame!} theme={theme} look={look}>
+      <Page frame={documents.frame ?? noFrame()} theme={theme} look={look}>
         <PageBody target={target} documents={documents} goods={dressing.goods} theme={theme} look={look} most={most} />
       </Page>
     </EnvProvider>

@@ -93,6 +93,9 @@ export function PublishDialog({
           </Box>
         ) : null}
         {stage.name === "failed" ? <Alert severity="error">{stage.why}</Alert> : null}
+        {pending?.blocked ? (
+          <Alert severity="error">{pending.blocked} Until then, the shop stays as it is.</Alert>
+        ) : null}
         {pending && pending.changes.length === 0 ? (
           <Typography>Nothing has changed since it was last published. The shop shows what you see here.</Typography>
         ) : null}
@@ -144,7 +147,11 @@ export function PublishDialog({
           </Button>
         ) : null}
         {pending && pending.changes.length > 0 ? (
-          <Button variant="contained" disabled={stage.name === "publishing"} onClick={() => void publish(pending)}>
+          <Button
+            variant="contained"
+            disabled={stage.name === "publishing" || pending.blocked !== undefined}
+            onClick={() => void publish(pending)}
+          >
             {stage.name === "publishing" ? "Publishing …" : "Publish now"}
           </Button>
         ) : null}

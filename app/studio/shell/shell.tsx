@@ -60,6 +60,17 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
   );
 }
 
+/** The pages that this version can't open; they are kept, and nothing else is held up by them. */
+function Unread() {
+  const unread = useStudio((s) => s.unread);
+  const documents = useStudio((s) => s.published?.documents);
+  return unread.map(({ id, why }) => (
+    <Alert key={id} severity="warning" sx={{ borderRadius: 0 }}>
+      <b>{documents?.[id]?.title ?? id}</b>: {why}
+    </Alert>
+  ));
+}
+
 /** The top bar, what is said at the bottom, and the keys that work everywhere. */
 export function Shell({
   shops,
@@ -177,8 +188,9 @@ export function Shell({
         <Kept />
         <PublishButton onClick={openPublish} />
       </Box>
-      <Box component="main" sx={{ minHeight: 0, minWidth: 0 }}>
-        {children}
+      <Box component="main" sx={{ display: "flex", flexDirection: "column", minHeight: 0, minWidth: 0 }}>
+        <Unread />
+        <Box sx={{ flex: 1, minHeight: 0 }}>{children}</Box>
       </Box>
       <PublishDialog open={dialog === "publish"} onClose={close} keeper={keeper} />
       <KeysHelp open={dialog === "keys"} onClose={close} />

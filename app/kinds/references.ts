@@ -1,0 +1,170 @@
+import { layoutProps, walk, type Draft, type Json, type PageDocument, type Part } from "~/core/document";
+import type { RichMark, RichNode } from "~/core/rich";
+import { NO_LINK, type Link } from "~/core/schema";
+import { chassisOf } from "./chassis";
+import type { Field } from "./definition";
+import { kindOf, nameOf } from ".";
+
+// What a document refers to is known from the fields of its kinds, from links wherever they stand, and from what every
+// section has. Bringing in, copying, "where used" and whatever takes something away ask here and nowhere else.
+
+/** A thing that a document can refer to. A file is a picture of the library that a link leads to. */
+export type Reference = {
+  readonly to: "picture" | "file" | "page" | "product" | "collection";
+  readonly id: string;
+};
+
+/** What becomes of a reference: the same id, another one, or null: it refers to nothing any more. */
+export type Remap = (reference: Reference) => string | null;
+
+type Props = Readonly<Record<string, Json>>;
+
+function mapLink(link: Link, remap: Remap): Link {
+  const to = (reference: Reference, put: (id: string) => Link): Link => {
+    const id = remap(reference);
+    return id === null ? NO_LINK : id === reference.id ? link : put(id);
+  };
+  switch (link.to) {
+    case "product":
+    case "collection":
+    case "page":
+    case "file":
+      return to({ to: link.to, id: link.id }, (id) => ({ ...link, id }));
+    case "place":
+      return to({ to: "page", id: link.page }, (page) => ({ ...link, page }));
+    default:
+      return link;
+  }
+}
+
+/** A list with each of its elements mapped; the same list where none of them changed. */
+function mapped<T>(list: readonly T[], map: (each: T) => T | undefined): readonly T[] {
+  const next = list.map(map);
+  return next.some((each, i) => each !== list[i]) ? next.filter((each) => each !== undefined) : list;
+}
+
+function mapRich(node: RichNode, remap: Remap): RichNode {
+  const mark = (each: RichMark): RichMark | undefined => {
+    if (each.type !== "link") return each;
+    const link = mapLink(each.attrs.link, remap);
+    // Words whose link leads nowhere any more are words.
+    if (link.to === "nowhere") return undefined;
+    return link === each.attrs.link ? each : { ...each, attrs: { link } };
+  };
+  const marks = node.marks && mapped(node.marks, mark);
+  const content = node.content && mapped(node.content, (inner) => mapRich(inner, remap));
+  if (marks === node.marks && content === node.content) return node;
+  return { ...node, ...(marks ? { marks } : {}), ...(content ? { content } : {}) };
+}
+
+const mapIds = (ids: Json | undefined, to: Reference["to"], remap: Remap): Json =>
+  Array.isArray(ids) ? mapped(ids as readonly string[], (id) => remap({ to, id }) ?? undefined) : (ids ?? []);
+
+function mapValue(field: Field, value: Json | undefined, remap: Remap): Json | undefined {
+  if (value === undefined || value === null) return value;
+  switch (field.type) {
+    case "picture":
+    case "product":
+    case "collection":
+      return typeof value === "string" ? remap({ to: field.type, id: value }) : value;
+    case "link":
+      return mapLink(value as unknown as Link, remap) as unknown as Json;
+    case "rich":
+      return typeof value === "string" ? value : (mapRich(value as unknown as RichNode, remap) as unknown as Json);
+    case "goods": {
+      const chosen = value as Props;
+      const products = mapIds(chosen.products, "product", remap);
+      const collections = mapIds(chosen.collections, "collection", remap);
+      return products === chosen.products && collections === chosen.collections
+        ? value
+        : { ...chosen, products, collections };
+    }
+    case "list":
+      return mapped(value as readonly Props[], (item) => mapProps(field.fields, item, remap));
+    default:
+      return value;
+  }
+}
+
+function mapProps(fields: readonly Field[], props: Props, remap: Remap): Props {
+  let next = props;
+  for (const field of fields) {
+    const value = mapValue(field, props[field.key], remap);
+    if (value !== undefined && value !== props[field.key]) next = { ...next, [field.key]: value };
+  }
+  return next;
+}
+
+/** A part, and all that stands in it, with what it refers to changed; an unchanged part is the same object. */
+export function mapPart(part: Part, remap: Remap): Part {
+  const kind = kindOf(part);
+  let props = mapProps(kind?.definition.fields ?? [], part.props, remap);
+  const { backdrop } = kind ? chassisOf(part) : {};
+  if (backdrop) {
+    const id = remap({ to: "picture", id: backdrop });
+    if (id !== backdrop) props = { ...props, backdrop: id };
+  }
+  let slots = part.slots;
+  for (const [slot, children] of Object.entries(part.slots)) {
+    const next = mapped(children, (child) => mapPart(child, remap));
+    if (next !== children) slots = { ...slots, [slot]: next };
+  }
+  return props === part.props && slots === part.slots ? part : { ...part, props, slots };
+}
+
+/** A document with what it refers to changed: what its parts show and lead to, and the goods that a layout is for. */
+export function mapReferences(document: PageDocument, remap: Remap): PageDocument {
+  let root = mapPart(document.root, remap);
+  const layout = layoutProps(document);
+  if (layout) {
+    const products = mapIds([...layout.products], "product", remap);
+    const collections = mapIds([...layout.collections], "collection", remap);
+    const isSame = JSON.stringify([products, collections]) === JSON.stringify([layout.products, layout.collections]);
+    if (!isSame) root = { ...root, props: { ...root.props, products, collections } };
+  }
+  return root === document.root ? document : { ...document, root };
+}
+
+/** Everything that a document refers to, with repetitions, in reading order. */
+export function referencesOf(document: PageDocument): readonly Reference[] {
+  const found: Reference[] = [];
+  mapReferences(document, (reference) => {
+    found.push(reference);
+    return reference.id;
+  });
+  return found;
+}
+
+export type Use = {
+  readonly document: PageDocument;
+  /** The part that refers to it; undefined where the document itself does, as a layout that is for it. */
+  readonly part: Part | undefined;
+};
+
+/** Where in a draft something is referred to. Cheap enough to ask before anything is taken away. */
+export function whereUsed(draft: Draft, is: (reference: Reference) => boolean): readonly Use[] {
+  const uses: Use[] = [];
+  for (const document of Object.values(draft.documents)) {
+    const own = new Set<Part>();
+    for (const part of walk(document.root)) {
+      if (part === document.root) continue;
+      const alone = { ...part, slots: {} };
+      mapPart(alone, (reference) => {
+        if (is(reference)) own.add(part);
+        return reference.id;
+      });
+    }
+    for (const part of own) uses.push({ document, part });
+    const layout = layoutProps(document);
+    const named = layout && [
+      ...layout.products.map((id) => ({ to: "product" as const, id })),
+      ...layout.collections.map((id) => ({ to: "collection" as const, id })),
+    ];
+    if (named?.some(is)) uses.push({ document, part: undefined });
+  }
+  return uses;
+}
+
+/** A place where something is used, in words: "Home › Hero". */
+export const placeWords = ({ document, part }: Use): string =>
+  part ? `${document.title} › ${nameOf(part)}` : `the layout “${document.title}”`;
