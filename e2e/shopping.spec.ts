@@ -117,7 +117,7 @@ test("choosing a variant changes picture, price, state and address, and only wha
   await page.getByRole("radio", { name: "120 cm" }).check();
   await page.getByRole("radio", { name: "Kelp" }).check();
   await page.getByLabel("How many").fill("50");
-  await page.locator("#buy").evaluate((form) => ((form as HTMLFormElement).noValidate = true));
+  await page.locator(".buy").evaluate((form) => ((form as HTMLFormElement).noValidate = true));
   await page.getByRole("button", { name: "Add to cart" }).first().click();
   await expect(page.locator(".cart-toast")).toContainText(/There are only 5 of it/);
   await expect(page.locator(".cart-n")).toHaveText("5");
@@ -132,8 +132,8 @@ test("what is coming says when, is not for sale, and offers to write", async ({ 
   await expect(page.locator(".state")).toHaveText("On the bench, 14 March");
   await expect(page.getByRole("button", { name: "Add to cart" })).toHaveCount(0);
   await page.getByRole("button", { name: "Tell me" }).click();
-  await expect(page.locator("#tell-address:invalid")).toBeVisible();
-  await page.locator("#tell-address").fill("soon@shop.example");
+  await expect(page.locator(".tell [type=email]:invalid")).toBeVisible();
+  await page.locator(".tell [type=email]").fill("soon@shop.example");
   await page.getByRole("button", { name: "Tell me" }).click();
   await expect(page.getByText("You get one letter")).toBeVisible();
 });
@@ -247,7 +247,7 @@ test.describe("on a phone", () => {
     await page.goto(`${DEMO}/products/larkspindle-delta-190`);
     const bar = page.locator(".buy-bar");
     await expect(bar).toBeVisible();
-    await page.locator("#buy button").first().scrollIntoViewIfNeeded();
+    await page.locator(".buy button").first().scrollIntoViewIfNeeded();
     await expect(bar).toBeHidden();
     await page.locator(".s-footer").scrollIntoViewIfNeeded();
     await bar.getByRole("button", { name: "Add to cart" }).click();

@@ -95,6 +95,26 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   /** Names of the style properties that make sense for it. */
   readonly styles: readonly string[];
   readonly css: string;
+  /** The part of the shop's script that it needs, besides the one that every page has. */
+  readonly script?: "goods";
+  /** What it needs to be allowed on its page. */
+  readonly permissions?: readonly Permission[];
+  /** What the shop's script brings onto the page with it later; rules for that are sent although the markup has none of it yet. */
+  readonly later?: Later;
+};
+
+/** What a page does not allow by itself: sound and film, frames. */
+export type Permission = "media" | "frame";
+
+export type Later = {
+  /** The element that brings it, where not every arrangement of the kind has it. */
+  readonly element?: string;
+  readonly tags?: readonly string[];
+  readonly classes?: readonly string[];
+  /** Attributes of ours: `data-state=done`. */
+  readonly data?: readonly string[];
+  /** It wears the colour set in which the shop's short messages are. */
+  readonly toast?: true;
 };
 
 /** A section to begin with, where its kind can hold anything: built from the shop's own goods and pictures. */

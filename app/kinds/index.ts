@@ -205,7 +205,9 @@ export {
   type Definition,
   type Field,
   type Kind,
+  type Later,
   type Level,
+  type Permission,
   type Purpose,
   type ViewProps,
 } from "./definition";

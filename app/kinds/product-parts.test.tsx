@@ -5,7 +5,7 @@ import { makeCollection, makeProduct, type Goods, type Product, type Review, typ
 import { envOf } from "~/render";
 import { contentWith, goods as fixtures, pictures } from "~/render/fixtures/content";
 import { KINDS, makeNode } from ".";
-import { EnvProvider, type PageSubject } from "./parts";
+import { EnvProvider, type KindEnv, type PageSubject } from "./parts";
 
 // What parts of product and collection pages say of goods in every state that these can be in.
 
@@ -42,19 +42,20 @@ type How = {
   readonly arrangement?: string;
   readonly goods?: Goods;
   readonly studio?: boolean;
+  readonly partsOf?: KindEnv["partsOf"];
 };
 
 /** A part as it is drawn on a page, its markup; by `words` what is to be read there. */
 function draw(
   kind: string,
   shown: PageSubject | undefined,
-  { props = {}, arrangement, goods = fixtures, studio }: How = {},
+  { props = {}, arrangement, goods = fixtures, studio, partsOf = () => [] }: How = {},
 ) {
   const content = { ...contentWith([]), goods };
   const found = KINDS.get(kind)!;
   const { View } = found;
   const html = renderToStaticMarkup(
-    <EnvProvider value={envOf(content, content.draft, studio ? { editing: null } : undefined, shown)}>
+    <EnvProvider value={{ ...envOf(content, content.draft, studio ? { editing: null } : undefined, shown), partsOf }}>
       <View
         props={{ ...makeNode(kind).props, ...props }}
         arrangement={arrangement ?? found.definition.arrangements[0].id}
@@ -149,7 +150,7 @@ describe("buying", () => {
   it("tells the script what the page would say of each variant, and no text of the seller's ends it early", () => {
     const of = sized([variant("s", "S"), variant("l", "</script><b>L", { price: 8400, compareAt: 9900, stock: 0 })]);
     const { html } = part("product-buy", of);
-    const data = /<script[^>]*id="variants"[^>]*>([\s\S]*?)<\/script>/.exec(html)![1]!;
+    const data = /<script[^>]*class="variants"[^>]*>([\s\S]*?)<\/script>/.exec(html)![1]!;
     expect(JSON.parse(data)).toEqual([
       {
         id: "s",
@@ -213,7 +214,7 @@ describe("pictures and a film", () => {
   const ids = pictures.slice(0, 2).map((p) => p.id);
   const file = `${"a".repeat(64)}.mp4`;
   const inOrder = (html: string) =>
-    [...html.matchAll(/class="shot" id="shot-(\d)"[^>]*>\s*<(\w+)/g)].map((m) =>
+    [...html.matchAll(/class="shot" id="shot-[\w-]*?(\d)"[^>]*>\s*<(\w+)/g)].map((m) =>
       m[2] === "video" ? "film" : "picture",
     );
 
@@ -300,9 +301,11 @@ describe("stars and reviews", () => {
   const goods = shopWith(of, { reviews: { k: reviews } });
 
   it("are an average with how many gave one, and lead to what was written", () => {
-    const { html, words } = part("product-rating", of, { goods });
+    const { html, words } = part("product-rating", of, { goods, partsOf: (kind) => (kind === "reviews" ? ["r"] : []) });
     expect(words).toBe("3.5 of 5 from 4 reviews");
-    expect(html).toContain('href="#reviews"');
+    expect(html).toContain('href="#reviews-r"');
+    // On a page without reviews there is nothing to lead to.
+    expect(part("product-rating", of, { goods }).html).not.toContain("href");
     expect(html.match(/is-off/g)).toHaveLength(1);
     expect(html.match(/is-half/g)).toHaveLength(1);
     expect(part("product-rating", kite()).html).toBe("");

@@ -1,8 +1,7 @@
 import type { Look, Part } from "~/core/document";
 import { focusCss, type Picture } from "~/core/pictures";
-import { AVAILABILITIES } from "~/core/goods";
 import { coloursAndMeasuresCss, lookCss, readerOf, referencesOf, solveLook, type Theme } from "~/core/theme";
-import { KINDS } from "~/kinds";
+import { KINDS, type Later } from "~/kinds";
 import { BASE_CSS } from "~/kinds/parts";
 import { PAGES_CSS } from "./pages/css";
 import { prune, vocabularyOf, type Vocabulary } from "./prune";
@@ -22,30 +21,14 @@ export function sharedCss(theme: Theme): string {
   return css;
 }
 
-type Later = { readonly tags?: string[]; readonly classes?: string[]; readonly data?: string[] };
-
-/** What the shop's scripts bring onto a page later, by the element or class that brings it. */
-const LATER: Readonly<Record<string, Later>> = {
-  message: { data: ["data-state=done", "data-state=failed"] },
-  "zest-options": { data: ["data-state=free", "data-state=unavailable", "data-state=none"] },
-  "zest-buy": {
-    tags: ["ins", "del"],
-    classes: ["is-out", "toast", "cart-toast"],
-    data: AVAILABILITIES.map((a) => `data-state=${a}`),
-  },
-  "zest-gallery": { tags: ["dialog"], classes: ["zoom", "zoom-stage", "zoom-close", "zoom-step", "is-large"] },
-  "zest-tabs": { classes: ["is-tabs", "tabs", "tab"] },
-  "zest-list": { classes: ["is-busy", "is-open"] },
-};
-
-function withLater(has: Vocabulary, toast: string): Vocabulary {
-  const here = Object.entries(LATER).filter(([name]) => has.tags.has(name) || has.classes.has(name));
-  const more = (what: keyof Later) => here.flatMap(([, later]) => later[what] ?? []);
+function withLater(has: Vocabulary, all: readonly Later[], toast: string): Vocabulary {
+  const later = all.filter(({ element }) => element === undefined || has.tags.has(element));
+  const more = (what: "tags" | "classes" | "data") => later.flatMap((each) => each[what] ?? []);
   return {
     tags: new Set([...has.tags, ...more("tags")]),
     classes: new Set([...has.classes, ...more("classes")]),
     data: new Set([...has.data, ...more("data")]),
-    sets: has.tags.has("zest-buy") ? new Set([...has.sets, toast]) : has.sets,
+    sets: later.some((each) => each.toast) ? new Set([...has.sets, toast]) : has.sets,
   };
 }
 
@@ -56,10 +39,12 @@ export function pageCss(
   pictures: readonly Picture[],
   theme: Theme,
   look: Look,
+  /** What scripts bring onto it later. */
+  later: readonly Later[] = [],
 ): string {
   const solved = solveLook(theme, look);
   const toast = readerOf(look.brand, theme.defaults).text("toast.set");
-  const has = withLater(vocabularyOf(html), toast);
+  const has = withLater(vocabularyOf(html), later, toast);
   const rules = [
     prune(sharedCss(theme), has),
     ...sections.map((node) => shownCss(node, theme, look)),

@@ -4,12 +4,13 @@ import { walk, type Draft, type PageDocument, type Part } from "~/core/document"
 import { renditionAddress, sourceOf, widthsFor, type Picture } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
-import { EnvProvider } from "~/kinds/parts";
+import { KINDS, type Permission } from "~/kinds";
+import { EnvProvider, type KindEnv } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { pageCss } from "./css";
 import { envOf, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
-import { noFrame, Page, PageBody } from "./page";
+import { noFrame, Page, PAGE_BEGINS, PageBody } from "./page";
 import { descriptionOf, isNarrowed } from "~/core/goods";
 import { Section } from "./section";
 import { addressOf, documentOf, shownOf, type Target } from "./target";
@@ -22,6 +23,8 @@ export type Broken = { readonly node: string; readonly kind: string; readonly wh
 export type RenderedPage = {
   /** The whole document. */
   readonly html: string;
+  /** What its parts need to be allowed, for the content security policy. */
+  readonly permissions: ReadonlySet<Permission>;
   /** Sections that could not be drawn and are left out. */
   readonly broken: readonly Broken[];
   /** The text of its one style element, for the hash in the content security policy. */
@@ -171,15 +174,19 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
   const { look, documents } = content.draft;
   const theme = themeById(look.theme);
   const drawn = drawPage(target, content);
-  const { frame, page, markup, used } = drawn;
+  const { frame, page, markup, used, kinds } = drawn;
   // React puts what should be fetched early before the markup; its place is the head.
-  const [, early = "", body = ""] = /^((?:<link [^>]*>)*)([\s\S]*)$/.exec(markup) ?? [];
+  const begin = markup.indexOf(PAGE_BEGINS);
+  const [early, body] = [markup.slice(0, begin), markup.slice(begin)];
   const sections = [...sectionsOf(frame), ...sectionsOf(page)];
-  const css = pageCss(body, sections, [...used], theme, look);
+  const definitions = [...kinds].flatMap((kind) => KINDS.get(kind)?.definition ?? []);
+  const later = definitions.flatMap((d) => d.later ?? []);
+  const css = pageCss(body, sections, [...used], theme, look, later);
   // A theme's further widths are small print; they can come when they come.
   const cuts = cutsOf(solveLook(theme, look).type);
-  // Elements of the shop's own that need the second script; those of the first are on pages without goods as well.
-  const needsGoods = /<zest-(?:buy|gallery|tabs|list|search|recent)\b/.test(body) || target.page === "product";
+  // A product that was looked at is remembered, whatever its layout shows of it.
+  const needsGoods = target.page === "product" || definitions.some((d) => d.script === "goods");
+  const permissions = new Set(definitions.flatMap((d) => d.permissions ?? []));
   const head = headHtml(
     headOf(target, content, page),
     content,
@@ -189,7 +196,7 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
     structuredData(target, content, origin),
   );
   const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${early}<style>${css}</style></head><body>${body}</body></html>`;
-  return { html, css, broken: drawn.broken };
+  return { html, css, permissions, broken: drawn.broken };
 }
 
 const sectionsOf = (document: PageDocument | undefined): readonly Part[] =>
@@ -211,9 +218,13 @@ function drawPage(target: Target, content: ShopContent) {
   const { look, documents } = content.draft;
   const theme = themeById(look.theme);
   const used = new Set<Picture>();
-  const env = envOf(content, content.draft, undefined, shownOf(target, content.goods));
-  const watching = {
+  const frame = documents.frame ?? noFrame();
+  const page = documentOf(target, documents, content.goods);
+  const kinds = new Set<string>();
+  const env = envOf(content, content.draft, undefined, shownOf(target, content.goods), page);
+  const watching: KindEnv = {
     ...env,
+    onDrawn: (kind) => void kinds.add(kind),
     picture: (id: string | null) => {
       const found = env.picture(id);
       if (found) used.add(found);
@@ -227,10 +238,8 @@ function drawPage(target: Target, content: ShopContent) {
         <PageBody target={target} documents={shown} goods={content.goods} theme={theme} look={look} />
       </Page>,
     );
-  const frame = documents.frame ?? noFrame();
-  const page = documentOf(target, documents, content.goods);
   try {
-    return { frame, page, markup: draw(frame, documents), used, broken: [] };
+    return { frame, page, markup: draw(frame, documents), used, kinds, broken: [] };
   } catch (error) {
     const broken: Broken[] = [];
     for (const node of [...sectionsOf(frame), ...sectionsOf(page)]) {
@@ -245,6 +254,6 @@ function drawPage(target: Target, content: ShopContent) {
     const rest = without(page, ids);
     const shown = rest ? { ...documents, [rest.id]: rest } : documents;
     const left = without(frame, ids);
-    return { frame: left, page: rest, markup: draw(left, shown), used, broken };
+    return { frame: left, page: rest, markup: draw(left, shown), used, kinds, broken };
   }
 }

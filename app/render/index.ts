@@ -1,6 +1,6 @@
 export { renderPage, type Broken, type RenderedPage, type Scripts } from "./document";
 export { renderCards } from "./cards";
-export { envOf, type ShopContent } from "./shop";
+export { envOf, partsByKind, type ShopContent } from "./shop";
 export { noFrame, Page, PageBody } from "./page";
 export { PartsSheet, SHEET_CSS } from "./pages/parts-sheet";
 export { PARTS, partById, type BrandPart } from "./parts";

@@ -93,4 +93,20 @@ describe("CSS of a section", () => {
       { seed: 5, numRuns: 600 },
     );
   });
+
+  it.each([
+    ['&[title="R&D"]{color:red}', '.n-x[title="R&D"]{color:red}'],
+    ['a[href*=":scope"]{color:red}', '.n-x a[href*=":scope"]{color:red}'],
+    ["&:hover .b + .c{color:red}", ".n-x:hover .b+.c{color:red}"],
+    [":scope>p{color:red}", ".n-x>p{color:red}"],
+    ["p:not(& > p){color:red}", ""],
+    ["&:not(& + b) i{color:red}", ".n-x:not(.n-x+b) i{color:red}"],
+    ["> p, q{color:red}", ".n-x>p,.n-x q{color:red}"],
+    [".a\\&b{color:red}", ".n-x .a\\&b{color:red}"],
+    ["--x: url(//elsewhere.example/a); color: red", ".n-x{color:red}"],
+    ['background: IMAGE-SET("a.png" 1x)', ""],
+    ['content: "url(a)"', '.n-x{content:"url(a)"}'],
+  ])("replaces what stands for the section, and no text that looks like it: %s", (written, css) =>
+    expect(compileOwnCss(written, "n-x").css).toBe(css),
+  );
 });

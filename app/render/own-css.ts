@@ -1,4 +1,4 @@
-import { generate, lexer, parse, walk, type CssNode } from "css-tree";
+import { find, generate, lexer, parse, walk, type CssNode, type Selector } from "css-tree";
 
 // CSS that a seller writes for one section. It is parsed, checked property by property, and compiled so that every selector
 // stands below the section's own class: it can reach nothing else on the page.
@@ -13,7 +13,12 @@ export type OwnCss = { readonly css: string; readonly problems: readonly OwnCssP
 
 /** Rules of the page as a whole can't be one section's. */
 const ALLOWED_AT = new Set(["media", "supports", "container"]);
-const FETCHES = /url\(|image-set\(|src\(/i;
+const FETCHING = new Set(["url", "image-set", "-webkit-image-set", "src", "image", "cross-fade", "element", "paint"]);
+
+/** Whether a value makes a browser fetch something. */
+const fetches = (value: CssNode): boolean =>
+  find(value, (node) => node.type === "Url" || (node.type === "Function" && FETCHING.has(node.name.toLowerCase()))) !==
+  null;
 
 const compiled = new Map<string, OwnCss>();
 
@@ -106,7 +111,7 @@ function compile(written: string, scope: string): OwnCss {
     }
     let parsed: CssNode;
     try {
-      parsed = parse(text, { context: "declaration" });
+      parsed = parse(text, { context: "declaration", parseCustomProperty: true });
     } catch {
       note(at, text.length, "This can’t be read.");
       return [];
@@ -126,21 +131,10 @@ function compile(written: string, scope: string): OwnCss {
     }
     if (parsed.type !== "SelectorList") return [];
     return [...parsed.children].flatMap((selector) => {
-      let isWholePage = false;
-      walk(selector, (inner) => {
-        if (inner.type === "TypeSelector" && ["html", "body"].includes(inner.name.toLowerCase())) isWholePage = true;
-        if (inner.type === "PseudoClassSelector" && ["root", "host"].includes(inner.name)) isWholePage = true;
-      });
-      if (isWholePage) {
-        note(at, prelude.length, "A section’s CSS reaches only the section. Leave out html, body and :root.");
-        return [];
-      }
-      const text = generate(selector);
-      if (!/&|:scope/.test(text)) return /^[>+~]/.test(text) ? [`.${scope}${text}`] : [`.${scope} ${text}`];
-      // The section itself has to stand first: what is beside or above it is none of its business.
-      return /^(?:&|:scope)/.test(text) && !/^(?:&|:scope)[^ >]*[+~]/.test(text)
-        ? [text.replace(/&|:scope/g, `.${scope}`)]
-        : (note(at, prelude.length, "“&” is the section itself, and has to stand first."), []);
+      const scoped = selector.type === "Selector" ? scopedSelector(selector, scope) : undefined;
+      if (scoped?.ok) return [generate(scoped.selector)];
+      note(at, prelude.length, scoped?.why ?? "This selector can’t be read.");
+      return [];
     });
   };
   const enter = (text: string, offset: number): string => {
@@ -178,6 +172,39 @@ function compile(written: string, scope: string): OwnCss {
   return { css, problems };
 }
 
+const isItself = (node: CssNode): boolean =>
+  node.type === "NestingSelector" || (node.type === "PseudoClassSelector" && node.name === "scope");
+
+type Scoped = { readonly ok: true; readonly selector: CssNode } | { readonly ok: false; readonly why: string };
+
+/** A selector that reaches only the section: what stands for the section itself is its class, anything else stands below it. */
+function scopedSelector(selector: Selector, scope: string): Scoped {
+  const itself = (): CssNode => ({ type: "ClassSelector", name: scope });
+  const isOfPage = find(
+    selector,
+    (node) =>
+      (node.type === "TypeSelector" && ["html", "body"].includes(node.name.toLowerCase())) ||
+      (node.type === "PseudoClassSelector" && ["root", "host"].includes(node.name)),
+  );
+  if (isOfPage) return { ok: false, why: "A section’s CSS reaches only the section. Leave out html, body and :root." };
+  const { children } = selector;
+  const first = children.first;
+  if (find(selector, isItself)) {
+    // The section itself has to stand first: what is beside or above it is none of its business.
+    const next = [...children].find((node) => node.type === "Combinator");
+    const isBeside = next?.type === "Combinator" && ["+", "~"].includes(next.name);
+    if (!first || !isItself(first) || isBeside)
+      return { ok: false, why: "“&” is the section itself, and has to stand first." };
+    walk(selector, (node, item, list) => {
+      if (isItself(node)) list.replace(item, list.createItem(itself()));
+    });
+    return { ok: true, selector };
+  }
+  if (first?.type !== "Combinator") children.prependData({ type: "Combinator", name: " " });
+  children.prependData(itself());
+  return { ok: true, selector };
+}
+
 /** The condition of an at-rule as it is written out again; undefined where it can't be read. */
 function atPrelude(text: string): string | undefined {
   try {
@@ -192,9 +219,9 @@ function atPrelude(text: string): string | undefined {
 
 function problemOfDeclaration(node: Extract<CssNode, { type: "Declaration" }>): string | undefined {
   const value = generate(node.value);
-  if (FETCHES.test(value)) return "Pictures and files from elsewhere can’t be used. Choose a picture in Details.";
+  if (fetches(node.value)) return "Pictures and files from elsewhere can’t be used. Choose a picture in Details.";
   if (node.property.startsWith("--")) return undefined;
-  if (node.property === "position" && /fixed/.test(value))
+  if (node.property === "position" && find(node.value, (n) => n.type === "Identifier" && n.name === "fixed"))
     return "A section stays in its place: “fixed” can’t be used.";
   // A value with var() is known only where it is used.
   if (/var\(|env\(/.test(value)) return undefined;

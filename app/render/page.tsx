@@ -17,6 +17,9 @@ const sections = (nodes: readonly Part[] | undefined, theme: Theme, look: Look, 
     <Section key={node.id} node={node} theme={theme} look={look} first={firstIsHead && index === 0} />
   ));
 
+/** How the markup of every page begins. */
+export const PAGE_BEGINS = '<a class="skip"';
+
 /** What every page has around its own part: skip link, notice, header, footer. */
 export function Page({ frame, theme, look, children }: PageProps): ReactNode {
   return (

@@ -1,4 +1,5 @@
 import { generate, parse, walk, type CssNode } from "css-tree";
+import { Parser } from "htmlparser2";
 
 // Themes and kinds are written whole; a page is sent only what it can use. Rules are taken apart once, and for each page
 // those are kept whose selectors speak only of elements, classes and colour sets that the page has.
@@ -103,11 +104,22 @@ function write(parts: readonly SelectorPart[], has: Vocabulary): string {
 
 /** What a page's markup has. */
 export function vocabularyOf(html: string): Vocabulary {
-  const tags = new Set(["html", "body", ...[...html.matchAll(/<([a-z][\w-]*)/g)].map((m) => m[1]!)]);
-  const classes = new Set([...html.matchAll(/ class="([^"]*)"/g)].flatMap((m) => m[1]!.split(/\s+/)));
-  const said = [...html.matchAll(/ (data-[\w-]+)="([^"]*)"/g)];
-  const data = new Set(said.flatMap(([, name, value]) => [name!, `${name}=${value}`]));
-  const sets = new Set(said.filter(([, name]) => name === "data-set").map(([, , value]) => value!));
+  const tags = new Set(["html", "body"]);
+  const classes = new Set<string>();
+  const data = new Set<string>();
+  const sets = new Set<string>();
+  const parser = new Parser({
+    onopentag(name, attributes) {
+      tags.add(name);
+      for (const [attribute, value] of Object.entries(attributes)) {
+        if (attribute === "class") for (const each of value.split(/\s+/)) classes.add(each);
+        if (!attribute.startsWith("data-")) continue;
+        data.add(attribute).add(`${attribute}=${value}`);
+        if (attribute === "data-set") sets.add(value);
+      }
+    },
+  });
+  parser.end(html);
   return { tags, classes, data, sets };
 }
 

@@ -36,13 +36,14 @@ export const Section = memo(function Section(props: PartProps): ReactNode {
 });
 
 function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
-  const { studio } = useEnv();
+  const { studio, onDrawn } = useEnv();
   const kind = kindOf(node);
   const why = unreadable(node);
   // What can't be read is kept in the document, shown as such in the studio and left out in the shop.
   if (!kind || why !== undefined) return studio ? <Undrawable node={node} why={why ?? ""} /> : null;
   if (!studio && !node.shown) return null;
   const { definition } = kind;
+  onDrawn?.(definition.kind);
   const arrangement = arrangementOf(kind, node, theme).id;
   const { tag: Tag, kind: name, level } = definition;
   const layers = nodeLayers(node, theme, look);

@@ -13,17 +13,17 @@ type Variant = Choosable & {
   readonly picture: string;
 };
 
-const variants = JSON.parse(one("#variants")?.textContent ?? "[]") as readonly Variant[];
+const variants = JSON.parse(one("script.variants")?.textContent ?? "[]") as readonly Variant[];
 
-function choice(): (string | undefined)[] {
-  const form = one<HTMLFormElement>("#buy");
-  const values: (string | undefined)[] = [];
-  for (let i = 0; i < (variants[0]?.values.length ?? 0); i++) {
-    const field = form?.elements.namedItem(`option-${i}`);
-    values[i] = field && "value" in field ? field.value || undefined : undefined;
-  }
-  return values;
-}
+/** What is chosen of each option in one place where it can be. */
+const choice = (within: HTMLElement): (string | undefined)[] =>
+  (variants[0]?.values ?? []).map((_value, i) => {
+    const field = one<HTMLSelectElement | HTMLInputElement>(
+      `select[name="option-${i}"],input[name="option-${i}"]:checked`,
+      within,
+    );
+    return field?.value || undefined;
+  });
 
 function priceNodes(variant: Variant): Node[] {
   const price = document.createElement("span");
@@ -57,11 +57,10 @@ function showVariant(variant: Variant): void {
   variant.values.forEach((value, i) => {
     for (const place of all(`[data-live="option-${i}"]`)) place.textContent = value;
     for (const input of all<HTMLInputElement>(`input[name="option-${i}"]`)) input.checked = input.value === value;
-    const select = one<HTMLSelectElement>(`select[name="option-${i}"]`);
-    if (select) select.value = value;
+    for (const select of all<HTMLSelectElement>(`select[name="option-${i}"]`)) select.value = value;
     // What each other value would lead to, now that these are chosen.
-    const none = one("zest-options")?.dataset.none ?? "";
-    for (const label of all(".opt", one(`[data-option="${i}"]`) ?? document.createElement("p"))) {
+    for (const label of all(`[data-option="${i}"] .opt`)) {
+      const none = label.closest<HTMLElement>("zest-options")?.dataset.none ?? "";
       const own = one<HTMLInputElement>("input", label)?.value ?? "";
       const state = leadsTo(variants, variant.values, i, own);
       const words = { free: "", unavailable: ", sold out", none: `, ${none.toLowerCase()}` }[state];
@@ -71,26 +70,24 @@ function showVariant(variant: Variant): void {
       if (unseen) unseen.textContent = words;
     }
   });
-  const form = one<HTMLFormElement>("#buy");
-  const tell = one<HTMLFormElement>(".tell");
-  if (form) form.hidden = !variant.can;
-  if (tell) {
+  for (const form of all<HTMLFormElement>(".buy")) {
+    form.hidden = !variant.can;
+    const count = one<HTMLInputElement>("[name=count]", form);
+    if (!count) continue;
+    count.max = String(variant.most || 99);
+    if (Number(count.value) > Number(count.max)) count.value = count.max;
+  }
+  for (const tell of all<HTMLFormElement>(".tell")) {
     tell.hidden = variant.can || variant.state === "discontinued";
     const field = one<HTMLInputElement>("[name=variant]", tell);
     if (field) field.value = variant.id;
-  }
-  const count = form && one<HTMLInputElement>("[name=count]", form);
-  if (count) {
-    count.max = String(variant.most || 99);
-    if (Number(count.value) > Number(count.max)) count.value = count.max;
   }
   const address = new URL(location.href);
   address.searchParams.set("variant", variant.id);
   history.replaceState(null, "", address);
   if (variant.picture)
-    one(`.shot[data-picture="${CSS.escape(variant.picture)}"]`)?.dispatchEvent(
-      new Event("zest-show", { bubbles: true }),
-    );
+    for (const shot of all(`.shot[data-picture="${CSS.escape(variant.picture)}"]`))
+      shot.dispatchEvent(new Event("zest-show", { bubbles: true }));
 }
 
 export class Options extends HTMLElement {
@@ -99,7 +96,7 @@ export class Options extends HTMLElement {
       const name = (event.target as HTMLInputElement).name;
       const turned = Number(/^option-(\d)$/.exec(name)?.[1] ?? NaN);
       if (Number.isNaN(turned)) return;
-      const variant = nearest(variants, choice(), turned);
+      const variant = nearest(variants, choice(this), turned);
       if (variant) showVariant(variant);
     });
   }
@@ -107,7 +104,7 @@ export class Options extends HTMLElement {
 
 export class Buy extends HTMLElement {
   connectedCallback(): void {
-    const form = one<HTMLFormElement>("#buy", this);
+    const form = one<HTMLFormElement>(".buy", this);
     form?.addEventListener("submit", async (event) => {
       event.preventDefault();
       const said = await post(form);

@@ -20,11 +20,11 @@ export class List extends HTMLElement {
     this.addEventListener("change", (event) => {
       const form = (event.target as HTMLInputElement).form;
       // On a phone several things are ticked before the sheet is closed; the list changes behind it.
-      if (form?.id === "filter") void this.go(this.addressOf(form));
+      if (form?.matches(".filters-form")) void this.go(this.addressOf(form));
     });
     this.addEventListener("submit", (event) => {
       const form = event.target as HTMLFormElement;
-      if (form.id !== "filter") return;
+      if (!form.matches(".filters-form")) return;
       event.preventDefault();
       this.open(false);
       void this.go(this.addressOf(form), true);
@@ -150,7 +150,7 @@ export class Search extends HTMLElement {
             const item = pattern.cloneNode(true) as HTMLElement;
             const link = one<HTMLAnchorElement>("a", item)!;
             link.href = each.address;
-            link.id = `suggested-${i}`;
+            link.id = `${list.id}-${i}`;
             link.tabIndex = -1;
             const picture = one<HTMLImageElement>("img", link)!;
             if (each.picture) picture.src = each.picture;

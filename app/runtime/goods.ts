@@ -45,7 +45,7 @@ for (const [name, element] of Object.entries({
 
 all<HTMLFormElement>(".review-form").forEach(sendsInPlace);
 
-const product = one<HTMLInputElement>("#buy [name=product], .tell [name=product], .review-form [name=product]")?.value;
+const product = one<HTMLInputElement>(".buy [name=product], .tell [name=product], .review-form [name=product]")?.value;
 if (product) {
   const before = seenIds().filter((id) => id !== product);
   try {

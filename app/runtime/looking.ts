@@ -104,10 +104,13 @@ export class Gallery extends HTMLElement {
 
 // --- tabs (WAI-ARIA Authoring Practices, tabs with automatic activation) ---
 
+let groups = 0;
+
 export class Tabs extends HTMLElement {
   connectedCallback(): void {
     const panels = all<HTMLElement>(".part-tab", this);
     if (panels.length < 2) return;
+    const group = ++groups;
     const list = document.createElement("div");
     list.className = "tabs";
     list.setAttribute("role", "tablist");
@@ -115,9 +118,9 @@ export class Tabs extends HTMLElement {
       const tab = document.createElement("button");
       tab.type = "button";
       tab.className = "tab";
-      tab.id = `tab-${i}`;
+      tab.id = `tab-${group}-${i}`;
       tab.setAttribute("role", "tab");
-      tab.setAttribute("aria-controls", (panel.id = `panel-${i}`));
+      tab.setAttribute("aria-controls", (panel.id = `panel-${group}-${i}`));
       tab.textContent = one(".head", panel)?.textContent ?? "";
       panel.setAttribute("role", "tabpanel");
       panel.setAttribute("aria-labelledby", tab.id);

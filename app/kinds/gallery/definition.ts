@@ -24,6 +24,9 @@ export const definition: Definition<GalleryProps> = {
   defaults: { zoom: true },
   style: {},
   styles: ["shape"],
+  script: "goods",
+  permissions: ["media"],
+  later: { tags: ["dialog"], classes: ["zoom", "zoom-stage", "zoom-close", "zoom-step", "is-large"] },
   css: `
 .gallery{display:grid;gap:.75rem;grid-template:"stage"/minmax(0,1fr)}
 .gallery:has(.thumbs){grid-template:"stage" "thumbs"/minmax(0,1fr)}

@@ -1,7 +1,7 @@
 import { sourceOf } from "~/core/pictures";
 import { badgeOf } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { Pic, Thumb, useEnv, useProduct } from "../parts";
+import { Pic, Thumb, useEnv, usePartId, useProduct } from "../parts";
 import type { GalleryProps } from "./definition";
 
 const SIZES = "(min-width:800px) 55vw, 100vw";
@@ -10,6 +10,7 @@ type Shot = { readonly picture: string | null } | { readonly film: string };
 
 export function View({ props, arrangement }: ViewProps<GalleryProps>) {
   const { picture: find, shown, card, goods, locale } = useEnv();
+  const id = usePartId("shot");
   const found = useProduct();
   if (!found) return null;
   const { product, variant } = found;
@@ -30,7 +31,7 @@ export function View({ props, arrangement }: ViewProps<GalleryProps>) {
         {shots.map((shot, i) => {
           if ("film" in shot)
             return (
-              <div className="shot" id={`shot-${i + 1}`} key={shot.film}>
+              <div className="shot" id={`${id}-${i + 1}`} key={shot.film}>
                 <video
                   controls
                   playsInline
@@ -50,7 +51,7 @@ export function View({ props, arrangement }: ViewProps<GalleryProps>) {
             />
           );
           return (
-            <div className="shot" id={`shot-${i + 1}`} key={shot.picture} data-picture={shot.picture ?? undefined}>
+            <div className="shot" id={`${id}-${i + 1}`} key={shot.picture} data-picture={shot.picture ?? undefined}>
               {props.zoom && picture ? (
                 <a
                   className="shot-open"
@@ -72,7 +73,7 @@ export function View({ props, arrangement }: ViewProps<GalleryProps>) {
             const picture = "film" in shot ? undefined : find(shot.picture);
             return (
               <li key={i}>
-                <a href={`#shot-${i + 1}`} aria-label={name(i)} {...(i === 0 ? { "aria-current": "true" } : {})}>
+                <a href={`#${id}-${i + 1}`} aria-label={name(i)} {...(i === 0 ? { "aria-current": "true" } : {})}>
                   {picture ? <Thumb picture={picture} /> : <span className="thumb-film">Film</span>}
                 </a>
               </li>

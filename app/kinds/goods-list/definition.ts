@@ -66,6 +66,8 @@ export const definition: Definition<GoodsListProps> = {
     phone: { columns: 2 },
   },
   styles: ["columns", "shape", "fit", "width", "spaceTop", "spaceBottom", "hidden", "set"],
+  script: "goods",
+  later: { classes: ["is-busy", "is-open"] },
   css: `
 .list{display:grid;gap:var(--s3) var(--s5)}
 .list-bar{display:flex;flex-wrap:wrap;gap:.6rem 1.2rem;align-items:center;justify-content:space-between;margin-bottom:var(--s2)}

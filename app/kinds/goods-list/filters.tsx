@@ -1,5 +1,5 @@
 import type { GoodsQuery, ListedFacet, Listing } from "~/core/goods";
-import { useEnv } from "../parts";
+import { useEnv, usePartId } from "../parts";
 import type { GoodsListProps } from "./definition";
 
 export const countWords = (n: number): string => (n === 1 ? "1 product" : `${n} products`);
@@ -60,6 +60,7 @@ type FiltersProps = {
 /** Everything by which a list can be narrowed, as a form that works by itself. */
 export function Filters({ props, listing, query, action, whole, sought }: FiltersProps) {
   const { digits, money } = useEnv();
+  const [box, list, form] = [usePartId("filters"), usePartId("list"), usePartId("filter")];
   const plain = (minor: number | null, round: (n: number) => number) =>
     minor === null ? "" : String(digits ? round(minor / 10 ** digits) : minor);
   const exact = (minor: number | null) => (minor === null ? "" : String(minor / 10 ** digits));
@@ -71,12 +72,12 @@ export function Filters({ props, listing, query, action, whole, sought }: Filter
   const { prices } = listing;
   return (
     <div className="filters">
-      <a className="filters-open button button-2" href="#filters">
+      <a className="filters-open button button-2" href={`#${box}`}>
         Filter{count ? ` (${count})` : ""}
       </a>
-      <div className="filters-box" id="filters">
-        <a className="filters-shade" href="#list" aria-label="Close the filters" />
-        <form className="filters-form" id="filter" method="get" action={action}>
+      <div className="filters-box" id={box}>
+        <a className="filters-shade" href={`#${list}`} aria-label="Close the filters" />
+        <form className="filters-form" id={form} method="get" action={action}>
           {sought === null ? null : <input type="hidden" name="q" value={sought} />}
           {listing.facets.map((facet) => (
             <Facet key={facet.key} facet={facet} />

@@ -11,7 +11,7 @@ import {
   type Sort,
 } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { ProductCard, useEnv, Words, type PageSubject } from "../parts";
+import { ProductCard, useEnv, usePartId, Words, type PageSubject } from "../parts";
 import type { GoodsListProps } from "./definition";
 import { countWords, Filters } from "./filters";
 
@@ -131,6 +131,7 @@ function priceWords({ from, to }: GoodsQuery, money: (minor: number) => string):
 
 export function View({ props }: ViewProps<GoodsListProps>) {
   const { goods, shown: given, studio, money } = useEnv();
+  const [id, filter] = [usePartId("list"), usePartId("filter")];
   const shown: Listed = given?.page === "collection" || given?.page === "search" ? given : EVERYTHING;
   const address = useAddress(shown);
   const isSearch = shown.page === "search";
@@ -190,7 +191,7 @@ export function View({ props }: ViewProps<GoodsListProps>) {
   const hasFilters = listing.whole > 1 && (listing.facets.length > 0 || props.price || props.now || props.reduced);
   return (
     <div className="in">
-      <zest-list className="list" id="list">
+      <zest-list className="list" id={id}>
         {hasFilters ? (
           <Filters
             props={props}
@@ -220,7 +221,7 @@ export function View({ props }: ViewProps<GoodsListProps>) {
                 <select
                   className="field"
                   name="sort"
-                  form="filter"
+                  form={filter}
                   defaultValue={query.sort === own ? "" : (query.sort ?? "")}
                   key={query.sort}
                 >

@@ -42,6 +42,10 @@ export type KindEnv = {
     readonly RichEditor?: ComponentType<RichEditorProps>;
   };
   readonly shown?: PageSubject;
+  /** Ids of the parts of a kind that the page shows, in reading order; a part that works together with another finds it so. */
+  readonly partsOf: (kind: string) => readonly string[];
+  /** Hears of every kind that is drawn, where a page is put together from what it needs. */
+  readonly onDrawn?: (kind: string) => void;
   /** Digits after the point in the shop's currency. */
   readonly digits: number;
   readonly locale: string;
@@ -57,6 +61,21 @@ const NodeId = createContext("");
 export const EnvProvider = Env.Provider;
 export const NodeIdProvider = NodeId.Provider;
 export const useNodeId = () => useContext(NodeId);
+
+/** An id of an element in the part that is being drawn, unlike any other on the page: two of a kind can stand on it. */
+export const usePartId = (name: string): string => `${name}-${useNodeId()}`;
+
+/**
+ * The same for an element in another part: of several of that kind, the one that stands where this part stands among those of
+ * `own`. Undefined where there is none.
+ */
+export function usePartnerId(name: string, kind: string, own: string): string | undefined {
+  const { partsOf } = useEnv();
+  const at = Math.max(0, partsOf(own).indexOf(useNodeId()));
+  const partners = partsOf(kind);
+  const partner = partners[Math.min(at, partners.length - 1)];
+  return partner === undefined ? undefined : `${name}-${partner}`;
+}
 
 /** What stands in the slots of the part that is being drawn, and how each of it is drawn. */
 export type Inside = {

@@ -1,3 +1,4 @@
+import { AVAILABILITIES } from "~/core/goods";
 import { z } from "zod";
 import type { Definition } from "../definition";
 import { WIDGET_SLOTS } from "../slots";
@@ -41,6 +42,13 @@ export const definition: Definition<ProductBuyProps> = {
   },
   style: {},
   styles: ["wide"],
+  script: "goods",
+  later: {
+    tags: ["ins", "del"],
+    classes: ["is-out", "toast", "cart-toast"],
+    data: ["data-state=done", "data-state=failed", ...AVAILABILITIES.map((a) => `data-state=${a}`)],
+    toast: true,
+  },
   css: `
 .buy{display:flex;flex-wrap:wrap;gap:.75rem;align-items:end}
 .buy .button{flex:1 1 12rem}

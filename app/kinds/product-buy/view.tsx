@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { canBuy, compareAtOf, mostOf, priceOf, stateOf, stateWords, type Product } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { Price, useEnv, useProduct, Words, type KindEnv } from "../parts";
+import { Price, useEnv, usePartId, useProduct, Words, type KindEnv } from "../parts";
 import type { ProductBuyProps } from "./definition";
 
 /** What the shop's script needs to know of each variant, as the page would say it. */
@@ -44,6 +44,7 @@ function useOutOfSight(isStudio: boolean) {
 
 export function View({ props }: ViewProps<ProductBuyProps>) {
   const env = useEnv();
+  const [buy, tell] = [usePartId("buy"), usePartId("tell")];
   const { studio } = env;
   const { ref, isOut } = useOutOfSight(studio !== undefined);
   const found = useProduct();
@@ -58,7 +59,7 @@ export function View({ props }: ViewProps<ProductBuyProps>) {
   const anyClosed = product.variants.some((v) => !canBuy(product, v)) || !can;
   return (
     <zest-buy data-added={props.added} data-toast={env.toast}>
-      <form id="buy" ref={ref} className="buy" method="post" action="/cart/add" hidden={!can}>
+      <form id={buy} ref={ref} className="buy" method="post" action="/cart/add" hidden={!can}>
         <input type="hidden" name="product" value={product.id} />
         {props.count ? (
           <label className="buy-count">
@@ -89,13 +90,13 @@ export function View({ props }: ViewProps<ProductBuyProps>) {
         <form className="tell" method="post" action="/tell-me" hidden={!asks}>
           <input type="hidden" name="product" value={product.id} />
           <input type="hidden" name="variant" value={variant?.id ?? ""} />
-          <label htmlFor="tell-address">
+          <label htmlFor={tell}>
             <Words at="tell" text={props.tell} hint="What is asked" />
           </label>
           <div className="tell-row">
             <input
               className="field"
-              id="tell-address"
+              id={tell}
               type="email"
               name="address"
               required
@@ -115,13 +116,17 @@ export function View({ props }: ViewProps<ProductBuyProps>) {
           <span data-live="price">
             <Price product={product} variant={variant} />
           </span>
-          <button className="button" type="submit" form="buy">
+          <button className="button" type="submit" form={buy}>
             {props.label}
           </button>
         </div>
       ) : null}
       {product.variants.length && !studio ? (
-        <script type="application/json" id="variants" dangerouslySetInnerHTML={{ __html: dataOf(product, env) }} />
+        <script
+          type="application/json"
+          className="variants"
+          dangerouslySetInnerHTML={{ __html: dataOf(product, env) }}
+        />
       ) : null}
     </zest-buy>
   );

@@ -59,6 +59,8 @@ export const definition: Definition<ProductDetailsProps> = {
   },
   style: {},
   styles: ["size"],
+  script: "goods",
+  later: { element: "zest-tabs", classes: ["is-tabs", "tabs", "tab"] },
   css: `
 .parts{display:block}
 .part-head{list-style:none;display:flex;justify-content:space-between;gap:1rem;align-items:center;min-height:3.1rem;font-weight:var(--strong);cursor:pointer}

@@ -20,6 +20,8 @@ export const definition: Definition<ProductOptionsProps> = {
   defaults: { none: "Not in this combination" },
   style: {},
   styles: [],
+  script: "goods",
+  later: { data: ["data-state=free", "data-state=unavailable", "data-state=none"] },
   css: `
 .picks{display:flex;flex-direction:column;gap:var(--s2)}
 .pick{border:0;margin:0;padding:0;min-width:0}

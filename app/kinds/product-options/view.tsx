@@ -1,24 +1,32 @@
 import { valueState, type Option, type Product, type Variant } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { Thumb, useEnv, useProduct } from "../parts";
+import { Thumb, useEnv, usePartId, usePartnerId, useProduct } from "../parts";
 import type { ProductOptionsProps } from "./definition";
 
-type PickProps = { product: Product; variant: Variant | undefined; option: Option; at: number; none: string };
+type PickProps = {
+  form: string | undefined;
+  product: Product;
+  variant: Variant | undefined;
+  option: Option;
+  at: number;
+  none: string;
+};
 
 /** One option to choose of. The inputs belong to the form that buys, wherever that stands. */
-function Pick({ product, variant, option, at, none }: PickProps) {
+function Pick({ form, product, variant, option, at, none }: PickProps) {
   const { picture: find } = useEnv();
   const choice = product.options.map((_o, i) => variant?.values[i]);
   const name = `option-${at}`;
+  const id = usePartId(name);
   const stateOfValue = (value: string) => valueState(product, choice, at, value);
   const words = { free: "", unavailable: ", sold out", none: `, ${none.toLowerCase()}` };
   if (option.picker === "list")
     return (
       <div className="pick">
-        <label className="pick-name" htmlFor={name}>
+        <label className="pick-name" htmlFor={id}>
           {option.name}
         </label>
-        <select className="field" id={name} name={name} form="buy" defaultValue={choice[at]} key={choice[at]}>
+        <select className="field" id={id} name={name} form={form} defaultValue={choice[at]} key={choice[at]}>
           {option.values.map((v) => (
             <option key={v.name} value={v.name}>
               {v.name}
@@ -48,7 +56,7 @@ function Pick({ product, variant, option, at, none }: PickProps) {
                 type="radio"
                 name={name}
                 value={v.name}
-                form="buy"
+                form={form}
                 defaultChecked={v.name === choice[at]}
                 key={`${v.name} ${v.name === choice[at]}`}
               />
@@ -76,6 +84,7 @@ function Pick({ product, variant, option, at, none }: PickProps) {
 
 export function View({ props }: ViewProps<ProductOptionsProps>) {
   const { studio } = useEnv();
+  const form = usePartnerId("buy", "product-buy", "product-options");
   const found = useProduct();
   if (!found) return null;
   const { product, variant } = found;
@@ -84,7 +93,15 @@ export function View({ props }: ViewProps<ProductOptionsProps>) {
   return (
     <zest-options className="picks" data-none={props.none}>
       {product.options.map((option, at) => (
-        <Pick key={option.name} product={product} variant={variant} option={option} at={at} none={props.none} />
+        <Pick
+          key={option.name}
+          form={form}
+          product={product}
+          variant={variant}
+          option={option}
+          at={at}
+          none={props.none}
+        />
       ))}
     </zest-options>
   );

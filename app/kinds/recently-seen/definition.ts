@@ -22,5 +22,6 @@ export const definition: Definition<RecentlySeenProps> = {
   props,
   defaults: { heading: "You looked at", most: 4 },
   ...GOODS_ROW,
+  script: "goods",
   css: `.s-recently-seen .head{margin-bottom:var(--s3);text-align:var(--align,start)}`,
 };

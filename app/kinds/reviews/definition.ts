@@ -35,6 +35,8 @@ export const definition: Definition<ReviewsProps> = {
   },
   style: { all: { set: "page", width: "content", headSize: 3, spaceTop: 5, spaceBottom: 5, align: "start" } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],
+  script: "goods",
+  later: { data: ["data-state=done", "data-state=failed"] },
   css: `
 .s-reviews .in{display:grid;gap:var(--s4) var(--s6)}
 .reviews-sum{display:flex;flex-direction:column;gap:var(--s2);align-items:flex-start}

@@ -1,6 +1,6 @@
 import { ratingOf, dayWords, type Review } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { Rating, useEnv, useProduct, Words } from "../parts";
+import { Rating, useEnv, usePartId, useProduct, Words } from "../parts";
 import type { ReviewsProps } from "./definition";
 
 const STARS = [1, 2, 3, 4, 5] as const;
@@ -38,6 +38,7 @@ function One({ review }: { review: Review }) {
 
 export function View({ props }: ViewProps<ReviewsProps>) {
   const { goods } = useEnv();
+  const id = usePartId("reviews");
   const found = useProduct();
   if (!found) return null;
   const { product } = found;
@@ -47,7 +48,7 @@ export function View({ props }: ViewProps<ReviewsProps>) {
   const each = rating?.each ?? ratingOf(reviews)?.each;
   const [open, folded] = [reviews.slice(0, props.most), reviews.slice(props.most)];
   return (
-    <div className="in" id="reviews">
+    <div className="in" id={id}>
       <div className="reviews-sum">
         <Words at="heading" as="h2" className="head" text={props.heading} hint="Heading" />
         {each && rating ? (

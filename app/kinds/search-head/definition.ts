@@ -27,6 +27,7 @@ export const definition: Definition<SearchHeadProps> = {
   defaults: { heading: "Search", hint: "What are you looking for?", button: "Search" },
   style: { all: { set: "page", width: "content", headSize: 5, spaceTop: 5, spaceBottom: 2, align: "start" } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],
+  script: "goods",
   css: `
 .s-search-head .in{display:flex;flex-direction:column;gap:var(--s2);align-items:var(--align-box,flex-start)}
 .search{position:relative;display:flex;flex-wrap:wrap;gap:.6rem;width:100%;max-width:36rem}

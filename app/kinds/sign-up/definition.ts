@@ -37,6 +37,7 @@ export const definition: Definition<SignUpProps> = {
   },
   style: { all: { set: "tint", width: "content", headSize: 3, spaceTop: 5, spaceBottom: 5, align: "start" } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],
+  later: { data: ["data-state=done", "data-state=failed"] },
   css: `
 .s-sign-up .in{display:grid;gap:var(--s3)}
 .su-words{display:flex;flex-direction:column;gap:var(--s2);text-align:var(--align,start);align-items:var(--align-box,flex-start)}

@@ -14,6 +14,7 @@ const pageOf = (bytes: number): ServedPage => ({
   raw: Buffer.alloc(bytes),
   etag: "",
   styleHash: "",
+  permissions: new Set(),
   packed: () => Buffer.alloc(0),
 });
 

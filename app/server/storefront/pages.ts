@@ -3,10 +3,11 @@ import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
 import { textPages } from "~/core/document";
 import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
+import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
 import { outcomeOf, type Situation } from "~/core/situation";
-import { renderPage, targetAt, type Broken, type ShopContent, type Target } from "~/render";
+import { renderPage, targetAt, type Broken, type RenderedPage, type ShopContent, type Target } from "~/render";
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
 import { picturesOf } from "../pictures/index.server";
@@ -21,18 +22,21 @@ export type ServedPage = {
   readonly etag: string;
   /** For `style-src`: the page's one style element, by its hash. */
   readonly styleHash: string;
+  /** What its parts need to be allowed. */
+  readonly permissions: ReadonlySet<Permission>;
   readonly packed: (encoding: "br" | "gzip") => Buffer;
 };
 
 const sha = (text: string | Buffer) => createHash("sha256").update(text).digest("base64");
 
-function served(status: number, html: string, css: string): ServedPage {
+function served(status: number, { html, css, permissions }: RenderedPage): ServedPage {
   const raw = Buffer.from(html);
   const packed: { br?: Buffer; gzip?: Buffer } = {};
   return {
     status,
     raw,
     etag: `"${sha(raw).slice(0, 22)}"`,
+    permissions,
     styleHash: `'sha256-${sha(css)}'`,
     packed: (encoding) =>
       (packed[encoding] ??=
@@ -141,9 +145,9 @@ function reportOnce({ node, kind, why }: Broken): void {
 
 /** A page as it is now, for whoever asked. */
 export function drawn(status: number, target: Target, content: ShopContent, origin: string): ServedPage {
-  const { html, css, broken } = renderPage(target, content, origin, SCRIPT_ADDRESSES);
-  for (const each of broken) reportOnce(each);
-  return served(status, html, css);
+  const page = renderPage(target, content, origin, SCRIPT_ADDRESSES);
+  for (const each of page.broken) reportOnce(each);
+  return served(status, page);
 }
 
 /** A page that says one thing, such as thanks for signing up. */

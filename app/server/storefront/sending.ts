@@ -17,6 +17,22 @@ export const fromHere = (request: Request, response: Response): boolean => {
   return origin === undefined || origin === originOf(response);
 };
 
+/** What a page may do: what every page may, and what its own parts need. */
+const policyOf = ({ styleHash, permissions }: ServedPage): string =>
+  [
+    "default-src 'none'",
+    `style-src ${styleHash}`,
+    "script-src 'self'",
+    "img-src 'self' data:",
+    ...(permissions.has("media") ? ["media-src 'self'"] : []),
+    ...(permissions.has("frame") ? ["frame-src 'self'"] : []),
+    "font-src 'self'",
+    "connect-src 'self'",
+    "form-action 'self'",
+    "base-uri 'none'",
+    "frame-ancestors 'none'",
+  ].join("; ");
+
 /** Sends a page, packed as the browser takes it, or says that the one it has is still good. */
 export function send(
   request: Request,
@@ -24,10 +40,7 @@ export function send(
   page: ServedPage,
   cache = "public, max-age=0, must-revalidate",
 ): void {
-  response.setHeader(
-    "Content-Security-Policy",
-    `default-src 'none'; style-src ${page.styleHash}; script-src 'self'; img-src 'self' data:; media-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'`,
-  );
+  response.setHeader("Content-Security-Policy", policyOf(page));
   response.setHeader("Cache-Control", cache);
   response.setHeader("ETag", page.etag);
   response.setHeader("Vary", "Accept-Encoding");

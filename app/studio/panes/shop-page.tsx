@@ -4,7 +4,19 @@ import type { Goods } from "~/core/goods";
 import { focusCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
-import { envOf, GOODS_SETTINGS, noFrame, Page, PageBody, nodeCss, sharedCss, shownOf, type Target } from "~/render";
+import {
+  documentOf,
+  envOf,
+  GOODS_SETTINGS,
+  noFrame,
+  Page,
+  PageBody,
+  nodeCss,
+  partsByKind,
+  sharedCss,
+  shownOf,
+  type Target,
+} from "~/render";
 import { themeById } from "~/themes";
 import type { Sheets } from "./shop-frame";
 
@@ -88,12 +100,15 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   const pages = textPages(documents)
     .map((d) => `${d.id} ${d.title}`)
     .join("\n");
+  // And which parts stand together on this one.
+  const page = documentOf(target, documents, dressing.goods);
+  const parts = JSON.stringify([...partsByKind(page)]);
   // What is seen first is drawn first; the rest of a long page follows while it can be worked with already.
   const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(
-    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods)),
+    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods), page),
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [dressing, look, pages, studio, target],
+    [dressing, look, pages, parts, studio, target],
   );
   return (
     <EnvProvider value={env}>
