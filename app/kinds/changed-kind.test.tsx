@@ -5,13 +5,14 @@ import { setProp } from "~/core/commands";
 import { differences, findNode, walk, type Draft, type Part } from "~/core/document";
 import { judge } from "~/core/keeping";
 import { renderPage } from "~/render";
+import type { Kind } from ".";
 import { contentWith } from "~/render/fixtures/content";
 import stored from "./fixtures/stored-2026-11.json";
 
 // The hero of tomorrow: its heading is called `title`, what stood over it is gone, and it has to have a tone. It is read, drawn,
 // edited and published from what is stored today.
 vi.mock("./hero", async (original) => {
-  const { hero } = await original<typeof import("./hero")>();
+  const { hero } = await original<{ readonly hero: Kind }>();
   const { heading, text, picture, link, ...others } = hero.definition.defaults as Record<string, unknown>;
   const definition = {
     ...hero.definition,

@@ -68,6 +68,13 @@ export type Purpose = (typeof PURPOSES)[number];
 /** Whether a part of a page is a section, a column of one, or what stands in columns. */
 export type Level = "section" | "column" | "widget";
 
+/**
+ * What shared code may ask of a kind without knowing its name. `no-head`: it brings no heading of its own. `head`: it is a
+ * heading. `names-page`: it says what its page is about, as its first heading. `picture`, `words`, `rule`: what it is mainly, for
+ * arranging on phones. `small`: two of it can stand side by side on a phone. `wraps`: a section that can hold any widget.
+ */
+export type Trait = "no-head" | "head" | "names-page" | "picture" | "words" | "rule" | "small" | "wraps";
+
 export type Definition<Props extends Record<string, unknown> = Record<string, unknown>> = {
   readonly kind: string;
   readonly name: string;
@@ -86,6 +93,15 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly tag: "section" | "header" | "footer" | "aside" | "div" | "figure" | "blockquote";
   readonly arrangements: readonly [Arrangement, ...Arrangement[]];
   readonly starts?: readonly Start[];
+  readonly traits?: readonly Trait[];
+  /** What a section is called in the plan that is mainly there for this part. */
+  readonly tells?: string;
+  /** Add offers it also where it stands on every page. */
+  readonly isOffered?: true;
+  /** What Add shows in it, so that it can be seen what it is for. */
+  readonly example?: (make: (kind: string, props?: Readonly<Record<string, Json>>) => Part) => Part["slots"];
+  /** The part of the brand sheet that styles it, by one of its values. */
+  readonly brandPart?: { readonly by: string; readonly parts: Readonly<Record<string, string>> };
   readonly fields: readonly Field[];
   readonly props: z.ZodType<Props>;
   /** How what an earlier version stored becomes what `props` asks for: steps 1 → 2, 2 → 3 … */

@@ -1,4 +1,5 @@
-import type { Json, Part } from "~/core/document";
+import { COLUMNS_SLOT, makeColumn } from "~/core/commands";
+import type { Json, Part, StyleSheet } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import { KINDS, kindVersion, makeNode } from ".";
@@ -30,6 +31,13 @@ export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[
   }
   if (arrangement !== undefined) props.arrangement = arrangement;
   return makeNode(kind, props);
+}
+
+/** A section that holds one widget in its one column. */
+export function sectionAround(widget: Part, style: StyleSheet = {}): Part {
+  const wraps = [...KINDS.values()].find((k) => k.definition.traits?.includes("wraps"));
+  if (!wraps) throw new Error("no kind of section holds any widget");
+  return makeNode(wraps.definition.kind, {}, { style, slots: { [COLUMNS_SLOT]: [makeColumn([widget])] } });
 }
 
 /** A part with what its kind says wherever it says nothing itself, and so all the way down. */

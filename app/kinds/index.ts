@@ -6,7 +6,7 @@ import { button } from "./button";
 import { chassisProblem } from "./chassis";
 import { collectionTiles } from "./collection-tiles";
 import { column } from "./column";
-import type { Kind, Level } from "./definition";
+import type { Kind, Level, Trait } from "./definition";
 import { footer } from "./footer";
 import { freehand } from "./freehand";
 import { group } from "./group";
@@ -95,6 +95,16 @@ export const nameOf = (node: Pick<Part, "kind">): string => kindOf(node)?.defini
 
 /** Every kind of one level, in the order in which Add offers them. */
 export const kindsOf = (level: Level): readonly Kind[] => LIST.filter((kind) => kind.definition.level === level);
+
+/** Whether a part's kind says this of itself. */
+export const hasTrait = (node: Pick<Part, "kind">, trait: Trait): boolean =>
+  kindOf(node)?.definition.traits?.includes(trait) ?? false;
+
+/** Whether a part is a widget that holds widgets. */
+export const isGroup = (node: Pick<Part, "kind">): boolean => {
+  const definition = kindOf(node)?.definition;
+  return definition?.level === "widget" && definition.holds !== undefined;
+};
 
 /** What a part is; undefined for what this version does not know. */
 export const levelOf = (node: Pick<Part, "kind">): Level | undefined => kindOf(node)?.definition.level;
@@ -209,6 +219,7 @@ export {
   type Level,
   type Permission,
   type Purpose,
+  type Trait,
   type ViewProps,
 } from "./definition";
 export { chassisOf, hasStyle, moreStyles } from "./chassis";

@@ -171,7 +171,7 @@ const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
  * `scripts` the addresses of the shop's browser scripts: the one of every page, and the one that pages with goods need as well.
  */
 export function renderPage(target: Target, content: ShopContent, origin: string, scripts: Scripts): RenderedPage {
-  const { look, documents } = content.draft;
+  const { look } = content.draft;
   const theme = themeById(look.theme);
   const drawn = drawPage(target, content);
   const { frame, page, markup, used, kinds } = drawn;

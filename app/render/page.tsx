@@ -3,6 +3,7 @@ import { DOCUMENT_VERSION } from "~/core/schema";
 import { emptyDocument, walk, type PageDocument, type Draft, type Look, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
+import { hasTrait } from "~/kinds";
 import { CartPage, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { documentOf, targetName, type Target } from "./target";
@@ -39,15 +40,13 @@ function hasHead(main: readonly Part[]): boolean {
   const [first] = main;
   if (!first) return false;
   return (
-    first.kind !== "freehand" || [...walk(first)].some((n) => n.kind === "heading" && n.shown && n.props.text !== "")
+    !hasTrait(first, "no-head") || [...walk(first)].some((n) => hasTrait(n, "head") && n.shown && n.props.text !== "")
   );
 }
 
-const NAMING = new Set(["product-title", "collection-head", "search-head"]);
-
 /** Whether a part of a layout says what the page is about, as its first heading. */
 const namesPage = (main: readonly Part[]): boolean =>
-  main.some((section) => section.shown && [...walk(section)].some((n) => n.shown && NAMING.has(n.kind)));
+  main.some((section) => section.shown && [...walk(section)].some((n) => n.shown && hasTrait(n, "names-page")));
 
 type BodyProps = {
   target: Target;

@@ -2,7 +2,7 @@ import { memo, type ReactNode } from "react";
 import { nodeAttributes, resolve } from "~/core/cascade";
 import { walk, type Look, type Part } from "~/core/document";
 import type { Theme } from "~/core/theme";
-import { chassisOf, kindOf, type Definition } from "~/kinds";
+import { chassisOf, hasTrait, kindOf, type Definition } from "~/kinds";
 import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, type Inside } from "~/kinds/parts";
 import { unreadable } from "~/kinds/readable";
 import { Boundary, Undrawable } from "./boundary";
@@ -54,7 +54,7 @@ function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
   );
   const slot = ownSlot(definition);
   // The first heading of a page is its `h1`; sections of a fixed form see to that themselves.
-  const head = isSection && first ? [...walk(node)].find((n) => n.kind === "heading" && n.shown)?.id : headId;
+  const head = isSection && first ? [...walk(node)].find((n) => hasTrait(n, "head") && n.shown)?.id : headId;
   const inside: Inside = {
     slots: node.slots,
     headId: head,

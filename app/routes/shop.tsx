@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from "react";
-import { Outlet } from "react-router";
+import { Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
 import { unpackGoods } from "~/core/goods";
 import { loadDraft } from "~/server/drafts/index.server";
 import { packedGoodsOf } from "~/server/goods/index.server";
@@ -41,14 +41,20 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
-// Typing is kept by a route of its own; the draft in this tab is always newer than what a reload of data would bring.
+// The draft in this tab is always newer than what a reload of data would bring, and going to another page or area changes
+// nothing of the shop: draft, log and all goods are loaded again only where something asks for it by itself.
 export const shouldRevalidate = ({
-  formAction,
+  currentUrl,
+  nextUrl,
+  currentParams,
+  nextParams,
+  formMethod,
   defaultShouldRevalidate,
-}: {
-  formAction?: string;
-  defaultShouldRevalidate: boolean;
-}) => (formAction?.endsWith("/keep") ? false : defaultShouldRevalidate);
+}: ShouldRevalidateFunctionArgs) => {
+  if (currentParams.shop !== nextParams.shop) return true;
+  const isOnlyGoing = currentUrl.href !== nextUrl.href && formMethod === undefined;
+  return isOnlyGoing ? false : defaultShouldRevalidate;
+};
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.draft.look.identity.name ?? "Shop"} · Zest Window` },

@@ -32,6 +32,9 @@ function proposals(
       (n.kind === "freehand" && property === "rows" ? rows : usual[property]),
     has: () => true,
     nameOf: (n) => n.kind,
+    is: (n, what) =>
+      ({ picture: ["picture", "small"], product: ["small"], heading: ["words"] })[n.kind]?.includes(what) ??
+      n.kind === what,
   });
 }
 const changes = (

@@ -30,6 +30,8 @@ export type ArrangeInput = {
   readonly now: (node: Part, property: string) => StyleValue | undefined;
   readonly has: (node: Part, property: string) => boolean;
   readonly nameOf: (node: Part) => string;
+  /** Whether a part is mainly a picture, words or a line, or small enough for two to stand side by side. */
+  readonly is: (node: Part, what: "picture" | "words" | "rule" | "small") => boolean;
 };
 
 /** A column on a phone that is narrower than this holds about four words a line, in px; common practice, no source. */
@@ -38,15 +40,11 @@ const LEAST_COLUMN = 150;
 const MOST_SPACE = 72;
 const ROOMY_STEP = 5;
 
-const SMALL_THINGS = new Set(["product", "picture"]);
-const isPictures = (column: Part) => {
+const isPictures = (column: Part, { is }: ArrangeInput) => {
   const inside = column.slots.widgets ?? [];
-  return inside.length > 0 && inside.every((w) => w.kind === "picture");
+  return inside.length > 0 && inside.every((w) => is(w, "picture"));
 };
-const isWords = (column: Part) => {
-  const inside = column.slots.widgets ?? [];
-  return inside.length > 0 && inside.some((w) => w.kind === "words" || w.kind === "heading");
-};
+const isWords = (column: Part, { is }: ArrangeInput) => (column.slots.widgets ?? []).some((w) => is(w, "words"));
 const pixels = (value: StyleValue | undefined) =>
   typeof value === "string" && value.endsWith("px") ? Number.parseFloat(value) : undefined;
 const percent = (value: StyleValue | undefined) =>
@@ -63,7 +61,7 @@ function columnProposals(section: Part, input: ArrangeInput): Proposal[] {
   const propose = (key: string, what: string, why: string, changes: readonly PhoneChange[]) =>
     found.push({ key: `${section.id} ${key}`, node: section.id, what: `${name}: ${what}`, why, changes });
   const rows = now(section, "rows");
-  const allSmall = columns.every((c) => (c.slots.widgets ?? []).every((w) => SMALL_THINGS.has(w.kind)));
+  const allSmall = columns.every((c) => (c.slots.widgets ?? []).every((w) => input.is(w, "small")));
   const narrowest = Math.min(...columns.map((c) => facts.get(c.id)?.width ?? Number.POSITIVE_INFINITY));
   const isStacked = rows === 1;
   const stack = (value: number) => [{ id: section.id, property: "rows", value }];
@@ -92,10 +90,10 @@ function columnProposals(section: Part, input: ArrangeInput): Proposal[] {
   }
   // Where columns stand below each other, what is to be seen comes before what is said about it.
   const first = columns[0]!;
-  const picture = columns.findIndex(isPictures);
+  const picture = columns.findIndex((c) => isPictures(c, input));
   const willStack = isStacked || found.some((p) => p.changes.some((c) => c.property === "rows" && c.value === 1));
   const isOrdered = columns.some((c) => now(c, "order") !== undefined);
-  if (willStack && picture > 0 && isWords(first) && !isOrdered && columns.length <= 3) {
+  if (willStack && picture > 0 && isWords(first, input) && !isOrdered && columns.length <= 3) {
     const order = [picture, ...columns.map((_, i) => i).filter((i) => i !== picture)];
     propose(
       "order",
@@ -113,7 +111,7 @@ function columnProposals(section: Part, input: ArrangeInput): Proposal[] {
         why: "It makes room on wide screens; on a phone it is only a gap.",
         changes: [{ id: column.id, property: "hidden", value: true }],
       });
-    const edge = [column.slots.widgets?.[0], column.slots.widgets?.at(-1)].find((w) => w?.kind === "rule");
+    const edge = [column.slots.widgets?.[0], column.slots.widgets?.at(-1)].find((w) => w && input.is(w, "rule"));
     if (willStack && edge && (column.slots.widgets?.length ?? 0) > 1 && now(edge, "hidden") !== true)
       found.push({
         key: `${edge.id} hidden`,
@@ -184,7 +182,7 @@ function boxProposals(node: Part, input: ArrangeInput): Proposal[] {
     propose("wide", "all of the width", `${wide} % of a phone is too narrow.`, [
       { id: node.id, property: "wide", value: "fill" },
     ]);
-  if (node.kind === "picture" && fact && fact.width > 260 && ["16/9", "3/2"].includes(String(now(node, "shape"))))
+  if (input.is(node, "picture") && fact && fact.width > 260 && ["16/9", "3/2"].includes(String(now(node, "shape"))))
     propose("shape", "a taller crop", `At ${Math.round(fact.height)} px high there is little to see.`, [
       { id: node.id, property: "shape", value: "4/3" },
     ]);

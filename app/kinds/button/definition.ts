@@ -17,6 +17,10 @@ export const definition: Definition<ButtonProps> = {
   purpose: "Freehand",
   level: "widget",
   slots: WIDGET_SLOTS,
+  brandPart: {
+    by: "look",
+    parts: { first: "button.primary", second: "button.secondary", quiet: "button.quiet", link: "link" },
+  },
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [

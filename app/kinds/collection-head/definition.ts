@@ -16,6 +16,7 @@ export const definition: Definition<CollectionHeadProps> = {
   level: "section",
   slots: ["main"],
   only: ["collection"],
+  traits: ["names-page"],
   tag: "section",
   arrangements: [
     { id: "words", name: "Words" },

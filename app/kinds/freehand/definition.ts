@@ -20,6 +20,7 @@ export const definition: Definition<FreehandProps> = {
   level: "section",
   slots: ["main"],
   holds: { columns: MOST_COLUMNS },
+  traits: ["no-head", "wraps"],
   tag: "section",
   arrangements: [{ id: "columns", name: "Columns" }],
   starts: [

@@ -13,6 +13,7 @@ export const definition: Definition<GroupProps> = {
   // Not in other groups: one level is enough to say what belongs together, and can still be taken in at a glance.
   slots: ["widgets"],
   holds: { inside: 20 },
+  example: (make) => ({ inside: [make("button"), make("button", { look: "second" })] }),
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [],

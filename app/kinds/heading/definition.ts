@@ -15,6 +15,7 @@ export const definition: Definition<HeadingProps> = {
   purpose: "Freehand",
   level: "widget",
   slots: WIDGET_SLOTS,
+  traits: ["head", "words"],
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [

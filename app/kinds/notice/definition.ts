@@ -17,6 +17,7 @@ export const definition: Definition<NoticeProps> = {
   purpose: "On every page",
   level: "section",
   slots: ["top"],
+  isOffered: true,
   tag: "aside",
   arrangements: [
     { id: "middle", name: "In the middle", style: { all: { align: "center" } } },

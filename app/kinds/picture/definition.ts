@@ -17,6 +17,7 @@ export const definition: Definition<PictureProps> = {
   purpose: "Freehand",
   level: "widget",
   slots: WIDGET_SLOTS,
+  traits: ["picture", "small"],
   tag: "figure",
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [

@@ -21,6 +21,7 @@ export const definition: Definition<ProductBuyProps> = {
   level: "widget",
   slots: WIDGET_SLOTS,
   only: ["product"],
+  tells: "The product",
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [

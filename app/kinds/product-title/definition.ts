@@ -13,6 +13,8 @@ export const definition: Definition<ProductTitleProps> = {
   level: "widget",
   slots: WIDGET_SLOTS,
   only: ["product"],
+  traits: ["names-page"],
+  tells: "The product",
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [],

@@ -12,6 +12,7 @@ export const definition: Definition<ProductProps> = {
   purpose: "Freehand",
   level: "widget",
   slots: WIDGET_SLOTS,
+  traits: ["small"],
   tag: "div",
   arrangements: [
     { id: "card", name: "Card" },

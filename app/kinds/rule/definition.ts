@@ -12,6 +12,7 @@ export const definition: Definition<RuleProps> = {
   purpose: "Freehand",
   level: "widget",
   slots: WIDGET_SLOTS,
+  traits: ["rule"],
   tag: "div",
   arrangements: [
     { id: "hair", name: "Hairline" },

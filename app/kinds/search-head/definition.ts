@@ -16,6 +16,7 @@ export const definition: Definition<SearchHeadProps> = {
   level: "section",
   slots: ["main"],
   only: ["search"],
+  traits: ["names-page"],
   tag: "section",
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [

@@ -14,6 +14,7 @@ export const definition: Definition<WordsProps> = {
   purpose: "Freehand",
   level: "widget",
   slots: WIDGET_SLOTS,
+  traits: ["words"],
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [{ type: "rich", key: "text", label: "Text", most: MOST }],

@@ -1,11 +1,11 @@
 import { Box, ButtonBase, Drawer, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { addNode, locate, makeColumn } from "~/core/commands";
+import { addNode, locate } from "~/core/commands";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
-import { kindsOf, makeNode, PURPOSES, type Definition } from "~/kinds";
-import { fillNode, fillStart } from "~/kinds/fill";
+import { kindOf, kindsOf, PURPOSES, type Definition } from "~/kinds";
+import { fillNode, fillStart, sectionAround } from "~/kinds/fill";
 import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section } from "~/render";
 import { themeById } from "~/themes";
@@ -23,8 +23,8 @@ type Choice = {
 };
 
 const SECTIONS: readonly Choice[] = kindsOf("section").flatMap(({ definition }): readonly Choice[] => {
-  const { kind, slots, arrangements, starts } = definition;
-  if (!slots.includes("main") && kind !== "notice") return [];
+  const { kind, slots, arrangements, starts, isOffered } = definition;
+  if (!slots.includes("main") && !isOffered) return [];
   return starts
     ? starts.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillStart(kind, id, ...given) }))
     : arrangements.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillNode(kind, ...given, id) }));
@@ -42,24 +42,16 @@ const SECTION_TILE: Tile = { width: 224, height: 138, page: 1180 };
 const WIDGET_TILE: Tile = { width: 124, height: 66, page: 320 };
 
 /** A widget alone on a page, as it would stand in a column. */
-const inColumn = (widget: Part): Part =>
-  makeNode(
-    "freehand",
-    {},
-    { style: { all: { spaceTop: 3, spaceBottom: 3 } }, slots: { columns: [makeColumn([widget])] } },
-  );
-const filledGroup = (group: Part, goods: Goods, pictures: readonly Picture[]): Part => ({
-  ...group,
-  slots: {
-    inside: [
-      fillNode("button", goods, pictures),
-      {
-        ...fillNode("button", goods, pictures),
-        props: { ...fillNode("button", goods, pictures).props, look: "second" },
-      },
-    ],
-  },
-});
+const inColumn = (widget: Part): Part => sectionAround(widget, { all: { spaceTop: 3, spaceBottom: 3 } });
+/** A widget with what it is for in it, where it would be empty by itself. */
+function withExample(widget: Part, goods: Goods, pictures: readonly Picture[]): Part {
+  const example = kindOf(widget)?.definition.example;
+  const make = (kind: string, props: Part["props"] = {}): Part => {
+    const made = fillNode(kind, goods, pictures);
+    return { ...made, props: { ...made.props, ...props } };
+  };
+  return example ? { ...widget, slots: example(make) } : widget;
+}
 
 /** A section as it would look here, small and live. Drawn only once it comes into view. */
 function Miniature({ choice, tile }: { choice: Choice; tile: Tile }) {
@@ -80,7 +72,7 @@ function Miniature({ choice, tile }: { choice: Choice; tile: Tile }) {
   const node = useMemo(() => {
     const made = choice.make(goods, pictures);
     if (choice.definition.level === "section") return made;
-    return inColumn(made.kind === "group" ? filledGroup(made, goods, pictures) : made);
+    return inColumn(withExample(made, goods, pictures));
   }, [choice, goods, pictures]);
   const alone = useMemo<Draft>(
     () => ({

@@ -1,3 +1,4 @@
+import { isGroup } from "~/kinds";
 import {
   carryNode,
   duplicateNodes,
@@ -75,7 +76,8 @@ export function benchActions(store: StudioStore, page: string) {
       if (!part) return;
       const by = way === "left" || way === "up" ? -1 : 1;
       const isSideways = way === "left" || way === "right";
-      const inGroup = part.path.at(-2)?.kind === "group";
+      const around = part.path.at(-2);
+      const inGroup = around !== undefined && isGroup(around);
       if (part.level === "widget" && isSideways && !inGroup) return acrossColumns(part.node.id, by);
       if (part.level !== "widget" && !isSideways) return;
       run(nudgeNode(now().draft, part.node.id, by, nameOfPart(part)));

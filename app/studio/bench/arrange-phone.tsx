@@ -16,7 +16,7 @@ import { setStyles } from "~/core/commands";
 import type { Draft } from "~/core/document";
 import { arrangeForPhone, type PhoneFacts, type Proposal } from "~/core/layout";
 import { applyAll } from "~/core/operations";
-import { hasStyle, kindOf, nameOf } from "~/kinds";
+import { hasTrait, hasStyle, kindOf, nameOf } from "~/kinds";
 import { nodeLayers, type Target } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
@@ -68,6 +68,7 @@ export function proposalsFor(draft: Draft, page: string, frame: Document): reado
       return definition !== undefined && hasStyle(definition, node, property);
     },
     nameOf,
+    is: hasTrait,
   });
 }
 

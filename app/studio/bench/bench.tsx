@@ -1,9 +1,10 @@
+import { sectionAround } from "~/kinds/fill";
 import { Box, Button, Drawer, ToggleButton, ToggleButtonGroup, useMediaQuery } from "@mui/material";
 import { Plus } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
-import { addNode, makeColumn, setProp } from "~/core/commands";
+import { addNode, setProp } from "~/core/commands";
 import type { Draft } from "~/core/document";
-import { makeNode, nameOf } from "~/kinds";
+import { nameOf } from "~/kinds";
 import { AddSheet } from "../add";
 import { useStudio, useStudioStore, type View } from "../keeping";
 import { ShowProvider, usePageSheets } from "../panes";
@@ -317,7 +318,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
                       draft,
                       page,
                       { parent: draft.documents[page]!.root.id, slot: "main", index: addAt ?? 0 },
-                      makeNode("freehand", {}, { slots: { columns: [makeColumn([node])] } }),
+                      sectionAround(node),
                       nameOf(node),
                     );
               const why = store.getState().run(outcome);

@@ -22,7 +22,7 @@ export function partAt(draft: Draft, id: string): PartAt | undefined {
 
 /** What a part is called among those around it: "Column 2", "Button". */
 export function nameIn(node: Part, parent: Part | undefined): string {
-  if (node.kind !== "column" || !parent) return nameOf(node);
+  if (levelOf(node) !== "column" || !parent) return nameOf(node);
   return `Column ${(parent.slots.columns ?? []).findIndex((c) => c.id === node.id) + 1}`;
 }
 

@@ -1,3 +1,4 @@
+import { isGroup } from "~/kinds";
 import type { Draft, Part } from "~/core/document";
 import { nameIn, partAt } from "./parts";
 import { standings } from "./sections";
@@ -66,7 +67,7 @@ export function neighbourOf(draft: Draft, page: string, id: string, key: string)
 
 /** What follows a group once its last thing is passed. */
 function nextAfter(group: Part | undefined, outer: Part | undefined): string | undefined {
-  if (group?.kind !== "group") return undefined;
+  if (!group || !isGroup(group)) return undefined;
   const all = siblingsOf(outer, group.id);
   return all[all.findIndex((n) => n.id === group.id) + 1]?.id;
 }

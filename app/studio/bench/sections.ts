@@ -1,5 +1,5 @@
 import { placeOf, ROOT_SLOTS, walk, type Draft, type Part } from "~/core/document";
-import { kindOf, nameOf } from "~/kinds";
+import { hasTrait, kindOf, nameOf } from "~/kinds";
 
 /** A section of the page on the bench, and where it stands. */
 export type Standing = {
@@ -12,9 +12,10 @@ export type Standing = {
 
 /** What a section is called in the plan: a freehand one by what a layout put into it, where that says more. */
 function sectionName(node: Part): string {
-  if (node.kind !== "freehand") return nameOf(node);
+  if (!hasTrait(node, "wraps")) return nameOf(node);
   const telling = [...walk(node)].filter((n) => kindOf(n)?.definition.only);
-  if (telling.some((n) => n.kind === "product-buy" || n.kind === "product-title")) return "The product";
+  const told = telling.flatMap((n) => kindOf(n)?.definition.tells ?? [])[0];
+  if (told !== undefined) return told;
   return telling.length === 1 ? nameOf(telling[0]!) : nameOf(node);
 }
 

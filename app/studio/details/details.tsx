@@ -225,6 +225,7 @@ export function Details() {
   );
   if (!part || !node || !kind) return <Nothing />;
   const { definition } = kind;
+  const { brandPart } = definition;
   const theme = themeById(draft.look.theme);
   const arrangement = arrangementOf(kind, node, theme);
   const isOne = parts.length === 1;
@@ -292,7 +293,7 @@ export function Details() {
           <WordsOnPicture node={node} layers={layers} />
         ) : null}
         <Styles {...common} names={styles} group="looks" />
-        {isOne && node.kind === "button" ? <FromBrand part={BUTTON_PARTS[String(node.props.look)] ?? ""} /> : null}
+        {isOne && brandPart ? <FromBrand part={brandPart.parts[String(node.props[brandPart.by])] ?? ""} /> : null}
         {hasMore("looks") || (isOne && isSection) ? (
           <More isUsed={isUsed("looks") || Boolean(chassisOf(node).backdrop ?? chassisOf(node).css)}>
             {isOne && isSection && definition.slots.includes("main") ? <BackdropField node={node} /> : null}
@@ -445,13 +446,6 @@ const WhenItShows = memo(function WhenItShows({ ids, name, shown, layers, canHid
     </Group>
   );
 });
-
-const BUTTON_PARTS: Readonly<Record<string, string>> = {
-  first: "button.primary",
-  second: "button.secondary",
-  quiet: "button.quiet",
-  link: "link",
-};
 
 /** What is styled for the whole shop at once, where it is, and how many of it there are on this page. */
 function FromBrand({ part: id }: { part: string }) {
