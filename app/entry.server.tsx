@@ -22,7 +22,7 @@ export default function handleRequest(
 ): Promise<Response> {
   const { nonce } = load;
   const cache = createCache({ key: "zw", nonce });
-  const { extractCriticalToChunks, constructStyleTagsFromChunks } = createEmotionServer(cache);
+  const emotion = createEmotionServer(cache);
   return new Promise((done, fail) => {
     const { pipe, abort } = renderToPipeableStream(
       <CacheProvider value={cache}>
@@ -39,10 +39,9 @@ export default function handleRequest(
             },
             final(next) {
               const html = Buffer.concat(chunks).toString("utf8");
-              const styles = constructStyleTagsFromChunks(extractCriticalToChunks(html)).replaceAll(
-                "<style ",
-                `<style nonce="${nonce}" `,
-              );
+              const styles = emotion
+                .constructStyleTagsFromChunks(emotion.extractCriticalToChunks(html))
+                .replaceAll("<style ", `<style nonce="${nonce}" `);
               headers.set("Content-Type", "text/html; charset=utf-8");
               headers.set("Cache-Control", "no-store");
               done(new Response(html.replace("</head>", `${styles}</head>`), { status, headers }));

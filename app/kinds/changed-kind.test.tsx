@@ -2,7 +2,7 @@ import { createElement } from "react";
 import { describe, expect, it, vi } from "vitest";
 import { z } from "zod";
 import { setProp } from "~/core/commands";
-import { differences, findNode, walk, type Draft, type Part } from "~/core/document";
+import { differences, findNode, walk, type Part } from "~/core/document";
 import { judge } from "~/core/keeping";
 import { renderPage } from "~/render";
 import type { Kind } from ".";
@@ -13,7 +13,7 @@ import stored from "./fixtures/stored-2026-11.json";
 // edited and published from what is stored today.
 vi.mock("./hero", async (original) => {
   const { hero } = await original<{ readonly hero: Kind }>();
-  const { heading, text, picture, link, ...others } = hero.definition.defaults as Record<string, unknown>;
+  const { heading, text, picture, link, ...others } = hero.definition.defaults;
   const definition = {
     ...hero.definition,
     props: z.object({
@@ -105,15 +105,10 @@ describe("a kind that has changed", () => {
 
   it("does not take its page down when it can't be drawn", () => {
     const content = contentWith([{ ...hero, props: { ...hero.props, tone: "shrill" } }, ...main.slice(1)]);
-    const { html, broken } = renderPage(
-      { page: "home" },
-      content as { draft: Draft } & typeof content,
-      "http://s.example",
-      {
-        every: "/a.js",
-        goods: "/b.js",
-      },
-    );
+    const { html, broken } = renderPage({ page: "home" }, content, "http://s.example", {
+      every: "/a.js",
+      goods: "/b.js",
+    });
     expect(broken).toEqual([]);
     expect(html).not.toContain("tone-");
     expect(html).toContain("<footer");

@@ -14,7 +14,7 @@ const sectionChassis = z.object({
 });
 export type SectionChassis = z.infer<typeof sectionChassis>;
 
-export const chassisOf = (node: Part): SectionChassis => node.props as SectionChassis;
+export const chassisOf = (node: Part): SectionChassis => node.props;
 
 /** Why what a section has besides its kind is not allowed; undefined where it is. */
 export function chassisProblem(node: Part): { readonly path: string; readonly why: string } | undefined {

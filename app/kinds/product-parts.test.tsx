@@ -287,7 +287,7 @@ describe("stars and reviews", () => {
   const review = (id: string, stars: number, more: Partial<Review> = {}): Review => ({
     id,
     product: "k",
-    stars: stars as Review["stars"],
+    stars: stars,
     title: "",
     text: `Text ${id}`,
     name: "Ann",

@@ -50,7 +50,7 @@ describe("a part", () => {
   it("that lacks a value gets what is usual, and keeps all that it says, what is not understood among it", () => {
     const { text: _text, ...rest } = hero.props;
     const read = readPart({ ...hero, props: { ...rest, unheardOf: 7 } });
-    const usual = KINDS.get("hero")!.definition.defaults as Record<string, unknown>;
+    const usual = KINDS.get("hero")!.definition.defaults;
     expect(read.props).toEqual({ ...rest, text: usual.text, unheardOf: 7 });
     expect(unreadable(read)).toBeUndefined();
   });

@@ -68,7 +68,7 @@ function mapValue(field: Field, value: Json | undefined, remap: Remap): Json | u
     case "collection":
       return typeof value === "string" ? remap({ to: field.type, id: value }) : value;
     case "link":
-      return mapLink(value as unknown as Link, remap) as unknown as Json;
+      return mapLink(value as unknown as Link, remap);
     case "rich":
       return typeof value === "string" ? value : (mapRich(value as unknown as RichNode, remap) as unknown as Json);
     case "goods": {

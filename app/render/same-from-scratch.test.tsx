@@ -37,7 +37,7 @@ function commandOf(draft: Draft, [what, pick, other]: readonly [number, number, 
         [node.id],
         other % 2 ? "phone" : "all",
         "align",
-        (["start", "center", "end"] as const)[other % 3]!,
+        (["start", "center", "end"] as const)[other % 3],
         "x",
       );
     case 2:

@@ -52,8 +52,8 @@ beforeAll(async () => {
     sent.push({ path: pathname + search, body: String(init?.body ?? "") });
     return answer(pathname + search);
   });
-  Element.prototype.scrollTo = vi.fn() as unknown as Element["scrollTo"];
-  Element.prototype.scrollBy = vi.fn() as unknown as Element["scrollBy"];
+  Element.prototype.scrollTo = vi.fn();
+  Element.prototype.scrollBy = vi.fn();
   Element.prototype.scrollIntoView = vi.fn();
   HTMLDialogElement.prototype.showModal = function () {
     this.open = true;

@@ -18,7 +18,7 @@ export function packed(colours: Colourway, random: Random): Drawing {
   return {
     defs:
       shaded("bag", [0, -62], [0, 70], main, 0.4) +
-      shaded("flap", [0, -62], [0, 70], second!, 0.35) +
+      shaded("flap", [0, -62], [0, 70], second, 0.35) +
       shaded("strap", [0, -80], [0, 0], "#39434a", 0.3),
     shapes: `${standing(410, 690, 320, 44)}<g transform="translate(380 620) rotate(${tilt}) scale(.9)">
       <rect x="-330" y="-62" width="660" height="132" rx="60" fill="url(#bag)"/>
@@ -255,7 +255,7 @@ export function tape(colours: Colourway): Drawing {
     );
     shapes += `<path d="M${x - 190} ${y}v62a190 58 0 0 0 380 0v-62z" fill="url(#r${i})"/><ellipse cx="${x}" cy="${y}" rx="190" ry="58" fill="${lighter(colour, 0.18)}"/><ellipse cx="${x}" cy="${y}" rx="150" ry="45" fill="none" stroke="${darker(colour, 0.2)}" stroke-opacity=".35" stroke-width="3"/><ellipse cx="${x}" cy="${y + 2}" rx="98" ry="29" fill="#e7dcc3"/><ellipse cx="${x}" cy="${y + 8}" rx="88" ry="24" fill="#6d604b"/>`;
   });
-  const flag = colours.cloth[3]!;
+  const flag = colours.cloth[3];
   return { shapes: `${shapes}<path d="M590 440q60 40 56 130q-30-18-54-4q2-70-12-110z" fill="${flag}"/>`, defs };
 }
 

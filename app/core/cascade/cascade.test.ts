@@ -15,7 +15,7 @@ const sheet: fc.Arbitrary<StyleSheet> = fc.record(
     ]),
   ),
   { requiredKeys: [] },
-) as fc.Arbitrary<StyleSheet>;
+);
 const layers: fc.Arbitrary<readonly Layer[]> = fc.tuple(
   ...LAYERS.map((name) => sheet.map((s): Layer => ({ name, sheet: s }))),
 );
@@ -30,7 +30,7 @@ describe("resolving", () => {
           search: for (const { sheet: s } of all.toReversed()) {
             for (const audience of [device, "all"] as const) {
               if (s[audience]?.[property] !== undefined) {
-                expected = s[audience]![property];
+                expected = s[audience][property];
                 break search;
               }
             }

@@ -203,7 +203,7 @@ describe("several values at once", () => {
 describe("carrying changes over", () => {
   it("keeps what still has its target and names what has not", () => {
     const [a, b] = order(start);
-    const edit = setProp(start, a!, ["said"], "mine" as Json, "Words changed");
+    const edit = setProp(start, a!, ["said"], "mine", "Words changed");
     const other = setShown(start, [b!], !start.documents.home!.root.slots.main![1]!.shown, "B");
     if (!edit.ok || !other.ok) throw new Error();
     const theirs = perform(start, removeNodes(start, [a!], "A"));

@@ -101,14 +101,7 @@ export function keepVersion(draft: Draft, name: string, at: string): Outcome {
     return refuse(`There are ${MOST_VERSIONS} versions already. Remove one first.`);
   const { theme, brand } = draft.look;
   const version: BrandVersion = { name: trimmed.slice(0, 60), at, theme, brand };
-  return setLook(
-    draft,
-    ["versions", newId()],
-    version as unknown as Json,
-    "keepVersion",
-    `Brand kept as “${version.name}”`,
-    false,
-  );
+  return setLook(draft, ["versions", newId()], version, "keepVersion", `Brand kept as “${version.name}”`, false);
 }
 
 export function removeVersion(draft: Draft, id: string): Outcome {
@@ -136,4 +129,4 @@ export const setTagline = (draft: Draft, tagline: string): Outcome =>
   setLook(draft, ["identity", "tagline"], tagline, "setTagline", "Tagline changed", true);
 
 export const setLogo = (draft: Draft, logo: Logo): Outcome =>
-  setLook(draft, ["identity", "logo"], logo as unknown as Json, "setLogo", "Logo changed", false);
+  setLook(draft, ["identity", "logo"], logo, "setLogo", "Logo changed", false);

@@ -198,7 +198,7 @@ describe("device differences", () => {
       fc.property(fc.array(change, { minLength: 1, maxLength: 15 }), (all) => {
         let here = start;
         for (const { id, device, property, value } of all) {
-          const outcome = setStyle(here, [id], device as "phone", property, value, "x");
+          const outcome = setStyle(here, [id], device, property, value, "x");
           if (outcome.ok) here = perform(here, outcome);
         }
         const back = perform(here, putBackDevices(here, ["s1", "s3"], "All"));

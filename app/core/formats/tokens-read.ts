@@ -9,7 +9,6 @@ import {
   settingOf,
   type Gradient,
   type SettingValue,
-  type Stop,
   type Theme,
 } from "../theme";
 import { EXTENSION, tokensOf, type TokenJson } from "./tokens";
@@ -72,7 +71,7 @@ function resolver(tokens: readonly FlatToken[]) {
       if (found) via.push(...found.via);
       return found?.value;
     };
-    const entries = Object.entries(value).map(([key, part]) => [key, inner(part as Json)] as const);
+    const entries = Object.entries(value).map(([key, part]) => [key, inner(part)] as const);
     if (entries.some(([, part]) => part === undefined)) return undefined;
     const whole = Array.isArray(value) ? entries.map(([, part]) => part!) : Object.fromEntries(entries);
     return { value: whole as Json, type, via };
@@ -164,7 +163,7 @@ function gradientOf(value: Json): Gradient | undefined {
     return colour !== undefined && at !== undefined ? { colour, at } : undefined;
   });
   return stops.length >= 2 && stops.length <= 8 && stops.every((s) => s !== undefined)
-    ? { angle: 100, stops: stops as Stop[] }
+    ? { angle: 100, stops: stops }
     : undefined;
 }
 
@@ -243,7 +242,7 @@ function valueFor(key: string, value: Json): { readonly value: SettingValue } | 
     setting.type === "number" && typeof read === "number" && key.startsWith("corners.")
       ? Math.min(setting.most, read)
       : read;
-  return problemWithValue(setting, taken as Json) ? problemWithValue(setting, taken as Json)! : { value: taken };
+  return problemWithValue(setting, taken) ? problemWithValue(setting, taken)! : { value: taken };
 }
 
 export type TokenUse = { readonly path: string; readonly key: string; readonly value: SettingValue };

@@ -22,7 +22,7 @@ export const collectionsWith = (goods: Goods, product: Product): readonly string
 /** A collection and those around it, outermost first. */
 export function pathOf(collections: readonly Collection[], collection: Collection | undefined): readonly Collection[] {
   const path: Collection[] = [];
-  for (let at = collection; at && !path.includes(at); at = collections.find((c) => c.id === at!.parent))
+  for (let at = collection; at && !path.includes(at); at = collections.find((c) => c.id === at.parent))
     path.unshift(at);
   return path;
 }

@@ -129,7 +129,7 @@ const arbitraryQuery: fc.Arbitrary<GoodsQuery> = fc.record({
       length: fc.uniqueArray(fc.nat(6).map(String), { minLength: 1, maxLength: 2 }),
     },
     { requiredKeys: [] },
-  ) as fc.Arbitrary<Record<string, string[]>>,
+  ),
   from: fc.option(fc.integer({ min: 0, max: 5000 })),
   to: fc.option(fc.integer({ min: 5000, max: 12000 })),
   now: fc.boolean(),

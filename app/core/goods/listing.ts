@@ -110,7 +110,7 @@ const byName = (a: Product, b: Product) => a.title.localeCompare(b.title, "en", 
 /** Places of goods in the order of a sort; worked out once for each. What can't be bought comes last when arranged by hand. */
 function orderOf(index: GoodsIndex, sort: Sort, collection: Collection | undefined): Int32Array {
   let known = ranks.get(index);
-  if (!known) ranks.set(index, (known = new Map()));
+  if (!known) ranks.set(index, (known = new Map<string, Int32Array>()));
   const key = sort === "hand" ? `hand ${collection?.id ?? ""}` : sort;
   const done = known.get(key);
   if (done) return done;

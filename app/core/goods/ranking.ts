@@ -55,7 +55,7 @@ export function boughtTogether(
     for (const a of ids) {
       alone.set(a, (alone.get(a) ?? 0) + 1);
       let row = pairs.get(a);
-      if (!row) pairs.set(a, (row = new Map()));
+      if (!row) pairs.set(a, (row = new Map<string, number>()));
       for (const b of ids) if (b !== a) row.set(b, (row.get(b) ?? 0) + 1);
     }
   }

@@ -23,13 +23,13 @@ function writerFor(currency: string, locale: string): Writer {
   let writer = writers.get(key);
   if (!writer) {
     const digits = currencyDigits(currency) ?? 2;
-    const { format } = new Intl.NumberFormat(locale, {
+    const writes = new Intl.NumberFormat(locale, {
       style: "currency",
       currency,
       minimumFractionDigits: digits,
       maximumFractionDigits: digits,
     });
-    writers.set(key, (writer = { digits, format }));
+    writers.set(key, (writer = { digits, format: (amount) => writes.format(amount) }));
   }
   return writer;
 }

@@ -40,7 +40,7 @@ const block: fc.Arbitrary<RichNode> = fc.oneof(
 );
 const tree: fc.Arbitrary<RichDocument> = fc
   .array(block, { minLength: 1, maxLength: 5 })
-  .map((content) => ({ type: "doc", content }) as RichDocument);
+  .map((content) => ({ type: "doc", content }));
 
 describe("running text", () => {
   it("comes back from storage as it was written, and is a plain string wherever that says the same", () => {
@@ -61,7 +61,7 @@ describe("running text", () => {
   });
 
   it("drops attributes and marks that say nothing", () => {
-    const said = (content: readonly RichNode[]) => storedOf({ type: "doc", content } as RichDocument);
+    const said = (content: readonly RichNode[]) => storedOf({ type: "doc", content });
     expect(said([{ type: "paragraph", attrs: { align: null }, content: [{ type: "text", text: "a" }] }])).toBe("a");
     expect(
       said([

@@ -137,7 +137,7 @@ const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
     after: z.string().max(LONGEST_TITLE),
   }),
   z.strictObject({ type: z.literal("setLook"), path, before: heldOf(json), after: heldOf(json) }),
-]) as z.ZodType<Operation>;
+]);
 
 export const transactionSchema: z.ZodType<Transaction> = z.strictObject({
   id,

@@ -1,8 +1,8 @@
 import { contrast, oklchOf, shade, type Hex } from "./colour";
 import type { Roles } from "./roles";
 
-/** What a stop is coloured with: a role, so that it follows the brand, or a colour of its own. */
-export type StopColour = "brand" | "accent" | "ink" | Hex;
+/** What a stop is coloured with: a role ("brand", "accent", "ink"), so that it follows the brand, or a colour of its own. */
+export type StopColour = Hex;
 export type Stop = { readonly colour: StopColour; /** 0–100 % of the way. */ readonly at: number };
 export type Gradient = { readonly angle: number; readonly stops: readonly Stop[] };
 

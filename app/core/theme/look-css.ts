@@ -235,7 +235,7 @@ export function partDeclarations(look: SolvedLook): Declarations {
   const card = read.text("card.style");
   const tabs = read.text("tabs.style");
   return {
-    ...Object.assign({}, ...BUTTONS.map((name) => buttonDeclarations(name, look))),
+    ...Object.fromEntries(BUTTONS.flatMap((name) => Object.entries(buttonDeclarations(name, look)))),
     "--link-ink": `var(--${read.text("link.role")})`,
     "--field-bg": field === "line" ? "transparent" : "var(--field)",
     "--field-edge": field === "filled" ? "transparent transparent var(--field-line)" : "var(--field-line)",
@@ -296,7 +296,7 @@ export function coloursAndMeasuresCss(
   const names = wanted ? new Set(wanted.names) : undefined;
   const parts = partDeclarations(look);
   const gradients = (roles: Roles): Declarations =>
-    Object.assign({}, ...BUTTONS.map((name) => gradientDeclarations(name, look, roles)));
+    Object.fromEntries(BUTTONS.flatMap((name) => Object.entries(gradientDeclarations(name, look, roles))));
   const measured = measureDeclarations(look);
   const keptParts = names ? pick(parts, names) : parts;
   const keptMeasures = names ? pick(measured, names) : measured;

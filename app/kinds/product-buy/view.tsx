@@ -33,7 +33,7 @@ function useOutOfSight(isStudio: boolean) {
   const [isOut, setOut] = useState(false);
   useEffect(() => {
     const form = ref.current;
-    const Observer = form?.ownerDocument.defaultView as (Window & typeof globalThis) | null | undefined;
+    const Observer = form?.ownerDocument.defaultView;
     if (!isStudio || !form || !Observer) return;
     const observer = new Observer.IntersectionObserver(([entry]) => setOut(!entry!.isIntersecting));
     observer.observe(form);

@@ -45,7 +45,7 @@ describe("the schema", () => {
   it("has a column for every attribute of every model, and the other way round", async () => {
     const q = database().getQueryInterface();
     for (const model of Object.values(database().models)) {
-      const columns = Object.keys(await q.describeTable(model.getTableName() as string));
+      const columns = Object.keys(await q.describeTable(model.getTableName()));
       expect(columns.toSorted(), model.name).toEqual(Object.keys(model.getAttributes()).toSorted());
     }
   });
@@ -104,7 +104,9 @@ describe("locks", () => {
         const { draft, seq } = await loadDraft(shop.id);
         const made = setBrand(draft, "corners", "soft");
         if (!made.ok) throw new Error(made.why);
-        expect(await inTime(keep(shop.id, { base: seq, transactions: [made.transaction] }))).toMatchObject({ ok: true });
+        expect(await inTime(keep(shop.id, { base: seq, transactions: [made.transaction] }))).toMatchObject({
+          ok: true,
+        });
         await inTime(countUp(shop.id, "pictures"));
         await inTime(SignUp.upsert({ shopId: shop.id, address: "a@b.example", createdAt: new Date() }));
       });

@@ -3,7 +3,7 @@ import { readCsv } from "~/core/formats";
 import { makeProduct, searchGoods, sizeOf } from "~/core/goods";
 import { ownerWithShop } from "../fixtures/owner";
 import { inputOf } from "../fixtures/products";
-import { freshShop, type Shop } from "../shops/index.server";
+import { freshShop } from "../shops/index.server";
 import {
   allGoodsOf,
   changeProducts,
@@ -335,7 +335,7 @@ it("an import that is stopped leaves nothing behind", async () => {
   const stop = new AbortController();
   const lines = Array.from({ length: 1200 }, (_, i) => `S-${i},Thing ${i},1.00`);
   const done = importGoods(
-    shop as Shop,
+    shop,
     readCsv(`SKU,Title,Price\n${lines.join("\n")}`),
     {},
     {

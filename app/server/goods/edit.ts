@@ -90,7 +90,7 @@ export async function keepProduct(
       return { ok: true, product: next, change: { products: new Map([[fresh, next]]) } };
     },
   );
-  return result as Awaited<ReturnType<typeof keepProduct>>;
+  return result;
 }
 
 const changed = (product: Product, set: Bulk["set"]): Product => {

@@ -90,8 +90,7 @@ export async function write(
     const batch = rows.slice(at, at + BATCH);
     await ProductRow.bulkCreate(batch, {
       ...inside,
-      updateOnDuplicate: Object.keys(batch[0]!).filter((k) => k !== "id" && k !== "shopId") as (keyof ProductRow &
-        string)[] as never,
+      updateOnDuplicate: Object.keys(batch[0]!).filter((k) => k !== "id" && k !== "shopId") as never,
     });
     const ids = batch.map((r) => r.id);
     await ProductCollection.destroy({ where: { productId: { [Op.in]: ids } }, ...inside });

@@ -58,7 +58,7 @@ describe("mutations", () => {
     ["an opaque origin", { Origin: "null" }],
     ["another port", { Origin: "http://localhost:1" }],
   ])("with %s are refused", async (_what, headers) => {
-    const answer = await post(headers as Record<string, string>);
+    const answer = await post(headers);
     expect([answer.status, answer.body]).toEqual([403, "This request came from another site and was refused."]);
   });
 

@@ -3,7 +3,7 @@ import { createStore, useStore, type StoreApi } from "zustand";
 import { layoutFindings, type LayoutFinding, type LayoutRule } from "~/core/checks";
 import { resolve } from "~/core/cascade";
 import { setStyles, type Outcome } from "~/core/commands";
-import type { Device, Draft, StyleValue } from "~/core/document";
+import type { Draft, StyleValue } from "~/core/document";
 import { hasStyle, kindOf } from "~/kinds";
 import { nodeLayers } from "~/render";
 import { themeById } from "~/themes";
@@ -70,7 +70,7 @@ export function useLayoutChecks(frames: BenchFrames): void {
       );
     };
     const observers = [frames.phone, frames.wide].flatMap((frame) => {
-      const view = frame?.defaultView as (Window & typeof globalThis) | null | undefined;
+      const view = frame?.defaultView;
       if (!frame || !view) return [];
       const observer = new view.ResizeObserver(soon);
       observer.observe(frame.body);
@@ -97,7 +97,7 @@ export function mendOf(
   const can = (property: string) => hasStyle(definition, part.node, property);
   const set = (property: string, value: StyleValue, label: string) => ({
     label,
-    outcome: setStyles(draft, [{ id: part.node.id, audience: finding.device as Device, property, value }], label),
+    outcome: setStyles(draft, [{ id: part.node.id, audience: finding.device, property, value }], label),
   });
   switch (finding.rule) {
     case "small-text":

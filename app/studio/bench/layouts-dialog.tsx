@@ -133,7 +133,7 @@ function Entry({
         <Autocomplete
           multiple
           size="small"
-          options={things as Thing[]}
+          options={things}
           groupBy={(t) =>
             t.sort === "collections" ? (props.of === "product" ? "All of a collection" : "Collections") : "Products"
           }

@@ -25,7 +25,7 @@ function useLayoutCount(frame: Document): number {
   const draft = useStudio((s) => s.draft);
   useLayoutEffect(() => setCount((n) => n + 1), [draft]);
   useEffect(() => {
-    const window = frame.defaultView as (Window & typeof globalThis) | null;
+    const window = frame.defaultView;
     if (!window) return;
     const observer = new window.ResizeObserver(() => setCount((n) => n + 1));
     observer.observe(frame.body);

@@ -69,7 +69,7 @@ export function ShowChoice({ page, show }: { page: string; show: string | null }
           <Box component="li" sx={{ px: 2, pt: 1, pb: 1.5, listStyle: "none" }} onKeyDown={(e) => e.stopPropagation()}>
             <Autocomplete<Thing>
               size="small"
-              options={things as Thing[]}
+              options={things}
               getOptionLabel={(t) => t.label}
               getOptionKey={(t) => t.address}
               onChange={(_e, next) => next && choose(next.address)}

@@ -55,7 +55,7 @@ export function wireframes(frame: Document): ReadonlyMap<string, Wireframe> {
 export function useWires(frame: Document | null, draft: Draft): ReadonlyMap<string, Wireframe> {
   const [wires, setWires] = useState<ReadonlyMap<string, Wireframe>>(new Map());
   useEffect(() => {
-    const window = frame?.defaultView as (Window & typeof globalThis) | null | undefined;
+    const window = frame?.defaultView;
     if (!frame || !window) return;
     let timer = 0;
     const measure = () => {

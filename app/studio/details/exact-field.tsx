@@ -65,7 +65,7 @@ export function SlideField(props: ExactFieldProps) {
           max={exact.most}
           marks={exact.bare ? property.choices.map((c) => ({ value: Number(c.value) })) : false}
           value={amount}
-          onChange={(_event, next) => onChange(exactValue(exact, next as number))}
+          onChange={(_event, next) => onChange(exactValue(exact, next))}
           sx={{ color: INK.ink, ml: 0.75, mt: 0.5 }}
         />
         <AmountField {...props} />

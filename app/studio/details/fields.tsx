@@ -12,7 +12,6 @@ import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { memo, useCallback, useEffect, useRef, useState } from "react";
 import type { Json } from "~/core/document";
 import { readAt } from "~/core/operations";
-import type { Product } from "~/core/goods";
 import { sourceOf } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
@@ -255,7 +254,7 @@ function ProductField({ node, field, path }: FieldProps) {
   return (
     <Autocomplete
       size="small"
-      options={products as Product[]}
+      options={products}
       value={current}
       getOptionLabel={(p) => p.title}
       getOptionKey={(p) => p.id}

@@ -48,7 +48,7 @@ export function GoodsField({ node, field, path }: FieldProps) {
     <Autocomplete
       multiple
       size="small"
-      options={things as Thing[]}
+      options={things}
       groupBy={(t) => t.group}
       getOptionLabel={(t) => t.label}
       getOptionKey={(t) => `${t.sort} ${t.id}`}

@@ -115,7 +115,7 @@ export function ProductsTable() {
     if (Object.keys(change).length === 0) return old;
     const answer = await send({ intent: "bulk", change: { ids: [old.id], set: change } });
     if (!answer.ok) throw new Error(answer.problems[0]?.why ?? answer.why);
-    return { ...old, ...change } as StoredProduct;
+    return { ...old, ...change };
   };
 
   const ids = useMemo(
@@ -322,7 +322,7 @@ export function ProductsTable() {
             <DataGrid
               {...gridNonce()}
               aria-label="Goods"
-              rows={rows as StoredProduct[]}
+              rows={rows}
               columns={columns}
               rowHeight={54}
               columnHeaderHeight={40}
@@ -337,7 +337,9 @@ export function ProductsTable() {
               onProcessRowUpdateError={(error: unknown) =>
                 setProblem(error instanceof Error ? error.message : "That could not be done.")
               }
-              isCellEditable={({ field, row }) => !(field === "stock" && row.variants.length > 0)}
+              isCellEditable={({ field, row }: { readonly field: string; readonly row: StoredProduct }) =>
+                !(field === "stock" && row.variants.length > 0)
+              }
               localeText={{ noRowsLabel: "Nothing here", paginationRowsPerPage: "On a page" }}
               sx={{
                 bgcolor: INK.raised,

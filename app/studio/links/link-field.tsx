@@ -108,7 +108,7 @@ export const LinkField = memo(function LinkField({
       key={JSON.stringify(value)}
       freeSolo
       size="small"
-      options={targets as Target[]}
+      options={targets}
       groupBy={(t) => t.group}
       getOptionLabel={(t) => (typeof t === "string" ? t : t.label)}
       getOptionKey={(t) => (typeof t === "string" ? t : JSON.stringify(t.link))}

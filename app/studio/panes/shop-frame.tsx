@@ -82,7 +82,7 @@ function useSheets(frame: Document | null, sheets: Sheets | SheetSource, extra: 
     const next = new Map<string, { css: string; sheet: CSSStyleSheet }>();
     for (const [key, css] of [...(fixed ?? source!.now()), ["extra", extra] as const]) {
       const known = kept.current.get(key);
-      const sheet = known?.sheet ?? new (window as Window & typeof globalThis).CSSStyleSheet();
+      const sheet = known?.sheet ?? new window.CSSStyleSheet();
       if (known?.css !== css) sheet.replaceSync(css);
       next.set(key, { css, sheet });
     }

@@ -67,7 +67,7 @@ function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
     >
       <DialogContent>
         <Autocomplete<Goal>
-          options={goals as Goal[]}
+          options={goals}
           groupBy={(g) => g.group}
           getOptionLabel={(g) => g.label}
           getOptionKey={(g) => `${g.group} ${g.label}`}

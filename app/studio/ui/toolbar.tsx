@@ -34,7 +34,7 @@ export function Toolbar({ label, children }: { label: string; children: ReactNod
       role="toolbar"
       aria-label={label}
       onKeyDown={onKeyDown}
-      onFocus={(event) => stopAt(event.target as HTMLElement)}
+      onFocus={(event) => stopAt(event.target)}
       sx={{ display: "flex", alignItems: "center", gap: 0.25, minWidth: 0, flexWrap: "nowrap" }}
     >
       {children}

@@ -41,7 +41,7 @@ export function setLetters(editor: Editor, change: Partial<Letters>): void {
       const says = (attrs: Letters) => Object.values(attrs).some((v) => v !== null && v !== undefined);
       if (empty) {
         const now = (state.storedMarks ?? state.selection.$from.marks()).find((m) => m.type === type);
-        const next = merged((now?.attrs ?? {}) as Letters);
+        const next = merged(now?.attrs ?? {});
         if (dispatch) {
           if (says(next)) tr.addStoredMark(type.create(next));
           else tr.removeStoredMark(type);
@@ -52,7 +52,7 @@ export function setLetters(editor: Editor, change: Partial<Letters>): void {
         if (!node.isText) return;
         const start = Math.max(from, at);
         const end = Math.min(to, at + node.nodeSize);
-        const next = merged((node.marks.find((m) => m.type === type)?.attrs ?? {}) as Letters);
+        const next = merged(node.marks.find((m) => m.type === type)?.attrs ?? {});
         tr.removeMark(start, end, type);
         if (says(next)) tr.addMark(start, end, type.create(next));
       });

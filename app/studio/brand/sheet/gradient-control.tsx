@@ -123,7 +123,7 @@ export function GradientControl({
         label="Colour of this stop"
         value={stop.colour.startsWith("#") ? "own" : stop.colour}
         onChange={(event) =>
-          setStop({ colour: event.target.value === "own" ? colourOf(stop.colour) : (event.target.value as StopColour) })
+          setStop({ colour: event.target.value === "own" ? colourOf(stop.colour) : event.target.value })
         }
       >
         {NAMED.map(([name, words]) => (
@@ -144,7 +144,7 @@ export function GradientControl({
           min={0}
           max={360}
           value={value.angle}
-          onChange={(_event, next) => onChange({ ...value, angle: next as number })}
+          onChange={(_event, next) => onChange({ ...value, angle: next })}
           sx={{ color: INK.ink }}
         />
         <Typography variant="caption">{value.angle}°</Typography>

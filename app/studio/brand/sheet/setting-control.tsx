@@ -76,7 +76,7 @@ function NumberControl({ setting, value, set }: ControlProps & { setting: Extrac
           max={most}
           step={step}
           value={current ?? (least + most) / 2}
-          onChange={(_event, next) => set(next as number)}
+          onChange={(_event, next) => set(next)}
           sx={{
             color: current === undefined ? INK.line : INK.ink,
             ml: 1,
