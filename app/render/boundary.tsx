@@ -7,7 +7,7 @@ export function Undrawable({ node, why }: { node: Part; why: string }): ReactNod
   return (
     <div className="s" data-node={node.id} data-undrawable="">
       <div className="in">
-        <p className="studio-hint">
+        <p className="undrawable">
           “{nameOf(node)}” can’t be drawn here. {why} It is kept as it is, and the shop leaves it out. Undo what was
           changed last, bring back an earlier version of the page, or remove it.
         </p>

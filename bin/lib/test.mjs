@@ -21,6 +21,8 @@ await runMain(async () => {
   ensureDebian([
     { command: "mariadbd", name: "mariadb-server" },
     { command: "chromium", name: "chromium" },
+    { command: "nginx", name: "nginx-light" },
+    { command: "openssl", name: "openssl" },
   ]);
   ensurePackages();
   rmSync(reports, { recursive: true, force: true });

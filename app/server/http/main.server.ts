@@ -1,6 +1,6 @@
 import type { Server } from "node:http";
 import { resolve } from "node:path";
-import type { Express } from "express";
+import express, { type Express, type RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
 import { dropOldCarts } from "../carts/index.server";
 import { configure, localShopOrigin, type Config } from "../config/index.server";
@@ -21,6 +21,17 @@ const portOf = (server: Server) => {
 
 export type Running = { readonly port: number; readonly shopPort: number; readonly stop: () => Promise<void> };
 
+type Serving = {
+  readonly say: (line: string) => void;
+  /** The folder of built browser files. */
+  readonly assets?: string;
+  readonly mode?: string;
+  /** What answers before the studio does, while it is developed. */
+  readonly before?: RequestHandler;
+  /** What serves the shops. */
+  readonly shops?: RequestHandler;
+};
+
 /**
  * Connects to the database, brings the schema up to date, loads the demo shop where it is asked for, and serves studio and shops. `say` gets a
  * line at each long step.
@@ -28,11 +39,7 @@ export type Running = { readonly port: number; readonly shopPort: number; readon
 export async function start(
   settings: Config,
   build: ServerBuild | (() => Promise<ServerBuild>),
-  {
-    say,
-    assets = resolve("build/client"),
-    mode = "production",
-  }: { say: (line: string) => void; assets?: string; mode?: string },
+  { say, assets = resolve("build/client"), mode = "production", before, shops }: Serving,
 ): Promise<Running> {
   configure(settings);
   connect(settings.database, settings.connections);
@@ -43,12 +50,12 @@ export async function start(
   const tidy = () => void dropOldCarts().catch((error: unknown) => console.error(error));
   tidy();
   setInterval(tidy, 24 * 60 * 60_000).unref();
-  const shops = await listen(storefront(), settings.host, settings.shopPort);
+  const shopServer = await listen(express().use(shops ?? storefront()), settings.host, settings.shopPort);
   // Whoever asked for any free port learns here which one it became.
   const isAnyPort = settings.shopPort === 0 && settings.shopOrigin === localShopOrigin(0);
-  if (isAnyPort) configure({ ...settings, shopOrigin: localShopOrigin(portOf(shops)) });
+  if (isAnyPort) configure({ ...settings, shopOrigin: localShopOrigin(portOf(shopServer)) });
   const own = await listen(
-    studio(build, mode === "production" ? assets : undefined, mode),
+    studio(build, mode === "production" ? assets : undefined, mode, before),
     settings.host,
     settings.port,
   );
@@ -62,7 +69,7 @@ export async function start(
     });
   return {
     port: portOf(own),
-    shopPort: portOf(shops),
-    stop: () => (stopping ??= Promise.all([close(own), close(shops)]).then(() => disconnect())),
+    shopPort: portOf(shopServer),
+    stop: () => (stopping ??= Promise.all([close(own), close(shopServer)]).then(() => disconnect())),
   };
 }

@@ -1,7 +1,7 @@
 import { randomBytes } from "node:crypto";
 import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
-import express, { type Express, type Request, type Response } from "express";
+import express, { type Express, type Request, type RequestHandler, type Response } from "express";
 import helmet from "helmet";
 import type { ServerBuild } from "react-router";
 import { QueryTypes } from "sequelize";
@@ -88,10 +88,12 @@ export function studio(
   build: ServerBuild | (() => Promise<ServerBuild>),
   assets: string | undefined,
   mode: string,
+  before?: RequestHandler,
 ): Express {
   const app = express();
   app.disable("x-powered-by");
   trustProxies(app);
+  if (before) app.use(before);
   app.use(compression());
   if (assets) {
     app.use("/assets", express.static(`${assets}/assets`, { immutable: true, maxAge: "1y", fallthrough: false }));

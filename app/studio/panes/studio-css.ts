@@ -7,6 +7,7 @@ a,button,[data-at]{cursor:default}
 [data-at][contenteditable]{cursor:text;outline:calc(1.5px*var(--k)) solid #17241d;outline-offset:calc(3px*var(--k));box-shadow:0 0 0 calc(3px*var(--k)) #f5c518;border-radius:2px;min-width:1ch}
 [data-dead]{outline:calc(1px*var(--k)) dashed currentColor;outline-offset:calc(2px*var(--k))}
 .studio-hint{position:absolute;inset:0;display:grid;place-items:center;font:600 calc(13px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}
+.undrawable{margin:0;padding:calc(12px*var(--k)) calc(14px*var(--k));border:calc(1.5px*var(--k)) dashed currentColor;border-radius:calc(6px*var(--k));font:500 calc(13px*var(--k))/1.45 "Instrument Sans",sans-serif;color:#b3402a;background:#faf8f2}
 [data-rich-at]{cursor:default}
 [data-node]{user-select:none}
 [contenteditable],[data-editing]{user-select:text}
