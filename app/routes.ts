@@ -8,6 +8,8 @@ export default [
   route("shops/new", "routes/new-shop.tsx"),
   route("s/:shop/keep", "routes/keep.ts"),
   route("s/:shop/upload", "routes/upload.ts"),
+  route("s/:shop/picture", "routes/picture.ts"),
+  route("s/:shop/changed", "routes/changed.ts"),
   route("s/:shop/publish", "routes/publish.ts"),
   route("s/:shop/versions", "routes/versions.ts"),
   route("s/:shop/film", "routes/film.ts"),

@@ -1,10 +1,9 @@
 import { useMemo } from "react";
-import { useOutletContext } from "react-router";
-import type { SellersGoods } from "~/core/goods";
 import { waitingFor } from "~/server/carts/index.server";
 import { goodsSteps, reviewsOf, settingsOf } from "~/server/goods/index.server";
 import { requireShop } from "~/server/http/guard.server";
 import { GoodsArea } from "~/studio/goods";
+import { useStudio } from "~/studio/keeping";
 import type { Route } from "./+types/goods";
 
 export async function loader({ request, params }: Route.LoaderArgs) {
@@ -19,7 +18,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export default function Goods({ loaderData }: Route.ComponentProps) {
-  const { products, collections } = useOutletContext<SellersGoods>();
+  const { products, collections } = useStudio((s) => s.stored);
   const data = useMemo(() => ({ ...loaderData, products, collections }), [loaderData, products, collections]);
   return <GoodsArea data={data} />;
 }

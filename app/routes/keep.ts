@@ -14,7 +14,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   if (!asked.success) return unreadable();
   const { tab, place } = asked.data;
   const others = await meet(shop.id, owner.name, { tab, place });
-  return Response.json({ ...(await since(shop.id, asked.data.since)), others });
+  const versions = { goods: shop.goodsVersion, pictures: shop.picturesVersion, publication: shop.publicationId };
+  return Response.json({ ...(await since(shop.id, asked.data.since)), others, versions });
 }
 
 const statusOf = (answer: Answer) => (answer.ok ? 200 : answer.code === "behind" ? 409 : 422);

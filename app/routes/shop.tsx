@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from "react";
+import { useState } from "react";
 import { Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
 import { unpackGoods } from "~/core/goods";
 import { loadDraft } from "~/server/drafts/index.server";
@@ -26,6 +26,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     goods,
     pictures,
     published,
+    versions: { goods: shop.goodsVersion, pictures: shop.picturesVersion, publication: shop.publicationId },
     now: Date.now(),
     shop: {
       id: shop.id,
@@ -41,36 +42,23 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
-// The draft in this tab is always newer than what a reload of data would bring, and going to another page or area changes
-// nothing of the shop: draft, log and all goods are loaded again only where something asks for it by itself.
-export const shouldRevalidate = ({
-  currentUrl,
-  nextUrl,
-  currentParams,
-  nextParams,
-  formMethod,
-  defaultShouldRevalidate,
-}: ShouldRevalidateFunctionArgs) => {
-  if (currentParams.shop !== nextParams.shop) return true;
-  const isOnlyGoing = currentUrl.href !== nextUrl.href && formMethod === undefined;
-  return isOnlyGoing ? false : defaultShouldRevalidate;
-};
+// All of it is loaded once. The draft in this tab is always newer than what a reload would bring, and what changes of goods and
+// pictures is fetched by itself (`reload`).
+export const shouldRevalidate = ({ currentParams, nextParams }: ShouldRevalidateFunctionArgs) =>
+  currentParams.shop !== nextParams.shop;
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.draft.look.identity.name ?? "Shop"} · Zest Window` },
 ];
 
 function Studio({ loaderData }: Pick<Route.ComponentProps, "loaderData">) {
-  const { pictures, published } = loaderData;
-  const { goods, stored } = useMemo(() => unpackGoods(loaderData.goods), [loaderData.goods]);
-  const [store] = useState(() => createStudioStore({ ...loaderData, goods }));
+  const [store] = useState(() => createStudioStore({ ...loaderData, ...unpackGoods(loaderData.goods) }));
   const [keyFrames] = useState(createKeyFrames);
-  useEffect(() => store.getState().refresh({ goods, pictures, published }), [store, goods, pictures, published]);
   return (
     <StudioProvider value={store}>
       <KeyFramesProvider value={keyFrames}>
         <Shell shops={loaderData.shops} owner={loaderData.owner}>
-          <Outlet context={stored} />
+          <Outlet />
         </Shell>
       </KeyFramesProvider>
     </StudioProvider>

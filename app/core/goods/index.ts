@@ -6,7 +6,7 @@ export { indexOf } from "./facets";
 export * from "./import";
 export * from "./listing";
 export { axesOf, goodsOn, productOn } from "./on-day";
-export { packGoods, unpackGoods, type SellersGoods } from "./packing";
+export { packGoods, unpackGoods, updateGoods, type GoodsUpdate, type SellersGoods } from "./packing";
 export * from "./ranking";
 export * from "./requests";
 export * from "./reviews";

@@ -7,6 +7,7 @@ import {
   makeProduct,
   packGoods,
   unpackGoods,
+  updateGoods,
   type SellersGoods,
   type StoredProduct,
 } from ".";
@@ -60,5 +61,33 @@ describe("goods as one text", () => {
       collections: [],
       asOf: SOME_DAY,
     });
+  });
+
+  it("are brought up to date from what has changed alone, and what has not stays the very object", () => {
+    fc.assert(
+      fc.property(seller, seller, fc.nat(99), (before, after, version) => {
+        // Ids are unlike each other, and what is in both is the same unless its version says otherwise.
+        const unlike = (goods: SellersGoods): SellersGoods => ({
+          ...goods,
+          products: goods.products.map((p, i) => ({ ...p, id: `p${i}`, position: i })),
+        });
+        const [one, two] = [unlike(before), unlike(after)];
+        const was = { ...one, products: one.products.map((p) => ({ ...p, version: Math.min(p.version, version) })) };
+        const is = {
+          ...two,
+          products: two.products.map((p, i) =>
+            p.version > version || !was.products[i] ? { ...p, version: 100 } : was.products[i]!,
+          ),
+        };
+        const gone = was.products.slice(is.products.length).map((p) => p.id);
+        const text = packGoods({ ...is, products: is.products.filter((p) => p.version > version) });
+        const done = updateGoods(was, { isWhole: false, text, gone });
+        expect(done.stored).toEqual(is);
+        expect(done.goods.products).toEqual(is.products.filter((p) => !p.archived));
+        for (const [i, p] of done.stored.products.entries()) if (p.version <= version) expect(p).toBe(was.products[i]);
+        expect(updateGoods(was, { isWhole: true, text: packGoods(is), gone: [] }).stored).toEqual(is);
+      }),
+      { seed: 12, numRuns: 200 },
+    );
   });
 });

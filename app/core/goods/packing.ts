@@ -35,9 +35,40 @@ export const packGoods = (goods: SellersGoods): string =>
     }),
   });
 
+/** What has changed of goods since a version: the goods with only those products that are new or other, and what is gone. */
+export type GoodsUpdate = {
+  /** All of them: what is known so far counts for nothing. */
+  readonly isWhole: boolean;
+  /** As `packGoods` writes it. */
+  readonly text: string;
+  /** Ids of products. */
+  readonly gone: readonly string[];
+};
+
+/** Brings goods up to date. Products that did not change stay the very objects that they were. */
+export function updateGoods(
+  stored: SellersGoods,
+  { isWhole, text, gone }: GoodsUpdate,
+): { readonly stored: SellersGoods; readonly goods: Goods } {
+  const update = unpackGoods(text);
+  if (isWhole) return update;
+  const fresh = new Map(update.stored.products.map((p) => [p.id, p]));
+  const lost = new Set(gone);
+  const kept = stored.products.filter((p) => !lost.has(p.id)).map((p) => fresh.get(p.id) ?? p);
+  const had = new Set(kept.map((p) => p.id));
+  const products = [...kept, ...update.stored.products.filter((p) => !had.has(p.id))].sort(
+    (a, b) => a.position - b.position || (a.id < b.id ? -1 : 1),
+  );
+  return asShown({ ...update.stored, products });
+}
+
+const asShown = (stored: SellersGoods): { readonly stored: SellersGoods; readonly goods: Goods } => ({
+  stored,
+  goods: { ...stored, products: stored.products.filter((p) => !p.archived) },
+});
+
 /** What `packGoods` wrote: all of it, and the goods as shoppers are shown them. */
 export function unpackGoods(text: string): { readonly stored: SellersGoods; readonly goods: Goods } {
   const read = JSON.parse(text) as SellersGoods;
-  const stored = { ...read, products: read.products.map((p) => makeProduct(p) as StoredProduct) };
-  return { stored, goods: { ...stored, products: stored.products.filter((p) => !p.archived) } };
+  return asShown({ ...read, products: read.products.map((p) => makeProduct(p) as StoredProduct) });
 }

@@ -52,11 +52,20 @@ export type Answer =
   | { readonly ok: false; readonly code: "behind"; readonly seq: number; readonly missed: readonly Transaction[] }
   | z.infer<typeof refusedSchema>;
 
+/** How far a shop's goods and pictures have come, and which publication shoppers see. */
+export const versionsSchema = z.object({
+  goods: z.number().int(),
+  pictures: z.number().int(),
+  publication: z.string().nullable(),
+});
+export type ShopVersions = z.infer<typeof versionsSchema>;
+
 /** What others have kept, and who else has the shop open. */
 export const newsSchema = z.object({
   seq,
   missed: transactions,
   others: z.array(z.object({ who: z.string(), place: z.string(), tab: tabName })),
+  versions: versionsSchema.optional(),
 });
 export type News = { readonly seq: number; readonly missed: readonly Transaction[] };
 

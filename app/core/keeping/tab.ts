@@ -226,7 +226,9 @@ export function adopt(tab: Tab, left: Left, known: Asked["known"]): Met {
     ...dropped.map((transaction) => ({ transaction, why: GONE })),
   ];
   const done = [...tab.done, ...kept].slice(-MOST_DONE);
-  return met(tab, {
+  // What had been put aside before has been told before.
+  const told = { ...tab, aside: [...tab.aside, ...left.aside] };
+  return met(told, {
     ...tab,
     draft,
     pending: [...tab.pending, ...kept],

@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { documentSchema } from "../schema";
+import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
+import type { Picture } from "../pictures";
 import {
   askedSchema,
   askSchema,
@@ -10,6 +12,7 @@ import {
   sendSchema,
   storedSchema,
   tabName,
+  versionsSchema,
 } from "../keeping";
 
 /**
@@ -78,6 +81,36 @@ export const publishDraft = endpoint({
   input: z.strictObject({ seq: z.number().int().min(0) }),
   /** `number`: of the publication; null where there was nothing to publish. */
   answer: z.object({ number: z.number().int().nullable() }),
+});
+
+// What has changed of the shop besides its draft
+
+export const askForShop = endpoint({
+  method: "GET",
+  path: "changed",
+  input: z.object({
+    goods: z.coerce.number().int().min(0),
+    pictures: z.coerce.number().int().min(0),
+    /** Empty where nothing was published. */
+    publication: z.string().max(40),
+  }),
+  answer: z.object({
+    versions: versionsSchema,
+    goods: z.object({ isWhole: z.boolean(), text: z.string(), gone: z.array(z.string()) }).optional(),
+    pictures: z.custom<readonly Picture[]>((list) => Array.isArray(list)).optional(),
+    published: z.custom<Draft>((draft) => typeof draft === "object" && draft !== null && "look" in draft).optional(),
+  }),
+});
+export const describePicture = endpoint({
+  method: "POST",
+  path: "picture",
+  input: z.strictObject({
+    id,
+    alt: z.string().trim().max(300, "That is longer than 300 characters."),
+    focusX: z.number().int().min(0).max(100),
+    focusY: z.number().int().min(0).max(100),
+  }),
+  answer: done,
 });
 
 // Versions of pages

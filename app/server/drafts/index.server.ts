@@ -60,11 +60,13 @@ async function readDraft(shopId: string, transaction: DbTransaction, parts?: Rea
     else unread.push({ id: row.part, why: read.why });
   }
   if (!look) throw new Error(`shop ${shopId} has no look`);
-  const isUnread = (id: string) => unread.some((u) => u.id === id);
-  // The studio can't open without these two; nothing that is put into a stand-in is kept.
-  if (isUnread("home")) documents.home = emptyDocument(DOCUMENT_VERSION, "page", "home", "Home");
-  if (isUnread("frame")) documents.frame = emptyDocument(DOCUMENT_VERSION, "frame", "frame", "Every page");
-  if (!parts) return { draft: withLayouts(freeze({ look, documents })), unread };
+  if (!parts) {
+    const isUnread = (id: string) => unread.some((u) => u.id === id);
+    // The studio can't open without these two; nothing that is put into a stand-in is kept.
+    if (isUnread("home")) documents.home = emptyDocument(DOCUMENT_VERSION, "page", "home", "Home");
+    if (isUnread("frame")) documents.frame = emptyDocument(DOCUMENT_VERSION, "frame", "frame", "Every page");
+    return { draft: withLayouts(freeze({ look, documents })), unread };
+  }
   const unstored = Object.fromEntries(
     Object.entries(firstLayouts()).filter(([id]) => parts.has(id) && !rows.some((row) => row.part === id)),
   );
@@ -161,8 +163,11 @@ export async function keep(shopId: string, base: number, sent: readonly unknown[
     const stored = { seq: state.version, draft, since: parseLog(missed), known: new Set(known) };
     const adds = transactions.some((t) => t.operations.some((o) => o.type === "addDocument"));
     const others = adds ? (await DraftPart.count({ where: { shopId }, transaction })) - countOf(draft) : 0;
+    for (const { id, operations } of transactions) {
+      const lost = unread.find((u) => partsOf(operations).has(u.id));
+      if (lost) return { ok: false, code: "refused", transaction: id, why: lost.why };
+    }
     const problem = (next: Draft, operations: readonly Operation[]) =>
-      unread.find(({ id }) => partsOf(operations).has(id))?.why ??
       problemOfChange(next, operations, others + countOf(next));
     const { answer, store } = judge(stored, transactions, problem);
     if (!store) return answer;

@@ -45,9 +45,11 @@ async function inTurn<T>(
     await besides?.(all, next, transaction);
     steps.signal?.throwIfAborted();
     await state.update({ version }, { transaction });
-    return { result, fresh: { version, all: next } };
+    // Products that lose a collection because it is gone don't say so by themselves.
+    const isTold = ![...(change.collections?.values() ?? [])].includes(null);
+    return { result, fresh: { version, all: next, isTold } };
   });
-  if (fresh) await nowKnown(shop, fresh.version, fresh.all);
+  if (fresh) await nowKnown(shop, fresh.version, fresh.all, fresh.isTold);
   return result;
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { readCsv } from "~/core/formats";
-import { makeProduct, searchGoods, sizeOf } from "~/core/goods";
+import { makeProduct, searchGoods, sizeOf, unpackGoods, updateGoods } from "~/core/goods";
 import { ownerWithShop } from "../fixtures/owner";
 import { inputOf } from "../fixtures/products";
 import { freshShop } from "../shops/index.server";
@@ -9,6 +9,7 @@ import {
   changeProducts,
   duplicateProduct,
   goodsOf,
+  goodsSince,
   goodsSteps,
   importGoods,
   importReviews,
@@ -17,6 +18,7 @@ import {
   keepGoodsSettings,
   keepProduct,
   orderCollections,
+  packedGoodsOf,
   readReviews,
   recordOrders,
   removeCollection,
@@ -345,4 +347,40 @@ it("an import that is stopped leaves nothing behind", async () => {
   );
   await expect(done).rejects.toThrow();
   expect((await goodsOf(await freshShop(shop))).products).toEqual([]);
+});
+
+describe("what has changed since a version", () => {
+  it("is told product by product, and whole where that can't be known", async () => {
+    const { shop, now, find } = await shopWithGoods();
+    const before = await now();
+    const stored = unpackGoods(await packedGoodsOf(before)).stored;
+    const same = async (from: number) => {
+      const fresh = await now();
+      const update = await goodsSince(fresh, from);
+      const whole = unpackGoods(await packedGoodsOf(fresh)).stored;
+      const { asOf: _one, ...told } = updateGoods(stored, update).stored;
+      const { asOf: _two, ...is } = whole;
+      expect(told).toEqual(is);
+      return update;
+    };
+    const apple = await find("A");
+    await keepProduct(before, apple.id, apple.version, { ...inputOf(apple), title: "Apple, red" });
+    const one = await same(before.goodsVersion);
+    expect(one.isWhole).toBe(false);
+    expect(unpackGoods(one.text).stored.products.map((p) => p.title)).toEqual(["Apple, red"]);
+    await removeProducts(await now(), [(await find("B")).id]);
+    const two = await same(before.goodsVersion);
+    expect([two.isWhole, two.gone]).toEqual([false, [stored.products.find((p) => p.sku === "B")!.id]]);
+    await stepGoods(await now(), "undo");
+    expect((await same(before.goodsVersion)).isWhole).toBe(false);
+    // What reviews and words make of goods is not said by products themselves.
+    await keepGoodsSettings(await now(), { words: { "sold-out": "Gone" } });
+    expect((await same(before.goodsVersion)).isWhole).toBe(true);
+    expect((await goodsSince(await now(), 10_000)).isWhole).toBe(true);
+    const { id } = (await keepCollection(await now(), null, collectionOf({}), [])) as { id: string };
+    const withCollection = (await now()).goodsVersion;
+    await removeCollection(await now(), id);
+    expect((await goodsSince(await now(), withCollection)).isWhole).toBe(true);
+    expect(shop.id).toBe(before.id);
+  });
 });

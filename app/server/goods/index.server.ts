@@ -9,6 +9,7 @@ export {
   goodsAsStored,
   goodsMoved,
   goodsOf,
+  goodsSince,
   packedGoodsOf,
   reviewsOf,
   settingsOf,

@@ -4,6 +4,7 @@ import {
   goodsOn,
   goodsSettings,
   packGoods,
+  type GoodsUpdate,
   ratingOf,
   type Goods,
   type GoodsSettings,
@@ -21,7 +22,16 @@ import { readAll, type All } from "./rows";
 /** What it takes to know a shop's goods. */
 type GoodsOwner = Pick<Shop, "id" | "goodsVersion" | "currency" | "timeZone">;
 
-type Known = { readonly version: number; readonly all: All; readonly goods: Goods; packed?: string };
+type Known = {
+  readonly version: number;
+  readonly all: All;
+  readonly goods: Goods;
+  /** From this version on, it is known which products have changed since. */
+  readonly since: number;
+  /** Products that were removed since then, and in which version. */
+  readonly gone: ReadonlyMap<string, number>;
+  packed?: string;
+};
 /** Shops whose goods are held in memory. */
 const cache = new LRUCache<string, Known>({ max: 50 });
 
@@ -89,6 +99,7 @@ async function compose(shop: Pick<Shop, "id" | "currency" | "timeZone">, all: Al
   };
 }
 
+const NOTHING: ReadonlyMap<string, number> = new Map();
 const underWay = new Map<string, Promise<Known>>();
 
 async function known(shop: GoodsOwner): Promise<Known> {
@@ -101,7 +112,8 @@ async function known(shop: GoodsOwner): Promise<Known> {
   if (running) return running;
   const made = (async () => {
     const all = await readAll(shop.id);
-    const fresh = { version: shop.goodsVersion, all, goods: await compose(shop, all) };
+    const { goodsVersion: version } = shop;
+    const fresh = { version, all, goods: await compose(shop, all), since: version, gone: NOTHING };
     remember(shop.id, fresh);
     return fresh;
   })().finally(() => underWay.delete(key));
@@ -122,10 +134,40 @@ export function knownAt(shopId: string, version: number): All | undefined {
   return have?.version === version ? have.all : undefined;
 }
 
-/** Takes note of what a shop's goods have become. */
-export async function nowKnown(shop: Omit<GoodsOwner, "goodsVersion">, version: number, all: All): Promise<void> {
-  remember(shop.id, { version, all, goods: await compose(shop, all) });
+/** The most removed products that are remembered; after more, goods are told whole. */
+const MOST_GONE = 5_000;
+
+/**
+ * Takes note of what a shop's goods have become. `isTold`: products say by their own version that they have changed, so that
+ * who knows an earlier version can be told what is new.
+ */
+export async function nowKnown(
+  shop: Omit<GoodsOwner, "goodsVersion">,
+  version: number,
+  all: All,
+  isTold = false,
+): Promise<void> {
+  const before = cache.get(shop.id);
+  const goods = await compose(shop, all);
+  const follows = isTold && before?.version === version - 1;
+  const ids = new Set(all.products.map((p) => p.id));
+  const lost = follows ? before.all.products.filter((p) => !ids.has(p.id)).map((p) => [p.id, version] as const) : [];
+  const gone = follows && lost.length ? new Map([...before.gone, ...lost]) : (before?.gone ?? NOTHING);
+  const isKnown = follows && gone.size <= MOST_GONE;
+  const story = isKnown ? { since: before.since, gone } : { since: version, gone: NOTHING };
+  remember(shop.id, { version, all, goods, ...story });
   forgetShops();
+}
+
+/** What has changed of a shop's goods since a version that somebody knows. */
+export async function goodsSince(shop: GoodsOwner, version: number): Promise<GoodsUpdate> {
+  const have = await known(shop);
+  if (version < have.since || version > have.version)
+    return { isWhole: true, text: await packedGoodsOf(shop), gone: [] };
+  const { products, collections } = await allGoodsOf(shop);
+  const changed = products.filter((p) => p.version > version);
+  const gone = [...have.gone].flatMap(([id, at]) => (at > version ? [id] : []));
+  return { isWhole: false, text: packGoods({ ...have.goods, products: changed, collections }), gone };
 }
 
 /** The situation at the shop just now; the one place where the shop's pages learn what time it is. */

@@ -1,7 +1,6 @@
 import { createHash } from "node:crypto";
 import { UniqueConstraintError } from "sequelize";
 import sharp from "sharp";
-import { z } from "zod";
 import { newId } from "~/core/document";
 import type { Picture } from "~/core/pictures";
 import { countUp, PictureRow } from "../database/index.server";
@@ -134,15 +133,15 @@ export async function addPicture(
   }
 }
 
-export const pictureChangeSchema = z.object({
-  id: z.string().max(40),
-  alt: z.string().trim().max(300, "That is longer than 300 characters."),
-  focusX: z.coerce.number().int().min(0).max(100),
-  focusY: z.coerce.number().int().min(0).max(100),
-});
+type PictureChange = {
+  readonly id: string;
+  readonly alt: string;
+  readonly focusX: number;
+  readonly focusY: number;
+};
 
 /** Changes what is said about a picture; false where the shop has no such picture. */
-export async function describePicture(shopId: string, change: z.infer<typeof pictureChangeSchema>): Promise<boolean> {
+export async function describePicture(shopId: string, change: PictureChange): Promise<boolean> {
   const row = await PictureRow.findOne({ where: { id: change.id, shopId } });
   if (!row) return false;
   await row.update({ alt: change.alt, focusX: change.focusX, focusY: change.focusY });

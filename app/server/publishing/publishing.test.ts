@@ -1,11 +1,12 @@
 import { describe, expect, it } from "vitest";
 import { addLayout, removeNodes, setBrand, setProp, setShown, type Outcome } from "~/core/commands";
 import type { Draft } from "~/core/document";
-import { Publication } from "../database/index.server";
+import { DraftPart, Publication } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
 import { ownerWithShop } from "../fixtures/owner";
 import { freshShop } from "../shops/index.server";
+import { pageAt } from "../storefront/pages";
 import { pendingChanges, publish, publishedDraft } from "./index.server";
 
 async function openShop() {
@@ -84,5 +85,49 @@ describe("publishing", () => {
     const draft = await publishedDraft(old.id);
     expect(draft!.documents.product!.root.slots.main!.length).toBeGreaterThan(2);
     expect(await publishedDraft("none")).toBeUndefined();
+  });
+});
+
+describe("what can't be read", () => {
+  const newer = (body: string, id: string) => {
+    const stored = JSON.parse(body) as { look: object; documents: Record<string, object> };
+    return { ...stored, documents: { ...stored.documents, [id]: { ...stored.documents[id], schemaVersion: 99 } } };
+  };
+
+  it("of a publication is left out, and the shop stays open: a page, the frame, a setting of the look", async () => {
+    for (const damage of [
+      (body: string) => newer(body, "home"),
+      (body: string) => newer(body, "frame"),
+      (body: string) => {
+        const stored = newer(body, "home");
+        return { ...stored, look: { ...stored.look, brand: { "scent.top": "pine" }, theme: 7 } };
+      },
+    ]) {
+      const { shop, publishNow, shown } = await openShop();
+      await publishNow();
+      const row = (await Publication.findOne({ where: { shopId: shop.id } }))!;
+      await row.update({ body: JSON.stringify(damage(row.body)) });
+      const draft = (await shown())!;
+      expect(draft.look.identity.name.length).toBeGreaterThan(0);
+      const now = await freshShop(shop);
+      for (const path of ["/", "/pages/about", "/collections/all"]) {
+        const page = (await pageAt(now, path, new URLSearchParams(), "http://s.example"))!;
+        expect(page.status, path).toBe(200);
+        expect(page.raw.toString()).toContain("<main");
+      }
+    }
+  });
+
+  it("of the draft is never published over what shoppers see", async () => {
+    const { shop, change, publishNow, shown } = await openShop();
+    await publishNow();
+    const before = await shown();
+    await change((d) => setBrand(d, "corners", "soft"));
+    const part = (await DraftPart.findOne({ where: { shopId: shop.id, part: "about" } }))!;
+    await part.update({ body: JSON.stringify({ ...(JSON.parse(part.body) as object), schemaVersion: 99 }) });
+    const pending = await pendingChanges(shop.id);
+    expect(pending.blocked).toContain("a newer version of Zest Window");
+    expect(await publish(shop.id, pending.seq)).toMatchObject({ ok: false, code: "blocked" });
+    expect(await shown()).toBe(before);
   });
 });

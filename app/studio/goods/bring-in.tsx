@@ -16,7 +16,7 @@ import {
 } from "@mui/material";
 import { FileArchive, FileUp } from "lucide-react";
 import { useRef, useState } from "react";
-import { Link, useRevalidator } from "react-router";
+import { Link } from "react-router";
 import {
   AVAILABILITY_WORDS,
   COLUMN_MEANS,
@@ -27,7 +27,7 @@ import {
   type LineProblem,
 } from "~/core/goods";
 import { formatMoney } from "~/core/money";
-import { useStudio } from "../keeping";
+import { useStudio, useReload } from "../keeping";
 import { FileInput, INK } from "../ui";
 
 type ArchiveDone = {
@@ -182,7 +182,7 @@ function Lines({ plan }: { plan: ImportPlan }) {
 export function BringIn() {
   const shop = useStudio((s) => s.shop.id);
   const client = useStudio((s) => s.client);
-  const { revalidate } = useRevalidator();
+  const reload = useReload();
   const input = useRef<HTMLInputElement>(null);
   const zip = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File | null>(null);
@@ -238,7 +238,7 @@ export function BringIn() {
       setPlan(null);
       setFile(null);
       setArchive(null);
-      await revalidate();
+      await reload();
     }
   };
   const busy = told && (told.step === "pictures" || told.step === "lines");

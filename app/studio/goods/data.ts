@@ -1,9 +1,9 @@
 import { useCallback, useState } from "react";
-import { useOutletContext, useRevalidator } from "react-router";
+import { useOutletContext } from "react-router";
 import type { GoodsRequest, GoodsSettings, Review, StoredCollection, StoredProduct } from "~/core/goods";
 import { changeGoods } from "~/core/protocol";
 import type { Reply } from "../client";
-import { useStudio, useStudioStore } from "../keeping";
+import { useStudio, useStudioStore, useReload } from "../keeping";
 
 /** Everything of the Goods area, as the server has it. */
 export type GoodsData = {
@@ -32,20 +32,20 @@ export function useChange(): {
   readonly isBusy: boolean;
 } {
   const client = useStudio((s) => s.client);
-  const { revalidate } = useRevalidator();
+  const reload = useReload();
   const [busy, setBusy] = useState(0);
   const send = useCallback(
     async (change: GoodsRequest): Promise<Answer> => {
       setBusy((n) => n + 1);
       try {
         const answer = await client.ask(changeGoods, change);
-        if (answer.ok) await revalidate();
+        if (answer.ok) await reload();
         return answer;
       } finally {
         setBusy((n) => n - 1);
       }
     },
-    [client, revalidate],
+    [client, reload],
   );
   return { send, isBusy: busy > 0 };
 }

@@ -16,8 +16,8 @@ vi.hoisted(() => {
 });
 vi.mock("react-router", async (original) => ({
   ...(await original<object>()),
-  // Words of pictures are kept by a route of their own; here nothing is.
-  useFetcher: () => ({ state: "idle", submit: () => Promise.resolve() }),
+  // What an area has loaded besides is loaded again after a change; here is nothing to load.
+  useRevalidator: () => ({ revalidate: () => Promise.resolve() }),
 }));
 
 let end: (() => Promise<void>) | undefined;

@@ -1,11 +1,10 @@
 import { Box, Button, TextField, Typography } from "@mui/material";
 import { Film, ImagePlus } from "lucide-react";
 import { useRef, useState } from "react";
-import { useFetcher } from "react-router";
 import { z } from "zod";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { useStudio } from "../keeping";
-import { PicturePicker } from "../pictures";
+import { PicturePicker, useDescribe } from "../pictures";
 import { FileInput, INK } from "../ui";
 import { Group, type FormPart } from "./product-form";
 import { Sorting, SortTile } from "./sorting";
@@ -14,15 +13,11 @@ const FILM = "film";
 
 /** What is said of a picture to those who don't see it; kept with the picture, wherever it stands. */
 function AltText({ picture }: { picture: Picture }) {
-  const shop = useStudio((s) => s.shop.id);
-  const fetcher = useFetcher();
+  const { describe, isBusy, problem } = useDescribe();
   const [text, setText] = useState(picture.alt);
   const keep = () => {
     if (text.trim() === picture.alt) return;
-    void fetcher.submit(
-      { id: picture.id, alt: text, focusX: picture.focus[0], focusY: picture.focus[1] },
-      { method: "post", action: `/s/${shop}/pictures` },
-    );
+    void describe({ ...picture, alt: text });
   };
   return (
     <TextField
@@ -31,12 +26,10 @@ function AltText({ picture }: { picture: Picture }) {
       value={text}
       onChange={(e) => setText(e.target.value)}
       onBlur={keep}
+      error={problem !== null}
       helperText={
-        fetcher.state !== "idle"
-          ? "Keeping …"
-          : text
-            ? "Kept with the picture, wherever it stands."
-            : "Describe it in a few words."
+        problem ??
+        (isBusy ? "Keeping …" : text ? "Kept with the picture, wherever it stands." : "Describe it in a few words.")
       }
       slotProps={{ htmlInput: { maxLength: 300 } }}
     />

@@ -1,9 +1,9 @@
 import { Alert, Box, Button, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
 import { FileUp, Star, Trash2 } from "lucide-react";
 import { useRef, useState } from "react";
-import { Link, useRevalidator } from "react-router";
+import { Link } from "react-router";
 import type { Review, ReviewState } from "~/core/goods";
-import { useStudio } from "../keeping";
+import { useStudio, useReload } from "../keeping";
 import { Blank, FileInput, IconAction, INK } from "../ui";
 import { useChange, useGoods, useSay } from "./data";
 
@@ -135,7 +135,7 @@ type Planned = {
 
 function BringReviews() {
   const client = useStudio((s) => s.client);
-  const { revalidate } = useRevalidator();
+  const reload = useReload();
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File | null>(null);
   const [plan, setPlan] = useState<Planned | null>(null);
@@ -187,7 +187,7 @@ function BringReviews() {
                   tone: "success",
                   text: `${String(answer.added)} reviews brought in; ${String(answer.known)} were there already.`,
                 });
-                await revalidate();
+                await reload();
               }}
             >
               Bring in {plan.count}

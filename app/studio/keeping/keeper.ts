@@ -14,6 +14,7 @@ import {
 import { askForChanges, askForNews, behindSchema, sayLeave, sendChanges } from "~/core/protocol";
 import { MOST_SENT } from "~/core/schema";
 import { dayIn } from "~/core/situation";
+import { sameJson } from "~/core/document";
 import type { Reply } from "../client";
 import { forgetLeft, readLeft, storeLeft, tabsWithLeft } from "./left";
 import { claimName, ifOrphaned } from "./names";
@@ -184,7 +185,9 @@ export function startKeeper(store: StudioStore): Keeper {
     const { base } = store.getState();
     const reply = await client.ask(askForNews, { since: base, tab, place: placeNow() });
     if (!reply.ok) return false;
-    const { others, ...news } = reply.value;
+    const { others, versions, ...news } = reply.value;
+    // Goods, pictures and publications of other tabs come in as well.
+    if (versions && !sameJson(versions, store.getState().versions)) void store.getState().reload();
     if (JSON.stringify(others) !== JSON.stringify(store.getState().others)) store.setState({ others });
     if (store.getState().keep === "signed-out") store.setState({ keep: "kept" });
     store.getState().ownSteps(others.map((o) => o.tab));

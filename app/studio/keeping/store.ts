@@ -2,9 +2,10 @@ import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import { redo, undo, type Outcome, type Transaction } from "~/core/commands";
 import type { Audience, Draft } from "~/core/document";
-import { goodsOn, type Goods } from "~/core/goods";
-import { discard, edit, openTab, tryAgain, withDone, type Logged, type Tab } from "~/core/keeping";
+import { goodsOn, updateGoods, type Goods, type SellersGoods } from "~/core/goods";
+import { discard, edit, openTab, tryAgain, withDone, type Logged, type ShopVersions, type Tab } from "~/core/keeping";
 import type { Picture } from "~/core/pictures";
+import { askForShop } from "~/core/protocol";
 import { transactionSchema } from "~/core/schema";
 import { dayOf, type Situation } from "~/core/situation";
 import { problemOfChange } from "~/kinds/changes";
@@ -55,6 +56,10 @@ export type StudioState = Tab & {
   /** What panes are drawn for. */
   readonly situation: Situation;
   readonly goods: Goods;
+  /** All goods as their seller has them, what was archived among them. */
+  readonly stored: SellersGoods;
+  /** How far goods, pictures and publication are known. */
+  readonly versions: ShopVersions;
   readonly pictures: readonly Picture[];
   /** What shoppers see; undefined before the first publication. */
   readonly published: Draft | undefined;
@@ -103,14 +108,16 @@ export type StudioState = Tab & {
   readonly hush: () => void;
   /** Says what time it is; on a new day, goods are looked at as they are then. */
   readonly setNow: (now: number) => void;
-  /** Takes over what the server loaded anew: goods, pictures, what is published. */
-  readonly refresh: (loaded: Pick<StudioState, "goods" | "pictures" | "published">) => void;
+  /** Fetches what has changed of goods and pictures, and what is published; false where the server gave no answer. */
+  readonly reload: () => Promise<boolean>;
 };
 
 export type Loaded = Pick<StudioState, "shop" | "goods" | "pictures" | "published"> & {
   readonly draft: Draft;
   readonly seq: number;
   readonly log: readonly Logged[];
+  readonly stored?: SellersGoods;
+  readonly versions?: ShopVersions;
   readonly unread?: StudioState["unread"];
   /** The account that has it open. */
   readonly me?: string;
@@ -135,14 +142,18 @@ const ownOf = (log: readonly Logged[], me: string | undefined, openElsewhere: re
     .filter(({ by, tab }) => (by === null || by === me) && (tab === null || !openElsewhere.includes(tab)))
     .map(({ transaction }) => transaction);
 
+const NO_VERSIONS: ShopVersions = { goods: 0, pictures: 0, publication: null };
 const TOO_LARGE = "That is more than one change can hold. Do it in several steps.";
 
 export function createStudioStore(loaded: Loaded): StudioStore {
   const { draft, seq, log, me, now = Date.now(), unread = [], ...rest } = loaded;
+  const { stored = { ...rest.goods, products: [], collections: [] }, versions = NO_VERSIONS } = loaded;
   const situation: Situation = { now, timeZone: loaded.shop.timeZone };
   return createStore<StudioState>((set, get) => ({
     ...rest,
     situation,
+    stored,
+    versions,
     goods: goodsOn(loaded.goods, dayOf(situation)),
     ...openTab(draft, seq, ownOf(log, me, [])),
     unread,
@@ -264,7 +275,23 @@ export function createStudioStore(loaded: Loaded): StudioStore {
       const next = { ...situation, now };
       set({ situation: next, goods: goodsOn(goods, dayOf(next)) });
     },
-    refresh: (fresh) => set({ ...fresh, goods: goodsOn(fresh.goods, dayOf(get().situation)) }),
+    reload: async () => {
+      const { client, versions } = get();
+      const known = { ...versions, publication: versions.publication ?? "" };
+      const reply = await client.ask(askForShop, known);
+      if (!reply.ok) return false;
+      // Another answer has come meanwhile: what is new since then is another question.
+      if (get().versions !== versions) return get().reload();
+      const { goods, pictures, published, versions: now } = reply.value;
+      const update = goods && updateGoods(get().stored, goods);
+      set({
+        versions: now,
+        ...(update ? { stored: update.stored, goods: goodsOn(update.goods, dayOf(get().situation)) } : {}),
+        ...(pictures ? { pictures } : {}),
+        ...(published ? { published } : {}),
+      });
+      return true;
+    },
   }));
 }
 

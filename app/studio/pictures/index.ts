@@ -2,3 +2,4 @@ export { Library } from "./library";
 export { PicturePicker } from "./picker";
 export { Uploader } from "./uploader";
 export { ACCEPTED } from "./upload";
+export { useDescribe } from "./use-describe";

@@ -1,14 +1,14 @@
 import { Alert, Box, Button, ButtonBase, TextField, Typography } from "@mui/material";
 import { useEffect, useState, type MouseEvent } from "react";
-import { useFetcher } from "react-router";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { useStudio } from "../keeping";
 import { Blank, INK } from "../ui";
 import { Uploader } from "./uploader";
+import { useDescribe } from "./use-describe";
 
 /** Says what a picture shows and what must stay in view when it is cropped. */
 function Describe({ picture }: { picture: Picture }) {
-  const fetcher = useFetcher<{ ok: boolean; why?: string }>();
+  const { describe, isBusy, problem } = useDescribe();
   const [alt, setAlt] = useState(picture.alt);
   const [focus, setFocus] = useState(picture.focus);
   useEffect(() => {
@@ -84,18 +84,13 @@ function Describe({ picture }: { picture: Picture }) {
       <Typography variant="caption" color="text.secondary">
         {picture.name} · {picture.width} × {picture.height}
       </Typography>
-      {fetcher.data && !fetcher.data.ok ? <Alert severity="error">{fetcher.data.why}</Alert> : null}
+      {problem ? <Alert severity="error">{problem}</Alert> : null}
       <Button
         variant="contained"
-        disabled={!isChanged || fetcher.state !== "idle"}
-        onClick={() =>
-          void fetcher.submit(
-            { id: picture.id, alt, focusX: String(focus[0]), focusY: String(focus[1]) },
-            { method: "post" },
-          )
-        }
+        disabled={!isChanged || isBusy}
+        onClick={() => void describe({ id: picture.id, alt, focus })}
       >
-        {fetcher.state === "idle" ? "Keep" : "Keeping …"}
+        {isBusy ? "Keeping …" : "Keep"}
       </Button>
     </Box>
   );

@@ -1,9 +1,8 @@
 import { Alert, Box, Button, LinearProgress, Typography } from "@mui/material";
 import { Upload } from "lucide-react";
 import { useRef, useState } from "react";
-import { useRevalidator } from "react-router";
 import type { Picture } from "~/core/pictures";
-import { useStudioStore } from "../keeping";
+import { useStudioStore, useReload } from "../keeping";
 import { FileInput, INK } from "../ui";
 import { ACCEPTED, upload } from "./upload";
 
@@ -12,7 +11,7 @@ type UploaderProps = { onAdded?: (picture: Picture) => void; several?: boolean; 
 /** Takes pictures in by button or by dropping them; says how far it is, and what could not be used and why. */
 export function Uploader({ onAdded, several = false, label = "Upload a picture" }: UploaderProps) {
   const store = useStudioStore();
-  const { revalidate } = useRevalidator();
+  const reload = useReload();
   const input = useRef<HTMLInputElement>(null);
   const [share, setShare] = useState<number | null>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);
@@ -35,7 +34,7 @@ export function Uploader({ onAdded, several = false, label = "Upload a picture" 
     }
     setShare(null);
     setProblems(failed);
-    await revalidate();
+    await reload();
   };
   return (
     <Box

@@ -11,11 +11,10 @@ import {
   Typography,
 } from "@mui/material";
 import { useDeferredValue, useEffect, useMemo, useState } from "react";
-import { useRevalidator } from "react-router";
 import { differences } from "~/core/document";
 import { askForPending, publishDraft, type Pending } from "~/core/protocol";
 import { changeWords } from "~/kinds/change-words";
-import { useStudio, useStudioStore, type Keeper } from "../keeping";
+import { useStudio, useStudioStore, type Keeper, useReload } from "../keeping";
 import { INK } from "../ui";
 
 type Stage =
@@ -45,7 +44,7 @@ export function PublishDialog({
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop);
   const client = useStudio((s) => s.client);
-  const { revalidate } = useRevalidator();
+  const reload = useReload();
   const [stage, setStage] = useState<Stage>({ name: "reading" });
 
   const read = async () => {
@@ -77,7 +76,7 @@ export function PublishDialog({
     if (number === null) return setStage({ name: "ready", pending: { ...pending, changes: [] } });
     setStage({ name: "done", number, changes: pending.changes.length });
     store.setState({ published: store.getState().confirmed });
-    await revalidate();
+    await reload();
   };
 
   const pending = stage.name === "ready" || stage.name === "publishing" ? stage.pending : null;
