@@ -5,6 +5,7 @@ import { walk, type Part } from "~/core/document";
 import { placeIn, slotAt, type DropPlace, type DropSlot, type Point, type Rect } from "~/core/layout";
 import { accepts, nameOf, strangerIn } from "~/kinds";
 import type { StudioStore } from "../keeping";
+import { followPointer } from "../ui";
 import { edgeScroll } from "./drop";
 import type { BenchFrames } from "./frames";
 import { partDropWords, partAt } from "./parts";
@@ -81,7 +82,7 @@ function slotsOf(frame: Document, store: StudioStore, load: Load): readonly Drop
   return slots;
 }
 
-/** A hand that trembles does not carry. */
+/** A hand that trembles does not carry; in CSS px. */
 const FAR_ENOUGH = 6;
 
 export function createCarry(store: StudioStore, framesNow: () => BenchFrames): Carry {
@@ -93,9 +94,6 @@ export function createCarry(store: StudioStore, framesNow: () => BenchFrames): C
     const view = source.defaultView!;
     const measured = new Map<Pane, readonly DropSlot[]>();
     const name = nameOf(load.node);
-    let moved = false;
-    let last = down;
-    let timer = 0;
 
     /** Where the pointer is in the studio's window: events of a pane speak of the pane. */
     const inStudio = (event: PointerEvent): Point => {
@@ -115,8 +113,8 @@ export function createCarry(store: StudioStore, framesNow: () => BenchFrames): C
       }
       return undefined;
     };
-    const follow = () => {
-      const at = inStudio(last);
+    const follow = (event: PointerEvent) => {
+      const at = inStudio(event);
       const over = paneAt(at);
       let place: DropPlace | undefined;
       if (over) {
@@ -136,76 +134,40 @@ export function createCarry(store: StudioStore, framesNow: () => BenchFrames): C
         carrying: { name, fromStudio: view === window, at, pane: over?.pane ?? null, place: place ?? null, words },
       });
     };
-    const tick = () => {
-      const over = moved ? paneAt(inStudio(last)) : undefined;
-      const height = over?.frame.defaultView?.innerHeight ?? 0;
-      const by = over ? edgeScroll(over.point.y, height) : 0;
-      if (by) {
-        over!.frame.defaultView!.scrollBy(0, by);
-        follow();
-      }
-      timer = view.requestAnimationFrame(tick);
-    };
-    const move = (event: PointerEvent) => {
-      last = event;
-      if (!moved) {
-        if (Math.hypot(event.clientX - down.clientX, event.clientY - down.clientY) < FAR_ENOUGH) return;
-        moved = true;
-        onStart?.();
-      }
-      follow();
-    };
-    const swallow = (event: Event) => {
-      event.preventDefault();
-      event.stopPropagation();
-    };
-    const documents = [document, framesNow().phone, framesNow().wide].filter((d) => d !== null);
-    const end = () => {
-      view.cancelAnimationFrame(timer);
-      view.removeEventListener("pointermove", move);
-      view.removeEventListener("pointerup", drop);
-      view.removeEventListener("pointercancel", end);
-      for (const each of documents) each.removeEventListener("keydown", onKey, true);
-      carry.setState({ carrying: null });
-      if (moved) swallowClick();
-    };
-    /** The click that ends a drag is no click. */
-    const swallowClick = () => {
-      view.addEventListener("click", swallow, { capture: true, once: true });
-      view.setTimeout(() => view.removeEventListener("click", swallow, true), 0);
-    };
-    const drop = () => {
-      const { carrying } = carry.getState();
-      end();
-      if (!moved || !carrying?.place) return;
+    const drop = ({ place, words }: Carrying) => {
+      if (!place) return;
       const { draft, run, say } = store.getState();
-      const { parent, slot, index } = carrying.place;
+      const { parent, slot, index } = place;
       const document = partAt(draft, parent)?.document;
-      if (!document) return;
-      const label = `${name} moved`;
-      if (load.id === undefined) {
-        const why = run(addNode(draft, document, { parent, slot, index }, load.node, name));
-        if (why) say(why, "problem");
-      } else if (carrying.words !== "Stays here") {
-        const why = run(carryNode(draft, load.id, { document, parent, slot, index }, label));
-        if (why) say(why, "problem");
-      }
+      if (!document || (load.id !== undefined && words === "Stays here")) return;
+      const outcome =
+        load.id === undefined
+          ? addNode(draft, document, { parent, slot, index }, load.node, name)
+          : carryNode(draft, load.id, { document, parent, slot, index }, `${name} moved`);
+      const why = run(outcome);
+      if (why) say(why, "problem");
     };
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key !== "Escape") return;
-      swallow(event);
-      end();
-      // The button is still down; letting go of it is not meant either.
-      if (moved) view.addEventListener("pointerup", swallowClick, { once: true });
-    };
-    const target = down.target as Element;
-    // Captured, so that the pointer is followed beyond the edge of its pane.
-    if (view !== window) target.setPointerCapture(down.pointerId);
-    view.addEventListener("pointermove", move);
-    view.addEventListener("pointerup", drop);
-    view.addEventListener("pointercancel", end);
-    for (const each of documents) each.addEventListener("keydown", onKey, true);
-    timer = view.requestAnimationFrame(tick);
+    followPointer(down, {
+      farEnough: FAR_ENOUGH,
+      // Beyond the edge of its pane as well.
+      captures: view !== window,
+      documents: [document, framesNow().phone, framesNow().wide].filter((d) => d !== null),
+      swallowsClick: true,
+      ...(onStart ? { onStart } : {}),
+      onMove: (_dx, _dy, event) => follow(event),
+      onFrame: (last) => {
+        const over = paneAt(inStudio(last));
+        const by = over ? edgeScroll(over.point.y, over.frame.defaultView?.innerHeight ?? 0) : 0;
+        if (!over || !by) return;
+        over.frame.defaultView!.scrollBy(0, by);
+        follow(last);
+      },
+      onEnd: (how) => {
+        const { carrying } = carry.getState();
+        carry.setState({ carrying: null });
+        if (how === "dropped" && carrying) drop(carrying);
+      },
+    });
   };
   return Object.assign(carry, { begin });
 }

@@ -2,72 +2,30 @@ import { useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent } 
 import { amountOf, PROPERTIES, resolve, type Layer } from "~/core/cascade";
 import { columnsOf, setShares, setStyle, sharesIn } from "~/core/commands";
 import type { Audience, Part } from "~/core/document";
-import { alignmentsOf, dragLine, ratioOf, type Rect } from "~/core/layout";
+import { alignmentsOf, dragLine, ratioOf } from "~/core/layout";
 import { useStudioStore } from "../keeping";
-
-type FollowProps = {
-  readonly onMove: (dx: number, dy: number, event: PointerEvent) => void;
-  readonly onEnd: (cancelled: boolean) => void;
-};
-
-/** Follows a hand on a handle until it lets go; Escape gives back what was. */
-function follow(down: PointerEvent, { onMove, onEnd }: FollowProps): void {
-  const target = down.target as Element;
-  const view = target.ownerDocument.defaultView!;
-  target.setPointerCapture(down.pointerId);
-  let moved = false;
-  const move = (event: PointerEvent) => {
-    const [dx, dy] = [event.clientX - down.clientX, event.clientY - down.clientY];
-    if (!moved && Math.hypot(dx, dy) < 3) return;
-    moved = true;
-    onMove(dx, dy, event);
-  };
-  const finish = (cancelled: boolean) => {
-    view.removeEventListener("pointermove", move);
-    view.removeEventListener("pointerup", up);
-    view.removeEventListener("pointercancel", cancel);
-    view.removeEventListener("keydown", onKey, true);
-    onEnd(cancelled && moved);
-  };
-  const up = () => finish(false);
-  const cancel = () => finish(true);
-  const onKey = (event: globalThis.KeyboardEvent) => {
-    if (event.key !== "Escape") return;
-    event.preventDefault();
-    event.stopPropagation();
-    cancel();
-  };
-  view.addEventListener("pointermove", move);
-  view.addEventListener("pointerup", up);
-  view.addEventListener("pointercancel", cancel);
-  view.addEventListener("keydown", onKey, true);
-}
+import { followPointer, type PointerDrag } from "../ui";
+import { boxOf, useMeasured } from "./use-measured";
 
 /** Begins a change that is one step however long the hand stays on; `give` takes it back when it was cancelled. */
 function useHeld() {
   const store = useStudioStore();
-  return (down: ReactPointerEvent, onMove: FollowProps["onMove"], after: () => void) => {
+  return (down: ReactPointerEvent, onMove: PointerDrag["onMove"], after: () => void) => {
     down.preventDefault();
     down.stopPropagation();
     const { history } = store.getState();
     store.getState().hold(true);
-    follow(down.nativeEvent, {
+    followPointer(down.nativeEvent, {
+      farEnough: 3,
       onMove,
-      onEnd: (cancelled) => {
+      onEnd: (how) => {
         store.getState().hold(false);
-        if (cancelled && store.getState().history !== history) store.getState().undo();
+        if (how === "cancelled" && store.getState().history !== history) store.getState().undo();
         after();
       },
     });
   };
 }
-
-const rectOf = (frame: Document, selector: string): Rect | undefined => {
-  const element = frame.querySelector(selector);
-  if (!element || element.getClientRects().length === 0) return undefined;
-  const { left, top, width, height } = element.getBoundingClientRect();
-  return { left, top: top + (frame.defaultView?.scrollY ?? 0), width, height };
-};
 
 /** How near to a common ratio a line has to come to be drawn to it, in percent of the columns' width. */
 const REACH = 1.6;
@@ -80,7 +38,7 @@ export function ColumnLines({ frame, section, audience }: { frame: Document; sec
     null,
   );
   const columns = columnsOf(section);
-  const rects = columns.map((c) => rectOf(frame, `[data-node="${c.id}"]`));
+  const rects = useMeasured(frame, () => columns.map((c) => boxOf(frame, c.id))) ?? [];
   const shares = sharesIn(section, audience);
   const set = (next: readonly number[], words?: string) =>
     store.getState().run(setShares(store.getState().draft, section.id, audience, next, words));
@@ -102,7 +60,7 @@ export function ColumnLines({ frame, section, audience }: { frame: Document; sec
         (dx, _dy, event) => {
           const dragged = dragLine(start, line, (dx / room) * 100, REACH, event.altKey);
           set(dragged.shares);
-          const edge = rectOf(frame, `[data-node="${column.id}"]`);
+          const edge = boxOf(frame, column.id);
           const others = [...frame.querySelectorAll<HTMLElement>('[data-level="widget"],[data-level="column"],.pic')]
             .filter((e) => !e.closest(`[data-node="${section.id}"]`) && e.getClientRects().length > 0)
             .map((e) => {
@@ -189,17 +147,22 @@ export function SpaceHandles({ frame, node, level, layers, audience, device }: S
   const store = useStudioStore();
   const held = useHeld();
   const [active, setActive] = useState<{ edge: "top" | "bottom"; words: string } | null>(null);
-  const element = frame.querySelector<HTMLElement>(`[data-node="${node.id}"]`);
-  const rect = rectOf(frame, `[data-node="${node.id}"]`);
-  const view = frame.defaultView;
-  if (!element || !rect || !view) return null;
-  const computed = view.getComputedStyle(element);
-  const spaceOf = (edge: "top" | "bottom") =>
-    Number.parseFloat(computed.getPropertyValue(level === "section" ? `padding-${edge}` : `margin-${edge}`)) || 0;
+  const elementNow = () => frame.querySelector<HTMLElement>(`[data-node="${node.id}"]`);
+  const measured = useMeasured(frame, () => {
+    const element = elementNow();
+    const rect = boxOf(frame, node.id);
+    const computed = element && frame.defaultView?.getComputedStyle(element);
+    if (!rect || !computed) return null;
+    const space = (edge: "top" | "bottom") =>
+      Number.parseFloat(computed.getPropertyValue(level === "section" ? `padding-${edge}` : `margin-${edge}`)) || 0;
+    return { rect, space: { top: space("top"), bottom: space("bottom") } };
+  });
+  if (!measured) return null;
+  const { rect, space } = measured;
 
   return (["top", "bottom"] as const).map((edge) => {
     const property = EDGES[level][edge];
-    const now = spaceOf(edge);
+    const now = space[edge];
     // A section's space lies inside of it, that of other parts outside.
     const inner = level === "section";
     const y =
@@ -221,6 +184,8 @@ export function SpaceHandles({ frame, node, level, layers, audience, device }: S
     const words = (px: number, step: string) => (step ? `${step}, ${Math.round(px)} px` : `${Math.round(px)} px`);
     const begin = (down: ReactPointerEvent) => {
       const { exact, choices } = PROPERTIES[property]!;
+      const element = elementNow();
+      if (!element) return;
       const sizes = choices.map((c) => {
         const probe = frame.createElement("i");
         probe.style.cssText = `position:absolute;visibility:hidden;width:var(--s${String(c.value)})`;

@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
+import { useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
 import { createPortal } from "react-dom";
 import { resolve } from "~/core/cascade";
 import type { Rect } from "~/core/layout";
@@ -10,29 +10,7 @@ import { CheckMarks } from "./check-marks";
 import { ColumnLines, SpaceHandles } from "./handles";
 import { nameOfPart, partAt, type PartAt } from "./parts";
 import type { Dragging } from "./use-drag";
-
-/** Where a part stands in a pane's page; undefined where it is not drawn there. */
-export function boxOf(frame: Document, node: string): Rect | undefined {
-  const element = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);
-  if (!element || element.getClientRects().length === 0) return undefined;
-  const { left, top, width, height } = element.getBoundingClientRect();
-  return { left, top: top + (frame.defaultView?.scrollY ?? 0), width, height };
-}
-
-/** Counts up whenever something in the pane may have moved. */
-function useLayoutCount(frame: Document): number {
-  const [count, setCount] = useState(0);
-  const draft = useStudio((s) => s.draft);
-  useLayoutEffect(() => setCount((n) => n + 1), [draft]);
-  useEffect(() => {
-    const window = frame.defaultView;
-    if (!window) return;
-    const observer = new window.ResizeObserver(() => setCount((n) => n + 1));
-    observer.observe(frame.body);
-    return () => observer.disconnect();
-  }, [frame]);
-  return count;
-}
+import { boxOf, useMeasured } from "./use-measured";
 
 type MarksProps = {
   frame: Document;
@@ -89,7 +67,6 @@ function SelectionFrame({ part, box, hidden, onGrip }: FrameProps) {
 
 /** Selection, hover, handles and drop place, drawn over the pane's page and outside of its layout. */
 export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) {
-  useLayoutCount(frame);
   const selected = useStudio((s) => s.selected);
   const also = useStudio((s) => s.also);
   const editing = useStudio((s) => s.editing);
@@ -109,8 +86,15 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
   }, [frame, layer]);
 
   const part = selected ? partAt(draft, selected) : undefined;
-  const box = part && boxOf(frame, part.node.id);
-  const hoverBox = hovered && hovered !== selected && !dragging && !isCarrying ? boxOf(frame, hovered) : undefined;
+  const around = part?.level === "widget" ? part.path.at(-2) : undefined;
+  const isHovering = hovered !== null && hovered !== selected && !dragging && !isCarrying;
+  const boxes = useMeasured(frame, () => ({
+    part: part && boxOf(frame, part.node.id),
+    around: around && boxOf(frame, around.id),
+    hovered: isHovering ? boxOf(frame, hovered) : undefined,
+    also: also.map((id) => boxOf(frame, id)),
+  }));
+  const box = part && boxes?.part;
   const layers = part ? nodeLayers(part.node, themeById(draft.look.theme), draft.look) : [];
   const hiddenElsewhere = (["phone", "tablet", "wide"] as const).filter(
     (d) => d !== device && resolve(layers, "hidden", d)?.value === true,
@@ -126,16 +110,15 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
   };
   return createPortal(
     <>
-      {hoverBox ? <div className="zm-hover" style={hoverBox} /> : null}
-      {also.map((id) => {
-        const other = boxOf(frame, id);
+      {isHovering && boxes?.hovered ? <div className="zm-hover" style={boxes.hovered} /> : null}
+      {also.map((id, i) => {
+        const other = boxes?.also[i];
         return other ? <div key={id} className="zm-also" style={other} data-selected={id} /> : null;
       })}
       {part && box ? (
         <>
-          {part.level === "widget" && part.path.length > 1 ? (
-            <ParentFrame frame={frame} id={part.path.at(-2)!.id} />
-          ) : null}
+          {/* A thin line around what a widget stands in, so that its neighbours are seen as such. */}
+          {around && boxes?.around ? <div className="zm-parent" style={boxes.around} /> : null}
           <SelectionFrame part={part} box={box} hidden={hiddenElsewhere} onGrip={grip} />
         </>
       ) : null}
@@ -164,10 +147,4 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
     </>,
     layer,
   );
-}
-
-/** A thin line around what the selected widget stands in, so that its neighbours are seen as such. */
-function ParentFrame({ frame, id }: { frame: Document; id: string }) {
-  const box = boxOf(frame, id);
-  return box ? <div className="zm-parent" style={box} /> : null;
 }

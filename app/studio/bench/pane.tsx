@@ -14,7 +14,8 @@ import {
 import { DEVICE_NAME, DEVICE_WIDTH } from "./devices";
 import { useCarry } from "./carry";
 import { attachPane } from "./interaction";
-import { boxOf, Marks } from "./marks";
+import { Marks } from "./marks";
+import { boxOf } from "./use-measured";
 import { partAt } from "./parts";
 import { RichEditor } from "../words";
 import type { ScrollSync } from "./scroll-sync";

@@ -8,3 +8,4 @@ export { FileInput } from "./file-input";
 export { useBehind } from "./use-behind";
 export { Toolbar } from "./toolbar";
 export { pageNonce } from "./nonce";
+export { followPointer, type PointerDrag } from "./pointer-drag";
