@@ -296,12 +296,13 @@ test("what sells is told in sentences, with what is bought together and how ofte
   await part(page, "What sells");
   await expect(page.getByText(/^From \d+ orders of the last year/)).toBeVisible();
   await expect(page.getByText(/\d+ sold and \d+ looks in 12 weeks: one sold in every \d+ looks/)).toBeVisible();
-  await expect(page.getByText(/In \d+ of \d+ orders \(\d+%\)/).first()).toContainText("times as many as by chance");
+  // Which product sells best just now depends on the day; that line goes with a winder does not.
   await page
     .getByRole("list", { name: "Bestselling" })
     .getByRole("button", { name: /Hoop Winder 20 cm/ })
     .click();
   await expect(page.getByRole("heading", { name: "Hoop Winder 20 cm" })).toBeVisible();
+  await expect(page.getByText(/In \d+ of \d+ orders \(\d+%\)/).first()).toContainText("times as many as by chance");
   await page.getByRole("link", { name: "Open the product" }).click();
   await expect(page.getByLabel("Title", { exact: true })).toHaveValue("Hoop Winder 20 cm");
 });
