@@ -76,7 +76,7 @@ describe("goods as one text", () => {
         const is = {
           ...two,
           products: two.products.map((p, i) =>
-            p.version > version || !was.products[i] ? { ...p, version: 100 } : was.products[i]!,
+            p.version > version || !was.products[i] ? { ...p, version: 100 } : was.products[i],
           ),
         };
         const gone = was.products.slice(is.products.length).map((p) => p.id);
