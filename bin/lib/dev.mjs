@@ -25,13 +25,10 @@ await runMain(async () => {
   const database = await startDatabase(data);
 
   // The shop's own script is built again whenever it changes.
-  const scripts = spawn(
-    "npx",
-    ["vite", "build", "--watch", "--config", "vite.runtime.config.ts", "--logLevel", "warn"],
-    {
-      stdio: ["ignore", "inherit", "inherit"],
-    },
-  );
+  const watch = ["build", "--watch", "--config", "vite.runtime.config.ts", "--logLevel", "warn"];
+  const scripts = spawn(process.execPath, ["node_modules/vite/bin/vite.js", ...watch], {
+    stdio: ["ignore", "inherit", "inherit"],
+  });
   while (!existsSync("build/runtime/shop.js")) await new Promise((done) => setTimeout(done, 100));
 
   const vite = await createServer({
