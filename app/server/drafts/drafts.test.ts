@@ -256,6 +256,18 @@ describe("what can't be read", () => {
     expect((await part.reload()).body).toBe(newer);
   });
 
+  it("a change that was stored before its page became unreadable is not refused when it is sent again", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const change = heading(draft, "Stored");
+    expect(await keep(shop.id, { base: seq, transactions: [change] })).toEqual({ ok: true, seq: seq + 1 });
+    const part = (await DraftPart.findOne({ where: { shopId: shop.id, part: "home" } }))!;
+    await part.update({ body: JSON.stringify({ ...(JSON.parse(part.body) as object), schemaVersion: 99 }) });
+    const again = await keep(shop.id, { base: seq + 1, transactions: [change] });
+    expect(again).toEqual({ ok: true, seq: seq + 1 });
+    expect((await since(shop.id, seq)).missed).toHaveLength(1);
+  });
+
   it("a setting of the look stays with it, unused, when the look is changed", async () => {
     const { shop } = await ownerWithShop();
     const part = (await DraftPart.findOne({ where: { shopId: shop.id, part: "look" } }))!;

@@ -154,16 +154,15 @@ export async function keep(shopId: string, base: number, sent: readonly unknown[
   return atomically(async (transaction): Promise<Answer> => {
     const state = await lockState(shopId, "draft", transaction);
     const missed = state.version > base ? await rowsSince(shopId, base, transaction) : [];
-    const known = await knownOf(
-      shopId,
-      transactions.map((t) => t.id),
-      transaction,
-    );
+    const ids = transactions.map((t) => t.id);
+    const known = new Set(await knownOf(shopId, ids, transaction));
     const { draft, unread } = await readDraft(shopId, transaction, parts);
-    const stored = { seq: state.version, draft, since: parseLog(missed), known: new Set(known) };
+    const stored = { seq: state.version, draft, since: parseLog(missed), known };
     const adds = transactions.some((t) => t.operations.some((o) => o.type === "addDocument"));
     const others = adds ? (await DraftPart.count({ where: { shopId }, transaction })) - countOf(draft) : 0;
     for (const { id, operations } of transactions) {
+      // What is stored already stays stored, even if its page can't be read any more.
+      if (known.has(id)) continue;
       const lost = unread.find((u) => partsOf(operations).has(u.id));
       if (lost) return { ok: false, code: "refused", transaction: id, why: lost.why };
     }
