@@ -12,7 +12,11 @@ type Server = { port: number; shopPort: number; stop: () => Promise<void>; kill:
 export default async function setup(): Promise<() => Promise<void>> {
   const data = mkdtempSync(join(tmpdir(), "zest-e2e-"));
   const database = (await startDatabase(data, { quiet: true })) as { address: string; stop: () => Promise<void> };
-  const server = (await startServer({
+  const clear = async () => {
+    await database.stop();
+    rmSync(data, { recursive: true, force: true });
+  };
+  const started = startServer({
     database: database.address,
     data,
     port: 0,
@@ -20,7 +24,12 @@ export default async function setup(): Promise<() => Promise<void>> {
     demo: true,
     reset: false,
     say: console.log,
-  })) as Server;
+  }) as Promise<Server>;
+  // Without a server nobody gets the function below, and the database would run on.
+  const server = await started.catch(async (error: unknown) => {
+    await clear();
+    throw error;
+  });
   Object.assign(process.env, {
     E2E_STUDIO: `http://localhost:${server.port}`,
     E2E_SHOP_PORT: String(server.shopPort),
@@ -29,7 +38,6 @@ export default async function setup(): Promise<() => Promise<void>> {
   });
   return async () => {
     await server.stop();
-    await database.stop();
-    rmSync(data, { recursive: true, force: true });
+    await clear();
   };
 }
