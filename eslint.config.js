@@ -36,11 +36,6 @@ export default tseslint.config(
         "error",
         { checksVoidReturn: { attributes: false, arguments: false } },
       ],
-      // To be turned on with the places that they find: state that follows other state, and refs that follow what is drawn.
-      "react-hooks/set-state-in-effect": "off",
-      "react-hooks/refs": "off",
-      "react-hooks/use-memo": "off",
-      "react-hooks/immutability": "off",
       eqeqeq: ["error", "always", { null: "ignore" }],
       "no-console": ["error", { allow: ["warn", "error"] }],
       "max-lines": ["error", { max: 500, skipBlankLines: true }],

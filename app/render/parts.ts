@@ -1,4 +1,4 @@
-import type { Group } from "~/core/theme";
+import type { SettingGroup } from "~/core/theme";
 
 /** A part of the shop that the brand styles: how it is found in a page, and where in the brand sheet it is set. */
 export type BrandPart = {
@@ -6,7 +6,7 @@ export type BrandPart = {
   /** "Button › Primary". */
   readonly name: string;
   readonly selector: string;
-  readonly group: Group;
+  readonly group: SettingGroup;
   /** Beginnings of the keys of the settings that make it, most telling first. */
   readonly keys: readonly string[];
   /** The roles it draws from. */
@@ -17,7 +17,7 @@ const part = (
   id: string,
   name: string,
   selector: string,
-  group: Group,
+  group: SettingGroup,
   keys: readonly string[],
   roles: readonly string[],
 ): BrandPart => ({

@@ -30,7 +30,7 @@ const AVAILABILITY: Readonly<Record<Availability, ItemAvailability>> = {
   discontinued: "https://schema.org/Discontinued",
 };
 
-type Thing = WithContext<BreadcrumbList> | WithContext<ProductThing>;
+type StructuredThing = WithContext<BreadcrumbList> | WithContext<ProductThing>;
 
 function breadcrumbs(
   steps: readonly { readonly name: string; readonly path: string }[],
@@ -120,7 +120,7 @@ function productThing(product: Product, content: ShopContent, origin: string): W
 }
 
 /** What search engines are told about a page in schema.org's words (JSON-LD 1.1): the way to it, and the product it shows. */
-export function structuredData(target: Target, content: ShopContent, origin: string): readonly Thing[] {
+export function structuredData(target: Target, content: ShopContent, origin: string): readonly StructuredThing[] {
   const { goods } = content;
   if (target.page === "collection") {
     const steps = target.collection

@@ -1,5 +1,5 @@
 import { Alert, Autocomplete, Box, Button, InputAdornment, MenuItem, TextField } from "@mui/material";
-import { useEffect, useState } from "react";
+import { useMemo, useState } from "react";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { z } from "zod";
 import { slugOf } from "~/core/goods";
@@ -8,6 +8,7 @@ import { requireOwner } from "~/server/http/guard.server";
 import { createShop, newShopSchema } from "~/server/shops/index.server";
 import { EntryPage } from "~/studio/accounts";
 import type { Route } from "./+types/new-shop";
+import { useIsThere } from "~/studio/ui";
 
 export const meta = () => [{ title: "New shop · Zest Window" }];
 
@@ -30,22 +31,23 @@ const CURRENCY_NAMES =
 
 /** Where the shop's day begins; at first, where the seller is. */
 function TimeZoneField({ problem }: { problem: string | undefined }) {
-  const [zone, setZone] = useState<string>("Europe/London");
-  const [zones, setZones] = useState<readonly string[]>(["Europe/London"]);
   // Only the seller's own browser knows; the server would guess its own.
-  useEffect(() => {
+  const isThere = useIsThere();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [here, zones] = useMemo(() => {
+    if (!isThere) return ["Europe/London", ["Europe/London"]] as const;
     const { timeZone } = new Intl.DateTimeFormat().resolvedOptions();
     const all = Intl.supportedValuesOf("timeZone");
-    setZones(all.includes(timeZone) ? all : [timeZone, ...all]);
-    setZone(timeZone);
-  }, []);
+    return [timeZone, all.includes(timeZone) ? all : [timeZone, ...all]] as const;
+  }, [isThere]);
+  const zone = chosen ?? here;
   return (
     <>
       <input type="hidden" name="timeZone" value={zone} />
       <Autocomplete
         options={zones}
         value={zone}
-        onChange={(_event, next) => setZone(next)}
+        onChange={(_event, next) => setChosen(next)}
         disableClearable
         getOptionLabel={(option) => option.replace(/_/g, " ")}
         renderInput={(params) => (

@@ -3,7 +3,7 @@ import { all, one, post, sendsInPlace, showCount, toast } from "./page";
 
 // --- choosing a variant, and buying ---
 
-type Variant = Choosable & {
+type PageVariant = Choosable & {
   readonly id: string;
   readonly price: string;
   readonly was: string;
@@ -13,7 +13,7 @@ type Variant = Choosable & {
   readonly picture: string;
 };
 
-const variants = JSON.parse(one("script.variants")?.textContent ?? "[]") as readonly Variant[];
+const variants = JSON.parse(one("script.variants")?.textContent ?? "[]") as readonly PageVariant[];
 
 /** What is chosen of each option in one place where it can be. */
 const choice = (within: HTMLElement): (string | undefined)[] =>
@@ -25,7 +25,7 @@ const choice = (within: HTMLElement): (string | undefined)[] =>
     return field?.value || undefined;
   });
 
-function priceNodes(variant: Variant): Node[] {
+function priceNodes(variant: PageVariant): Node[] {
   const price = document.createElement("span");
   price.className = "price";
   if (!variant.was) {
@@ -48,7 +48,7 @@ function priceNodes(variant: Variant): Node[] {
   return [price];
 }
 
-function showVariant(variant: Variant): void {
+function showVariant(variant: PageVariant): void {
   for (const place of all('[data-live="price"]')) place.replaceChildren(...priceNodes(variant));
   for (const place of all('[data-live="state"]')) {
     place.dataset.state = variant.state;

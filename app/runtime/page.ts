@@ -1,6 +1,6 @@
 /** What the parts of the goods script share: finding things on the page, sending forms, saying how it went. */
 
-export type Said = { readonly ok: boolean; readonly text: string; readonly count?: number };
+export type FormAnswer = { readonly ok: boolean; readonly text: string; readonly count?: number };
 
 export const one = <T extends Element = HTMLElement>(selector: string, within: ParentNode = document): T | null =>
   within.querySelector<T>(selector);
@@ -9,7 +9,7 @@ export const all = <T extends Element = HTMLElement>(selector: string, within: P
 ];
 const TROUBLE = "That did not go through. Please try again in a moment.";
 
-export async function post(form: HTMLFormElement, more: Record<string, string> = {}): Promise<Said> {
+export async function post(form: HTMLFormElement, more: Record<string, string> = {}): Promise<FormAnswer> {
   const body = new URLSearchParams([...new FormData(form)].map(([name, value]) => [name, String(value)]));
   for (const [name, value] of Object.entries(more)) body.set(name, value);
   try {
@@ -18,7 +18,7 @@ export async function post(form: HTMLFormElement, more: Record<string, string> =
       headers: { Accept: "application/json", "Content-Type": "application/x-www-form-urlencoded" },
       body,
     });
-    return (await answer.json()) as Said;
+    return (await answer.json()) as FormAnswer;
   } catch {
     return { ok: false, text: TROUBLE };
   }

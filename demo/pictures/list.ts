@@ -4,7 +4,7 @@ import type { SailName } from "./kites";
 import type { ProductPicture, Subject } from "./products";
 import type { SkyScene, WorkshopScene } from "./scenes";
 
-export type Listed<T> = T & { readonly alt: string };
+export type Described<T> = T & { readonly alt: string };
 
 type KiteRow = readonly [
   file: string,
@@ -85,9 +85,9 @@ const OTHERS: readonly OtherRow[] = [
 ];
 
 /** Every product picture of the demo shop. */
-export const PRODUCT_PICTURES: readonly Listed<ProductPicture>[] = [
+export const PRODUCT_PICTURES: readonly Described<ProductPicture>[] = [
   ...KITES.flatMap(
-    ([file, title, sail, colours, ground, angle = 0, tails = 0, size = 330]): Listed<ProductPicture>[] => [
+    ([file, title, sail, colours, ground, angle = 0, tails = 0, size = 330]): Described<ProductPicture>[] => [
       { name: file, alt: title, subject: { of: "kite", sail, view: "whole", angle, tails, size }, colours, ground },
       {
         name: `${file}-detail`,
@@ -111,7 +111,7 @@ export const PRODUCT_PICTURES: readonly Listed<ProductPicture>[] = [
 type Placed = { readonly focus: readonly [number, number] };
 
 /** Every outdoor scene. */
-export const SCENES: readonly (Listed<SkyScene> & Placed)[] = [
+export const SCENES: readonly (Described<SkyScene> & Placed)[] = [
   {
     name: "scene-dunes-noon",
     alt: "A large orange and yellow delta kite over dunes and a blue sea",
@@ -199,7 +199,7 @@ export const SCENES: readonly (Listed<SkyScene> & Placed)[] = [
   },
 ];
 
-export const WORKSHOP: readonly (Listed<WorkshopScene> & Placed)[] = [
+export const WORKSHOP: readonly (Described<WorkshopScene> & Placed)[] = [
   {
     name: "workshop-bench",
     view: "bench",

@@ -1,7 +1,7 @@
 import type { Device, StyleValue } from "../document";
 
 /** A value that can be chosen, and the seller's word for it. */
-export type Choice = { readonly value: StyleValue; readonly label: string };
+export type StyleChoice = { readonly value: StyleValue; readonly label: string };
 
 /** What resolving a property gives to the page: declarations for its rule, or an attribute of its element. */
 export type Emission =
@@ -24,7 +24,7 @@ export type Property = {
   readonly name: string;
   readonly label: string;
   readonly group: "sits" | "looks";
-  readonly choices: readonly Choice[];
+  readonly choices: readonly StyleChoice[];
   readonly exact?: Exact;
   /** Whether it may differ between devices. */
   readonly perDevice: boolean;
@@ -33,9 +33,9 @@ export type Property = {
   readonly mostOn?: Partial<Readonly<Record<Device, number>>>;
 };
 
-export const steps = (labels: readonly string[], from = 0): readonly Choice[] =>
+export const steps = (labels: readonly string[], from = 0): readonly StyleChoice[] =>
   labels.map((label, i) => ({ value: from + i, label }));
-export const named = (words: Readonly<Record<string, string>>): readonly Choice[] =>
+export const named = (words: Readonly<Record<string, string>>): readonly StyleChoice[] =>
   Object.entries(words).map(([value, label]) => ({ value, label }));
 export const declare = (name: string, write: (value: StyleValue) => string): Emission => ({
   to: "declarations",

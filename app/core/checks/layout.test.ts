@@ -1,7 +1,13 @@
 import { describe, expect, it } from "vitest";
-import { layoutFindings, type Measured } from ".";
+import { layoutFindings, type MeasuredPart } from ".";
 
-const words = (left: number, top: number, width: number, height: number, more: Partial<Measured> = {}): Measured => ({
+const words = (
+  left: number,
+  top: number,
+  width: number,
+  height: number,
+  more: Partial<MeasuredPart> = {},
+): MeasuredPart => ({
   node: `${left} ${top}`,
   kind: "words",
   says: "words",
@@ -9,14 +15,20 @@ const words = (left: number, top: number, width: number, height: number, more: P
   fontSize: 16,
   ...more,
 });
-const target = (left: number, top: number, width: number, height = width, more: Partial<Measured> = {}): Measured => ({
+const target = (
+  left: number,
+  top: number,
+  width: number,
+  height = width,
+  more: Partial<MeasuredPart> = {},
+): MeasuredPart => ({
   node: `${left} ${top}`,
   kind: "target",
   says: "link",
   rect: { left, top, width, height },
   ...more,
 });
-const rules = (all: readonly Measured[], width = 390) => layoutFindings(all, width).map((f) => f.rule);
+const rules = (all: readonly MeasuredPart[], width = 390) => layoutFindings(all, width).map((f) => f.rule);
 
 describe("targets (WCAG 2.2, 2.5.8 Target Size (Minimum))", () => {
   it.each([

@@ -6,7 +6,7 @@ import type { Rect } from "../layout";
 export type MeasuredKind = "words" | "target" | "box";
 
 /** Something on a page: its rectangle in px from the page's top left, and the part it belongs to. */
-export type Measured = {
+export type MeasuredPart = {
   readonly node: string;
   readonly kind: MeasuredKind;
   /** The first words of it, to name it by. */
@@ -44,7 +44,7 @@ const right = (r: Rect) => r.left + r.width;
 const bottom = (r: Rect) => r.top + r.height;
 const px = (n: number) => `${Math.round(n * 10) / 10} px`;
 
-function overflow(all: readonly Measured[], width: number): LayoutFinding[] {
+function overflow(all: readonly MeasuredPart[], width: number): LayoutFinding[] {
   return all.flatMap((m) => {
     if (m.clipped) return [];
     const over = Math.max(right(m.rect) - width, -m.rect.left);
@@ -54,7 +54,7 @@ function overflow(all: readonly Measured[], width: number): LayoutFinding[] {
   });
 }
 
-const smallText = (all: readonly Measured[]): LayoutFinding[] =>
+const smallText = (all: readonly MeasuredPart[]): LayoutFinding[] =>
   all.flatMap((m) =>
     m.kind === "words" && m.fontSize !== undefined && m.fontSize < LEAST_TEXT - 0.05
       ? [
@@ -67,7 +67,7 @@ const smallText = (all: readonly Measured[]): LayoutFinding[] =>
       : [],
   );
 
-const longLines = (all: readonly Measured[]): LayoutFinding[] =>
+const longLines = (all: readonly MeasuredPart[]): LayoutFinding[] =>
   all.flatMap((m) =>
     (m.lineLength ?? 0) > LONGEST_LINE
       ? [
@@ -94,7 +94,7 @@ function circleTouches(at: { readonly x: number; readonly y: number }, radius: n
  * WCAG 2.2, 2.5.8: a target under 24 by 24 px fails, unless it stands in a sentence, or a circle of 24 px across its middle
  * touches neither another target nor the circle of another undersized one.
  */
-function smallTargets(all: readonly Measured[]): LayoutFinding[] {
+function smallTargets(all: readonly MeasuredPart[]): LayoutFinding[] {
   const targets = all.filter((m) => m.kind === "target" && !m.inSentence && m.rect.width > 0);
   return targets.flatMap((m) => {
     if (!isUndersized(m.rect)) return [];
@@ -120,7 +120,7 @@ function smallTargets(all: readonly Measured[]): LayoutFinding[] {
 }
 
 /** Words that lie on one another. What lies in another is meant to. */
-function overlaps(all: readonly Measured[]): LayoutFinding[] {
+function overlaps(all: readonly MeasuredPart[]): LayoutFinding[] {
   const words = all.map((m, index) => ({ m, index })).filter(({ m }) => m.kind === "words" && !m.clipped);
   const sorted = [...words].sort((a, b) => a.m.rect.top - b.m.rect.top);
   const found: LayoutFinding[] = [];
@@ -144,7 +144,7 @@ function overlaps(all: readonly Measured[]): LayoutFinding[] {
 }
 
 /** Everything that the rules find at one width, from the top of the page down; of each rule, one finding for a part. */
-export function layoutFindings(all: readonly Measured[], width: number): readonly LayoutFinding[] {
+export function layoutFindings(all: readonly MeasuredPart[], width: number): readonly LayoutFinding[] {
   const found = [overflow(all, width), smallText(all), smallTargets(all), overlaps(all), longLines(all)].flat();
   const seen = new Set<string>();
   return found

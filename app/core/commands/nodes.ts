@@ -20,10 +20,10 @@ const GONE = "This part is no longer there.";
 const SAME = "It is like that already.";
 
 /** A section, column or widget in its document, as commands need it. */
-export type Found = { readonly document: string; readonly root: Part; readonly node: Part; readonly place: Place };
+export type Located = { readonly document: string; readonly root: Part; readonly node: Part; readonly place: Place };
 
 /** Finds a node in whichever document holds it. */
-export function locate(draft: Draft, id: string): Found | undefined {
+export function locate(draft: Draft, id: string): Located | undefined {
   for (const document of Object.values(draft.documents)) {
     const node = findNode(document.root, id);
     const place = node && placeOf(document.root, id);
@@ -32,16 +32,16 @@ export function locate(draft: Draft, id: string): Found | undefined {
   return undefined;
 }
 
-const siblingsOf = (found: Found): readonly Part[] =>
+const siblingsOf = (found: Located): readonly Part[] =>
   findNode(found.root, found.place.parent)!.slots[found.place.slot]!;
 
 /**
  * Those of the given nodes that no other one of them contains, in reading order; what is done to a part is done to what is
  * in it.
  */
-export function outermost(draft: Draft, ids: readonly string[]): readonly Found[] {
+export function outermost(draft: Draft, ids: readonly string[]): readonly Located[] {
   const wanted = new Set(ids);
-  const found: Found[] = [];
+  const found: Located[] = [];
   for (const document of Object.values(draft.documents)) {
     const enter = (parent: Part) => {
       for (const [slot, children] of Object.entries(parent.slots)) {

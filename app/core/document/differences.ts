@@ -47,10 +47,10 @@ function nodeDifferences(at: At, before: Part): Difference[] {
 }
 
 /** Where a node stands in its document, in its section and in what holds it. */
-type Standing = { readonly node: Part; readonly section: Part; readonly parent: string };
+type PlaceInSection = { readonly node: Part; readonly section: Part; readonly parent: string };
 
-function standingsOf(root: Part): ReadonlyMap<string, Standing> {
-  const found = new Map<string, Standing>();
+function standingsOf(root: Part): ReadonlyMap<string, PlaceInSection> {
+  const found = new Map<string, PlaceInSection>();
   const enter = (parent: Part, section: Part | undefined) => {
     for (const [slot, children] of Object.entries(parent.slots)) {
       for (const node of children) {
@@ -71,14 +71,17 @@ export function documentDifferences(before: PageDocument, after: PageDocument): 
   const was = standingsOf(before.root);
   const is = standingsOf(after.root);
   const kept = new Map<string, Set<string>>();
-  const idsUnder = (all: ReadonlyMap<string, Standing>, parent: string, other: ReadonlyMap<string, Standing>) =>
-    [...all].filter(([id, s]) => s.parent === parent && other.get(id)?.parent === parent).map(([id]) => id);
+  const idsUnder = (
+    all: ReadonlyMap<string, PlaceInSection>,
+    parent: string,
+    other: ReadonlyMap<string, PlaceInSection>,
+  ) => [...all].filter(([id, s]) => s.parent === parent && other.get(id)?.parent === parent).map(([id]) => id);
   const keptUnder = (parent: string) => {
     let known = kept.get(parent);
     if (!known) kept.set(parent, (known = keptOrder(idsUnder(was, parent, is), idsUnder(is, parent, was))));
     return known;
   };
-  const hasLostParent = (s: Standing, all: ReadonlyMap<string, Standing>) => {
+  const hasLostParent = (s: PlaceInSection, all: ReadonlyMap<string, PlaceInSection>) => {
     const parent = s.parent.split(" ")[0]!;
     return was.has(parent) !== is.has(parent) && all.has(parent);
   };

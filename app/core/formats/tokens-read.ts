@@ -40,7 +40,7 @@ const DEEPEST = 40;
 const depthOf = (value: unknown): number =>
   typeof value === "object" && value !== null ? 1 + Math.max(0, ...Object.values(value).map(depthOf)) : 0;
 
-type Resolved = {
+type ResolvedToken = {
   readonly value: Json;
   readonly type: string | undefined;
   /** The tokens that were passed on the way. */
@@ -56,7 +56,7 @@ function resolver(tokens: readonly FlatToken[]) {
       return /^#\/(.+?)(?:\/\$value)?$/.exec(value.$ref)?.[1]?.split("/").join(".");
     return undefined;
   };
-  const follow = (value: Json, type: string | undefined, seen: readonly string[]): Resolved | undefined => {
+  const follow = (value: Json, type: string | undefined, seen: readonly string[]): ResolvedToken | undefined => {
     const path = pathOf(value);
     if (path !== undefined) {
       const target = byPath.get(path);

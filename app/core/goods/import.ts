@@ -361,3 +361,11 @@ export type ImportPlan = {
   /** Names of pictures that are not in the library. */
   readonly missingPictures: readonly string[];
 };
+
+/** What became of an archive of pictures. */
+export type ArchiveDone = {
+  readonly added: number;
+  readonly known: number;
+  /** Files that were no pictures, and why. */
+  readonly problems: readonly { readonly file: string; readonly why: string }[];
+};

@@ -108,7 +108,7 @@ function optionsFor(goods: Goods): (combineWith: "AND" | "OR") => SearchOptions 
   });
 }
 
-export type Found = {
+export type SearchResult = {
   readonly products: readonly Product[];
   /** `all`: every word occurs. `some`: nothing has all of them, these have some. */
   readonly fit: "all" | "some" | "none";
@@ -121,7 +121,7 @@ const MOST_WAYS = 12;
  * Products that fit a query, best first: every word has to occur, as a whole, as a beginning, with a letter wrong, or as
  * a synonym. Where nothing has all of them, what has some is found and said to be so.
  */
-export function searchGoods(goods: Goods, query: string, most = 500): Found {
+export function searchGoods(goods: Goods, query: string, most = 500): SearchResult {
   const mini = indexFor(goods);
   const options = optionsFor(goods);
   const { places } = indexOf(goods);

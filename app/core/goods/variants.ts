@@ -3,7 +3,7 @@ import { canBuy } from "./availability";
 import type { Option, Product, Variant } from "./types";
 
 /** What is chosen of each option, in their order; undefined where nothing is yet. */
-export type Choice = readonly (string | undefined)[];
+export type ChosenValues = readonly (string | undefined)[];
 
 /** Every combination of values, the last option turning fastest. Without options there is none. */
 export function combinationsOf(options: readonly Option[]): readonly (readonly string[])[] {
@@ -14,7 +14,7 @@ export function combinationsOf(options: readonly Option[]): readonly (readonly s
   );
 }
 
-export const variantFor = (product: Product, choice: Choice): Variant | undefined =>
+export const variantFor = (product: Product, choice: ChosenValues): Variant | undefined =>
   product.variants.find((v) => v.values.every((value, i) => value === choice[i]));
 
 export const variantById = (product: Product, id: string | null | undefined): Variant | undefined =>
@@ -30,7 +30,7 @@ export type ValueState = "free" | "unavailable" | "none";
  * Whether choosing `value` of an option leads, with all else that is chosen, to something that can be bought (`free`), to
  * something that can't be just now (`unavailable`), or to nothing that there is (`none`).
  */
-export function valueState(product: Product, choice: Choice, option: number, value: string): ValueState {
+export function valueState(product: Product, choice: ChosenValues, option: number, value: string): ValueState {
   const fitting = product.variants.filter((v) =>
     v.values.every((each, i) => (i === option ? each === value : choice[i] === undefined || each === choice[i])),
   );

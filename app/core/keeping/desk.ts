@@ -16,7 +16,7 @@ export type Stored = {
 };
 
 /** Why a changed draft may not be kept; undefined where it may. Looks at what the operations touched. */
-export type Problem = (draft: Draft, operations: readonly Operation[]) => string | undefined;
+export type Objection = (draft: Draft, operations: readonly Operation[]) => string | undefined;
 
 /** The answer to a request, and, where there is something to store, what. */
 export type Judged = {
@@ -48,7 +48,7 @@ export function readSent(sent: readonly unknown[]): ReadSent {
  * Decides about changes that a tab has sent: all of them are stored, in order, or none. Sending the same change twice is
  * harmless, whatever was stored in between.
  */
-export function judge(stored: Stored, sent: readonly Transaction[], problem: Problem): Judged {
+export function judge(stored: Stored, sent: readonly Transaction[], problem: Objection): Judged {
   const ids = new Set(sent.map((t) => t.id));
   // What the sender itself had sent, without hearing back, is no news to it.
   if (stored.since.some((t) => !ids.has(t.id)))

@@ -4,14 +4,14 @@ import type { Hex } from "./colour";
 /** A colour of a picture and its share of it, 0–1. */
 export type Weighed = { readonly colour: Hex; readonly weight: number };
 
-type Point = { readonly lab: Oklab; readonly weight: number };
+type ColourPoint = { readonly lab: Oklab; readonly weight: number };
 
 const MOST_CLUSTERS = 12;
 const MERGE_BELOW = 0.07;
 const ROUNDS = 14;
 
 /** Pixels counted into cells of 5 bits a channel; each cell is weighed by how many pixels fell into it. */
-function pointsOf(pixels: ArrayLike<number>): Point[] {
+function pointsOf(pixels: ArrayLike<number>): ColourPoint[] {
   const counts = new Map<number, [count: number, r: number, g: number, b: number]>();
   for (let i = 0; i + 3 < pixels.length; i += 4) {
     if (pixels[i + 3]! < 128) continue;
@@ -40,7 +40,7 @@ const nearestTo = (centres: readonly Oklab[], lab: Oklab): number => {
 };
 
 /** First centres: the heaviest colour, then whatever is farthest from all chosen, weighed (k-means++ without chance). */
-function seeds(points: readonly Point[]): Oklab[] {
+function seeds(points: readonly ColourPoint[]): Oklab[] {
   const first = points.reduce((a, b) => (b.weight > a.weight ? b : a));
   const centres = [first.lab];
   const apart = points.map((p) => distance(p.lab, first.lab));

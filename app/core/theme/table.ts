@@ -29,13 +29,13 @@ export const GROUPS = [
   "toast",
   "frame",
 ] as const;
-export type Group = (typeof GROUPS)[number];
+export type SettingGroup = (typeof GROUPS)[number];
 
-export type Option = { readonly value: string; readonly label: string };
+export type SettingChoice = { readonly value: string; readonly label: string };
 
 type Common = {
   readonly key: string;
-  readonly group: Group;
+  readonly group: SettingGroup;
   readonly label: string;
   /** What it is where neither brand nor theme says anything; null: it follows from other settings. */
   readonly base: SettingValue | null;
@@ -44,7 +44,7 @@ type Common = {
 };
 export type Setting = Common &
   (
-    | { readonly type: "choice"; readonly options: readonly Option[] }
+    | { readonly type: "choice"; readonly options: readonly SettingChoice[] }
     | {
         readonly type: "number";
         readonly least: number;
@@ -59,11 +59,11 @@ export type Setting = Common &
     | { readonly type: "gradient" }
   );
 
-const options = (words: Readonly<Record<string, string>>): readonly Option[] =>
+const options = (words: Readonly<Record<string, string>>): readonly SettingChoice[] =>
   Object.entries(words).map(([value, label]) => ({ value, label }));
 const choice = (
   key: string,
-  group: Group,
+  group: SettingGroup,
   label: string,
   words: Readonly<Record<string, string>>,
   base: string,
@@ -77,13 +77,13 @@ const choice = (
 });
 const number = (
   key: string,
-  group: Group,
+  group: SettingGroup,
   label: string,
   [least, most, step]: readonly [number, number, number],
   unit: string,
   base: number | null,
 ): Setting => ({ type: "number", key, group, label, least, most, step, unit, base });
-const flag = (key: string, group: Group, label: string, base: boolean): Setting => ({
+const flag = (key: string, group: SettingGroup, label: string, base: boolean): Setting => ({
   type: "flag",
   key,
   group,

@@ -15,12 +15,17 @@ import { ProductCard, useEnv, usePartId, Words, type PageSubject } from "../part
 import type { GoodsListProps } from "./definition";
 import { countWords, Filters } from "./filters";
 
-type Listed = Extract<PageSubject, { page: "collection" | "search" }>;
+type ListSubject = Extract<PageSubject, { page: "collection" | "search" }>;
 
 /** What is listed where a miniature of Add stands on no page: everything. */
-const EVERYTHING: Listed = { page: "collection", collection: undefined, query: NO_QUERY, address: "/collections/all" };
+const EVERYTHING: ListSubject = {
+  page: "collection",
+  collection: undefined,
+  query: NO_QUERY,
+  address: "/collections/all",
+};
 
-function useAddress(shown: Listed): (query: GoodsQuery) => string {
+function useAddress(shown: ListSubject): (query: GoodsQuery) => string {
   const { digits } = useEnv();
   return (query) => {
     const search = writeQuery(query, digits, shown.page === "search" ? { q: shown.sought } : {});
@@ -132,7 +137,7 @@ function priceWords({ from, to }: GoodsQuery, money: (minor: number) => string):
 export function View({ props }: ViewProps<GoodsListProps>) {
   const { goods, shown: given, studio, money } = useEnv();
   const [id, filter] = [usePartId("list"), usePartId("filter")];
-  const shown: Listed = given?.page === "collection" || given?.page === "search" ? given : EVERYTHING;
+  const shown: ListSubject = given?.page === "collection" || given?.page === "search" ? given : EVERYTHING;
   const address = useAddress(shown);
   const isSearch = shown.page === "search";
   if (isSearch && shown.sought.trim() === "")

@@ -1,6 +1,6 @@
 import { createContext, useContext, type ComponentType, type ReactNode } from "react";
 import type { Logo, Part } from "~/core/document";
-import type { Collection, Found, Goods, GoodsQuery, Product, Variant } from "~/core/goods";
+import type { Collection, SearchResult, Goods, GoodsQuery, Product, Variant } from "~/core/goods";
 import { sourceOf, type Picture } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
@@ -18,7 +18,7 @@ export type PageSubject =
   | {
       readonly page: "search";
       readonly sought: string;
-      readonly found: Found;
+      readonly found: SearchResult;
       readonly query: GoodsQuery;
       readonly address: string;
     };

@@ -2,7 +2,7 @@ import { useRef, type ElementType, type ReactNode } from "react";
 import type { Link } from "~/core/schema";
 import { useEnv, useNodeId } from "./env";
 
-type WordsProps = {
+type EditableWordsProps = {
   /** Path of the text in the section's props, joined by dots. */
   at: string;
   text: string;
@@ -17,7 +17,7 @@ type WordsProps = {
  * Text that the seller can edit in place. Empty text is absent from the shop. While it is being edited in a pane, its
  * element is the browser's: the text that React last put there is held still, and what is typed shows in other panes.
  */
-export function Words({ at, text, as: Tag = "span", className, hint, id }: WordsProps): ReactNode {
+export function Words({ at, text, as: Tag = "span", className, hint, id }: EditableWordsProps): ReactNode {
   const { studio } = useEnv();
   const node = useNodeId();
   const frozen = useRef<string | null>(null);

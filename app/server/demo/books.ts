@@ -6,7 +6,7 @@ type Order = {
   readonly at: Date;
   readonly lines: readonly { readonly sku: string; readonly count: number; readonly price: number }[];
 };
-type View = { readonly sku: string; readonly day: string; readonly count: number };
+type ProductView = { readonly sku: string; readonly day: string; readonly count: number };
 
 const DAY = 86_400_000;
 
@@ -58,7 +58,7 @@ const ALONG: Readonly<Record<string, readonly (readonly [sku: string, chance: nu
 export function demoFootfall(
   skus: readonly string[],
   now: number,
-): { readonly orders: readonly Order[]; readonly views: readonly View[] } {
+): { readonly orders: readonly Order[]; readonly views: readonly ProductView[] } {
   const { next: random } = seeded(20260614);
   const weights = skus.map((sku) => LIKED[sku] ?? 1);
   const sum = weights.reduce((a, b) => a + b, 0);
@@ -75,7 +75,7 @@ export function demoFootfall(
     if (random() < 0.15) lines.set(pick(), 1);
     return { at, lines: [...lines].map(([sku, count]) => ({ sku, count, price: 0 })) };
   });
-  const views: View[] = [];
+  const views: ProductView[] = [];
   for (let day = 0; day < 84; day++) {
     const date = new Date(now - day * DAY).toISOString().slice(0, 10);
     skus.forEach((sku, i) => {

@@ -88,14 +88,14 @@ export const DEMO_COLLECTIONS: readonly {
   },
 ];
 
-export type Known = {
+export type DemoGoods = {
   readonly collection: (title: string) => string;
   readonly picture: (name: string) => string;
   readonly product: (sku: string) => string;
 };
 
 /** The product layout that every shop begins with, with what this one has to say on it. */
-function demoProductLayout(collection: Known["collection"]): PageDocument {
+function demoProductLayout(collection: DemoGoods["collection"]): PageDocument {
   const say = (node: Part): Part => {
     const slots = Object.fromEntries(Object.entries(node.slots).map(([slot, inside]) => [slot, inside.map(say)]));
     if (node.kind === "assurances") {
@@ -135,7 +135,7 @@ function demoProductLayout(collection: Known["collection"]): PageDocument {
 }
 
 /** The demo shop's look and pages. */
-export function demoDraft({ collection, picture, product }: Known): Draft {
+export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
   const to = (title: string): Json => ({ to: "collection", id: collection(title) });
   const entry = (label: string, title: string): Json => ({ label, link: to(title) });
   return freeze({

@@ -41,10 +41,10 @@ function readStored(shopId: string, part: string, body: string): ReadBody["read"
   return read;
 }
 
-type Read = { readonly draft: Draft; readonly unread: readonly Unread[] };
+type DraftRead = { readonly draft: Draft; readonly unread: readonly Unread[] };
 
 /** Reads the draft, or the parts of it that are named. What can't be read is left out and said. */
-async function readDraft(shopId: string, transaction: DbTransaction, parts?: ReadonlySet<string>): Promise<Read> {
+async function readDraft(shopId: string, transaction: DbTransaction, parts?: ReadonlySet<string>): Promise<DraftRead> {
   const wanted = parts ? { part: [LOOK, ...parts] } : {};
   const rows = await DraftPart.findAll({ where: { shopId, ...wanted }, transaction });
   const documents: Record<string, PageDocument> = {};

@@ -1,16 +1,10 @@
 import { unzip } from "fflate";
+import type { ArchiveDone } from "~/core/goods";
 import { addPicture, MOST_BYTES } from "../pictures/index.server";
 
 /** Largest archive of pictures in bytes, and the most pictures in it. */
 export const MOST_ARCHIVE_BYTES = 200 * 1024 * 1024;
 const MOST_PICTURES = 2_000;
-
-export type ArchiveDone = {
-  readonly added: number;
-  readonly known: number;
-  /** Files that were no pictures, and why. */
-  readonly problems: readonly { readonly file: string; readonly why: string }[];
-};
 
 const isPicture = (name: string) => /\.(?:png|jpe?g|webp|svg)$/i.test(name) && !/(?:^|\/)(?:\.|__MACOSX\/)/.test(name);
 

@@ -11,7 +11,7 @@ import { write, type GoodsChange, type Steps } from "./write";
 const [pack, unpack] = [promisify(gzip), promisify(gunzip)];
 
 /** What the log of goods holds of a change: everything that it touched, before and after. */
-type Logged = {
+type LoggedGoods = {
   readonly products: readonly (readonly [before: Product | null, after: Product | null])[];
   readonly collections: readonly (readonly [before: Collection | null, after: Collection | null])[];
 };
@@ -93,7 +93,7 @@ async function log(
   const touched = new Map<string, unknown>(change.products);
   const was = new Map(before.products.map((p) => [p.id, p]));
   for (const p of after.products) if (was.has(p.id) && was.get(p.id) !== p) touched.set(p.id, p);
-  const body: Logged = {
+  const body: LoggedGoods = {
     products: pairs(touched, before.products, after.products),
     collections: pairs(change.collections, before.collections, after.collections),
   };
@@ -133,7 +133,7 @@ export const stepGoods = (shop: Shop, direction: "undo" | "redo"): Promise<strin
       transaction,
     });
     if (!entry) return { result: undefined };
-    const logged = JSON.parse((await unpack(entry.body)).toString("utf8")) as Logged;
+    const logged = JSON.parse((await unpack(entry.body)).toString("utf8")) as LoggedGoods;
     const side = direction === "undo" ? 0 : 1;
     const idOf = (pair: readonly ({ readonly id: string } | null)[]) => (pair[0] ?? pair[1])!.id;
     return {

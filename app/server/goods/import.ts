@@ -42,10 +42,10 @@ async function picturesByName(shopId: string): Promise<Map<string, string>> {
   return new Map(rows.map((row) => [row.name.toLowerCase(), row.id]));
 }
 
-type Group = { readonly line: GoodsLine; readonly variants: readonly GoodsLine[] };
+type ProductLines = { readonly line: GoodsLine; readonly variants: readonly GoodsLine[] };
 
 /** Lines by product. A variant belongs to a product of the file or of the shop; one of nothing is a problem. */
-function groupsOf(file: GoodsFile, all: All): { groups: readonly Group[]; problems: readonly LineProblem[] } {
+function groupsOf(file: GoodsFile, all: All): { groups: readonly ProductLines[]; problems: readonly LineProblem[] } {
   const problems: LineProblem[] = [];
   const known = new Map(all.products.map((p) => [p.sku, p]));
   const groups = new Map<string, { line: GoodsLine; variants: GoodsLine[] }>();
@@ -138,7 +138,7 @@ type Context = {
  * What a line would be stored as. A column that the file does not have leaves what is known; so do pictures that are not
  * in the library.
  */
-function wanted({ line, variants }: Group, known: Product | undefined, context: Context): Product {
+function wanted({ line, variants }: ProductLines, known: Product | undefined, context: Context): Product {
   const { given, pictures, collections } = context;
   const base = known ?? makeProduct({ id: "", title: line.title });
   const found = (l: GoodsLine) => l.pictures.map((p) => pictures.get(baseName(p))).filter((p) => p !== undefined);
@@ -219,10 +219,14 @@ const doesOf = (next: Product, known: Product | undefined): LineDoes => {
   return plain(next) === plain(known) ? "same" : "changed";
 };
 
-type Prepared = {
+type PreparedImport = {
   readonly file: GoodsFile;
   readonly problems: readonly LineProblem[];
-  readonly products: readonly { readonly group: Group; readonly next: Product; readonly known: Product | undefined }[];
+  readonly products: readonly {
+    readonly group: ProductLines;
+    readonly next: Product;
+    readonly known: Product | undefined;
+  }[];
   readonly newCollections: readonly Collection[];
   readonly missingPictures: readonly string[];
 };
@@ -233,7 +237,7 @@ function prepare(
   currency: string,
   choice: ColumnChoice,
   pictures: Map<string, string>,
-): Prepared {
+): PreparedImport {
   const file = readGoods(table, currency, choice);
   const { groups, problems } = groupsOf(file, all);
   const known = new Map<string, Product>(all.products.map((p) => [p.sku, p]));

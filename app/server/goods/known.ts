@@ -22,7 +22,7 @@ import { readAll, type All } from "./rows";
 /** What it takes to know a shop's goods. */
 type GoodsOwner = Pick<Shop, "id" | "goodsVersion" | "currency" | "timeZone">;
 
-type Known = {
+type KnownGoods = {
   readonly version: number;
   readonly all: All;
   readonly goods: Goods;
@@ -33,7 +33,7 @@ type Known = {
   packed?: string;
 };
 /** Shops whose goods are held in memory. */
-const cache = new LRUCache<string, Known>({ max: 50 });
+const cache = new LRUCache<string, KnownGoods>({ max: 50 });
 
 const toReview = (row: ReviewRow): Review => ({
   id: row.id,
@@ -100,9 +100,9 @@ async function compose(shop: Pick<Shop, "id" | "currency" | "timeZone">, all: Al
 }
 
 const NOTHING: ReadonlyMap<string, number> = new Map();
-const underWay = new Map<string, Promise<Known>>();
+const underWay = new Map<string, Promise<KnownGoods>>();
 
-async function known(shop: GoodsOwner): Promise<Known> {
+async function known(shop: GoodsOwner): Promise<KnownGoods> {
   const have = cache.get(shop.id);
   // Whoever asks may have looked at the shop a moment ago; goods are never older than they were.
   if (have && have.version >= shop.goodsVersion) return have;
@@ -121,7 +121,7 @@ async function known(shop: GoodsOwner): Promise<Known> {
   return made;
 }
 
-function remember(shopId: string, fresh: Known): void {
+function remember(shopId: string, fresh: KnownGoods): void {
   const before = cache.get(shopId);
   const { asOf } = fresh.goods;
   if (before) carrySearch(goodsOn(before.goods, asOf), goodsOn(fresh.goods, asOf));

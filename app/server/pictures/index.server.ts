@@ -48,14 +48,14 @@ export async function hasPicture(shopId: string, hash: string): Promise<boolean>
   return (await PictureRow.count({ where: { shopId, hash } })) > 0;
 }
 
-type Prepared = { bytes: Buffer; width: number; height: number; vector: boolean };
+type PreparedPicture = { bytes: Buffer; width: number; height: number; vector: boolean };
 
 const looksLikeSvg = (bytes: Buffer) =>
   /^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*(?:<!DOCTYPE[^>[]*(?:\[[\s\S]*?\])?>\s*)?<svg[\s>]/i.test(
     bytes.subarray(0, 4096).toString("utf8"),
   );
 
-async function prepare(bytes: Buffer): Promise<Prepared | string> {
+async function prepare(bytes: Buffer): Promise<PreparedPicture | string> {
   if (looksLikeSvg(bytes)) {
     if (bytes.length > 500_000) return "This drawing is larger than 500 KB. Simplify it, or upload it as a PNG.";
     const svg = sanitiseSvg(bytes.toString("utf8"));

@@ -34,7 +34,7 @@ export async function publishedDraft(publicationId: string, transaction?: Transa
   return draft;
 }
 
-export type Pending = {
+export type PendingChanges = {
   readonly first: boolean;
   readonly seq: number;
   readonly changes: readonly Change[];
@@ -46,7 +46,7 @@ async function pendingIn(
   shopId: string,
   publicationId: string | null,
   transaction: Transaction,
-): Promise<Pending & { readonly draft: Draft; readonly before: Draft | undefined }> {
+): Promise<PendingChanges & { readonly draft: Draft; readonly before: Draft | undefined }> {
   const { draft, seq, unread } = await loadDraftIn(shopId, transaction);
   const before = publicationId ? await publishedDraft(publicationId, transaction) : undefined;
   const changes = before
@@ -58,7 +58,7 @@ async function pendingIn(
 }
 
 /** What publishing now would change, in words. Everything is new while nothing has been published. */
-export const pendingChanges = (shopId: string): Promise<Pending> =>
+export const pendingChanges = (shopId: string): Promise<PendingChanges> =>
   atomically(async (transaction) => {
     const { pointer } = await stateOf(shopId, "publication", transaction);
     const { draft: _draft, before: _before, ...pending } = await pendingIn(shopId, pointer, transaction);

@@ -15,21 +15,21 @@ import { FindField, IconAction, INK } from "../ui";
 import { layoutProps, pathTo, type Draft, type Part } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 
-type Choice = {
+type AddChoice = {
   readonly definition: Definition;
   readonly id: string;
   readonly name: string;
   readonly make: (goods: Goods, pictures: readonly Picture[]) => Part;
 };
 
-const SECTIONS: readonly Choice[] = kindsOf("section").flatMap(({ definition }): readonly Choice[] => {
+const SECTIONS: readonly AddChoice[] = kindsOf("section").flatMap(({ definition }): readonly AddChoice[] => {
   const { kind, slots, arrangements, starts, isOffered } = definition;
   if (!slots.includes("main") && !isOffered) return [];
   return starts
     ? starts.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillStart(kind, id, ...given) }))
     : arrangements.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillNode(kind, ...given, id) }));
 });
-const WIDGETS: readonly Choice[] = kindsOf("widget").map(({ definition }) => ({
+const WIDGETS: readonly AddChoice[] = kindsOf("widget").map(({ definition }) => ({
   definition,
   id: definition.kind,
   name: definition.about,
@@ -54,7 +54,7 @@ function withExample(widget: Part, goods: Goods, pictures: readonly Picture[]): 
 }
 
 /** A section as it would look here, small and live. Drawn only once it comes into view. */
-function Miniature({ choice, tile }: { choice: Choice; tile: Tile }) {
+function Miniature({ choice, tile }: { choice: AddChoice; tile: Tile }) {
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
@@ -116,7 +116,7 @@ function Miniature({ choice, tile }: { choice: Choice; tile: Tile }) {
 }
 
 type TileProps = {
-  choice: Choice;
+  choice: AddChoice;
   tile: Tile;
   label: string;
   onAdd: () => void;
@@ -173,13 +173,13 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
   const store = useStudioStore();
   const [sought, setSought] = useState("");
   const words = sought.trim().toLowerCase();
-  const matches = ({ definition: d, name }: Choice) =>
+  const matches = ({ definition: d, name }: AddChoice) =>
     !words || `${d.name} ${d.about} ${d.purpose} ${name}`.toLowerCase().includes(words);
   const sort = useStudio((s) => (s.draft.documents[page] ? layoutProps(s.draft.documents[page])?.of : undefined));
-  const suited = ({ definition: { only } }: Choice) => !only || (sort !== undefined && only.includes(sort));
+  const suited = ({ definition: { only } }: AddChoice) => !only || (sort !== undefined && only.includes(sort));
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
   const widgets = WIDGETS.filter((c) => suited(c) && matches(c));
-  const make = (choice: Choice) => choice.make(store.getState().goods, store.getState().pictures);
+  const make = (choice: AddChoice) => choice.make(store.getState().goods, store.getState().pictures);
   const close = () => {
     setSought("");
     onClose();
@@ -214,7 +214,7 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
       </Box>
     </Box>
   );
-  const add = (choice: Choice) => {
+  const add = (choice: AddChoice) => {
     const { draft, run } = store.getState();
     const { slots, name } = choice.definition;
     const isForPage = slots.includes("main");

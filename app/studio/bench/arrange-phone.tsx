@@ -151,7 +151,7 @@ function Contents({ page, onClose }: { page: string; onClose: () => void }) {
   const firstNode = proposals?.[0]?.node;
   useEffect(() => {
     if (firstNode && after) point(firstNode);
-    // Once, when there is something to see.
+    // Once, when there is something to see; `point` is made anew at each drawing.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [firstNode, after]);
   return (

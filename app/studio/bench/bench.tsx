@@ -1,12 +1,13 @@
 import { sectionAround } from "~/kinds/fill";
 import { Box, Button, Drawer, ToggleButton, ToggleButtonGroup, useMediaQuery } from "@mui/material";
 import { Plus } from "lucide-react";
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
+import { useStore } from "zustand";
 import { addNode, setProp } from "~/core/commands";
 import type { Draft } from "~/core/document";
 import { nameOf } from "~/kinds";
 import { AddSheet } from "../add";
-import { useStudio, useStudioStore, type View } from "../keeping";
+import { useStudio, useStudioStore, type PaneView } from "../keeping";
 import { ShowProvider, usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
@@ -21,7 +22,14 @@ import { PageTools } from "./page-tools";
 import { partAt, placeForWidget } from "./parts";
 import { editFirstWords } from "./interaction";
 import { DEVICE_WIDTH, PAD, scalesFor } from "./devices";
-import { BenchFramesProvider, EditWordsProvider, useBenchFrames, type BenchFrames } from "./frames";
+import {
+  BenchFramesProvider,
+  createFrames,
+  EditWordsProvider,
+  useBenchFrames,
+  type BenchFrames,
+  type PaneDevice,
+} from "./frames";
 import { Pane, type PaneProps } from "./pane";
 import { Plan } from "./plan";
 import { ScrollSync } from "./scroll-sync";
@@ -98,7 +106,7 @@ function PaneChoice() {
       size="small"
       value={view}
       aria-label="Panes"
-      onChange={(_event, next: View | null) => next && store.getState().setView(next)}
+      onChange={(_event, next: PaneView | null) => next && store.getState().setView(next)}
     >
       <ToggleButton value="phone">Phone</ToggleButton>
       <ToggleButton value="both">Both</ToggleButton>
@@ -125,7 +133,8 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
   const view = useStudio((s) => s.view);
   const page = useStudio((s) => (s.draft.documents[asked] ? asked : "home"));
   const selected = useStudio((s) => s.selected);
-  const [frames, setFrames] = useState<{ phone: Document | null; wide: Document | null }>({ phone: null, wide: null });
+  const [framesStore] = useState(createFrames);
+  const frames = useStore(framesStore);
   const [addAt, setAddAt] = useState<number | null>(null);
   const [moving, setMoving] = useState<string | null>(null);
   const [choosing, setChoosing] = useState<{ node: string; at: string } | null>(null);
@@ -133,16 +142,13 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
   const isNarrow = useMediaQuery("(max-width:899.98px)");
   const [panelOpen, setPanelOpen] = useState(false);
   const { ref, size } = useSize();
-  const sync = useMemo(() => new ScrollSync(), []);
-  const framesNow = useRef(frames);
-  framesNow.current = frames;
-  const carry = useMemo(() => createCarry(store, () => framesNow.current), [store]);
-  const checks = useMemo(createChecksStore, []);
-  const words = useMemo(createWordsStore, []);
+  const [sync] = useState(() => new ScrollSync());
+  const carry = useMemo(() => createCarry(store, framesStore.getState), [store, framesStore]);
+  const [checks] = useState(createChecksStore);
+  const [words] = useState(createWordsStore);
   const onFrame = useCallback(
-    (device: "phone" | "wide", frame: Document | null) =>
-      setFrames((f) => (f[device] === frame ? f : { ...f, [device]: frame })),
-    [],
+    (device: PaneDevice, frame: Document | null) => framesStore.setState({ [device]: frame }),
+    [framesStore],
   );
   const onPicture = useCallback((node: string, at: string) => setChoosing({ node, at }), []);
 

@@ -7,13 +7,12 @@ import { accepts, nameOf, strangerIn } from "~/kinds";
 import type { StudioStore } from "../keeping";
 import { followPointer } from "../ui";
 import { edgeScroll } from "./drop";
-import type { BenchFrames } from "./frames";
+import type { BenchFrames, PaneDevice } from "./frames";
 import { partDropWords, partAt } from "./parts";
 
 // Carrying a column or a widget: within its place, to any other, from one pane to the other, or from Add onto the page. Where
 // it would go is worked out from what the panes measure, once at the start and again whenever something scrolls.
 
-export type Pane = "phone" | "wide";
 /** What is carried: a part of the page, or a new one. */
 export type Load = { readonly id?: string; readonly node: Part };
 export type Carrying = {
@@ -22,7 +21,7 @@ export type Carrying = {
   readonly fromStudio: boolean;
   /** Where the pointer is, in the studio's window. */
   readonly at: Point;
-  readonly pane: Pane | null;
+  readonly pane: PaneDevice | null;
   readonly place: DropPlace | null;
   readonly words: string;
 };
@@ -92,7 +91,7 @@ export function createCarry(store: StudioStore, framesNow: () => BenchFrames): C
     if (down.button !== 0) return;
     const source = (down.target as Element).ownerDocument;
     const view = source.defaultView!;
-    const measured = new Map<Pane, readonly DropSlot[]>();
+    const measured = new Map<PaneDevice, readonly DropSlot[]>();
     const name = nameOf(load.node);
 
     /** Where the pointer is in the studio's window: events of a pane speak of the pane. */

@@ -4,7 +4,8 @@ import { useState } from "react";
 import { nameOf } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
-import { mendOf, RULE_WORDS, useChecksStore, useFindings, usePointed, type Finding, type PaneDevice } from "./checks";
+import type { PaneDevice } from "./frames";
+import { mendOf, RULE_WORDS, useChecksStore, useFindings, usePointed, type PaneFinding } from "./checks";
 import { DEVICE_NAME } from "./devices";
 import { partAt } from "./parts";
 
@@ -38,7 +39,7 @@ export function CheckMarks({ device }: { device: PaneDevice }) {
   ));
 }
 
-function FindingRow({ finding, onDone }: { finding: Finding; onDone: () => void }) {
+function FindingRow({ finding, onDone }: { finding: PaneFinding; onDone: () => void }) {
   const store = useStudioStore();
   const checks = useChecksStore();
   const draft = useStudio((s) => s.draft);

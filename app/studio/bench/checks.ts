@@ -9,15 +9,14 @@ import { nodeLayers } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio } from "../keeping";
 import { DEVICE_WIDTH } from "./devices";
-import type { BenchFrames } from "./frames";
+import type { BenchFrames, PaneDevice } from "./frames";
 import { measurePage } from "./measure";
 import { partAt } from "./parts";
 
 // While somebody works, what is laid out is measured in both panes, a moment after it has come to rest.
 
-export type PaneDevice = "phone" | "wide";
-export type Finding = LayoutFinding & { readonly device: PaneDevice };
-export type ChecksStore = StoreApi<{ readonly findings: readonly Finding[]; readonly pointed: Finding | null }>;
+export type PaneFinding = LayoutFinding & { readonly device: PaneDevice };
+export type ChecksStore = StoreApi<{ readonly findings: readonly PaneFinding[]; readonly pointed: PaneFinding | null }>;
 export const createChecksStore = (): ChecksStore => createStore(() => ({ findings: [], pointed: null }));
 
 const ChecksContext = createContext<ChecksStore | null>(null);
@@ -27,8 +26,8 @@ export function useChecksStore(): ChecksStore {
   if (!store) throw new Error("checks are made on the bench");
   return store;
 }
-export const useFindings = (): readonly Finding[] => useStore(useChecksStore(), (s) => s.findings);
-export const usePointed = (): Finding | null => useStore(useChecksStore(), (s) => s.pointed);
+export const useFindings = (): readonly PaneFinding[] => useStore(useChecksStore(), (s) => s.findings);
+export const usePointed = (): PaneFinding | null => useStore(useChecksStore(), (s) => s.pointed);
 
 export const RULE_WORDS: Readonly<Record<LayoutRule, string>> = {
   overflow: "Past the edge",
@@ -87,7 +86,7 @@ export function useLayoutChecks(frames: BenchFrames): void {
 /** What puts a finding right in one step, where there is such a thing; for the device on which it was found. */
 export function mendOf(
   draft: Draft,
-  finding: Finding,
+  finding: PaneFinding,
 ): { readonly label: string; readonly outcome: Outcome } | undefined {
   const part = partAt(draft, finding.node);
   const definition = part && kindOf(part.node)?.definition;

@@ -57,10 +57,14 @@ export function cutSelection(store: StudioStore): void {
   state.run(removeNodes(state.draft, ids, nameOfAll(outermost(state.draft, ids).map((f) => f.node))));
 }
 
-type Shop = { readonly goods: Goods; readonly pictures: readonly Picture[]; readonly documents: Draft["documents"] };
+type CarriedFrom = {
+  readonly goods: Goods;
+  readonly pictures: readonly Picture[];
+  readonly documents: Draft["documents"];
+};
 
 /** Whether a shop has what a part refers to. */
-function hasIn({ goods, pictures, documents }: Shop, { to, id }: Reference): boolean {
+function hasIn({ goods, pictures, documents }: CarriedFrom, { to, id }: Reference): boolean {
   switch (to) {
     case "product":
       return goods.products.some((p) => p.id === id);
@@ -75,7 +79,7 @@ function hasIn({ goods, pictures, documents }: Shop, { to, id }: Reference): boo
 }
 
 /** A copied part as it can stand in this shop: with new ids, and without pictures, goods and pages that are another's. */
-export const adapted = (node: Part, shop: Shop): Part =>
+export const adapted = (node: Part, shop: CarriedFrom): Part =>
   copyWithNewIds(mapPart(readPart(node), (reference) => (hasIn(shop, reference) ? reference.id : null)));
 
 /** Puts what was copied onto the page: sections after the selected one, widgets into or after what is selected. */

@@ -1,4 +1,4 @@
-import type { View } from "../keeping";
+import type { PaneView } from "../keeping";
 
 export const DEVICE_WIDTH = { phone: 390, wide: 1280 } as const;
 export const DEVICE_NAME = { phone: "Phone", wide: "Wide" } as const;
@@ -9,7 +9,7 @@ export const PAD = 16;
 const PHONE_FACTOR = 1.18;
 
 /** Scales at which the panes fill the room there is. */
-export function scalesFor(view: View, width: number, height: number): { phone: number; wide: number } {
+export function scalesFor(view: PaneView, width: number, height: number): { phone: number; wide: number } {
   const room = width - PAD * (view === "both" ? 3 : 2);
   if (view === "phone") return { phone: Math.min(1, Math.max(0.5, height / 700)), wide: 0 };
   if (view === "wide") return { phone: 0, wide: Math.min(1, room / DEVICE_WIDTH.wide) };

@@ -1,6 +1,13 @@
 import { createContext, useContext } from "react";
+import { createStore, type StoreApi } from "zustand";
 
-export type BenchFrames = { readonly phone: Document | null; readonly wide: Document | null };
+/** The device that a pane shows. */
+export type PaneDevice = "phone" | "wide";
+
+export type BenchFrames = Readonly<Record<PaneDevice, Document | null>>;
+
+/** Holds the panes' documents, for what is drawn and for drags that outlive a drawing. */
+export const createFrames = (): StoreApi<BenchFrames> => createStore<BenchFrames>(() => ({ phone: null, wide: null }));
 
 const FramesContext = createContext<BenchFrames>({ phone: null, wide: null });
 export const BenchFramesProvider = FramesContext.Provider;

@@ -5,6 +5,7 @@ import type { Audience, Part } from "~/core/document";
 import { alignmentsOf, dragLine, ratioOf } from "~/core/layout";
 import { useStudioStore } from "../keeping";
 import { followPointer, type PointerDrag } from "../ui";
+import type { PaneDevice } from "./frames";
 import { boxOf, useMeasured } from "./use-measured";
 
 /** Begins a change that is one step however long the hand stays on; `give` takes it back when it was cancelled. */
@@ -139,7 +140,7 @@ type SpaceProps = {
   level: keyof typeof EDGES;
   layers: readonly Layer[];
   audience: Audience;
-  device: "phone" | "wide";
+  device: PaneDevice;
 };
 
 /** Space above and below a part, dragged at its edges with its amount shown; it snaps to the steps. */

@@ -1,5 +1,5 @@
 export { Bench } from "./bench";
-export { useBenchFrames, useEditWords, type BenchFrames } from "./frames";
+export { useBenchFrames, useEditWords, type BenchFrames, type PaneDevice } from "./frames";
 export { PageChoice } from "./page-choice";
 export { ShowChoice } from "./show-choice";
 export { DEVICE_NAME, DEVICE_WIDTH, scalesFor } from "./devices";

@@ -21,7 +21,7 @@ import { useStudio, useStudioStore } from "../keeping";
 import { IconAction, INK } from "../ui";
 
 const SORTS = ["product", "collection"] as const;
-type Thing = { readonly sort: "products" | "collections"; readonly id: string; readonly label: string };
+type LayoutFor = { readonly sort: "products" | "collections"; readonly id: string; readonly label: string };
 
 /** Names of pages that are listed below a layout. */
 const MOST_LISTED = 200;
@@ -57,10 +57,10 @@ function Entry({
     [props.of, goods, documents, document.id],
   );
   const [isListed, setListed] = useState(false);
-  const things: readonly Thing[] = [
-    ...goods.collections.map((c): Thing => ({ sort: "collections", id: c.id, label: c.title })),
+  const things: readonly LayoutFor[] = [
+    ...goods.collections.map((c): LayoutFor => ({ sort: "collections", id: c.id, label: c.title })),
     ...(props.of === "product"
-      ? goods.products.map((p): Thing => ({ sort: "products", id: p.id, label: p.title }))
+      ? goods.products.map((p): LayoutFor => ({ sort: "products", id: p.id, label: p.title }))
       : []),
   ];
   const noun = props.of === "product" ? ["product", "products"] : ["collection", "collections"];

@@ -5,6 +5,7 @@ import type { Rect } from "~/core/layout";
 import { nodeLayers } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio } from "../keeping";
+import type { PaneDevice } from "./frames";
 import { useCarry, useCarrying } from "./carry";
 import { CheckMarks } from "./check-marks";
 import { ColumnLines, SpaceHandles } from "./handles";
@@ -14,7 +15,7 @@ import { boxOf, useMeasured } from "./use-measured";
 
 type MarksProps = {
   frame: Document;
-  device: "phone" | "wide";
+  device: PaneDevice;
   hovered: string | null;
   dragging: Dragging | null;
   onGrip: (id: string, event: PointerEvent) => void;

@@ -1,4 +1,4 @@
-import type { Measured } from "~/core/checks";
+import type { MeasuredPart } from "~/core/checks";
 
 /** A line box of text has this many characters at most before it is worth counting them. */
 const LONG = 90;
@@ -14,11 +14,11 @@ const hasOwnText = (element: Element) =>
 const TARGETS = "a[href],button,input,select,textarea,summary";
 
 /** Reads off a pane where everything on its page stands. Hidden things, and what is only for screen readers, are left out. */
-export function measurePage(frame: Document): readonly Measured[] {
+export function measurePage(frame: Document): readonly MeasuredPart[] {
   const view = frame.defaultView;
   if (!view) return [];
   const scroll = view.scrollY;
-  const measured: Measured[] = [];
+  const measured: MeasuredPart[] = [];
   const places = new Map<Element, number>();
   const clips = new Map<Element, boolean>();
   /** Whether anything up to the section cuts off or scrolls sideways. */

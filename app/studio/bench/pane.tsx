@@ -11,6 +11,7 @@ import {
   useTarget,
   type Sheets,
 } from "../panes";
+import type { PaneDevice } from "./frames";
 import { DEVICE_NAME, DEVICE_WIDTH } from "./devices";
 import { useCarry } from "./carry";
 import { attachPane } from "./interaction";
@@ -22,7 +23,7 @@ import type { ScrollSync } from "./scroll-sync";
 import { useSectionDrag } from "./use-drag";
 
 export type PaneProps = {
-  device: "phone" | "wide";
+  device: PaneDevice;
   page: string;
   /** Style sheets of the shop, shared by all panes. */
   pageSheets: Sheets;
@@ -30,7 +31,7 @@ export type PaneProps = {
   height: number;
   sync: ScrollSync;
   onPicture: (node: string, at: string) => void;
-  onFrame: (device: "phone" | "wide", frame: Document | null) => void;
+  onFrame: (device: PaneDevice, frame: Document | null) => void;
 };
 
 /** A live, editable view of a page at the width of one device, standing on its sill. */

@@ -4,7 +4,7 @@ import { nameIn, partAt } from "./parts";
 import { standings } from "./sections";
 
 /** A column or widget as the plan lists it. `level`: of the tree, sections being 1. */
-export type Row = {
+export type PlanRow = {
   readonly id: string;
   readonly kind: string;
   readonly name: string;
@@ -12,10 +12,10 @@ export type Row = {
   readonly shown: boolean;
 };
 /** What stands below each other in the plan: a column with its widgets, or what a section of a fixed form holds besides. */
-export type RowGroup = { readonly key: string; readonly rows: readonly Row[] };
+export type RowGroup = { readonly key: string; readonly rows: readonly PlanRow[] };
 
-function rowsOf(node: Part, parent: Part, level: number): Row[] {
-  const own: Row = { id: node.id, kind: node.kind, name: nameIn(node, parent), level, shown: node.shown };
+function rowsOf(node: Part, parent: Part, level: number): PlanRow[] {
+  const own: PlanRow = { id: node.id, kind: node.kind, name: nameIn(node, parent), level, shown: node.shown };
   return [own, ...Object.values(node.slots).flatMap((inside) => inside.flatMap((n) => rowsOf(n, node, level + 1)))];
 }
 

@@ -7,7 +7,7 @@ import type { BenchActions } from "./actions";
 import { useCarry } from "./carry";
 import { partAt } from "./parts";
 import { PartMenu, type MenuState } from "./part-menu";
-import { insideOf, neighbourOf, type Row } from "./plan-tree";
+import { insideOf, neighbourOf, type PlanRow } from "./plan-tree";
 import { standings } from "./sections";
 import { useSectionDrag } from "./use-drag";
 import type { Draft } from "~/core/document";
@@ -191,7 +191,7 @@ const Strip = memo(function Strip({
     onContextMenu: (event: MouseEvent) => openMenu(event, id),
     onKeyDown: (event: KeyboardEvent) => onKey(event, id),
   });
-  const row = (r: Row) => (
+  const row = (r: PlanRow) => (
     <Box
       key={r.id}
       {...common(r.id)}

@@ -2,7 +2,7 @@ import { placeOf, ROOT_SLOTS, walk, type Draft, type Part } from "~/core/documen
 import { hasTrait, kindOf, nameOf } from "~/kinds";
 
 /** A section of the page on the bench, and where it stands. */
-export type Standing = {
+export type SectionPlace = {
   readonly node: Part;
   readonly document: string;
   readonly slot: string;
@@ -20,8 +20,8 @@ function sectionName(node: Part): string {
 }
 
 /** Everything that the plan shows for a page, in reading order: what every page has on top, the page, what is below. */
-export function standings(draft: Draft, page: string): readonly Standing[] {
-  const of = (document: string, slots: readonly string[]): Standing[] =>
+export function standings(draft: Draft, page: string): readonly SectionPlace[] {
+  const of = (document: string, slots: readonly string[]): SectionPlace[] =>
     slots.flatMap((slot) =>
       (draft.documents[document]?.root.slots[slot] ?? []).map((node, index) => ({
         node,
@@ -40,7 +40,7 @@ export function siblingsOf(
   draft: Draft,
   page: string,
   id: string,
-): { readonly siblings: readonly Standing[]; readonly index: number } | undefined {
+): { readonly siblings: readonly SectionPlace[]; readonly index: number } | undefined {
   const all = standings(draft, page);
   const me = all.find((s) => s.node.id === id);
   if (!me) return undefined;

@@ -7,7 +7,7 @@ import { collectionAddress, productAddress } from "~/kinds/parts";
 import { hardCases, targetFor, targetName } from "~/render";
 import { useStudio } from "../keeping";
 
-type Thing = { readonly label: string; readonly address: string };
+type ShownPage = { readonly label: string; readonly address: string };
 
 /** As which page of the shop a layout is looked at: any product or collection, and the hard cases. Nothing for other pages. */
 export function ShowChoice({ page, show }: { page: string; show: string | null }) {
@@ -18,7 +18,7 @@ export function ShowChoice({ page, show }: { page: string; show: string | null }
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [, setSearch] = useSearchParams();
   const cases = useMemo(() => (sort ? hardCases(sort, goods) : []), [sort, goods]);
-  const things = useMemo<readonly Thing[]>(
+  const things = useMemo<readonly ShownPage[]>(
     () =>
       sort === "product"
         ? goods.products.map((p) => ({ label: p.title, address: productAddress(p) }))
@@ -67,7 +67,7 @@ export function ShowChoice({ page, show }: { page: string; show: string | null }
       >
         {things.length ? (
           <Box component="li" sx={{ px: 2, pt: 1, pb: 1.5, listStyle: "none" }} onKeyDown={(e) => e.stopPropagation()}>
-            <Autocomplete<Thing>
+            <Autocomplete<ShownPage>
               size="small"
               options={things}
               getOptionLabel={(t) => t.label}

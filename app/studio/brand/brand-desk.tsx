@@ -12,11 +12,11 @@ import {
   useMediaQuery,
 } from "@mui/material";
 import { ArrowLeft, ChevronDown, Eye, Moon, Sun, X } from "lucide-react";
-import { memo, useCallback, useEffect, useMemo, useState } from "react";
+import { memo, useCallback, useMemo, useState } from "react";
 import { ROLE_WORDS, setName, SET_NAMES, VISIONS, type Vision } from "~/core/theme";
 import { addressOf, onePageOfEachKind, partById, TARGET_KINDS, targetAt, targetName } from "~/render";
 import { useStudio } from "../keeping";
-import { INK, useBehind, useKeys } from "../ui";
+import { INK, useBehind, useKeys, useWhenChanged } from "../ui";
 import { createDesk, DeskProvider, useDesk, useDeskStore, type DeskView } from "./desk";
 import { PanesArea } from "./panes-area";
 import { ShownProvider, useShown, useWorkOutShown } from "./shown";
@@ -244,9 +244,7 @@ function DeskArea() {
   const shown = useWorkOutShown();
   // Panes follow at once; panels when there is time.
   const behind = useBehind(shown);
-  useEffect(() => {
-    if (picked && isNarrow) setSheetOpen(true);
-  }, [picked, isNarrow]);
+  useWhenChanged(picked, () => picked && isNarrow && setSheetOpen(true));
   useKeys({
     "1": () => desk.getState().show("phone"),
     "2": () => desk.getState().show("both"),

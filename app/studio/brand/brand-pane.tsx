@@ -8,7 +8,7 @@ import { PARTS, partById, PartsSheet, sharedCss, targetAt, type BrandPart } from
 import { EnvProvider } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { envOf } from "~/render";
-import { DEVICE_NAME, DEVICE_WIDTH } from "../bench";
+import { DEVICE_NAME, DEVICE_WIDTH, type PaneDevice } from "../bench";
 import {
   paneCss,
   PaneShell,
@@ -19,7 +19,7 @@ import {
   type Dressing,
   type SheetSource,
 } from "../panes";
-import { INK } from "../ui";
+import { INK, useWhenChanged } from "../ui";
 import { useDesk, useDeskStore } from "./desk";
 import { elementsOfPart, elementsUsing } from "./where-used";
 
@@ -106,7 +106,7 @@ function PickedMark({ frame, element, name }: { frame: Document; element: HTMLEl
 export type BrandPaneProps = {
   /** A name that no other pane has. */
   id: string;
-  device: "phone" | "wide";
+  device: PaneDevice;
   address: string;
   title: string;
   draft: Draft;
@@ -132,7 +132,7 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
   const picked = useDesk((d) => d.picked);
   const sought = useDesk((d) => d.sought);
   const found = useDesk((d) => d.counts[id]);
-  const [failingCount, setFailingCount] = useState(0);
+  const failingCount = useDesk((d) => d.unreadable[id] ?? 0);
   const css = useMemo(() => deskCss(scale, small), [scale, small]);
   const target = useMemo(() => {
     const [path, query] = address.split("?");
@@ -142,13 +142,12 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
   const rules = sharedCss(theme);
 
   // Another page has other elements; the place of the old ones means nothing there.
+  useWhenChanged(address, () => setClicked(null));
+  useWhenChanged(frame, () => setClicked(null));
+  useWhenChanged(picked, () => picked ?? setClicked(null));
   useEffect(() => {
-    setClicked(null);
     frame?.defaultView?.scrollTo(0, 0);
   }, [address, frame]);
-  useEffect(() => {
-    if (!picked) setClicked(null);
-  }, [picked]);
 
   useEffect(() => {
     if (!frame) return;
@@ -235,10 +234,11 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
   useEffect(() => {
     if (!frame) return;
     const elements = new Set(failing.flatMap((f) => elementsUsing(frame, f.pinned, f.set, rules, latest.current)));
-    setFailingCount(elements.size);
+    desk.getState().countUnreadable(id, elements.size);
     return mark([...elements], "data-zest-failing");
+    // Another address or document has other elements, and `latest` always holds the look of now.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [frame, failing, rules, address, draft.documents]);
+  }, [frame, failing, rules, address, id, desk, draft.documents]);
 
   const isParts = address === PARTS_ADDRESS;
   const env = useMemo(() => envOf(dressing, draft), [dressing, draft]);

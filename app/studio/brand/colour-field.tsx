@@ -3,7 +3,7 @@ import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { HexColorPicker, setNonce } from "react-colorful";
 import { readColour, type Hex } from "~/core/theme";
 import { useStudioStore } from "../keeping";
-import { INK, useBehind } from "../ui";
+import { INK, useBehind, useWhenChanged } from "../ui";
 
 const NOT_A_COLOUR = "This is not a colour. Write it like #1f6f8b, teal or rgb(31 111 139).";
 
@@ -37,7 +37,7 @@ function usePerFrame(apply: (hex: Hex) => void): (hex: Hex) => void {
   }, []);
 }
 
-type PickerProps = {
+type ColourPickerProps = {
   label: string;
   start: Hex;
   anchor: HTMLElement;
@@ -47,7 +47,7 @@ type PickerProps = {
 };
 
 /** The field of tints; it keeps what is picked to itself, so that a drag draws nothing else of the studio anew. */
-const Picker = memo(function Picker({ label, start, anchor, offered, onChange, onClose }: PickerProps) {
+const Picker = memo(function Picker({ label, start, anchor, offered, onChange, onClose }: ColourPickerProps) {
   const [colour, setColour] = useState(start);
   const change = usePerFrame(onChange);
   const store = useStudioStore();
@@ -113,7 +113,7 @@ type ColourTextProps = { label: string; value: Hex; onChange: (hex: Hex) => void
 /** A colour as text, in any form that CSS knows. */
 const ColourText = memo(function ColourText({ label, value, onChange }: ColourTextProps) {
   const [typed, setTyped] = useState<string | null>(null);
-  useEffect(() => setTyped(null), [value]);
+  useWhenChanged(value, () => setTyped(null));
   const isBad = typed !== null && typed.trim() !== "" && readColour(typed) === undefined;
   return (
     <TextField

@@ -1,6 +1,6 @@
 import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
-import type { AnySet, Group, Role, Scheme, Vision } from "~/core/theme";
+import type { AnySet, SettingGroup, Role, Scheme, Vision } from "~/core/theme";
 
 export type DeskView = "phone" | "both" | "wide" | "all" | "parts";
 
@@ -27,18 +27,21 @@ export type Desk = {
   /** The role whose card is open, and the one whose places are marked in the panes. */
   readonly role: RoleInSet | null;
   readonly sought: Sought | null;
-  readonly open: ReadonlySet<Group | "identity" | "versions" | "files">;
+  readonly open: ReadonlySet<SettingGroup | "identity" | "versions" | "files">;
   /** How often the sought role was found in each pane. */
   readonly counts: Readonly<Record<string, number>>;
+  /** In how many places of each pane words can't be read because of a fixed colour. */
+  readonly unreadable: Readonly<Record<string, number>>;
 
   readonly show: (view: DeskView) => void;
   readonly walkTo: (address: string) => void;
   readonly back: () => void;
-  readonly pick: (picked: Picked | null, group?: Group) => void;
+  readonly pick: (picked: Picked | null, group?: SettingGroup) => void;
   readonly openRole: (role: RoleInSet | null) => void;
   readonly seek: (sought: Sought | null) => void;
-  readonly toggle: (group: Group | "identity" | "versions" | "files") => void;
+  readonly toggle: (group: SettingGroup | "identity" | "versions" | "files") => void;
   readonly count: (pane: string, found: number) => void;
+  readonly countUnreadable: (pane: string, found: number) => void;
   readonly look: (change: Partial<Pick<Desk, "mode" | "shows" | "vision" | "set">>) => void;
 };
 
@@ -56,8 +59,9 @@ export const createDesk = (): DeskStore =>
     set: "page",
     role: null,
     sought: null,
-    open: new Set<Group>(["colour"]),
+    open: new Set<SettingGroup>(["colour"]),
     counts: {},
+    unreadable: {},
     show: (view) => set({ view }),
     walkTo: (address) => {
       if (address === get().address) return;
@@ -83,6 +87,9 @@ export const createDesk = (): DeskStore =>
     },
     count: (pane, found) => {
       if (get().counts[pane] !== found) set({ counts: { ...get().counts, [pane]: found } });
+    },
+    countUnreadable: (pane, found) => {
+      if ((get().unreadable[pane] ?? 0) !== found) set({ unreadable: { ...get().unreadable, [pane]: found } });
     },
     look: (change) => set(change),
   }));

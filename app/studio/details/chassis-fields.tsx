@@ -1,9 +1,10 @@
 import { Box, Button, Link, Skeleton, TextField, Typography } from "@mui/material";
-import { lazy, Suspense, useEffect, useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Part } from "~/core/document";
 import { chassisOf } from "~/kinds";
 import { useStudioStore } from "../keeping";
+import { useWhenChanged } from "../ui";
 import { FieldControl } from "./fields";
 
 const OwnCssEditor = lazy(() => import("./own-css"));
@@ -22,7 +23,7 @@ export function AnchorField({ node }: { node: Part }) {
   const stored = chassisOf(node).anchor ?? "";
   const [typed, setTyped] = useState(stored);
   const [why, setWhy] = useState<string | null>(null);
-  useEffect(() => setTyped(stored), [stored]);
+  useWhenChanged(stored, setTyped);
   return (
     <TextField
       label="Name of this place"

@@ -122,10 +122,10 @@ function More({ children, isUsed }: { children: ReactNode; isUsed: boolean }) {
   );
 }
 
-type Step = { readonly id: string; readonly name: string };
+type TrailStep = { readonly id: string; readonly name: string };
 
 /** From the section down to what is selected; each step selects. */
-function Trail({ steps }: { steps: readonly Step[] }) {
+function Trail({ steps }: { steps: readonly TrailStep[] }) {
   const store = useStudioStore();
   if (steps.length === 0) return null;
   return (
@@ -170,7 +170,7 @@ const DetailsHead = memo(function DetailsHead({ ids, name, isColumn, differences
         borderBottom: `1px solid ${INK.line}`,
       }}
     >
-      <Trail steps={JSON.parse(trail) as Step[]} />
+      <Trail steps={JSON.parse(trail) as TrailStep[]} />
       <Box sx={{ display: "flex", alignItems: "center" }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           {name}
@@ -220,6 +220,7 @@ export function Details() {
   // Typing changes what a section says and not how it looks: its style fields are drawn again only when they have to be.
   const layers = useMemo(
     () => (node ? nodeLayers(node, themeById(look.theme), look) : []),
+    // These are what the layers are made of.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [node?.id, node?.style, node?.props.arrangement, node?.props.backdrop, look],
   );
@@ -283,7 +284,7 @@ export function Details() {
         {hasMore("sits") || (isOne && isSection) ? (
           <More isUsed={isUsed("sits") || Boolean(chassisOf(node).anchor)}>
             <Styles {...common} names={more} group="sits" />
-            {isOne && isSection ? <AnchorField node={node} /> : null}
+            {isOne && isSection ? <AnchorField key={node.id} node={node} /> : null}
           </More>
         ) : null}
       </Group>
@@ -298,7 +299,7 @@ export function Details() {
           <More isUsed={isUsed("looks") || Boolean(chassisOf(node).backdrop ?? chassisOf(node).css)}>
             {isOne && isSection && definition.slots.includes("main") ? <BackdropField node={node} /> : null}
             <Styles {...common} names={more} group="looks" />
-            {isOne && isSection ? <OwnCssField node={node} /> : null}
+            {isOne && isSection ? <OwnCssField key={node.id} node={node} /> : null}
           </More>
         ) : null}
       </Group>
@@ -457,7 +458,9 @@ function FromBrand({ part: id }: { part: string }) {
   useEffect(() => {
     if (!frame || !part) return;
     const plain = id === "button.primary" ? ":not(.button-2,.button-3)" : "";
-    setCount(frame.querySelectorAll(`${part.selector}${plain}`).length);
+    // The pane is counted when it has drawn what the draft says.
+    const counting = requestAnimationFrame(() => setCount(frame.querySelectorAll(`${part.selector}${plain}`).length));
+    return () => cancelAnimationFrame(counting);
   }, [frame, part, id, draft]);
   if (!part) return null;
   return (

@@ -21,7 +21,7 @@ import { useEditWords } from "../bench";
 import { useStudio } from "../keeping";
 import { LinkField } from "../links";
 import { PicturePicker } from "../pictures";
-import { IconAction, INK } from "../ui";
+import { IconAction, INK, useWhenChanged } from "../ui";
 import { AttributesField, GoodsField, YesField } from "./goods-fields";
 import { useSet, useSetOrSay, type FieldProps } from "./use-set";
 
@@ -30,7 +30,8 @@ function WordsField({ node, field, path }: FieldProps & { field: Extract<Field, 
   const value = String(readAt(node.props, path) ?? "");
   const set = useSet(node, path, `Words changed in ${nameOf(node)}`);
   const [refused, setRefused] = useState<{ typed: string; why: string } | null>(null);
-  useEffect(() => setRefused(null), [value, node.id]);
+  useWhenChanged(value, () => setRefused(null));
+  useWhenChanged(node.id, () => setRefused(null));
   const near = value.length > field.most * 0.8;
   return (
     <TextField

@@ -26,22 +26,27 @@ type Chosen = {
   readonly collections: readonly string[];
   readonly tags: readonly string[];
 };
-type Thing = { readonly sort: keyof Chosen; readonly id: string; readonly label: string; readonly group: string };
+type GoodsOption = { readonly sort: keyof Chosen; readonly id: string; readonly label: string; readonly group: string };
 
 /** Chosen goods: single products, whole collections, everything with a tag. */
 export function GoodsField({ node, field, path }: FieldProps) {
   const goods = useStudio((s) => s.goods);
   const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const value = readAt(node.props, path) as unknown as Chosen;
-  const things: readonly Thing[] = [
-    ...goods.collections.map((c): Thing => ({ sort: "collections", id: c.id, label: c.title, group: "Collections" })),
-    ...[...new Set(goods.products.flatMap((p) => p.tags))].map((t): Thing => ({
+  const things: readonly GoodsOption[] = [
+    ...goods.collections.map((c): GoodsOption => ({
+      sort: "collections",
+      id: c.id,
+      label: c.title,
+      group: "Collections",
+    })),
+    ...[...new Set(goods.products.flatMap((p) => p.tags))].map((t): GoodsOption => ({
       sort: "tags",
       id: t,
       label: t,
       group: "Tags",
     })),
-    ...goods.products.map((p): Thing => ({ sort: "products", id: p.id, label: p.title, group: "Products" })),
+    ...goods.products.map((p): GoodsOption => ({ sort: "products", id: p.id, label: p.title, group: "Products" })),
   ];
   const chosen = things.filter((t) => value[t.sort].includes(t.id));
   return (

@@ -2,13 +2,13 @@ import { css as cssLanguage } from "@codemirror/lang-css";
 import { linter, type Diagnostic } from "@codemirror/lint";
 import { Box, Typography } from "@mui/material";
 import CodeMirror, { EditorView } from "@uiw/react-codemirror";
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Part } from "~/core/document";
 import { compileOwnCss } from "~/render";
 import { chassisOf } from "~/kinds";
 import { useStudioStore } from "../keeping";
-import { INK } from "../ui";
+import { INK, useWhenChanged } from "../ui";
 
 const problemsOf = (text: string) => compileOwnCss(text, "n-x").problems;
 
@@ -33,7 +33,7 @@ export default function OwnCssEditor({ node }: { node: Part }) {
   const [typed, setTyped] = useState(stored);
   const [refused, setRefused] = useState<string | null>(null);
   // Undo, or another tab.
-  useEffect(() => setTyped(stored), [stored]);
+  useWhenChanged(stored, setTyped);
   const extensions = useMemo(
     () => [
       cssLanguage(),

@@ -11,10 +11,10 @@ import {
   type ScrimTone,
 } from "~/core/pictures";
 import type { ContrastAnswer, ContrastAsk } from "~/workers/contrast.worker";
-import type { BenchFrames } from "../bench";
+import type { BenchFrames, PaneDevice } from "../bench";
+import { useWhenChanged } from "../ui";
 
-export type PaneDevice = "phone" | "wide";
-export type Finding = {
+export type ContrastFinding = {
   readonly device: PaneDevice;
   readonly reached: number;
   readonly needed: number;
@@ -36,10 +36,10 @@ export function scrimOf(layers: readonly Layer[], device: PaneDevice): Scrim {
   };
 }
 
-type Measured = { readonly crop: WordsBox; readonly words: readonly WordsBox[]; readonly needed: number };
+type MeasuredWords = { readonly crop: WordsBox; readonly words: readonly WordsBox[]; readonly needed: number };
 
 /** Where a section's words stand on its picture in a pane; undefined where the pane does not show both. */
-function measure(frame: Document, node: string, picture: Picture): Measured | undefined {
+function measure(frame: Document, node: string, picture: Picture): MeasuredWords | undefined {
   const section = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);
   const box = section?.querySelector(":scope > .pic")?.getBoundingClientRect();
   if (!section || !box || box.width === 0 || box.height === 0) return undefined;
@@ -75,8 +75,10 @@ export function usePictureContrast(
   layers: readonly Layer[],
   picture: Picture | undefined,
   frames: BenchFrames,
-): readonly Finding[] {
-  const [findings, setFindings] = useState<readonly Finding[]>([]);
+): readonly ContrastFinding[] {
+  const [findings, setFindings] = useState<readonly ContrastFinding[]>([]);
+  // What was found about another picture says nothing about this one.
+  useWhenChanged(`${node.id} ${picture?.id}`, () => setFindings([]));
   const worker = useRef<Worker | null>(null);
   const asked = useRef(0);
   const measureSoon = useRef(() => {});
@@ -88,16 +90,14 @@ export function usePictureContrast(
     [],
   );
   useEffect(() => {
-    if (!picture || picture.vector) {
-      setFindings([]);
-      return;
-    }
+    if (!picture || picture.vector) return;
+    let isOver = false;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const ask = async () => {
       const round = ++asked.current;
       worker.current ??= new Worker(new URL("../../workers/contrast.worker.ts", import.meta.url), { type: "module" });
       const { current } = worker;
-      const found: Finding[] = [];
+      const found: ContrastFinding[] = [];
       for (const device of ["phone", "wide"] as const) {
         const frame = frames[device];
         const measured = frame && measure(frame, node.id, picture);
@@ -116,7 +116,7 @@ export function usePictureContrast(
         if (answer.reached !== undefined)
           found.push({ device, scrim, reached: answer.reached, needed: measured.needed, enough: answer.enough });
       }
-      if (round === asked.current) setFindings(found);
+      if (!isOver && round === asked.current) setFindings(found);
     };
     const soon = () => {
       clearTimeout(timer);
@@ -124,7 +124,10 @@ export function usePictureContrast(
     };
     measureSoon.current = soon;
     soon();
-    return () => clearTimeout(timer);
+    return () => {
+      clearTimeout(timer);
+      isOver = true;
+    };
   }, [node, layers, picture, frames]);
   useEffect(() => {
     // Sections change their size when fonts arrive, when words are typed in a pane, when the window is resized.

@@ -1,7 +1,7 @@
 import { Box, Link, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
 import { memo } from "react";
 import { Link as RouterLink } from "react-router";
-import { resolve, type Choice, type Layer, type Property, type Source } from "~/core/cascade";
+import { resolve, type StyleChoice, type Layer, type Property, type Source } from "~/core/cascade";
 import { locate, setStyle } from "~/core/commands";
 import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue } from "~/core/document";
 import { FRAME_SETS, setName, type AnySet, type FrameSet } from "~/core/theme";
@@ -44,7 +44,7 @@ type StyleFieldProps = {
  * What can be chosen: colour sets under the seller's own names, and of those that belong to header, footer and notice only
  * the one of the part itself.
  */
-function useChoices(property: Property, node: string): readonly Choice[] {
+function useChoices(property: Property, node: string): readonly StyleChoice[] {
   const brand = useStudio((s) => s.draft.look.brand);
   const kind = useStudio((s) => locate(s.draft, node)?.node.kind);
   if (property.name !== "set") return property.choices;

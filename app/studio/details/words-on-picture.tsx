@@ -8,7 +8,7 @@ import { chassisOf } from "~/kinds";
 import { useBenchFrames } from "../bench";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
-import { usePictureContrast, type Finding } from "./picture-contrast";
+import { usePictureContrast, type ContrastFinding } from "./picture-contrast";
 
 const DEVICE_WORDS = { phone: "On a phone", wide: "On a wide screen" } as const;
 const FROM_WORDS = {
@@ -22,8 +22,8 @@ const FROM_WORDS = {
 /** How much more tint than needed is worth a word. */
 const SPARE = 12;
 
-const isPoor = (f: Finding) => f.reached < f.needed;
-const isMuch = (f: Finding) =>
+const isPoor = (f: ContrastFinding) => f.reached < f.needed;
+const isMuch = (f: ContrastFinding) =>
   !isPoor(f) &&
   f.enough !== undefined &&
   f.enough.from === f.scrim.from &&
@@ -39,7 +39,7 @@ export function WordsOnPicture({ node, layers }: { node: Part; layers: readonly 
   if (findings.length === 0) return null;
   const poor = findings.filter(isPoor);
   const spare = findings.filter(isMuch);
-  const mend = (of: readonly Finding[]) => {
+  const mend = (of: readonly ContrastFinding[]) => {
     const values = of.flatMap(({ device, enough }) =>
       // Tablets have no pane here; they show the picture more like a wide screen does.
       (device === "wide" ? (["tablet", "wide"] as const) : [device]).flatMap((audience) =>

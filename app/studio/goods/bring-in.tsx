@@ -22,6 +22,7 @@ import {
   COLUMN_MEANS,
   GOODS_FIELDS,
   type ColumnMeaning,
+  type ArchiveDone,
   type ImportPlan,
   type LineDoes,
   type LineProblem,
@@ -30,11 +31,6 @@ import { formatMoney } from "~/core/money";
 import { useStudio, useReload } from "../keeping";
 import { FileInput, INK } from "../ui";
 
-type ArchiveDone = {
-  readonly added: number;
-  readonly known: number;
-  readonly problems: readonly { readonly file: string; readonly why: string }[];
-};
 type Told =
   | { readonly step: "planned"; readonly plan: ImportPlan; readonly problems: number }
   | { readonly step: "pictures" | "lines"; readonly at: number; readonly of: number }

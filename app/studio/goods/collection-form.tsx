@@ -10,7 +10,7 @@ import {
   Typography,
 } from "@mui/material";
 import { Plus, Trash2 } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import {
   collectionInput,
   list,
@@ -27,7 +27,7 @@ import { sameJson } from "~/core/document";
 import { collectionAddress } from "~/kinds/parts";
 import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
-import { INK } from "../ui";
+import { INK, useWhenChanged } from "../ui";
 import { useChange, useGoods, useSay, type Problem } from "./data";
 import { useRemoval } from "./removal";
 import { LayoutChoice } from "./layout-choice";
@@ -74,12 +74,11 @@ export function CollectionForm({
   const [choosing, setChoosing] = useState(false);
   // Data that is loaded anew and says the same must not take away what is being written.
   const said = JSON.stringify([inputOf(stored), inside]);
-  useEffect(() => {
+  useWhenChanged(said, () => {
     setCollection(stored);
     setMembers(inside);
     setProblems([]);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [said]);
+  });
   const problem = (path: string) => problems.find((p) => p.path === path)?.why;
   const set = (change: Partial<Collection>) => {
     setCollection((now) => {

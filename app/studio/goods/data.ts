@@ -19,7 +19,7 @@ export type GoodsData = {
 export const useGoods = (): GoodsData => useOutletContext<GoodsData>();
 
 export type { Problem } from "~/core/protocol";
-export type Answer = Reply<{
+export type GoodsReply = Reply<{
   readonly id?: string | undefined;
   readonly count?: number | undefined;
   readonly label?: string | null | undefined;
@@ -28,14 +28,14 @@ export type Answer = Reply<{
 
 /** Sends a change of goods, and loads what it made of them. */
 export function useChange(): {
-  readonly send: (change: GoodsRequest) => Promise<Answer>;
+  readonly send: (change: GoodsRequest) => Promise<GoodsReply>;
   readonly isBusy: boolean;
 } {
   const client = useStudio((s) => s.client);
   const reload = useReload();
   const [busy, setBusy] = useState(0);
   const send = useCallback(
-    async (change: GoodsRequest): Promise<Answer> => {
+    async (change: GoodsRequest): Promise<GoodsReply> => {
       setBusy((n) => n + 1);
       try {
         const answer = await client.ask(changeGoods, change);
@@ -51,7 +51,7 @@ export function useChange(): {
 }
 
 /** Says what went wrong with a change, where it has no place of its own. */
-export function useSay(): (answer: Answer, good?: string) => boolean {
+export function useSay(): (answer: GoodsReply, good?: string) => boolean {
   const store = useStudioStore();
   return useCallback(
     (answer, good) => {

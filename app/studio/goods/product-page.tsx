@@ -13,7 +13,7 @@ import {
 } from "~/core/goods";
 import { sameJson } from "~/core/document";
 import { useStudio } from "../keeping";
-import { Blank, INK } from "../ui";
+import { Blank, INK, useIsThere, useWhenChanged } from "../ui";
 import { RichBox } from "../words";
 import { LayoutChoice } from "./layout-choice";
 import { useChange, useGoods, useSay, type Problem } from "./data";
@@ -81,22 +81,23 @@ function ProductForm({ id }: { id: string }) {
   const isDirty = !sameJson(inputOf(product), inputOf(stored));
   const leaving = useRef(false);
 
-  useEffect(() => {
+  // Only what lay there when the page was opened; a server has no storage to look into.
+  const isThere = useIsThere();
+  const [hasLooked, setHasLooked] = useState(false);
+  if (isThere && !hasLooked) {
+    setHasLooked(true);
     const found = readLeft(key);
     if (found && !sameJson(inputOf(found.product), inputOf(stored))) setLeft(found);
-    // Only what lay there when the page was opened.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+  }
   // Undo, or another tab: where nothing is being written, what is stored is shown.
-  useEffect(() => {
+  useWhenChanged(known, () => {
     if (!known || known.version === version) return;
     if (isDirty && version !== null) setMovedOn(true);
     else {
       setProduct(known);
       setVersion(known.version);
     }
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [known]);
+  });
   useEffect(() => {
     if (left) return;
     try {

@@ -1,7 +1,7 @@
 import { Alert, Box, Button, ListSubheader, Menu, MenuItem, TextField, Typography, Skeleton } from "@mui/material";
 import { DataGrid, type GridRowSelectionModel } from "@mui/x-data-grid";
 import { Archive, ArchiveRestore, Copy, Download, FileUp, Plus } from "lucide-react";
-import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import {
   AVAILABILITIES,
@@ -14,7 +14,7 @@ import {
 } from "~/core/goods";
 import { parseMoney } from "~/core/money";
 import { useStudio } from "../keeping";
-import { Blank, FindField, INK, pageNonce } from "../ui";
+import { Blank, FindField, INK, pageNonce, useIsThere } from "../ui";
 import { useChange, useGoods, useSay } from "./data";
 import { BULK, BulkDialog, type BulkKind } from "./products-bulk";
 import { useRemoval } from "./removal";
@@ -36,11 +36,7 @@ export function ProductsTable() {
   const say = useSay();
   const navigate = useNavigate();
   // The table is measured before it is drawn, and writes sizes that only a browser may set.
-  const isThere = useSyncExternalStore(
-    () => () => undefined,
-    () => true,
-    () => false,
-  );
+  const isThere = useIsThere();
   const [search, setSearch] = useSearchParams();
   const [selected, setSelected] = useState(NONE);
   const [problem, setProblem] = useState<string | null>(null);

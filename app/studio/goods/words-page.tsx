@@ -1,11 +1,11 @@
 import { Alert, Autocomplete, Box, Button, TextField, Typography } from "@mui/material";
 import { Plus, Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
 import { AVAILABILITIES, AVAILABILITY_ABOUT, AVAILABILITY_WORDS, searchGoods, type Availability } from "~/core/goods";
 import { sameJson } from "~/core/document";
 import { useStudio } from "../keeping";
-import { IconAction, INK } from "../ui";
+import { IconAction, INK, useWhenChanged } from "../ui";
 import { useChange, useGoods, useSay } from "./data";
 import { Group } from "./product-form";
 
@@ -22,11 +22,10 @@ export function WordsPage() {
   const [tried, setTried] = useState("");
   // Data that is loaded anew and says the same must not take away what is being written.
   const said = JSON.stringify([settings.words, settings.synonyms]);
-  useEffect(() => {
+  useWhenChanged(said, () => {
     setWords(settings.words);
     setGroups(settings.synonyms);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [said]);
+  });
   const full = groups.filter((g) => g.length > 0);
   const isDirty = !sameJson(words, settings.words) || !sameJson(full, settings.synonyms);
   const keep = async () => {

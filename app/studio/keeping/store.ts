@@ -16,9 +16,9 @@ import { createClient, type Client } from "../client";
  * no longer there for this account.
  */
 export type KeepState = "kept" | "keeping" | "waiting" | "signed-out" | "gone";
-export type View = "phone" | "both" | "wide";
+export type PaneView = "phone" | "both" | "wide";
 export type Editing = { readonly pane: string; readonly node: string; readonly at: string };
-export type Said = {
+export type Message = {
   readonly text: string;
   readonly tone: "plain" | "problem";
   readonly canUndo?: boolean;
@@ -82,9 +82,9 @@ export type StudioState = Tab & {
   /** A hand is on a handle: all changes of one value are one step, however long it takes. */
   readonly holding: boolean;
   readonly audience: Audience;
-  readonly view: View;
+  readonly view: PaneView;
   readonly editing: Editing | null;
-  readonly said: Said | null;
+  readonly said: Message | null;
 
   /** Carries out a command. Gives the reason when it can't be done, and says it. */
   readonly run: (outcome: Outcome) => string | undefined;
@@ -102,9 +102,9 @@ export type StudioState = Tab & {
   readonly select: (node: string | null, besides?: boolean) => void;
   readonly hold: (holding: boolean) => void;
   readonly setAudience: (audience: Audience) => void;
-  readonly setView: (view: View) => void;
+  readonly setView: (view: PaneView) => void;
   readonly setEditing: (editing: Editing | null) => void;
-  readonly say: (text: string, tone?: Said["tone"], canUndo?: boolean) => void;
+  readonly say: (text: string, tone?: Message["tone"], canUndo?: boolean) => void;
   readonly hush: () => void;
   /** Says what time it is; on a new day, goods are looked at as they are then. */
   readonly setNow: (now: number) => void;

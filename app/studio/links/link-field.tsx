@@ -5,7 +5,7 @@ import { linkSchema, NO_LINK, type Link } from "~/core/schema";
 import { chassisOf, nameOf } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
 
-type Target = { readonly label: string; readonly group: string; readonly link: Link };
+type LinkTarget = { readonly label: string; readonly group: string; readonly link: Link };
 
 /** What a typed text may mean as a link. */
 export function readLink(text: string): Link | string {
@@ -23,11 +23,11 @@ export function readLink(text: string): Link | string {
 }
 
 /** Sections that have a name as a place, on every page. */
-const placesOf = (documents: Draft["documents"]): readonly Target[] =>
+const placesOf = (documents: Draft["documents"]): readonly LinkTarget[] =>
   Object.values(documents)
     .filter((d) => d.kind === "page")
     .flatMap((page) =>
-      (page.root.slots.main ?? []).flatMap((section): readonly Target[] => {
+      (page.root.slots.main ?? []).flatMap((section): readonly LinkTarget[] => {
         const { anchor } = chassisOf(section);
         return anchor
           ? [
@@ -57,7 +57,7 @@ function namesOf(documents: Draft["documents"]): string {
 
 const sameLink = (a: Link, b: Link) => JSON.stringify(a) === JSON.stringify(b);
 
-function labelOf(link: Link, targets: readonly Target[]): string {
+function labelOf(link: Link, targets: readonly LinkTarget[]): string {
   if (link.to === "web" || link.to === "mail") return link.address;
   if (link.to === "phone") return link.number;
   if (link.to === "nowhere") return "";
@@ -80,20 +80,29 @@ export const LinkField = memo(function LinkField({
   // Of the pages, only what they and their places are called: a letter typed somewhere must not draw every link anew.
   const named = useStudio((s) => namesOf(s.draft.documents));
   const [problem, setProblem] = useState<string | null>(null);
-  const targets = useMemo<readonly Target[]>(() => {
+  const targets = useMemo<readonly LinkTarget[]>(() => {
     const { documents } = store.getState().draft;
     return [
       { label: "Home", group: "Pages", link: { to: "home" } },
-      ...textPages(documents).map((d): Target => ({ label: d.title, group: "Pages", link: { to: "page", id: d.id } })),
+      ...textPages(documents).map((d): LinkTarget => ({
+        label: d.title,
+        group: "Pages",
+        link: { to: "page", id: d.id },
+      })),
       ...placesOf(documents),
-      ...goods.collections.map((c): Target => ({
+      ...goods.collections.map((c): LinkTarget => ({
         label: c.title,
         group: "Collections",
         link: { to: "collection", id: c.id },
       })),
-      ...goods.products.map((p): Target => ({ label: p.title, group: "Products", link: { to: "product", id: p.id } })),
-      ...pictures.map((p): Target => ({ label: p.name, group: "Files", link: { to: "file", id: p.id } })),
+      ...goods.products.map((p): LinkTarget => ({
+        label: p.title,
+        group: "Products",
+        link: { to: "product", id: p.id },
+      })),
+      ...pictures.map((p): LinkTarget => ({ label: p.name, group: "Files", link: { to: "file", id: p.id } })),
     ];
+    // `named` says when what is read from the draft has changed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [goods, pictures, store, named]);
   const current = targets.find((t) => sameLink(t.link, value));
@@ -104,7 +113,7 @@ export const LinkField = memo(function LinkField({
     if (!sameLink(next, value)) onChange(next);
   };
   return (
-    <Autocomplete<Target, false, false, true>
+    <Autocomplete<LinkTarget, false, false, true>
       key={JSON.stringify(value)}
       freeSolo
       size="small"

@@ -42,30 +42,38 @@ function takeTurns() {
   };
 }
 
+function createSheetSource(first: Sheets) {
+  let now = first;
+  const listeners = new Set<() => void>();
+  const turns = takeTurns();
+  return {
+    now: () => now,
+    subscribe: (changed: () => void) => {
+      listeners.add(changed);
+      return () => {
+        listeners.delete(changed);
+        turns.leave(changed);
+      };
+    },
+    set: (next: Sheets) => {
+      if (next === now) return;
+      now = next;
+      for (const changed of listeners) turns.ask(changed);
+    },
+  };
+}
+
 /** Turns sheets that are worked out while drawing into a source that stays the same. */
 export function useSheetSource(sheets: Sheets): SheetSource {
-  const [source] = useState(() => {
-    let now = sheets;
-    const listeners = new Set<() => void>();
-    const turns = takeTurns();
-    return {
-      now: () => now,
-      subscribe: (changed: () => void) => {
-        listeners.add(changed);
-        return () => {
-          listeners.delete(changed);
-          turns.leave(changed);
-        };
-      },
-      set: (next: Sheets) => {
-        if (next === now) return;
-        now = next;
-        for (const changed of listeners) turns.ask(changed);
-      },
-    };
-  });
+  const [source] = useState(() => createSheetSource(sheets));
   useLayoutEffect(() => source.set(sheets), [source, sheets]);
   return source;
+}
+
+/** Makes these the document's own sheets, in this order, unless they are already: each change has the browser work out all styles. */
+function adopt(frame: Document, sheets: CSSStyleSheet[]): void {
+  const now = frame.adoptedStyleSheets;
+  if (sheets.length !== now.length || sheets.some((sheet, i) => sheet !== now[i])) frame.adoptedStyleSheets = sheets;
 }
 
 /** Keeps a document's adopted style sheets equal to `sheets` and then `extra`, replacing only those whose text changed. */
@@ -86,9 +94,10 @@ function useSheets(frame: Document | null, sheets: Sheets | SheetSource, extra: 
       if (known?.css !== css) sheet.replaceSync(css);
       next.set(key, { css, sheet });
     }
-    const order = [...next.values()].map((entry) => entry.sheet);
-    const now = frame.adoptedStyleSheets;
-    if (order.length !== now.length || order.some((sheet, i) => sheet !== now[i])) frame.adoptedStyleSheets = order;
+    adopt(
+      frame,
+      [...next.values()].map((entry) => entry.sheet),
+    );
     kept.current = next;
   }, [frame, fixed, source, extra]);
   useLayoutEffect(update, [update]);

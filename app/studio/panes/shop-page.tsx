@@ -71,6 +71,7 @@ export function useStructure(look: Look): Look {
     look.identity,
     STRUCTURAL.map((name) => resolveSetting(name, look.brand, theme.defaults).value),
   ]);
+  // The key holds all of the look that counts here.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   return useMemo(() => look, [key]);
 }
@@ -107,6 +108,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(
     () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods), page),
+    // `pages` and `parts` say what of `documents` and `page` is asked for.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [dressing, look, pages, parts, studio, target],
   );

@@ -17,6 +17,7 @@ export function useTarget(page: string): Target {
       .join("\n"),
   );
   const documents = useStudio((s) => s.draft.documents);
+  // `documents` changes with every letter; `roots` says when it matters here.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   return useMemo(() => targetFor(documents, goods, page, show), [roots, goods, page, show]);
 }

@@ -1,8 +1,8 @@
 import { Alert, Box, Button, ButtonBase, TextField, Typography } from "@mui/material";
-import { useEffect, useState, type MouseEvent } from "react";
+import { useState, type MouseEvent } from "react";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { useStudio } from "../keeping";
-import { Blank, INK } from "../ui";
+import { Blank, INK, useWhenChanged } from "../ui";
 import { Uploader } from "./uploader";
 import { useDescribe } from "./use-describe";
 
@@ -11,10 +11,10 @@ function Describe({ picture }: { picture: Picture }) {
   const { describe, isBusy, problem } = useDescribe();
   const [alt, setAlt] = useState(picture.alt);
   const [focus, setFocus] = useState(picture.focus);
-  useEffect(() => {
+  useWhenChanged(picture, () => {
     setAlt(picture.alt);
     setFocus(picture.focus);
-  }, [picture]);
+  });
   const isChanged = alt !== picture.alt || focus[0] !== picture.focus[0] || focus[1] !== picture.focus[1];
   const point = (event: MouseEvent<HTMLElement>) => {
     const box = event.currentTarget.getBoundingClientRect();

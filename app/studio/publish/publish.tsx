@@ -10,12 +10,12 @@ import {
   Link,
   Typography,
 } from "@mui/material";
-import { useDeferredValue, useEffect, useMemo, useState } from "react";
+import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from "react";
 import { differences } from "~/core/document";
 import { askForPending, publishDraft, type Pending } from "~/core/protocol";
 import { changeWords } from "~/kinds/change-words";
-import { useStudio, useStudioStore, type Keeper, useReload } from "../keeping";
-import { INK } from "../ui";
+import { useReload, useStudio, useStudioStore } from "../keeping";
+import { INK, useWhenChanged } from "../ui";
 
 type Stage =
   | { name: "reading" }
@@ -35,11 +35,12 @@ const UNREACHABLE = "The server can’t be reached. Your changes are safe in thi
 export function PublishDialog({
   open,
   onClose,
-  keeper,
+  flush,
 }: {
   open: boolean;
   onClose: () => void;
-  keeper: Keeper | null;
+  /** Sends what is not kept yet; resolves to whether the server has it all. */
+  flush: () => Promise<boolean>;
 }) {
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop);
@@ -47,22 +48,29 @@ export function PublishDialog({
   const reload = useReload();
   const [stage, setStage] = useState<Stage>({ name: "reading" });
 
-  const read = async () => {
-    setStage({ name: "reading" });
+  const pendingNow = async (): Promise<Stage> => {
     // What is not kept yet is not part of what the server would publish.
-    if (keeper && !(await keeper.flush())) {
+    if (!(await flush())) {
       const { keep } = store.getState();
       const why = keep === "signed-out" || keep === "gone" ? NOT_KEPT[keep] : UNREACHABLE;
-      return setStage({ name: "failed", why });
+      return { name: "failed", why };
     }
     const reply = await client.ask(askForPending, {});
-    if (reply.ok) setStage({ name: "ready", pending: reply.value });
-    else setStage({ name: "failed", why: reply.why });
+    return reply.ok ? { name: "ready", pending: reply.value } : { name: "failed", why: reply.why };
   };
+  const read = async () => {
+    setStage({ name: "reading" });
+    setStage(await pendingNow());
+  };
+  useWhenChanged(open, () => setStage({ name: "reading" }));
+  const readWhenOpened = useEffectEvent(pendingNow);
   useEffect(() => {
-    if (open) void read();
-    // Read once, when it is opened.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    if (!open) return;
+    let isClosed = false;
+    void readWhenOpened().then((stage) => isClosed || setStage(stage));
+    return () => {
+      isClosed = true;
+    };
   }, [open]);
 
   const publish = async (pending: Pending) => {

@@ -3,9 +3,9 @@ import { useNavigate } from "react-router";
 import { standings } from "../bench";
 import { useStudio, useStudioStore } from "../keeping";
 
-type Goal = { readonly label: string; readonly group: string; readonly go: () => void };
+type Destination = { readonly label: string; readonly group: string; readonly go: () => void };
 
-type GoToProps = { open: boolean; onClose: () => void; actions: readonly Goal[] };
+type GoToProps = { open: boolean; onClose: () => void; actions: readonly Destination[] };
 
 /** Goes to anything by typing a part of its name. */
 export function GoTo({ open, ...rest }: GoToProps) {
@@ -19,12 +19,12 @@ function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
   const draft = useStudio((s) => s.draft);
   const shop = useStudio((s) => s.shop);
   const goods = useStudio((s) => s.goods);
-  const area = (label: string, path: string): Goal => ({
+  const area = (label: string, path: string): Destination => ({
     label,
     group: "Areas",
     go: () => void navigate(`/s/${shop.id}/${path}`),
   });
-  const goals: readonly Goal[] = [
+  const goals: readonly Destination[] = [
     area("Brand", "brand"),
     area("Themes", "theme"),
     area("Pages: Home", "pages"),
@@ -37,13 +37,13 @@ function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
     area("What sells", "goods/sells"),
     area("Words and search", "goods/words"),
     area("Bring in goods", "goods/import"),
-    ...goods.products.map((p): Goal => ({
+    ...goods.products.map((p): Destination => ({
       label: p.title,
       group: "Products",
       go: () => void navigate(`/s/${shop.id}/goods/p/${p.id}`),
     })),
     area("Pictures", "pictures"),
-    ...standings(draft, "home").map(({ node, name }, i): Goal => {
+    ...standings(draft, "home").map(({ node, name }, i): Destination => {
       const said = String(node.props.heading ?? node.props.text ?? "").split("\n")[0];
       return {
         label: said ? `${name}: ${said}` : `${name} (${i + 1})`,
@@ -66,7 +66,7 @@ function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
       sx={{ "& .MuiDialog-container": { alignItems: "flex-start", pt: 8 } }}
     >
       <DialogContent>
-        <Autocomplete<Goal>
+        <Autocomplete<Destination>
           options={goals}
           groupBy={(g) => g.group}
           getOptionLabel={(g) => g.label}

@@ -84,11 +84,11 @@ export function Shell({
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop);
   const said = useStudio((s) => s.said);
-  const [keeper, setKeeper] = useState<Keeper | null>(null);
+  const keeper = useRef<Keeper | null>(null);
   const [dialog, setDialog] = useState<"publish" | "keys" | "go" | null>(null);
   useEffect(() => {
     const started = startKeeper(store);
-    setKeeper(started);
+    keeper.current = started;
     return started.stop;
   }, [store]);
   useShowSteps();
@@ -103,6 +103,7 @@ export function Shell({
     "?": () => setDialog("keys"),
   });
   const close = () => setDialog(null);
+  const flush = () => keeper.current?.flush() ?? Promise.resolve(true);
   return (
     <Box sx={{ display: "grid", gridTemplate: "auto minmax(0,1fr) / minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
       <Box
@@ -192,7 +193,7 @@ export function Shell({
         <Unread />
         <Box sx={{ flex: 1, minHeight: 0 }}>{children}</Box>
       </Box>
-      <PublishDialog open={dialog === "publish"} onClose={close} keeper={keeper} />
+      <PublishDialog open={dialog === "publish"} onClose={close} flush={flush} />
       <KeysHelp open={dialog === "keys"} onClose={close} />
       <GoTo
         open={dialog === "go"}

@@ -1,25 +1,24 @@
 import { Divider, Menu, MenuItem, Typography } from "@mui/material";
 import { History } from "lucide-react";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { useStudio, useStudioStore } from "../keeping";
 import { IconAction, INK } from "../ui";
 
 /** Everything that was done, by name, latest first; choosing a step goes back to it, or forward again. */
 export function Steps() {
-  const [open, setOpen] = useState(false);
-  const anchor = useRef<HTMLSpanElement>(null);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
-    <span ref={anchor}>
-      <IconAction label="What was done" icon={History} onClick={() => setOpen(true)} />
-      {open ? <StepList anchor={anchor.current} onClose={() => setOpen(false)} /> : null}
-    </span>
+    <>
+      <IconAction label="What was done" icon={History} onClick={(event) => setAnchor(event.currentTarget)} />
+      {anchor ? <StepList anchor={anchor} onClose={() => setAnchor(null)} /> : null}
+    </>
   );
 }
 
 /** The most steps that are listed; older ones are still there for undo. */
 const MOST = 80;
 
-function StepList({ anchor, onClose }: { anchor: HTMLElement | null; onClose: () => void }) {
+function StepList({ anchor, onClose }: { anchor: HTMLElement; onClose: () => void }) {
   const store = useStudioStore();
   const { past, future } = useStudio((s) => s.history);
   const jump = (group: string | null) => {

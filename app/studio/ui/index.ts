@@ -6,6 +6,8 @@ export { useSize } from "./use-size";
 export { Swatch } from "./swatch";
 export { FileInput } from "./file-input";
 export { useBehind } from "./use-behind";
+export { useIsThere } from "./use-is-there";
+export { useWhenChanged } from "./use-when-changed";
 export { Toolbar } from "./toolbar";
 export { pageNonce } from "./nonce";
 export { followPointer, type PointerDrag } from "./pointer-drag";

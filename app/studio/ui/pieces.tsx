@@ -1,12 +1,12 @@
 import { Box, IconButton, InputAdornment, TextField, Tooltip, Typography } from "@mui/material";
 import { Search, type LucideIcon } from "lucide-react";
-import type { ReactNode } from "react";
+import type { MouseEvent, ReactNode } from "react";
 import { INK } from "./theme";
 
 type IconActionProps = {
   label: string;
   icon: LucideIcon;
-  onClick: () => void;
+  onClick: (event: MouseEvent<HTMLElement>) => void;
   disabled?: boolean;
   /** The key that does the same, shown in the tooltip. */
   keys?: string;

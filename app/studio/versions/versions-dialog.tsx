@@ -16,7 +16,7 @@ import {
   Typography,
 } from "@mui/material";
 import { Trash2, X } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { restorePage, restoreSection } from "~/core/commands";
 import { documentDifferences, type Difference, type PageDocument as Page, type Draft } from "~/core/document";
 import { keepVersion, listVersions, readVersion, removeVersion, type VersionHead } from "~/core/protocol";
@@ -34,10 +34,10 @@ const UNREACHABLE = "The server can’t be reached. Try again in a moment.";
 const WIDTHS = { phone: 390, wide: 1280 } as const;
 const ROOM = { phone: 0.6, wide: 0.29 } as const;
 
-type PictureProps = { name: string; draft: Draft; target: Target; device: keyof typeof WIDTHS };
+type SectionPictureProps = { name: string; draft: Draft; target: Target; device: keyof typeof WIDTHS };
 
 /** A state of the page, live and only to be looked at. */
-function PagePicture({ name, draft, target, device }: PictureProps) {
+function PagePicture({ name, draft, target, device }: SectionPictureProps) {
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
@@ -154,16 +154,15 @@ function Contents({ page }: { page: string }) {
   const [busy, setBusy] = useState(false);
   const [device, setDevice] = useState<"phone" | "wide">("wide");
 
-  const list = async () => {
-    const reply = await client.ask(listVersions, { page });
-    setHeads(reply.ok ? reply.value.versions : []);
-    setProblem(reply.ok ? null : reply.why);
-  };
-  useEffect(() => {
-    void list();
-    // Read once for each page.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [page]);
+  const list = useCallback(
+    () =>
+      client.ask(listVersions, { page }).then((reply) => {
+        setHeads(reply.ok ? reply.value.versions : []);
+        setProblem(reply.ok ? null : reply.why);
+      }),
+    [client, page],
+  );
+  useEffect(() => void list(), [list]);
 
   const keep = async () => {
     setBusy(true);

@@ -1,6 +1,6 @@
 import { Box, Typography } from "@mui/material";
 import { Editor, type JSONContent } from "@tiptap/core";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useEffectEvent, useRef, useState } from "react";
 import { sameJson } from "~/core/document";
 import { plainOf, storedOf, treeOf, type Rich, type RichDocument } from "~/core/rich";
 import { useStudio } from "../keeping";
@@ -28,8 +28,7 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
   const box = useRef<HTMLDivElement>(null);
   const open = useRef<Editor | null>(null);
   const written = useRef<Rich>(value);
-  const change = useRef(onChange);
-  change.current = onChange;
+  const change = useEffectEvent(onChange);
   useEffect(() => {
     const element = holder.current;
     if (!element) return;
@@ -48,7 +47,7 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
         const next = storedOf(changed.getJSON() as unknown as RichDocument);
         if (sameJson(next, written.current)) return;
         written.current = next;
-        change.current(next);
+        change(next);
       },
       onFocus: () => setOpen(true),
     });

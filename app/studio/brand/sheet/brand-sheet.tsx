@@ -3,7 +3,7 @@ import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
 import { putBackBrand, setShopName, setTagline } from "~/core/commands";
-import { BUTTON_WORDS, BUTTONS, SETTINGS, type ButtonName, type Group } from "~/core/theme";
+import { BUTTON_WORDS, BUTTONS, SETTINGS, type ButtonName, type SettingGroup } from "~/core/theme";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../../keeping";
 import { INK } from "../../ui";
@@ -104,8 +104,8 @@ function NameFields() {
   );
 }
 
-const keysOf = (group: Group) => [...SETTINGS.values()].filter((s) => s.group === group).map((s) => s.key);
-const PLAIN_GROUPS: readonly Group[] = [
+const keysOf = (group: SettingGroup) => [...SETTINGS.values()].filter((s) => s.group === group).map((s) => s.key);
+const PLAIN_GROUPS: readonly SettingGroup[] = [
   "space",
   "shape",
   "link",

@@ -8,10 +8,10 @@ import { useStudio, useStudioStore } from "../../keeping";
 import { FileInput, INK } from "../../ui";
 import { brandRows } from "./versions-group";
 
-type Read = { readonly name: string; readonly plan: Extract<TokenPlan, { ok: true }> };
+type TokenFile = { readonly name: string; readonly plan: Extract<TokenPlan, { ok: true }> };
 
 /** What a file would change, and what of it could not be used; nothing is changed before it is said. */
-function Review({ read, onClose }: { read: Read; onClose: () => void }) {
+function Review({ read, onClose }: { read: TokenFile; onClose: () => void }) {
   const store = useStudioStore();
   const look = useStudio((s) => s.draft.look);
   const { plan, name } = read;
@@ -102,7 +102,7 @@ function Review({ read, onClose }: { read: Read; onClose: () => void }) {
 export function FilesGroup() {
   const store = useStudioStore();
   const file = useRef<HTMLInputElement>(null);
-  const [read, setRead] = useState<Read | null>(null);
+  const [read, setRead] = useState<TokenFile | null>(null);
   const [why, setWhy] = useState<string | null>(null);
   const save = () => {
     const { look } = store.getState().draft;

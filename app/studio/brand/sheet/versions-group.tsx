@@ -12,10 +12,10 @@ import { wordsFor } from "./setting-control";
 
 const HOME = { page: "home" } as const;
 
-type Row = { readonly key: string; readonly name: string; readonly a: string; readonly b: string };
+type BrandRow = { readonly key: string; readonly name: string; readonly a: string; readonly b: string };
 
 /** What two brands say differently, setting by setting, in words. */
-export function brandRows(a: Brand, themeA: string, b: Brand, themeB: string): readonly Row[] {
+export function brandRows(a: Brand, themeA: string, b: Brand, themeB: string): readonly BrandRow[] {
   const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])].sort();
   const said = (brand: Brand, theme: string, key: string) => {
     const own = brand[key];
