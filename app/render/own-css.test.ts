@@ -49,6 +49,12 @@ describe("CSS of a section", () => {
     expect(problems).toMatchObject([{ from: 10, to: 21 }]);
   });
 
+  it("is judged as far as there is room, and says where that ends", () => {
+    const { css: kept, problems } = compileOwnCss("top:0;".repeat(399) + "left:0;bottom:0;right:0", "n-x");
+    expect(kept.endsWith("top:0;left:0}")).toBe(true);
+    expect(problems).toMatchObject([{ from: 399 * 6 + 7, why: expect.stringContaining("room for 400") as string }]);
+  });
+
   it("never reaches beyond the section, whatever is written", () => {
     const scraps = [
       "&",
@@ -100,6 +106,31 @@ describe("CSS of a section", () => {
     ["&:hover .b + .c{color:red}", ".n-x:hover .b+.c{color:red}"],
     [":scope>p{color:red}", ".n-x>p{color:red}"],
     ["p:not(& > p){color:red}", ""],
+    // What an attack found: ways to what is beside the section, and out of the style element.
+    ["~ *{color:red}", ""],
+    ["+ *{color:red}", ""],
+    ["|| col{color:red}", ""],
+    ["&:not(.a .b) ~ *{color:red}", ""],
+    ["&:not(.a .b) + *, i{color:red}", ".n-x i{color:red}"],
+    ["&:SCOPE ~ *{color:red}", ""],
+    [":\\73 cope ~ *{color:red}", ""],
+    ["> p ~ q{color:red}", ".n-x>p~q{color:red}"],
+    ["position:FIXED", ""],
+    ["position:f\\69 xed", ""],
+    ["p\\6fsition:fixed", ""],
+    ["--p:fixed;position:var(--p)", ".n-x{--p:fixed}"],
+    ["position:STICKY", ".n-x{position:STICKY}"],
+    ["background:u\\72l(//elsewhere.example/a)", ""],
+    ["--x:u\\72l(//elsewhere.example/a)", ""],
+    ['--x:-webkit-image-set("a" 1x)', ""],
+    [`content:"\\3c/style>"`, `.n-x{content:"<\\/style>"}`],
+    ['--x:"a\fb"', ""],
+    ['--x:"\f}*{color:red}"', ""],
+    ['--x:"\r}*{color:red}"', ""],
+    [`--a:"/*"; } b{ --b:"*/"`, ""],
+    [`--a:"/*";color:red/* ; */;--b:"*/"`, `.n-x{--a:"/*";color:red;--b:"*/"}`],
+    [`${":is(".repeat(480)}a${")".repeat(480)}{color:red}`, ""],
+    [`width:${"calc(".repeat(1500)}1px${")".repeat(1500)}`, ""],
     ["&:not(& + b) i{color:red}", ".n-x:not(.n-x+b) i{color:red}"],
     ["> p, q{color:red}", ".n-x>p,.n-x q{color:red}"],
     [".a\\&b{color:red}", ".n-x .a\\&b{color:red}"],

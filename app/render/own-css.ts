@@ -1,7 +1,8 @@
-import { find, generate, lexer, parse, walk, type CssNode, type Selector } from "css-tree";
+import { find, generate, ident, lexer, parse, tokenize, tokenTypes, walk, type CssNode, type Selector } from "css-tree";
 
 // CSS that a seller writes for one section. It is parsed, checked property by property, and compiled so that every selector
-// stands below the section's own class: it can reach nothing else on the page.
+// stands below the section's own class: it can reach nothing else on the page. Names are judged as a browser reads them, with
+// their escapes undone, and what is written out is checked token by token once more.
 
 export type OwnCssProblem = {
   /** From where to where in what was written, in characters. */
@@ -13,12 +14,61 @@ export type OwnCss = { readonly css: string; readonly problems: readonly OwnCssP
 
 /** Rules of the page as a whole can't be one section's. */
 const ALLOWED_AT = new Set(["media", "supports", "container"]);
-const FETCHING = new Set(["url", "image-set", "-webkit-image-set", "src", "image", "cross-fade", "element", "paint"]);
+/** Functions that make a browser fetch something, with or without a maker's prefix. */
+const FETCHING = /^(?:-[a-z]+-)?(?:url|url-prefix|image-set|src|image|cross-fade|element|paint)$/;
+/** Where a part of a section may stand: never at a place of the window. */
+const POSITIONS = new Set(["static", "relative", "absolute", "sticky", "inherit", "initial", "unset", "revert"]);
+/** How deep brackets may stand in each other: more than anybody writes, and less than any reader of CSS bears. */
+const MOST_DEPTH = 20;
+/** How many declarations and selectors a section's CSS may hold together: each is judged, and that takes its time. */
+const MOST_JUDGED = 400;
 
-/** Whether a value makes a browser fetch something. */
-const fetches = (value: CssNode): boolean =>
-  find(value, (node) => node.type === "Url" || (node.type === "Function" && FETCHING.has(node.name.toLowerCase()))) !==
-  null;
+/** A name as a browser understands it: escapes undone, in small letters. */
+const plain = (name: string): string => ident.decode(name).toLowerCase();
+
+const OPENING = new Set<number>([
+  tokenTypes.Function,
+  tokenTypes.LeftParenthesis,
+  tokenTypes.LeftSquareBracket,
+  tokenTypes.LeftCurlyBracket,
+]);
+const CLOSING = new Set<number>([
+  tokenTypes.RightParenthesis,
+  tokenTypes.RightSquareBracket,
+  tokenTypes.RightCurlyBracket,
+]);
+const BROKEN = new Set<number>([tokenTypes.BadString, tokenTypes.BadUrl, tokenTypes.CDO, tokenTypes.CDC]);
+
+type Reading = "fine" | "fetches" | "leaves";
+
+/** What a browser would make of a declaration's text: whether it fetches something, or ends before it ends here. */
+function readingOf(text: string): Reading {
+  let depth = 0;
+  let reading: Reading = "fine";
+  tokenize(text, (type, start, end) => {
+    if (type === tokenTypes.Url) reading = "fetches";
+    else if (type === tokenTypes.Function && FETCHING.test(plain(text.slice(start, end - 1)))) reading = "fetches";
+    if (OPENING.has(type)) depth++;
+    else if (CLOSING.has(type)) depth--;
+    if (BROKEN.has(type) || depth < 0 || (depth === 0 && type === tokenTypes.Semicolon)) reading = "leaves";
+  });
+  return depth === 0 ? reading : "leaves";
+}
+
+/** Comments made blank, so that places stay what they are. */
+function withoutComments(css: string): string {
+  const spans: [number, number][] = [];
+  tokenize(css, (type, start, end) => {
+    if (type === tokenTypes.Comment) spans.push([start, end]);
+  });
+  let text = "";
+  let at = 0;
+  for (const [start, end] of spans) {
+    text += css.slice(at, start) + css.slice(start, end).replace(/[^\n]/g, " ");
+    at = end;
+  }
+  return text + css.slice(at);
+}
 
 const compiled = new Map<string, OwnCss>();
 
@@ -94,12 +144,21 @@ function compile(written: string, scope: string): OwnCss {
     note(from, length, why);
     return { css: "", problems };
   };
-  const unbalanced = imbalance(written);
-  if (unbalanced !== undefined)
-    return nothing(unbalanced, 1, "A bracket here has no partner. Nothing is used until it has.");
   if (/<\/?style|<!--|<script/i.test(written)) return nothing(0, written.length, "Only CSS can stand here, no HTML.");
-  const source = written.replace(/\/\*[\s\S]*?\*\//g, (comment) => comment.replace(/[^\n]/g, " "));
+  // Each of these ends a line for a browser (CSS Syntax 3, 3.3), and so a string that is open.
+  const source = withoutComments(written.replace(/[\r\f]/g, "\n").replaceAll("\0", "\ufffd"));
+  const brackets = readBrackets(source);
+  if (brackets.alone !== undefined)
+    return nothing(brackets.alone, 1, "A bracket here has no partner. Nothing is used until it has.");
+  if (brackets.deep !== undefined)
+    return nothing(brackets.deep, 1, `Brackets can stand in each other ${MOST_DEPTH} deep at most.`);
 
+  let judged = 0;
+  const hasRoom = (at: number, length: number): boolean => {
+    if (++judged === MOST_JUDGED + 1)
+      note(at, length, `There is room for ${MOST_JUDGED} selectors and declarations. From here on nothing is used.`);
+    return judged <= MOST_JUDGED;
+  };
   const declarationOf = ({ text, at }: { readonly text: string; readonly at: number }): string[] => {
     if (text.startsWith("@")) {
       note(
@@ -109,6 +168,7 @@ function compile(written: string, scope: string): OwnCss {
       );
       return [];
     }
+    if (!hasRoom(at, text.length)) return [];
     let parsed: CssNode;
     try {
       parsed = parse(text, { context: "declaration", parseCustomProperty: true });
@@ -117,9 +177,16 @@ function compile(written: string, scope: string): OwnCss {
       return [];
     }
     if (parsed.type !== "Declaration") return [];
-    const why = problemOfDeclaration(parsed);
+    const out = generate(parsed);
+    const reading = readingOf(out);
+    const why =
+      reading === "fetches"
+        ? "Pictures and files from elsewhere can’t be used. Choose a picture in Details."
+        : reading === "leaves"
+          ? "This can’t be read."
+          : problemOfDeclaration(parsed);
     if (why) note(at, text.length, why);
-    return why ? [] : [generate(parsed)];
+    return why ? [] : [out];
   };
   const selectorsOf = (prelude: string, at: number): string[] => {
     let parsed: CssNode;
@@ -131,6 +198,7 @@ function compile(written: string, scope: string): OwnCss {
     }
     if (parsed.type !== "SelectorList") return [];
     return [...parsed.children].flatMap((selector) => {
+      if (!hasRoom(at, prelude.length)) return [];
       const scoped = selector.type === "Selector" ? scopedSelector(selector, scope) : undefined;
       if (scoped?.ok) return [generate(scoped.selector)];
       note(at, prelude.length, scoped?.why ?? "This selector can’t be read.");
@@ -168,12 +236,13 @@ function compile(written: string, scope: string): OwnCss {
     }
     return (own.length ? `.${scope}{${own.join(";")}}` : "") + rules;
   };
-  const css = enter(source, 0);
+  // In a page, only this could end the element that the CSS stands in; in CSS the backslash changes nothing.
+  const css = enter(source, 0).replaceAll("</", "<\\/");
   return { css, problems };
 }
 
 const isItself = (node: CssNode): boolean =>
-  node.type === "NestingSelector" || (node.type === "PseudoClassSelector" && node.name === "scope");
+  node.type === "NestingSelector" || (node.type === "PseudoClassSelector" && plain(node.name) === "scope");
 
 type Scoped = { readonly ok: true; readonly selector: CssNode } | { readonly ok: false; readonly why: string };
 
@@ -183,18 +252,20 @@ function scopedSelector(selector: Selector, scope: string): Scoped {
   const isOfPage = find(
     selector,
     (node) =>
-      (node.type === "TypeSelector" && ["html", "body"].includes(node.name.toLowerCase())) ||
-      (node.type === "PseudoClassSelector" && ["root", "host"].includes(node.name)),
+      (node.type === "TypeSelector" && ["html", "body"].includes(plain(node.name))) ||
+      (node.type === "PseudoClassSelector" && ["root", "host", "host-context"].includes(plain(node.name))),
   );
   if (isOfPage) return { ok: false, why: "A section’s CSS reaches only the section. Leave out html, body and :root." };
   const { children } = selector;
   const first = children.first;
-  if (find(selector, isItself)) {
-    // The section itself has to stand first: what is beside or above it is none of its business.
-    const next = [...children].find((node) => node.type === "Combinator");
-    const isBeside = next?.type === "Combinator" && ["+", "~"].includes(next.name);
-    if (!first || !isItself(first) || isBeside)
-      return { ok: false, why: "“&” is the section itself, and has to stand first." };
+  // The first step leads from the section to something in it: what is beside or above it is none of its business.
+  const step = [...children].find((node) => node.type === "Combinator");
+  const isWithin = step?.type !== "Combinator" || [" ", ">"].includes(step.name);
+  const isAboutItself = find(selector, isItself) !== null;
+  if ((isAboutItself || first?.type === "Combinator") && !isWithin)
+    return { ok: false, why: "A section’s CSS reaches only what is in the section, and not what is beside it." };
+  if (isAboutItself) {
+    if (!first || !isItself(first)) return { ok: false, why: "“&” is the section itself, and has to stand first." };
     walk(selector, (node, item, list) => {
       if (isItself(node)) list.replace(item, list.createItem(itself()));
     });
@@ -219,10 +290,10 @@ function atPrelude(text: string): string | undefined {
 
 function problemOfDeclaration(node: Extract<CssNode, { type: "Declaration" }>): string | undefined {
   const value = generate(node.value);
-  if (fetches(node.value)) return "Pictures and files from elsewhere can’t be used. Choose a picture in Details.";
   if (node.property.startsWith("--")) return undefined;
-  if (node.property === "position" && find(node.value, (n) => n.type === "Identifier" && n.name === "fixed"))
-    return "A section stays in its place: “fixed” can’t be used.";
+  // Only a plain word says for certain where something stands; a variable or a function could come to be any.
+  if (plain(node.property) === "position" && !POSITIONS.has(plain(value)))
+    return `A section stays in its place: “${value}” can’t be used.`;
   // A value with var() is known only where it is used.
   if (/var\(|env\(/.test(value)) return undefined;
   const match = lexer.matchProperty(node.property, node.value);
@@ -232,28 +303,34 @@ function problemOfDeclaration(node: Extract<CssNode, { type: "Declaration" }>): 
     : `“${value}” is not a value of ${node.property}.`;
 }
 
-/** Where the first bracket without a partner stands, strings and comments aside; undefined where all have one. */
-function imbalance(css: string): number | undefined {
+type Brackets = {
+  /** Where the first bracket without a partner stands. */
+  readonly alone: number | undefined;
+  /** Where the first one stands that is too deep in others. */
+  readonly deep: number | undefined;
+};
+
+/** Reads the brackets of CSS without comments; strings are passed over. */
+function readBrackets(css: string): Brackets {
   const open: number[] = [];
+  let deep: number | undefined;
   const closers: Readonly<Record<string, string>> = { "{": "}", "(": ")", "[": "]" };
   for (let i = 0; i < css.length; i++) {
     const letter = css[i]!;
     if (letter === "\\") i++;
-    else if (css.startsWith("/*", i)) {
-      const end = css.indexOf("*/", i + 2);
-      if (end < 0) return i;
-      i = end + 1;
-    } else if (letter === '"' || letter === "'") {
+    else if (letter === '"' || letter === "'") {
       const end = endOfString(css, i);
-      if (css[end] !== letter) return i;
+      if (css[end] !== letter) return { alone: i, deep };
       i = end;
-    } else if (letter in closers) open.push(i);
-    else if (Object.values(closers).includes(letter)) {
+    } else if (letter in closers) {
+      open.push(i);
+      if (open.length > MOST_DEPTH) deep ??= i;
+    } else if (letter === "}" || letter === ")" || letter === "]") {
       const at = open.pop();
-      if (at === undefined || closers[css[at]!] !== letter) return i;
+      if (at === undefined || closers[css[at]!] !== letter) return { alone: i, deep };
     }
   }
-  return open[0];
+  return { alone: open[0], deep };
 }
 
 /** Where a string that opens at `at` closes; the place of a line break or the end of the text where it does not. */
