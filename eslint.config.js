@@ -1,5 +1,7 @@
 import hooks from "eslint-plugin-react-hooks";
+import redos from "eslint-plugin-redos";
 import tseslint from "typescript-eslint";
+import { namesFromOutside } from "./bin/lint-rules.mjs";
 
 const clock = "What time it is comes from the situation (core/situation).";
 
@@ -39,6 +41,16 @@ export default tseslint.config(
       eqeqeq: ["error", "always", { null: "ignore" }],
       "no-console": ["error", { allow: ["warn", "error"] }],
       "max-lines": ["error", { max: 500, skipBlankLines: true }],
+    },
+  },
+  {
+    files: ["app/**/*.{ts,tsx}"],
+    ignores: ["**/*.test.{ts,tsx}", "**/fixtures/**"],
+    plugins: { redos, zest: { rules: { "names-from-outside": namesFromOutside } } },
+    rules: {
+      "zest/names-from-outside": "error",
+      // What a pattern takes to read has to grow with the text and not with its square, or one request stops all others.
+      "redos/no-vulnerable": ["error", { timeout: 10_000 }],
     },
   },
   {

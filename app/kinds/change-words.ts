@@ -1,4 +1,4 @@
-import type { Difference } from "~/core/document";
+import { entryOf, type Difference } from "~/core/document";
 import { PROPERTIES } from "~/core/cascade";
 import { readPinKey, ROLE_WORDS, SET_NAMES, settingOf } from "~/core/theme";
 import { kindOf, nameOf, type Field } from ".";
@@ -34,7 +34,7 @@ function propsWords(fields: readonly Field[], keys: readonly string[]): string {
     if (key === "arrangement") said.add("arrangement");
     else {
       const field = fields.find((f) => f.key === key);
-      if (!field) said.add(BESIDES[key] ?? key);
+      if (!field) said.add(entryOf(BESIDES, key) ?? key);
       else if (field.type === "line" || field.type === "text" || field.type === "rich") said.add("words");
       else if (field.type === "link") said.add("link");
       else said.add(field.label.toLowerCase());
@@ -80,7 +80,7 @@ export function changeWords(difference: Difference): Change {
     case "style":
       return {
         where,
-        what: `${difference.keys.map((k) => (k === "hidden" ? "where it shows" : (PROPERTIES[k]?.label ?? k).toLowerCase())).join(", ")} changed`,
+        what: `${difference.keys.map((k) => (k === "hidden" ? "where it shows" : (entryOf(PROPERTIES, k)?.label ?? k).toLowerCase())).join(", ")} changed`,
       };
   }
 }

@@ -1,4 +1,4 @@
-import { integrityOf, walk, type Draft, type PageDocument } from "~/core/document";
+import { integrityOf, walk, type Draft, type PageDocument, entryOf } from "~/core/document";
 import type { Operation } from "~/core/operations";
 import { LONGEST_TITLE, lookSchema, MOST_DOCUMENTS, MOST_IN_SLOT } from "~/core/schema";
 import { documentProblem, nameOf, problemOf, strangerIn } from ".";
@@ -61,7 +61,7 @@ export function problemOfChange(
     return `A shop can have ${MOST_DOCUMENTS.toLocaleString("en")} pages and layouts.`;
   const { documents, parts } = touchedBy(operations);
   for (const id of documents) {
-    const document = draft.documents[id];
+    const document = entryOf(draft.documents, id);
     const why = document && problemOfDocument(document, parts);
     if (why) return why;
     // What was added and taken away again in one go is no problem.

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { PROPERTIES } from "~/core/cascade";
-import type { Part } from "~/core/document";
+import { entryOf, type Part } from "~/core/document";
 import { placeName } from "~/core/schema";
 import type { Definition } from "./definition";
 
@@ -60,5 +60,5 @@ export function moreStyles(definition: Definition, node: Part): readonly string[
 
 /** Whether a part can have a style property. */
 export const hasStyle = (definition: Definition, node: Part, property: string): boolean =>
-  PROPERTIES[property] !== undefined &&
+  entryOf(PROPERTIES, property) !== undefined &&
   (definition.styles.includes(property) || moreStyles(definition, node).includes(property));

@@ -2,7 +2,7 @@ import { COLUMNS_SLOT, makeColumn } from "~/core/commands";
 import type { Json, Part, StyleSheet } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
-import { KINDS, kindVersion, makeNode } from ".";
+import { KINDS, kindVersion, makeNode, type Field } from ".";
 
 /** A picture of the library that suits a wide place: the widest-shaped one, of several the oldest. */
 const widest = (pictures: readonly Picture[]): Picture | undefined =>
@@ -17,20 +17,22 @@ const widest = (pictures: readonly Picture[]): Picture | undefined =>
  */
 export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[], arrangement?: string): Part {
   const definition = KINDS.get(kind)?.definition;
-  const props: Record<string, Json> = {};
-  for (const field of definition?.fields ?? []) {
-    if (field.type === "picture") props[field.key] = widest(pictures)?.id ?? null;
+  const [collection] = goods.collections;
+  const filled = (field: Field): Json | undefined => {
+    if (field.type === "picture") return widest(pictures)?.id ?? null;
     if (field.type === "product")
-      props[field.key] = (goods.products.find((p) => p.pictures.length) ?? goods.products[0])?.id ?? null;
-    if (field.type === "collection") props[field.key] = goods.collections[0]?.id ?? null;
-    if (field.type === "link" && goods.collections[0])
-      props[field.key] = { to: "collection", id: goods.collections[0].id };
-    if (field.type === "list" && field.fields.some((f) => f.type === "collection")) {
-      props[field.key] = goods.collections.slice(0, 6).map((c) => ({ ...field.fresh, collection: c.id }));
-    }
-  }
-  if (arrangement !== undefined) props.arrangement = arrangement;
-  return makeNode(kind, props);
+      return (goods.products.find((p) => p.pictures.length) ?? goods.products[0])?.id ?? null;
+    if (field.type === "collection") return collection?.id ?? null;
+    if (field.type === "link" && collection) return { to: "collection", id: collection.id };
+    if (field.type === "list" && field.fields.some((f) => f.type === "collection"))
+      return goods.collections.slice(0, 6).map((c) => ({ ...field.fresh, collection: c.id }));
+    return undefined;
+  };
+  const props = (definition?.fields ?? []).flatMap((field) => {
+    const value = filled(field);
+    return value === undefined ? [] : [[field.key, value] as const];
+  });
+  return makeNode(kind, { ...Object.fromEntries(props), ...(arrangement === undefined ? {} : { arrangement }) });
 }
 
 /** A section that holds one widget in its one column. */

@@ -1,6 +1,15 @@
 import { z } from "zod";
 import { isKnownValue, PROPERTIES } from "~/core/cascade";
-import { LAYOUT_SORTS, layoutProps, newId, walk, type PageDocument, type Json, type Part } from "~/core/document";
+import {
+  LAYOUT_SORTS,
+  layoutProps,
+  newId,
+  walk,
+  type PageDocument,
+  type Json,
+  type Part,
+  entryOf,
+} from "~/core/document";
 import { MOST_ENTRIES, versionOf, type Migration } from "~/core/schema";
 import { button } from "./button";
 import { chassisProblem } from "./chassis";
@@ -113,7 +122,7 @@ export const levelOf = (node: Pick<Part, "kind">): Level | undefined => kindOf(n
 export function accepts(parent: Pick<Part, "kind">, slot: string, child: Pick<Part, "kind">): boolean {
   const stands = kindOf(child)?.definition.slots ?? [];
   if (!stands.includes(slot)) return false;
-  return parent.kind === "root" || kindOf(parent)?.definition.holds?.[slot] !== undefined;
+  return parent.kind === "root" || entryOf(kindOf(parent)?.definition.holds, slot) !== undefined;
 }
 
 /**
@@ -189,13 +198,13 @@ export function problemOf(node: Part): { path: string; why: string } | undefined
   for (const [audience, values] of Object.entries(node.style)) {
     for (const [property, value] of Object.entries(values)) {
       // A property that this version does not know is kept and never drawn.
-      if (PROPERTIES[property] && !isKnownValue(property, value)) {
-        return { path: `${audience}.${property}`, why: `${PROPERTIES[property].label} can’t be “${String(value)}”.` };
-      }
+      const known = entryOf(PROPERTIES, property);
+      if (known && !isKnownValue(property, value))
+        return { path: `${audience}.${property}`, why: `${known.label} can’t be “${String(value)}”.` };
     }
   }
   for (const [slot, children] of Object.entries(node.slots)) {
-    const most = kind.definition.holds?.[slot];
+    const most = entryOf(kind.definition.holds, slot);
     if (most === undefined) return { path: slot, why: `${kind.definition.name} has no place for that.` };
     if (children.length > most) return { path: slot, why: `${kind.definition.name} can hold ${most} things.` };
     const stranger = children.find((child) => kindOf(child) && !accepts(node, slot, child));

@@ -6,6 +6,7 @@ import {
   type LayoutSort,
   type Part,
   type StyleSheet,
+  entryOf,
 } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { KINDS, kindVersion } from ".";
@@ -117,7 +118,7 @@ export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
 
 /** A draft in which every sort of page has its layout. */
 export function withLayouts(draft: Draft): Draft {
-  const lacking = Object.entries(firstLayouts()).filter(([sort]) => !draft.documents[sort]);
+  const lacking = Object.entries(firstLayouts()).filter(([sort]) => !entryOf(draft.documents, sort));
   if (lacking.length === 0) return draft;
   return freeze({ ...draft, documents: { ...draft.documents, ...Object.fromEntries(lacking) } });
 }

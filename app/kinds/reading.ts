@@ -1,4 +1,4 @@
-import type { Json, Part, PageDocument } from "~/core/document";
+import { entryOf, type Json, type Part, type PageDocument } from "~/core/document";
 import type { Transaction } from "~/core/commands";
 import type { Operation } from "~/core/operations";
 import { lift, readDocument, versionOf, type ReadDocument } from "~/core/schema";
@@ -31,9 +31,9 @@ function readProps(part: Part): Part["props"] | undefined {
   const lifted = lift(part.props, part.version ?? 1, migrationsOf(part.kind));
   if (!lifted.ok) return undefined;
   const defaults = definition.defaults as Readonly<Record<string, Json>>;
-  const lacking = Object.keys(defaults).filter((key) => lifted.value[key] === undefined);
+  const lacking = Object.keys(defaults).filter((key) => entryOf(lifted.value, key) === undefined);
   if (lacking.length === 0 && (part.version ?? 1) === versionOf(migrationsOf(part.kind))) return part.props;
-  const filled = { ...lifted.value, ...Object.fromEntries(lacking.map((key) => [key, defaults[key]!])) };
+  const filled = { ...lifted.value, ...Object.fromEntries(lacking.map((key) => [key, entryOf(defaults, key)!])) };
   return definition.props.safeParse(filled).success ? (filled as Part["props"]) : undefined;
 }
 

@@ -1,4 +1,4 @@
-import { layoutProps, walk, type Draft, type Json, type PageDocument, type Part } from "~/core/document";
+import { layoutProps, walk, type Draft, type Json, type PageDocument, type Part, entryOf } from "~/core/document";
 import type { RichMark, RichNode } from "~/core/rich";
 import { NO_LINK, type Link } from "~/core/schema";
 import { chassisOf } from "./chassis";
@@ -89,8 +89,8 @@ function mapValue(field: Field, value: Json | undefined, remap: Remap): Json | u
 function mapProps(fields: readonly Field[], props: Props, remap: Remap): Props {
   let next = props;
   for (const field of fields) {
-    const value = mapValue(field, props[field.key], remap);
-    if (value !== undefined && value !== props[field.key]) next = { ...next, [field.key]: value };
+    const value = mapValue(field, entryOf(props, field.key), remap);
+    if (value !== undefined && value !== entryOf(props, field.key)) next = { ...next, [field.key]: value };
   }
   return next;
 }

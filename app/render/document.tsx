@@ -36,7 +36,10 @@ const escape = (text: string) =>
 
 const plainText = (text: string, most: number) => {
   const line = text.replace(/\s+/g, " ").trim();
-  return line.length <= most ? line : `${line.slice(0, most - 1).replace(/\s+\S*$/, "")}…`;
+  if (line.length <= most) return line;
+  const cut = line.slice(0, most - 1);
+  const space = cut.lastIndexOf(" ");
+  return `${space > 0 ? cut.slice(0, space) : cut}…`;
 };
 
 type Head = {

@@ -314,7 +314,11 @@ type Brackets = {
 function readBrackets(css: string): Brackets {
   const open: number[] = [];
   let deep: number | undefined;
-  const closers: Readonly<Record<string, string>> = { "{": "}", "(": ")", "[": "]" };
+  const closers = new Map([
+    ["{", "}"],
+    ["(", ")"],
+    ["[", "]"],
+  ]);
   for (let i = 0; i < css.length; i++) {
     const letter = css[i]!;
     if (letter === "\\") i++;
@@ -322,12 +326,12 @@ function readBrackets(css: string): Brackets {
       const end = endOfString(css, i);
       if (css[end] !== letter) return { alone: i, deep };
       i = end;
-    } else if (letter in closers) {
+    } else if (closers.has(letter)) {
       open.push(i);
       if (open.length > MOST_DEPTH) deep ??= i;
     } else if (letter === "}" || letter === ")" || letter === "]") {
       const at = open.pop();
-      if (at === undefined || closers[css[at]!] !== letter) return { alone: i, deep };
+      if (at === undefined || closers.get(css[at]!) !== letter) return { alone: i, deep };
     }
   }
   return { alone: open[0], deep };

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import type { BreadcrumbList, ItemAvailability, Offer, Product as ProductThing, WithContext } from "schema-dts";
 import { currencyDigits, decimalMoney } from "~/core/money";
 import {
@@ -84,7 +85,7 @@ function productThing(product: Product, content: ShopContent, origin: string): W
       seller: { "@type": "Organization", name: identity.name },
     };
   };
-  const reviews = content.goods.reviews?.[product.id] ?? [];
+  const reviews = entryOf(content.goods.reviews, product.id) ?? [];
   return {
     "@context": "https://schema.org",
     "@type": "Product",

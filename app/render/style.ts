@@ -1,5 +1,5 @@
 import { layersOf, nodeCss as rulesOf, type Layer } from "~/core/cascade";
-import { walk, type Brand, type Look, type Part, type StyleSheet } from "~/core/document";
+import { walk, type Brand, type Look, type Part, type StyleSheet, entryOf } from "~/core/document";
 import type { Theme } from "~/core/theme";
 import { chassisOf, kindOf, levelOf, type Arrangement, type Kind } from "~/kinds";
 import { compileOwnCss } from "./own-css";
@@ -8,7 +8,9 @@ import { compileOwnCss } from "./own-css";
 export function arrangementOf(kind: Kind, node: Part, theme: Theme): Arrangement {
   const { arrangements } = kind.definition;
   const known = (id: unknown) => arrangements.find((a) => a.id === id);
-  return known(node.props.arrangement) ?? known(theme.kinds[kind.definition.kind]?.arrangement) ?? arrangements[0];
+  return (
+    known(node.props.arrangement) ?? known(entryOf(theme.kinds, kind.definition.kind)?.arrangement) ?? arrangements[0]
+  );
 }
 
 /** What a brand or a theme says about the goods in a section, as a style sheet. */
@@ -21,7 +23,7 @@ function goodsSheet(kind: Kind, brand: Brand): StyleSheet {
 }
 
 function themeSheet(kind: Kind, theme: Theme): StyleSheet {
-  const own = theme.kinds[kind.definition.kind]?.style ?? {};
+  const own = entryOf(theme.kinds, kind.definition.kind)?.style ?? {};
   const goods = goodsSheet(kind, theme.defaults).all;
   return goods ? { ...own, all: { ...goods, ...own.all } } : own;
 }

@@ -1,4 +1,12 @@
-import { layoutFor, layoutProps, textPages, type PageDocument, type Draft, type LayoutSort } from "~/core/document";
+import {
+  layoutFor,
+  layoutProps,
+  textPages,
+  type PageDocument,
+  type Draft,
+  type LayoutSort,
+  entryOf,
+} from "~/core/document";
 import {
   collectionsWith,
   canBuy,
@@ -114,7 +122,7 @@ export function documentOf(target: Target, documents: Documents, goods: Goods): 
     case "home":
       return documents.home;
     case "text":
-      return documents[target.id];
+      return entryOf(documents, target.id);
     case "product":
       return layoutFor(documents, "product", {
         product: target.product.id,
@@ -134,7 +142,7 @@ export function documentOf(target: Target, documents: Documents, goods: Goods): 
  * that is wished for; where the layout does not draw that one, the most telling that it does.
  */
 export function targetFor(documents: Documents, goods: Goods, id: string, address: string | null): Target {
-  const document = documents[id];
+  const document = entryOf(documents, id);
   const props = document && layoutProps(document);
   if (!document || id === "home") return { page: "home" };
   if (!props) return { page: "text", id };
@@ -284,7 +292,7 @@ export function targetName(target: Target, documents: Documents): string {
     case "home":
       return "Home";
     case "text":
-      return documents[target.id]?.title ?? "Page";
+      return entryOf(documents, target.id)?.title ?? "Page";
     case "collection":
       return target.collection?.title ?? "Everything";
     case "product":

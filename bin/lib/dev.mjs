@@ -24,12 +24,16 @@ await runMain(async () => {
   mkdirSync(data, { recursive: true });
   const database = await startDatabase(data);
 
-  // The shop's own script is built again whenever it changes.
-  const watch = ["build", "--watch", "--config", "vite.runtime.config.ts", "--logLevel", "warn"];
-  const scripts = spawn(process.execPath, ["node_modules/vite/bin/vite.js", ...watch], {
-    stdio: ["ignore", "inherit", "inherit"],
-  });
-  while (!existsSync("build/runtime/shop.js")) await new Promise((done) => setTimeout(done, 100));
+  // The shop's own script, and the process that reads files, are built again whenever they change.
+  const built = ["vite.runtime.config.ts", "vite.reader.config.ts"].map((config) =>
+    spawn(
+      process.execPath,
+      ["node_modules/vite/bin/vite.js", "build", "--watch", "--config", config, "--logLevel", "warn"],
+      { stdio: ["ignore", "inherit", "inherit"] },
+    ),
+  );
+  while (!existsSync("build/runtime/shop.js") || !existsSync("build/reader/reader.js"))
+    await new Promise((done) => setTimeout(done, 100));
 
   const vite = await createServer({
     server: {
@@ -75,7 +79,7 @@ await runMain(async () => {
 
   What is changed in the code is seen at once. Ctrl-C stops it.`);
   const end = async () => {
-    scripts.kill();
+    for (const each of built) each.kill();
     await running.stop();
     await vite.close();
     await database.stop();

@@ -50,7 +50,7 @@ export function startServer({ database, data, port, shopPort, demo, reset, say }
     void gone.then(() => {
       if (serving) return;
       const said = errors.join("");
-      const taken = /EADDRINUSE[^\n]*?:(\d+)/.exec(said);
+      const taken = /EADDRINUSE.*/.exec(said)?.[0].match(/:(\d+)/);
       if (taken) fail(new Stop(`Port ${taken[1]} is in use. Choose another one with --port or --shop-port.`));
       else fail(new Stop(`The application would not start:\n${said.trim()}`));
     });

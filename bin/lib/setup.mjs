@@ -65,7 +65,13 @@ function* filesIn(folder) {
 /** A fingerprint of everything that goes into the build. */
 function sourcePrint() {
   const hash = createHash("sha256");
-  const files = ["package-lock.json", "vite.config.ts", "vite.runtime.config.ts", "react-router.config.ts"];
+  const files = [
+    "package-lock.json",
+    "vite.config.ts",
+    "vite.runtime.config.ts",
+    "vite.reader.config.ts",
+    "react-router.config.ts",
+  ];
   for (const folder of ["app", "public", "demo"])
     for (const file of filesIn(folder)) if (!/\.(test\.tsx?|webp)$/.test(file)) files.push(file);
   for (const file of files.sort())
@@ -77,7 +83,7 @@ function sourcePrint() {
 export function ensureBuild() {
   const print = sourcePrint();
   const stamp = "build/.zest-sources";
-  if (read(stamp) === print && existsSync("build/server/index.js")) return;
+  if (read(stamp) === print && existsSync("build/server/index.js") && existsSync("build/reader/reader.js")) return;
   step("Building (about half a minute)", "npm", ["run", "build"], { env: { ...process.env, NODE_ENV: "production" } });
   mkdirSync("build", { recursive: true });
   writeFileSync(stamp, print);

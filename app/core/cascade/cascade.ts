@@ -1,4 +1,4 @@
-import { DEVICES, type Audience, type Device, type Part, type StyleSheet, type StyleValue } from "../document";
+import { DEVICES, type Audience, type Device, type Part, type StyleSheet, type StyleValue, entryOf } from "../document";
 import { isKnownValue, MEDIA, PROPERTIES } from "./properties";
 import type { Property } from "./property";
 
@@ -24,13 +24,13 @@ export function resolve(layers: readonly Layer[], property: string, device: Devi
   const sources: Source[] = [];
   for (const { name, sheet } of layers) {
     for (const audience of ["all", device] as const) {
-      const value = sheet[audience]?.[property];
+      const value = entryOf(sheet[audience], property);
       if (value !== undefined) sources.unshift({ layer: name, audience, value });
     }
   }
   const [winner, ...overridden] = sources;
   if (!winner) return undefined;
-  const most = winner.audience === "all" ? PROPERTIES[property]?.mostOn?.[device] : undefined;
+  const most = winner.audience === "all" ? entryOf(PROPERTIES, property)?.mostOn?.[device] : undefined;
   const value = most !== undefined && typeof winner.value === "number" ? Math.min(winner.value, most) : winner.value;
   return { value, winner, overridden };
 }
@@ -64,12 +64,13 @@ function declarationsByDevice(layers: readonly Layer[]) {
       }
     }
   }
-  const shared: Record<string, string> = {};
-  for (const [name, value] of Object.entries(perDevice.phone)) {
-    if (perDevice.tablet[name] === value && perDevice.wide[name] === value) shared[name] = value;
-  }
-  for (const device of DEVICES) for (const name of Object.keys(shared)) delete perDevice[device][name];
-  return { shared, perDevice };
+  const isShared = (name: string, value: string) => DEVICES.every((d) => entryOf(perDevice[d], name) === value);
+  const only = (device: Device) =>
+    Object.fromEntries(Object.entries(perDevice[device]).filter(([name, value]) => !isShared(name, value)));
+  return {
+    shared: Object.fromEntries(Object.entries(perDevice.phone).filter(([name, value]) => isShared(name, value))),
+    perDevice: { phone: only("phone"), tablet: only("tablet"), wide: only("wide") },
+  };
 }
 
 /** The style rules of one node as CSS text, for `selector`. */
@@ -85,13 +86,12 @@ export function nodeCss(selector: string, layers: readonly Layer[]): string {
 
 /** The attributes that resolving a node's style puts on its element. */
 export function nodeAttributes(layers: readonly Layer[]): Readonly<Record<string, string>> {
-  const attributes: Record<string, string> = {};
-  for (const property of spokenOf(layers)) {
-    if (property.emission.to !== "attribute") continue;
-    const resolved = resolve(layers, property.name, "wide");
-    if (resolved && resolved.value !== "none" && isKnownValue(property.name, resolved.value)) {
-      attributes[property.emission.name] = String(resolved.value);
-    }
-  }
-  return attributes;
+  return Object.fromEntries(
+    [...spokenOf(layers)].flatMap(({ name, emission }) => {
+      if (emission.to !== "attribute") return [];
+      const resolved = resolve(layers, name, "wide");
+      const isSaid = resolved && resolved.value !== "none" && isKnownValue(name, resolved.value);
+      return isSaid ? [[emission.name, String(resolved.value)] as const] : [];
+    }),
+  );
 }

@@ -1,3 +1,4 @@
+import { entryOf } from "../document";
 import { declare, lengthOr, named, type Property } from "./property";
 
 // What a section stands on. All of it is mixed from roles that its words can be read on (`page`, `raised`), or drawn in
@@ -63,7 +64,7 @@ const EDGE_NAMES = {
 };
 
 const edgeDeclarations = (side: "top" | "bottom", value: string): Readonly<Record<string, string>> => {
-  const edge = EDGES[value];
+  const edge = entryOf(EDGES, value);
   if (!edge) return {};
   // The cut-off strip lies over the neighbour, whose ground shows through.
   return {
@@ -87,7 +88,7 @@ export const GROUND_PROPERTIES: readonly Property[] = [
       across: "Fades across",
       glow: "Glow",
     }),
-    emission: declare("--ground", (v) => GROUNDS[String(v)] ?? "none"),
+    emission: declare("--ground", (v) => entryOf(GROUNDS, String(v)) ?? "none"),
   },
   {
     name: "pattern",
@@ -95,7 +96,7 @@ export const GROUND_PROPERTIES: readonly Property[] = [
     group: "looks",
     perDevice: false,
     choices: named({ none: "None", dots: "Dots", stripes: "Stripes", grid: "Grid", check: "Checks", scales: "Scales" }),
-    emission: declare("--pattern", (v) => PATTERNS[String(v)] ?? "none"),
+    emission: declare("--pattern", (v) => entryOf(PATTERNS, String(v)) ?? "none"),
   },
   {
     name: "edgeTop",

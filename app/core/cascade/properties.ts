@@ -1,4 +1,4 @@
-import type { Device, StyleValue } from "../document";
+import { entryOf, type Device, type StyleValue } from "../document";
 import { SCRIM_COLOURS, SCRIM_FROM, SCRIM_STOPS, SCRIM_TONES, type ScrimFrom, type ScrimTone } from "../pictures";
 import { ALL_SETS, SET_NAMES } from "../theme";
 import { declare, isExact, lengthOr, SPACE_STEPS, stepOf, type Property } from "./property";
@@ -37,7 +37,7 @@ const LIST: readonly Property[] = [
       { value: "screen", label: "Whole screen" },
     ],
     exact: { least: 10, most: 100, unit: "svh" },
-    emission: declare("--min-height", (v) => lengthOr(v, (step) => MIN_HEIGHTS[step] ?? "0")),
+    emission: declare("--min-height", (v) => lengthOr(v, (step) => entryOf(MIN_HEIGHTS, step) ?? "0")),
   },
   {
     name: "align",
@@ -185,7 +185,7 @@ export const PROPERTIES: Readonly<Record<string, Property>> = Object.fromEntries
 
 /** Whether a property may have this value; only such values are ever written into a page's CSS. */
 export function isKnownValue(name: string, value: StyleValue): boolean {
-  const property = PROPERTIES[name];
+  const property = entryOf(PROPERTIES, name);
   if (!property) return false;
   return property.choices.some((c) => c.value === value) || (property.exact ? isExact(property.exact, value) : false);
 }

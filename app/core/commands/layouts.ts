@@ -1,4 +1,13 @@
-import { copyWithNewIds, layoutProps, newId, sameJson, type PageDocument, type Draft, type Json } from "../document";
+import {
+  copyWithNewIds,
+  layoutProps,
+  newId,
+  sameJson,
+  type PageDocument,
+  type Draft,
+  type Json,
+  entryOf,
+} from "../document";
 import { held, type Operation } from "../operations";
 import { refuse, transaction, type Outcome } from "./transaction";
 
@@ -15,7 +24,7 @@ function titleProblem(draft: Draft, title: string, but?: string): string | undef
 
 /** A layout like `from`, for chosen goods. Gives its id beside the outcome. */
 export function addLayout(draft: Draft, from: string, name: string, id: string = newId()): Outcome {
-  const document = draft.documents[from];
+  const document = entryOf(draft.documents, from);
   const props = document && layoutProps(document);
   if (!document || !props) return refuse("The layout that was to be copied is no longer there.");
   const title = name.trim();
@@ -33,7 +42,7 @@ export function addLayout(draft: Draft, from: string, name: string, id: string =
 
 /** Takes a layout away; its goods go back to the one for all, which itself stays. */
 export function removeLayout(draft: Draft, id: string): Outcome {
-  const document = draft.documents[id];
+  const document = entryOf(draft.documents, id);
   const props = document && layoutProps(document);
   if (!document || !props) return refuse("This layout is no longer there.");
   if (id === props.of) return refuse("This is the layout for all; it can’t be taken away.");
@@ -43,7 +52,7 @@ export function removeLayout(draft: Draft, id: string): Outcome {
 }
 
 export function renameLayout(draft: Draft, id: string, name: string): Outcome {
-  const document = draft.documents[id];
+  const document = entryOf(draft.documents, id);
   if (!document || document.kind !== "layout") return refuse("This layout is no longer there.");
   const title = name.trim();
   if (title === document.title) return refuse("It is called that already.");
@@ -60,7 +69,7 @@ export function setLayoutFor(
   id: string,
   { products, collections }: { readonly products: readonly string[]; readonly collections: readonly string[] },
 ): Outcome {
-  const document = draft.documents[id];
+  const document = entryOf(draft.documents, id);
   const own = document && layoutProps(document);
   if (!document || !own) return refuse("This layout is no longer there.");
   if (id === own.of) return refuse("This is the layout for all that have no other.");

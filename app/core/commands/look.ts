@@ -1,4 +1,4 @@
-import { newId, type Brand, type BrandVersion, type Draft, type Json, type Logo } from "../document";
+import { newId, type Brand, type BrandVersion, type Draft, type Json, type Logo, entryOf } from "../document";
 import { held, readAt, type Operation, type Path } from "../operations";
 import {
   problemWithBrand,
@@ -77,7 +77,7 @@ export function replaceBrand(draft: Draft, brand: Brand, label: string): Outcome
   const keys = new Set([...Object.keys(draft.look.brand), ...Object.keys(brand)]);
   return setBrandAll(
     draft,
-    Object.fromEntries([...keys].map((key) => [key, brand[key] as SettingValue | undefined])),
+    Object.fromEntries([...keys].map((key) => [key, entryOf(brand, key) as SettingValue | undefined])),
     label,
   );
 }
@@ -105,14 +105,14 @@ export function keepVersion(draft: Draft, name: string, at: string): Outcome {
 }
 
 export function removeVersion(draft: Draft, id: string): Outcome {
-  const version = draft.look.versions[id];
+  const version = entryOf(draft.look.versions, id);
   if (!version) return refuse("This version is no longer there.");
   return setLook(draft, ["versions", id], undefined, "removeVersion", `Version “${version.name}” removed`, false);
 }
 
 /** Goes back to a version: its brand and its theme, in one step. */
 export function wearVersion(draft: Draft, id: string): Outcome {
-  const version = draft.look.versions[id];
+  const version = entryOf(draft.look.versions, id);
   if (!version) return refuse("This version is no longer there.");
   const label = `Brand is “${version.name}” again`;
   const brand = replaceBrand(draft, version.brand, label);

@@ -12,6 +12,7 @@ import {
   type Part,
   type Place,
   type StyleValue,
+  entryOf,
 } from "../document";
 import { held, readAt, type Operation, type Path } from "../operations";
 import { refuse, transaction, type Outcome } from "./transaction";
@@ -33,7 +34,7 @@ export function locate(draft: Draft, id: string): Located | undefined {
 }
 
 const siblingsOf = (found: Located): readonly Part[] =>
-  findNode(found.root, found.place.parent)!.slots[found.place.slot]!;
+  entryOf(findNode(found.root, found.place.parent)!.slots, found.place.slot)!;
 
 /**
  * Those of the given nodes that no other one of them contains, in reading order; what is done to a part is done to what is
@@ -71,7 +72,7 @@ export function pasteNodes(
   label: string,
   intent = "paste",
 ): Outcome {
-  const root = draft.documents[document]?.root;
+  const root = entryOf(draft.documents, document)?.root;
   const parent = root && findNode(root, to.parent);
   const siblings = parent && slotOf(parent, to.slot);
   if (!siblings) return refuse("That place is no longer there.");
@@ -126,7 +127,7 @@ export type Goal = Place & { readonly document: string };
 export function carryNode(draft: Draft, id: string, goal: Goal, label: string): Outcome {
   const found = locate(draft, id);
   if (!found) return refuse(GONE);
-  const target = draft.documents[goal.document]?.root;
+  const target = entryOf(draft.documents, goal.document)?.root;
   const parent = target && findNode(target, goal.parent);
   const siblings = parent && slotOf(parent, goal.slot);
   if (!siblings) return refuse("That place is no longer there.");
@@ -202,7 +203,7 @@ export type StyleChange = {
 export function styleOperations(draft: Draft, changes: readonly StyleChange[]): readonly Operation[] {
   return changes.flatMap(({ id, audience, property, value }): readonly Operation[] => {
     const found = locate(draft, id);
-    const before = held(found?.node.style[audience]?.[property]);
+    const before = held(entryOf(found?.node.style[audience], property));
     const after = held(value);
     if (!found || JSON.stringify(before) === JSON.stringify(after)) return [];
     return [{ type: "setStyle", document: found.document, node: id, audience, property, before, after }];
@@ -312,7 +313,7 @@ export function pasteLook(
       // How much of the width a column takes is where it stands, not how it looks.
       return [...names]
         .filter((property) => property !== "share" && has(node, property))
-        .map((property) => ({ id, audience, property, value: theirs[property] }));
+        .map((property) => ({ id, audience, property, value: entryOf(theirs, property) }));
     });
   });
   if (changes.length === 0) return refuse("That look has nothing that this part can have.");

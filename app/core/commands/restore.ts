@@ -1,4 +1,4 @@
-import { findNode, sameJson, slotOf, walk, type PageDocument, type Draft, type Part } from "../document";
+import { findNode, sameJson, slotOf, walk, type PageDocument, type Draft, type Part, entryOf } from "../document";
 import type { Operation } from "../operations";
 import { refuse, transaction, type Outcome } from "./transaction";
 
@@ -32,10 +32,10 @@ function slotOperations(document: PageDocument, slot: string, wanted: readonly P
 
 /** Makes a page what it was in a version, in one step that can be undone. `name`: of the version. */
 export function restorePage(draft: Draft, version: PageDocument, name: string): Outcome {
-  const document = draft.documents[version.id];
+  const document = entryOf(draft.documents, version.id);
   if (!document) return refuse("This page is no longer there.");
   const operations = Object.keys(document.root.slots).flatMap((slot) =>
-    slotOperations(document, slot, version.root.slots[slot] ?? []),
+    slotOperations(document, slot, entryOf(version.root.slots, slot) ?? []),
   );
   if (operations.length === 0) return refuse("The page is like that already.");
   return transaction("restorePage", `${document.title} as in “${name}”`, operations);
@@ -43,7 +43,7 @@ export function restorePage(draft: Draft, version: PageDocument, name: string): 
 
 /** Brings one section back as it was in a version: in place of what it is now, or where it stood. */
 export function restoreSection(draft: Draft, version: PageDocument, section: string, name: string): Outcome {
-  const document = draft.documents[version.id];
+  const document = entryOf(draft.documents, version.id);
   if (!document) return refuse("This page is no longer there.");
   for (const [slot, inside] of Object.entries(version.root.slots)) {
     const was = inside.findIndex((n) => n.id === section);

@@ -1,3 +1,4 @@
+import { entryOf } from "./entry";
 import { sameJson } from "./tree";
 import type { PageDocument, Draft, Part } from "./types";
 
@@ -14,7 +15,9 @@ export type Difference =
   | ({ readonly what: "props" | "style"; readonly keys: readonly string[] } & At);
 
 const keysThatDiffer = (a: Readonly<Record<string, unknown>>, b: Readonly<Record<string, unknown>>): string[] =>
-  [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((key) => !sameJson(a[key], b[key])).sort();
+  [...new Set([...Object.keys(a), ...Object.keys(b)])]
+    .filter((key) => !sameJson(entryOf(a, key), entryOf(b, key)))
+    .sort();
 
 /** The longest run of ids that kept their order; those outside it are the ones that moved. */
 function keptOrder(before: readonly string[], after: readonly string[]): Set<string> {
@@ -114,12 +117,12 @@ export function differences(before: Draft, after: Draft): readonly Difference[] 
   look("logo", before.look.identity.logo, after.look.identity.logo);
   for (const key of keysThatDiffer(before.look.brand, after.look.brand)) found.push({ what: "brand", key });
   for (const [id, document] of Object.entries(after.documents)) {
-    const old = before.documents[id];
+    const old = entryOf(before.documents, id);
     if (!old) found.push({ what: "page-added", document });
     else found.push(...documentDifferences(old, document));
   }
   for (const [id, document] of Object.entries(before.documents)) {
-    if (!after.documents[id]) found.push({ what: "page-removed", document });
+    if (!entryOf(after.documents, id)) found.push({ what: "page-removed", document });
   }
   return found;
 }

@@ -2,3 +2,5 @@ export * from "./types";
 export * from "./tree";
 export { integrityOf, type IntegrityProblem } from "./integrity";
 export { differences, documentDifferences, type Difference } from "./differences";
+export { entryOf } from "./entry";
+export { withoutEnd, withoutEnds } from "./text";

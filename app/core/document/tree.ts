@@ -1,3 +1,4 @@
+import { entryOf } from "./entry";
 import {
   ROOT_SLOTS,
   type DocumentKind,
@@ -28,7 +29,8 @@ export function sameJson(a: unknown, b: unknown): boolean {
   if (keysOfA.length !== keysOfB.length) return false;
   return keysOfA.every(
     (key) =>
-      Object.hasOwn(b, key) && sameJson((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
+      Object.hasOwn(b, key) &&
+      sameJson(entryOf(a as Record<string, unknown>, key), entryOf(b as Record<string, unknown>, key)),
   );
 }
 
@@ -64,7 +66,7 @@ export function placeOf(root: Part, id: string): Place | undefined {
 
 /** What stands in a slot of a node; undefined where it has no such slot. Below the root, an absent slot is an empty one. */
 export const slotOf = (node: Part, slot: string): readonly Part[] | undefined =>
-  node.slots[slot] ?? (node.kind === "root" ? undefined : []);
+  entryOf(node.slots, slot) ?? (node.kind === "root" ? undefined : []);
 
 /** The nodes from below the root down to this one, outermost first; empty for the root and for strangers. */
 export function pathTo(root: Part, id: string): readonly Part[] {

@@ -9,9 +9,9 @@ export type CsvTable = {
 /**
  * Reads comma-separated values (RFC 4180; also `;` and tab between values, and any line ending). The first record names
  * the columns. `line` counts lines of the text from 1, so that it is the line an editor shows, even where a quoted value
- * runs over several.
+ * runs over several. `most`: after so many rows with something in them (the first one not counted) reading stops.
  */
-export function readCsv(text: string): CsvTable {
+export function readCsv(text: string, most = Infinity): CsvTable {
   const rows: { line: number; cells: string[] }[] = [];
   const problems: { line: number; why: string }[] = [];
   const bare = text.replace(/^\ufeff/, "");
@@ -19,7 +19,7 @@ export function readCsv(text: string): CsvTable {
   let cursor = 0;
   Papa.parse<string[]>(bare, {
     delimitersToGuess: [",", ";", "\t"],
-    step: ({ data, errors, meta }) => {
+    step: ({ data, errors, meta }, parser) => {
       for (const error of errors) {
         if (error.type === "Quotes") {
           problems.push({
@@ -32,6 +32,7 @@ export function readCsv(text: string): CsvTable {
       const passed = bare.slice(cursor, meta.cursor);
       line += passed.match(/\r\n|\r|\n/g)?.length ?? 0;
       cursor = meta.cursor;
+      if (rows.length > most) parser.abort();
     },
   });
   const [head, ...body] = rows;

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { Brand, Json } from "../document";
+import { entryOf, type Brand, type Json } from "../document";
 import {
   FAMILIES,
   pinKey,
@@ -109,7 +109,7 @@ function colourOf(value: Json): string | undefined {
     oklab: `oklab(${a} ${b} ${c})`,
     oklch: `oklch(${a} ${b} ${c})`,
   };
-  const written = spaces[colorSpace];
+  const written = entryOf(spaces, colorSpace);
   return written === undefined ? parsed.data.hex && readColour(parsed.data.hex) : readColour(written);
 }
 
@@ -140,7 +140,7 @@ const WEIGHT_NAMES: Readonly<Record<string, number>> = {
   heavy: 900,
 };
 const weightOf = (value: Json): number | undefined =>
-  typeof value === "number" ? value : typeof value === "string" ? WEIGHT_NAMES[value] : undefined;
+  typeof value === "number" ? value : typeof value === "string" ? entryOf(WEIGHT_NAMES, value) : undefined;
 
 /** The shipped family that a font token names first. */
 function familyOf(value: Json): string | undefined {
@@ -195,8 +195,8 @@ const pinOfPath = (path: readonly string[]): string | undefined =>
     ? `pin.${path.slice(1).join(".")}`
     : undefined;
 
-/** Settings by the names that design files commonly use (common practice, no source), the first that fits. */
-const COMMON_NAMES: readonly (readonly [type: string, name: RegExp, key: string])[] = [
+/** Settings by the names that design files commonly use (common practice, no source), the first that fits. Of several patterns all have to. */
+const COMMON_NAMES: readonly (readonly [type: string, names: RegExp | readonly RegExp[], key: string])[] = [
   ["color", /(^|[.-])(brand|primary)([.-](base|default|main|500|600|colou?r))?$/, "colour"],
   ["color", /(^|[.-])(accent|secondary)([.-](base|default|main|500|600|colou?r))?$/, "colour2"],
   ["color", /(^|[.-])tertiary([.-](base|default|main|500|600))?$/, "colour3"],
@@ -212,10 +212,8 @@ const COMMON_NAMES: readonly (readonly [type: string, name: RegExp, key: string]
   ["fontFamily", /(body|text|base|sans|copy)/, "type.text"],
   ["fontWeight", /(head|heading|headline|display|title)s?/, "type.headsWeight"],
   ["fontWeight", /(body|text|base|regular|copy)/, "type.textWeight"],
-  ["dimension", /(radius|corner|rounded).*(card|image|picture|large|lg)/, "corners.card"],
-  ["dimension", /(card|image|picture).*(radius|corner)/, "corners.card"],
-  ["dimension", /(radius|corner|rounded).*(button|control|input|field|base|medium|md|default)/, "corners.control"],
-  ["dimension", /(button|control|input|field).*(radius|corner)/, "corners.control"],
+  ["dimension", [/radius|corner|rounded/, /card|image|picture|large|lg/], "corners.card"],
+  ["dimension", [/radius|corner|rounded/, /button|control|input|field|base|medium|md|default/], "corners.control"],
   ["dimension", /(content|container|page)[.-]?(max[.-]?)?width/, "space.content"],
   ["dimension", /font[.-]?size[.-](base|body|md|medium)$/, "type.baseWide"],
   ["dimension", /border[.-]?width([.-](base|default|thin))?$/, "line.weight"],
@@ -338,13 +336,16 @@ export function planTokens(text: string, current: Brand, themes: readonly Theme[
     }
     const name = path.toLowerCase();
     const key =
-      OWN_PATHS[path] ??
+      entryOf(OWN_PATHS, path) ??
       pinOfPath(flat.path) ??
-      COMMON_NAMES.find(([t, pattern]) => t === type && pattern.test(name))?.[2];
+      COMMON_NAMES.find(([t, patterns]) => t === type && [patterns].flat().every((p) => p.test(name)))?.[2];
     if (key === undefined) {
       return void left.push({
         path,
-        why: type === undefined ? "it has no type" : (MIGHT_BE[type] ?? `tokens of type “${type}” are not used here`),
+        why:
+          type === undefined
+            ? "it has no type"
+            : (entryOf(MIGHT_BE, type) ?? `tokens of type “${type}” are not used here`),
       });
     }
     const before = used.find((u) => u.key === key);

@@ -1,4 +1,4 @@
-import type { Brand, Json } from "../document";
+import { entryOf, type Brand, type Json } from "../document";
 import {
   bothSchemes,
   BUTTONS,
@@ -62,10 +62,10 @@ export function tokensOf(theme: Theme, brand: Brand): TokenJson {
       fontFamily: aliasOf("font", use),
       fontSize: aliasOf("size", "wide", size),
       fontWeight: aliasOf("weight", use),
-      letterSpacing: px(type[use].tracking * sizes[size]![1]),
+      letterSpacing: px(type[use].tracking * entryOf(sizes, size)![1]),
       lineHeight: type[use].leading,
     });
-  const shadow = SHADOWS[read.text("shadow")] ?? [];
+  const shadow = entryOf(SHADOWS, read.text("shadow")) ?? [];
   const ownGradients = BUTTONS.filter((name) => read.text(`button.${name}.style`) === "gradient");
   return {
     $description: "The look of a shop, written by Zest Window.",
@@ -105,8 +105,8 @@ export function tokensOf(theme: Theme, brand: Brand): TokenJson {
     },
     size: {
       $type: "dimension",
-      phone: byName(Object.keys(sizes), (size) => ({ $value: px(sizes[size]![0]) })),
-      wide: byName(Object.keys(sizes), (size) => ({ $value: px(sizes[size]![1]) })),
+      phone: byName(Object.keys(sizes), (size) => ({ $value: px(entryOf(sizes, size)![0]) })),
+      wide: byName(Object.keys(sizes), (size) => ({ $value: px(entryOf(sizes, size)![1]) })),
     },
     typography: {
       text: typography("text", "text"),

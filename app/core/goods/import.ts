@@ -1,3 +1,4 @@
+import { withoutEnd, entryOf } from "../document";
 import type { CsvTable } from "../formats";
 import { CURRENCIES, parseMoney, type Minor } from "../money";
 import { AVAILABILITY_WORDS } from "./availability";
@@ -138,12 +139,12 @@ const plainName = (column: string) =>
 
 /** What is often written after the name of a column without changing what stands in it: signs, a currency, tax in it or not. */
 const ASIDE =
-  /[\s.,:#*/]+$|\s[([]?(?:in )?([a-z]{3}|[€$£¥])[)\]]?$|\s[([]?(?:incl|inc|including|excl|excluding|with|without)\.?\s[\w.]+[)\]]?$/;
+  /\s[([]?(?:in )?([a-z]{3}|[€$£¥])[)\]]?$|\s[([]?(?:incl|inc|including|excl|excluding|with|without)\.?\s[\w.]+[)\]]?$/;
 // "Stock min" is no stock in a currency.
 const isWord = (code: string | undefined) =>
   code?.length === 3 && !(CURRENCIES as readonly string[]).includes(code.toUpperCase());
 const withoutAside = (name: string) =>
-  name.replace(ASIDE, (found: string, code: string | undefined) => (isWord(code) ? found : ""));
+  withoutEnd(name, " .,:#*/").replace(ASIDE, (found: string, code: string | undefined) => (isWord(code) ? found : ""));
 
 const guess = (column: string): ColumnMeaning => {
   const whole = plainName(column);
@@ -164,8 +165,8 @@ const list = (cell: string) =>
 /** "Size: 2 m|Colour: Dawn #e8835a" as pairs. */
 const pairs = (cell: string) =>
   list(cell).map((part) => {
-    const [, name = "", value = ""] = /^([^:]*):\s*(.*)$/.exec(part) ?? [];
-    return { name: name.trim(), value: value.trim() };
+    const at = part.indexOf(":");
+    return at < 0 ? { name: "", value: "" } : { name: part.slice(0, at).trim(), value: part.slice(at + 1).trim() };
   });
 
 const WORD_TO_AVAILABILITY = new Map<string, Availability>(
@@ -198,7 +199,7 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
   const taken = new Set<GoodsField>();
   const columns = table.columns.map((name, i) => {
     // What was remembered may be older than the meanings that there are.
-    const said = Object.hasOwn(choice, name) ? choice[name] : undefined;
+    const said = Object.hasOwn(choice, name) ? entryOf(choice, name) : undefined;
     const wish = isMeaning(said) ? said : guess(name);
     const twice = wish !== "attribute" && wish !== "none" && taken.has(wish);
     if (!twice && wish !== "attribute" && wish !== "none") taken.add(wish);
@@ -309,10 +310,9 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
     if (availableFrom && !isDay(availableFrom))
       report("available from", `“${availableFrom}” is not a day. Write it like 2027-03-01.`);
     if (problems.length > before) continue;
-    const attributes: Record<string, string> = {};
-    columns.forEach(({ name, means }, i) => {
+    const attributes = columns.flatMap(({ name, means }, i) => {
       const value = cells[i]?.trim();
-      if (means === "attribute" && name && value) attributes[name] = value;
+      return means === "attribute" && name && value ? [[name, value] as const] : [];
     });
     lines.push({
       line,
@@ -331,7 +331,7 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
       weight,
       availableFrom,
       featured,
-      attributes,
+      attributes: Object.fromEntries(attributes),
       specification: pairs(cell("specification")).filter((p) => p.name && p.value),
       related: list(cell("related")),
       searchTitle: short("searchTitle", 160),
@@ -369,3 +369,7 @@ export type ArchiveDone = {
   /** Files that were no pictures, and why. */
   readonly problems: readonly { readonly file: string; readonly why: string }[];
 };
+
+/** The most lines that a goods file may have, and the most columns. */
+export const MOST_LINES = 20_000;
+export const MOST_COLUMNS = 500;

@@ -1,3 +1,4 @@
+import { entryOf } from "../document";
 import { both, countBoth, countOf, either, has, bitsFor, put, type Bits } from "./bits";
 import { indexOf, RESERVED, type Facet, type GoodsIndex } from "./facets";
 import { canBuy } from "./availability";
@@ -35,10 +36,11 @@ const amount = (text: string | null, digits: number): number | null => {
 
 /** Reads what is asked for from an address. What makes no sense is left out, so that any address shows something. */
 export function readQuery(search: URLSearchParams, digits: number): GoodsQuery {
-  const wanted: Record<string, string[]> = {};
+  const wanted = new Map<string, string[]>();
   for (const [key, value] of search) {
     if (RESERVED.has(key) || !/^[a-z0-9-]{1,80}$/.test(key) || value === "" || value.length > 160) continue;
-    const list = (wanted[key] ??= []);
+    const list = wanted.get(key) ?? [];
+    wanted.set(key, list);
     if (list.length < MOST_WANTED && !list.includes(value)) list.push(value);
   }
   const [from, to] = [amount(search.get("from"), digits), amount(search.get("to"), digits)];
@@ -46,7 +48,7 @@ export function readQuery(search: URLSearchParams, digits: number): GoodsQuery {
   const sort = search.get("sort");
   const page = Number(search.get("page"));
   return {
-    wanted,
+    wanted: Object.fromEntries(wanted),
     from: turned ? to : from,
     to: turned ? from : to,
     now: search.get("now") === "1",
@@ -60,7 +62,7 @@ export function readQuery(search: URLSearchParams, digits: number): GoodsQuery {
 export function writeQuery(query: GoodsQuery, digits: number, more: Readonly<Record<string, string>> = {}): string {
   const search = new URLSearchParams(more);
   for (const key of Object.keys(query.wanted).toSorted())
-    for (const value of query.wanted[key]!.toSorted()) search.append(key, value);
+    for (const value of entryOf(query.wanted, key)!.toSorted()) search.append(key, value);
   const money = (minor: number) => String(minor / 10 ** digits);
   if (query.from !== null) search.set("from", money(query.from));
   if (query.to !== null) search.set("to", money(query.to));
@@ -169,7 +171,7 @@ export function list(
 
   const offered = facets ? facets.flatMap((n) => index.facets.get(n) ?? []) : [...index.facets.values()];
   const chosen = offered.map((facet) => {
-    const found = (query.wanted[facet.key] ?? []).flatMap((value) => {
+    const found = (entryOf(query.wanted, facet.key) ?? []).flatMap((value) => {
       const bits = facet.find(value);
       return bits ? [{ value, bits }] : [];
     });

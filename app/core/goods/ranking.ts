@@ -1,3 +1,4 @@
+import { entryOf } from "../document";
 import { factWords, type Goods, type Product } from "./types";
 import { valuesOf } from "./values";
 
@@ -174,7 +175,7 @@ export function goesWith(
   for (const id of product.related) add(id, { why: "chosen" });
   // Fewer than there is room for are filled up.
   if (result.size < most) {
-    for (const pair of goods.together?.[product.id] ?? []) add(pair.id, { why: "together", pair });
+    for (const pair of entryOf(goods.together, product.id) ?? []) add(pair.id, { why: "together", pair });
     if (result.size < most)
       for (const other of alike(goods, product, most + result.size, open)) add(other.id, { why: "alike" });
   }

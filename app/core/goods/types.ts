@@ -1,3 +1,4 @@
+import { withoutEnd, withoutEnds } from "../document";
 import type { OnDay } from "../situation";
 import type { Minor } from "../money";
 import { plainOf, type Rich } from "../rich";
@@ -201,7 +202,7 @@ export const descriptionOf = (product: Pick<Product, "description">): string => 
 
 /** A place in an address made from a title: lower-case letters, digits and hyphens. */
 export function slugOf(title: string): string {
-  return title
+  const plain = title
     .normalize("NFKD")
     .replace(/[\u0300-\u036f]/g, "")
     .replace(/ß/g, "ss")
@@ -209,10 +210,8 @@ export function slugOf(title: string): string {
     .replace(/ø/gi, "o")
     .toLowerCase()
     .replace(/['’]/g, "")
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^-+|-+$/g, "")
-    .slice(0, 80)
-    .replace(/-+$/, "");
+    .replace(/[^a-z0-9]+/g, "-");
+  return withoutEnd(withoutEnds(plain, "-").slice(0, 80), "-");
 }
 
 /** A fact about a product as it is read: a unit in the name's brackets goes to the value ("Span (cm)": "190" is "Span", "190 cm"). */

@@ -1,3 +1,4 @@
+import { entryOf } from "../document";
 import { canBuy } from "./availability";
 import type { Product } from "./types";
 
@@ -11,7 +12,7 @@ const RANGE = /^(\d{1,4})\s*(?:–|-|to)\s*(\d{1,4})$/;
  */
 export function partsOf(value: string): readonly string[] {
   return value
-    .split(/\s*(?:[|;]|,\s)\s*/)
+    .split(/[|;]|,\s/)
     .map((part) => part.trim())
     .filter(Boolean)
     .flatMap((part) => {
@@ -24,7 +25,7 @@ export function partsOf(value: string): readonly string[] {
 
 /** A product's values of an attribute or an option; of options only what can be bought, so that no filter leads astray. */
 export function valuesOf(product: Product, name: string): readonly string[] {
-  const written = product.attributes[name];
+  const written = entryOf(product.attributes, name);
   const said = written === undefined ? [] : partsOf(written);
   const option = product.options.findIndex((o) => o.name === name);
   if (option < 0) return said;

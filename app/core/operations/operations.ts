@@ -12,6 +12,7 @@ import {
   type Look,
   type Part,
   type Place,
+  entryOf,
 } from "../document";
 import { held, type ApplyFailure, type Held, type Operation, type Path } from "./types";
 
@@ -48,7 +49,7 @@ function writeAt(value: Json, path: Path, next: Held<Json>): Json | undefined {
     return others;
   }
   if (rest.length > 0 && !Object.hasOwn(object, step)) return undefined;
-  const inner = writeAt(rest.length > 0 ? object[String(step)]! : null, rest, next);
+  const inner = writeAt(rest.length > 0 ? entryOf(object, String(step))! : null, rest, next);
   return inner === undefined ? undefined : { ...object, [String(step)]: inner };
 }
 
@@ -68,7 +69,7 @@ function insertAt(root: Part, to: Place, node: Part): Part | undefined {
 
 function removeAt(root: Part, from: Place): Part {
   return changeNode(root, from.parent, (p) => {
-    const left = p.slots[from.slot]!.toSpliced(from.index, 1);
+    const left = entryOf(p.slots, from.slot)!.toSpliced(from.index, 1);
     const { [from.slot]: _emptied, ...others } = p.slots;
     return { ...p, slots: left.length || p.kind === "root" ? { ...p.slots, [from.slot]: left } : others };
   });
@@ -126,7 +127,7 @@ function applyToDocument(
     case "setStyle": {
       const node = findNode(root, operation.node);
       if (!node) return fail("gone", operation.node);
-      if (!sameHeld(held(node.style[operation.audience]?.[operation.property]), operation.before)) {
+      if (!sameHeld(held(entryOf(node.style[operation.audience], operation.property)), operation.before)) {
         return fail("changed-meanwhile", operation.node);
       }
       return withRoot(changeNode(root, node.id, (n) => setStyleOn(n, operation)));
@@ -159,7 +160,7 @@ export function apply(draft: Draft, operation: Operation): Applied {
   }
   if (operation.type === "addDocument") {
     const { added } = operation;
-    if (draft.documents[added.id]) return fail("duplicate-id", added.id);
+    if (entryOf(draft.documents, added.id)) return fail("duplicate-id", added.id);
     return { ok: true, draft: freeze({ ...draft, documents: { ...draft.documents, [added.id]: added } }) };
   }
   if (operation.type === "removeDocument") {
@@ -168,7 +169,7 @@ export function apply(draft: Draft, operation: Operation): Applied {
     if (!sameJson(there, operation.added)) return fail("changed-meanwhile", there.id);
     return { ok: true, draft: freeze({ ...draft, documents: others }) };
   }
-  const document = draft.documents[operation.document];
+  const document = entryOf(draft.documents, operation.document);
   if (!document) return fail("gone", operation.document);
   const next = applyToDocument(document, operation);
   if ("ok" in next) return next;
@@ -220,12 +221,12 @@ export function rebase(draft: Draft, operation: Operation): Operation | undefine
   if (operation.type === "setLook") {
     return { ...operation, before: held(readAt(draft.look as unknown as Json, operation.path)) };
   }
-  if (operation.type === "addDocument") return draft.documents[operation.added.id] ? undefined : operation;
+  if (operation.type === "addDocument") return entryOf(draft.documents, operation.added.id) ? undefined : operation;
   if (operation.type === "removeDocument") {
-    const there = draft.documents[operation.added.id];
+    const there = entryOf(draft.documents, operation.added.id);
     return there && { ...operation, added: there };
   }
-  const document = draft.documents[operation.document];
+  const document = entryOf(draft.documents, operation.document);
   if (!document) return undefined;
   if (operation.type === "setTitle") return { ...operation, before: document.title };
   const { root } = document;
@@ -252,7 +253,7 @@ export function rebase(draft: Draft, operation: Operation): Operation | undefine
     case "setProp":
       return { ...operation, before: held(readAt(node.props, operation.path)) };
     case "setStyle":
-      return { ...operation, before: held(node.style[operation.audience]?.[operation.property]) };
+      return { ...operation, before: held(entryOf(node.style[operation.audience], operation.property)) };
     case "setShown":
       return { ...operation, before: node.shown };
   }

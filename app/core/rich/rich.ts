@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { TEXT_ROLES } from "../cascade";
-import { sameJson, type Json } from "../document";
+import { withoutEnd, sameJson, type Json } from "../document";
 import { linkSchema, type Link } from "../schema/links";
 
 // Running text with a shape: paragraphs, heads, lists, tables, and letters that differ. Stored as a tree of plain JSON, in the
@@ -145,11 +145,7 @@ function textOf(node: RichNode): string {
 
 /** Running text without its shape: paragraphs apart by an empty line, live fields by their names in braces. */
 export const plainOf = (rich: Rich): string =>
-  typeof rich === "string"
-    ? rich
-    : textOf(rich)
-        .replace(/\n{3,}/g, "\n\n")
-        .replace(/\n+$/, "");
+  typeof rich === "string" ? rich : withoutEnd(textOf(rich).replace(/\n{3,}/g, "\n\n"), "\n");
 
 /** Values of a field of running text that holds at most `most` characters, not counting what makes its shape. */
 export const richSchema = (most: number): z.ZodType<Rich> =>

@@ -81,10 +81,13 @@ export function readLook(stored: unknown, migrations: readonly Migration[] = LOO
   const whole = lookSchema.safeParse(value);
   if (whole.success) return { look: freeze(whole.data), unread: {} };
   const given = Object.entries((value.brand ?? {}) as Record<string, Json>);
-  const brand: Record<string, Json> = {};
-  const unread: Record<string, Json> = {};
-  for (const [key, setting] of given)
-    (problemWithBrand({ ...brand, [key]: setting }) === undefined ? brand : unread)[key] = setting;
+  let brand: Brand = {};
+  let unread: Brand = {};
+  for (const [key, setting] of given) {
+    const more = { ...brand, [key]: setting };
+    if (problemWithBrand(more) === undefined) brand = more;
+    else unread = { ...unread, [key]: setting };
+  }
   for (const candidate of [
     { ...value, brand },
     { ...value, brand, versions: {} },

@@ -1,3 +1,4 @@
+import { entryOf } from "../document";
 import { deepened, gradientCss, solveGradient } from "./gradient";
 import type { SolvedLook } from "./look";
 import { ALL_SETS, RATIOS, ROLES, type AnySet, type Roles } from "./roles";
@@ -31,7 +32,7 @@ const DENSITY: Readonly<Record<string, number>> = { compact: 0.72, even: 1, airy
 
 /** Space steps of a look in px, [phone, wide]. Small gaps hold words together and stay; density works on the rest. */
 export function spaceSteps(look: SolvedLook): readonly (readonly [phone: number, wide: number])[] {
-  const density = look.read.amountOr("space.air", 100 * (DENSITY[look.read.text("density")] ?? 1)) / 100;
+  const density = look.read.amountOr("space.air", 100 * (entryOf(DENSITY, look.read.text("density")) ?? 1)) / 100;
   return SPACE.map(([phone, wide], step) => {
     const factor = step <= 2 ? 1 : density;
     return [phone * factor, wide * factor];
@@ -40,7 +41,7 @@ export function spaceSteps(look: SolvedLook): readonly (readonly [phone: number,
 
 /** Corner radii of a look in px. */
 export function cornersOf({ read }: SolvedLook): { readonly card: number; readonly control: number } {
-  const chosen = CORNERS[read.text("corners")] ?? CORNERS.soft!;
+  const chosen = entryOf(CORNERS, read.text("corners")) ?? CORNERS.soft!;
   return {
     card: read.amountOr("corners.card", chosen.card),
     control: read.amountOr("corners.control", chosen.control),
@@ -70,7 +71,7 @@ export const SHADOWS: Readonly<Record<string, readonly Shadow[]>> = {
 };
 
 const shadowCss = (name: string) =>
-  (SHADOWS[name] ?? [])
+  (entryOf(SHADOWS, name) ?? [])
     .map(({ x, y, blur, spread, alpha }) => {
       const colour = alpha === 1 ? "var(--ink)" : `rgb(10 16 20/${alpha})`;
       return `${x}px ${y}px ${blur}px ${spread}px ${colour}`;
@@ -158,9 +159,9 @@ export function measureDeclarations(look: SolvedLook): Declarations {
     "--badge-pad": badge === "sticker" ? "0" : badge === "pill" ? ".2rem .7rem" : ".2rem .5rem",
     "--badge-size": badge === "sticker" ? "3.9em" : "auto",
     "--badge-turn": badge === "sticker" ? "-9deg" : "0deg",
-    "--badge-place": PLACES[read.text("badge.place")] ?? PLACES["top-left"]!,
+    "--badge-place": entryOf(PLACES, read.text("badge.place")) ?? PLACES["top-left"]!,
     "--badge-case": read.text("badge.case"),
-    "--rating-sign": SIGN_SHAPES[read.text("rating.sign")] ?? SIGN_SHAPES.star!,
+    "--rating-sign": entryOf(SIGN_SHAPES, read.text("rating.sign")) ?? SIGN_SHAPES.star!,
     "--tab-edges": tabs === "boxed" ? "var(--edge)" : "0 0 3px",
     "--tab-corners":
       tabs === "pill" ? "99px" : tabs === "boxed" ? "min(var(--control),.75rem) min(var(--control),.75rem) 0 0" : "0",
@@ -266,11 +267,11 @@ const referencesOf = (css: string) => [...css.matchAll(REFERENCE)].map((m) => m[
 
 /** Those of the declarations that are asked for, directly or by one another. */
 function pick(declarations: Declarations, names: Set<string>): Declarations {
-  const kept: Record<string, string> = {};
+  const kept = new Set<string>();
   const ask = (name: string) => {
-    const value = declarations[name];
-    if (value === undefined || name in kept) return;
-    kept[name] = value;
+    const value = entryOf(declarations, name);
+    if (value === undefined || kept.has(name)) return;
+    kept.add(name);
     for (const inner of referencesOf(value)) {
       names.add(inner);
       ask(inner);
@@ -278,7 +279,7 @@ function pick(declarations: Declarations, names: Set<string>): Declarations {
   };
   for (const name of [...names]) ask(name);
   // Back in the order in which they were declared.
-  return Object.fromEntries(Object.entries(declarations).filter(([name]) => name in kept));
+  return Object.fromEntries(Object.entries(declarations).filter(([name]) => kept.has(name)));
 }
 
 /** The page's own set is everywhere where no other is worn. */
@@ -304,10 +305,11 @@ export function coloursAndMeasuresCss(
     ALL_SETS.filter((set) => !wanted || set === "page" || wanted.sets.has(set))
       .map((set) => {
         const roles = sets[set];
-        const own: Record<string, string> = {};
-        for (const role of ROLES) if (!names || names.has(`--${role}`)) own[`--${role}`] = roles[role];
-        for (const [name, value] of Object.entries(gradients(roles))) if (!names || names.has(name)) own[name] = value;
-        return Object.keys(own).length ? `${selectorOf(set, !wanted || wanted.sets.has(set))}{${write(own)}}` : "";
+        const all = [...ROLES.map((role) => [`--${role}`, roles[role]] as const), ...Object.entries(gradients(roles))];
+        const own = all.filter(([name]) => !names || names.has(name));
+        return own.length
+          ? `${selectorOf(set, !wanted || wanted.sets.has(set))}{${write(Object.fromEntries(own))}}`
+          : "";
       })
       .join("");
   const scheme = look.appearance === "auto" ? "light dark" : look.scheme;

@@ -1,4 +1,4 @@
-import type { Brand, Look } from "../document";
+import { entryOf, type Brand, type Look } from "../document";
 import { readColour, type Hex } from "./colour";
 import { typePairById, TYPE_PAIRS, type TypePair } from "./pairs";
 import { rampOf, type Ramp } from "./ramps";
@@ -62,7 +62,7 @@ export function wishesOf(theme: Theme, brand: Brand, read = readerOf(brand, them
     level: read.text("contrast") as ContrastLevel,
     frames: { header: set("header.set"), footer: set("footer.set"), notice: set("notice.set") },
     pin: (scheme, of, role) => {
-      const pinned = brand[pinKey(scheme, of, role)];
+      const pinned = entryOf(brand, pinKey(scheme, of, role));
       return typeof pinned === "string" ? pinned : undefined;
     },
   };
@@ -112,6 +112,6 @@ export const rampsOf = (look: SolvedLook): Readonly<Record<"brand" | "accent", R
 
 /** What the seller calls a set; empty while it has no name of its own. */
 export function setName(brand: Brand, set: AnySet): string {
-  const name = brand[nameKey(set)];
+  const name = entryOf(brand, nameKey(set));
   return typeof name === "string" ? name : "";
 }

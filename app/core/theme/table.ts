@@ -1,4 +1,4 @@
-import type { Brand, Json } from "../document";
+import { entryOf, type Brand, type Json } from "../document";
 import type { Gradient } from "./gradient";
 import { FAMILIES, findFamily } from "./families";
 import { TYPE_PAIRS } from "./pairs";
@@ -357,9 +357,9 @@ export type ThemeDefaults = Readonly<Record<string, SettingValue>>;
 /** Resolves one setting: brand over theme over base. Values that the setting does not allow are passed over. */
 export function resolveSetting(key: string, brand: Brand, theme: ThemeDefaults): ResolvedSetting {
   const setting = settingOf(key);
-  const without = theme[key] ?? setting?.base ?? null;
-  const from: Origin = theme[key] === undefined ? "base" : "theme";
-  const own = brand[key];
+  const without = entryOf(theme, key) ?? setting?.base ?? null;
+  const from: Origin = entryOf(theme, key) === undefined ? "base" : "theme";
+  const own = entryOf(brand, key);
   if (own === undefined || !setting || problemWithValue(setting, own)) return { value: without, from, without };
   return { value: own as SettingValue, from: "brand", without };
 }

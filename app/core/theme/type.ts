@@ -1,3 +1,4 @@
+import { entryOf } from "../document";
 import { FAMILY_METRICS } from "./family-metrics";
 import {
   cutFileName,
@@ -141,7 +142,7 @@ function between(points: readonly (readonly [at: number, value: number])[], at: 
 
 /** The average width of a letter of running text in a family at a weight and width, as a share of the em. */
 export function letterWidth(familyId: string, weight: number, stretch = 100): number {
-  const { widths, stretched, unitsPerEm } = FAMILY_METRICS[familyId]!;
+  const { widths, stretched, unitsPerEm } = entryOf(FAMILY_METRICS, familyId)!;
   const factor = stretched ? between(stretched, stretch) / between(stretched, 100) : 1;
   return (between(widths, weight) * factor) / unitsPerEm;
 }
@@ -153,7 +154,7 @@ const percent = (value: number) => `${round(value * 100, 2)}%`;
  * `size-adjust` and the metric overrides).
  */
 function fallbackFace(family: Family, use: Pick<FontUse, "weight" | "stretch">, name: string): string {
-  const metrics = FAMILY_METRICS[family.id]!;
+  const metrics = entryOf(FAMILY_METRICS, family.id)!;
   const system = SYSTEM[family.fallback][use.weight >= 600 ? "bold" : "regular"];
   const size = letterWidth(family.id, use.weight, use.stretch) / system.averageWidth;
   const relative = (value: number) => percent(Math.abs(value) / metrics.unitsPerEm / size);

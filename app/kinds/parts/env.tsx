@@ -1,5 +1,5 @@
 import { createContext, useContext, type ComponentType, type ReactNode } from "react";
-import type { Logo, Part } from "~/core/document";
+import { entryOf, type Logo, type Part } from "~/core/document";
 import type { Collection, SearchResult, Goods, GoodsQuery, Product, Variant } from "~/core/goods";
 import { sourceOf, type Picture } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
@@ -99,7 +99,7 @@ export function useSlot(name: string): {
   const { studio } = useEnv();
   const { slots, draw } = useInside();
   const node = useNodeId();
-  return { inside: (slots[name] ?? []).map(draw), mark: studio ? slotMark(node, name) : {} };
+  return { inside: (entryOf(slots, name) ?? []).map(draw), mark: studio ? slotMark(node, name) : {} };
 }
 
 export function useEnv(): KindEnv {

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { createElement, type ReactNode } from "react";
 import {
   treeOf,
@@ -55,7 +56,7 @@ const classOf = (node: RichNode) => {
   const own =
     node.type === "heading"
       ? headingClass(Number(node.attrs?.level))
-      : ((RICH_CLASSES as Readonly<Record<string, string>>)[node.type] ?? "");
+      : (entryOf(RICH_CLASSES as Readonly<Record<string, string>>, node.type) ?? "");
   const className = `${own} ${alignClass(node.attrs?.align)}`.trim();
   return className ? { className } : {};
 };
@@ -103,7 +104,7 @@ function drawn(node: RichNode, key: number, env: KindEnv, scope: "col" | "row" =
         ...inside(),
       );
     default: {
-      const tag = TAGS[node.type];
+      const tag = entryOf(TAGS, node.type);
       if (!tag) return inside();
       const start = node.type === "orderedList" && node.attrs?.start !== undefined ? { start: node.attrs.start } : {};
       // An empty paragraph keeps its line, as where it was written.

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import type { ReactNode } from "react";
 
 /** Signs for a logo made here: plain shapes on a 24 × 24 field, filled with the current colour. */
@@ -62,7 +63,7 @@ export const SIGNS: Readonly<Record<string, { readonly name: string; readonly pa
 };
 
 export function Sign({ sign, title }: { sign: string; title?: string }): ReactNode {
-  const shape = SIGNS[sign];
+  const shape = entryOf(SIGNS, sign);
   if (!shape) return null;
   return (
     <svg

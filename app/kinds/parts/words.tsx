@@ -1,4 +1,4 @@
-import { useRef, type ElementType, type ReactNode } from "react";
+import { useState, type ElementType, type ReactNode } from "react";
 import type { Link } from "~/core/schema";
 import { useEnv, useNodeId } from "./env";
 
@@ -20,10 +20,10 @@ type EditableWordsProps = {
 export function Words({ at, text, as: Tag = "span", className, hint, id }: EditableWordsProps): ReactNode {
   const { studio } = useEnv();
   const node = useNodeId();
-  const frozen = useRef<string | null>(null);
+  const [held, setHeld] = useState<string | null>(null);
   const isEditing = studio?.editing?.node === node && studio.editing.at === at;
-  if (!isEditing) frozen.current = null;
-  else frozen.current ??= text;
+  if (isEditing && held === null) setHeld(text);
+  if (!isEditing && held !== null) setHeld(null);
   if (!studio)
     return text ? (
       <Tag className={className} id={id}>
@@ -32,7 +32,7 @@ export function Words({ at, text, as: Tag = "span", className, hint, id }: Edita
     ) : null;
   return (
     <Tag className={className} id={id} data-at={at} data-hint={hint} suppressContentEditableWarning>
-      {frozen.current ?? text}
+      {isEditing ? (held ?? text) : text}
     </Tag>
   );
 }

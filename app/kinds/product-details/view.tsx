@@ -41,7 +41,15 @@ export function View({ props, arrangement }: ViewProps<ProductDetailsProps>) {
   if (!found) return null;
   const { product } = found;
   const facts = [
-    ...Object.entries(product.attributes).map(([name, value]) => factWords(name, value.replace(/\s*[|;]\s*/g, ", "))),
+    ...Object.entries(product.attributes).map(([name, value]) =>
+      factWords(
+        name,
+        value
+          .split(/[|;]/)
+          .map((part) => part.trim())
+          .join(", "),
+      ),
+    ),
     ...product.specification,
   ];
   const list: (Panel | null)[] = [

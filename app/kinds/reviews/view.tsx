@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { ratingOf, dayWords, type Review } from "~/core/goods";
 import type { ViewProps } from "../definition";
 import { Rating, useEnv, usePartId, useProduct, Words } from "../parts";
@@ -43,7 +44,7 @@ export function View({ props }: ViewProps<ReviewsProps>) {
   if (!found) return null;
   const { product } = found;
   const { rating } = product;
-  const reviews = goods.reviews?.[product.id] ?? [];
+  const reviews = entryOf(goods.reviews, product.id) ?? [];
   // A page is drawn from the latest reviews alone; the stars are those of all.
   const each = rating?.each ?? ratingOf(reviews)?.each;
   const [open, folded] = [reviews.slice(0, props.most), reviews.slice(props.most)];

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { seeded } from "../../../demo/pictures/random";
 
 // Invented: what happened in the demo shop. No order, visit or sentence here is anybody's.
@@ -60,7 +61,7 @@ export function demoFootfall(
   now: number,
 ): { readonly orders: readonly Order[]; readonly views: readonly ProductView[] } {
   const { next: random } = seeded(20260614);
-  const weights = skus.map((sku) => LIKED[sku] ?? 1);
+  const weights = skus.map((sku) => entryOf(LIKED, sku) ?? 1);
   const sum = weights.reduce((a, b) => a + b, 0);
   const pick = () => {
     let at = random() * sum;
@@ -71,7 +72,7 @@ export function demoFootfall(
     const at = new Date(now - Math.floor(150 * DAY * random() ** 1.6));
     const first = pick();
     const lines = new Map([[first, random() < 0.12 ? 2 : 1]]);
-    for (const [sku, chance] of ALONG[first] ?? []) if (known.has(sku) && random() < chance) lines.set(sku, 1);
+    for (const [sku, chance] of entryOf(ALONG, first) ?? []) if (known.has(sku) && random() < chance) lines.set(sku, 1);
     if (random() < 0.15) lines.set(pick(), 1);
     return { at, lines: [...lines].map(([sku, count]) => ({ sku, count, price: 0 })) };
   });

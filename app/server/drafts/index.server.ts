@@ -1,7 +1,7 @@
 import { LRUCache } from "lru-cache";
 import { Op, type Transaction as DbTransaction } from "sequelize";
 import type { Transaction } from "~/core/commands";
-import { emptyDocument, freeze, type Draft, type Look, type PageDocument } from "~/core/document";
+import { emptyDocument, freeze, type Draft, type Look, type PageDocument, entryOf } from "~/core/document";
 import { judge, readSent, type Answer, type Asked, type Logged, type News } from "~/core/keeping";
 import type { Operation } from "~/core/operations";
 import { DOCUMENT_VERSION, readLook } from "~/core/schema";
@@ -47,7 +47,7 @@ type DraftRead = { readonly draft: Draft; readonly unread: readonly Unread[] };
 async function readDraft(shopId: string, transaction: DbTransaction, parts?: ReadonlySet<string>): Promise<DraftRead> {
   const wanted = parts ? { part: [LOOK, ...parts] } : {};
   const rows = await DraftPart.findAll({ where: { shopId, ...wanted }, transaction });
-  const documents: Record<string, PageDocument> = {};
+  const found = new Map<string, PageDocument>();
   const unread: Unread[] = [];
   let look: Look | undefined;
   for (const row of rows) {
@@ -56,10 +56,11 @@ async function readDraft(shopId: string, transaction: DbTransaction, parts?: Rea
       continue;
     }
     const read = readStored(shopId, row.part, row.body);
-    if (read.ok) documents[row.part] = read.document;
+    if (read.ok) found.set(row.part, read.document);
     else unread.push({ id: row.part, why: read.why });
   }
   if (!look) throw new Error(`shop ${shopId} has no look`);
+  const documents: Record<string, PageDocument> = Object.fromEntries(found);
   if (!parts) {
     const isUnread = (id: string) => unread.some((u) => u.id === id);
     // The studio can't open without these two; nothing that is put into a stand-in is kept.
@@ -198,9 +199,9 @@ async function write(shopId: string, before: Draft, after: Draft, transaction: D
     const body = JSON.stringify({ ...after.look, brand: { ...unread, ...after.look.brand } });
     await row.update({ body }, inside);
   }
-  const gone = Object.keys(before.documents).filter((part) => !after.documents[part]);
+  const gone = Object.keys(before.documents).filter((part) => !entryOf(after.documents, part));
   if (gone.length) await DraftPart.destroy({ where: { shopId, part: gone }, ...inside });
   for (const [part, document] of Object.entries(after.documents))
-    if (document !== before.documents[part])
+    if (document !== entryOf(before.documents, part))
       await DraftPart.upsert({ shopId, part, body: JSON.stringify(document) }, inside);
 }

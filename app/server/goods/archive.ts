@@ -1,17 +1,14 @@
-import { unzip } from "fflate";
+import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import type { ArchiveDone } from "~/core/goods";
-import { addPicture, MOST_BYTES } from "../pictures/index.server";
+import { keepRead } from "../pictures/index.server";
+import { readApart } from "../reading/index.server";
 
-/** Largest archive of pictures in bytes, and the most pictures in it. */
+/** Largest archive of pictures in bytes. */
 export const MOST_ARCHIVE_BYTES = 200 * 1024 * 1024;
-const MOST_PICTURES = 2_000;
 
-const isPicture = (name: string) => /\.(?:png|jpe?g|webp|svg)$/i.test(name) && !/(?:^|\/)(?:\.|__MACOSX\/)/.test(name);
-
-/**
- * Takes the pictures of a ZIP archive into the library. Names of folders don't count, and nothing that is larger than a
- * picture may be is unpacked at all, whatever the archive says it is.
- */
+/** Takes the pictures of a ZIP archive into the library. Names of folders don't count. */
 export async function addArchive(
   shopId: string,
   bytes: Buffer,
@@ -19,43 +16,30 @@ export async function addArchive(
   signal?: AbortSignal,
 ): Promise<ArchiveDone | { readonly why: string }> {
   if (bytes.length > MOST_ARCHIVE_BYTES) return { why: "This archive is larger than 200 MB. Split it into several." };
-  let files: [string, Uint8Array][];
-  let count = 0;
-  const large: string[] = [];
-  try {
-    files = Object.entries(
-      await new Promise<Record<string, Uint8Array>>((done, fail) =>
-        unzip(
-          bytes,
-          {
-            filter: ({ name, originalSize }) => {
-              if (!isPicture(name)) return false;
-              if (originalSize > MOST_BYTES) {
-                large.push(name);
-                return false;
-              }
-              return ++count <= MOST_PICTURES;
-            },
-          },
-          (error, all) => (error ? fail(error) : done(all)),
-        ),
-      ),
-    );
-  } catch {
-    return { why: "This archive can’t be read. Pack the pictures as a ZIP once more." };
-  }
-  const problems: { file: string; why: string }[] = large.map((file) => ({ file, why: "It is larger than 15 MB." }));
-  if (count > MOST_PICTURES)
-    problems.push({ file: "", why: `Only the first ${MOST_PICTURES.toLocaleString("en")} pictures were taken.` });
+  const folder = await mkdtemp(join(tmpdir(), "zest-archive-"));
+  const path = join(folder, "pictures.zip");
+  const problems: { file: string; why: string }[] = [];
   let [added, known] = [0, 0];
-  for (const [i, [path, content]] of files.entries()) {
-    signal?.throwIfAborted();
-    const name = path.split("/").at(-1)!;
-    const result = await addPicture(shopId, Buffer.from(content), name);
-    if (!result.ok) problems.push({ file: path, why: result.why });
-    else if (result.known) known++;
-    else added++;
-    step?.(i + 1, files.length);
+  try {
+    await writeFile(path, bytes);
+    const read = await readApart(
+      "archive",
+      { path },
+      {
+        signal,
+        step: async ({ file, at, of, ...entry }) => {
+          signal?.throwIfAborted();
+          if (!entry.ok) problems.push({ file, why: entry.why });
+          else if ((await keepRead(shopId, entry.picture, file.split("/").at(-1)!)).known) known++;
+          else added++;
+          step?.(at, of);
+        },
+      },
+    );
+    const done = read.ok ? read.value : read;
+    if (!done.ok && added + known + problems.length === 0) return { why: done.why };
+    return { added, known, problems: done.ok ? [...done.problems, ...problems] : [...problems, { file: "", ...done }] };
+  } finally {
+    await rm(folder, { recursive: true, force: true });
   }
-  return { added, known, problems };
 }

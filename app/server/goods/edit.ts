@@ -95,11 +95,11 @@ export async function keepProduct(
 
 const changed = (product: Product, set: Bulk["set"]): Product => {
   const { addTags = [], removeTags = [], addTo = [], takeFrom = [], attribute, priceTimes, ...plain } = set;
-  const attributes = { ...product.attributes };
-  if (attribute) {
-    if (attribute.value) attributes[attribute.name] = attribute.value;
-    else delete attributes[attribute.name];
-  }
+  const attributes = !attribute
+    ? product.attributes
+    : attribute.value
+      ? { ...product.attributes, [attribute.name]: attribute.value }
+      : Object.fromEntries(Object.entries(product.attributes).filter(([name]) => name !== attribute.name));
   const times = (amount: number) => (priceTimes === undefined ? amount : Math.round(amount * priceTimes));
   const next = { ...product, ...plain } as Product;
   return {

@@ -1,4 +1,4 @@
-import { newId } from "~/core/document";
+import { newId, entryOf } from "~/core/document";
 import { decimalMoney } from "~/core/money";
 import { plainOf } from "~/core/rich";
 import {
@@ -437,7 +437,10 @@ export async function exportTable(
       };
       return [...HEAD.map((name) => line[name] ?? ""), ...described.map(() => "")];
     });
-    return [[...HEAD.map((name) => own[name]), ...described.map((name) => p.attributes[name] ?? "")], ...variants];
+    return [
+      [...HEAD.map((name) => own[name]), ...described.map((name) => entryOf(p.attributes, name) ?? "")],
+      ...variants,
+    ];
   });
   return { head: [...HEAD, ...described], rows };
 }

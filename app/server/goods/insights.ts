@@ -1,5 +1,5 @@
 import { Op } from "sequelize";
-import { newId } from "~/core/document";
+import { newId, entryOf } from "~/core/document";
 import type { SellsData } from "~/core/goods";
 import { atomically, OrderLine, OrderRow, ProductView } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
@@ -65,7 +65,7 @@ export async function whatSells(shop: Shop, now = Date.now()): Promise<SellsData
         score: p.sold,
         sold: sold.get(p.id) ?? empty(),
         seen: seen.get(p.id) ?? empty(),
-        together: (goods.together?.[p.id] ?? []).map((pair) => ({ ...pair, title: titles.get(pair.id) ?? "?" })),
+        together: (entryOf(goods.together, p.id) ?? []).map((pair) => ({ ...pair, title: titles.get(pair.id) ?? "?" })),
       }))
       .sort((a, b) => b.score - a.score)
       .slice(0, 200),

@@ -72,9 +72,14 @@ async function compose(shop: Pick<Shop, "id" | "currency" | "timeZone">, all: Al
     learn(shop.id),
     settingsOf(shop.id),
   ]);
-  const shown: Record<string, Review[]> = {};
-  for (const review of reviews) if (review.state === "shown") (shown[review.product] ??= []).push(review);
-  const rated = new Map(Object.entries(shown).map(([id, list]) => [id, ratingOf(list)]));
+  const shown = new Map<string, Review[]>();
+  for (const review of reviews) {
+    if (review.state !== "shown") continue;
+    const list = shown.get(review.product);
+    if (list) list.push(review);
+    else shown.set(review.product, [review]);
+  }
+  const rated = new Map([...shown].map(([id, list]) => [id, ratingOf(list)]));
   return {
     products: all.products
       .filter((p) => !p.archived)
@@ -94,7 +99,7 @@ async function compose(shop: Pick<Shop, "id" | "currency" | "timeZone">, all: Al
     words: settings.words,
     synonyms: settings.synonyms,
     digits: currencyDigits(shop.currency) ?? 2,
-    reviews: Object.fromEntries(Object.entries(shown).map(([id, list]) => [id, list.slice(0, MOST_REVIEWS)])),
+    reviews: Object.fromEntries([...shown].map(([id, list]) => [id, list.slice(0, MOST_REVIEWS)])),
     together,
   };
 }

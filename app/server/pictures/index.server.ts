@@ -1,20 +1,17 @@
 import { createHash } from "node:crypto";
 import { UniqueConstraintError } from "sequelize";
-import sharp from "sharp";
 import { newId } from "~/core/document";
 import type { Picture } from "~/core/pictures";
 import { countUp, PictureRow } from "../database/index.server";
+import { readApart, type PreparedPicture } from "../reading/index.server";
 import { forgetShops } from "../shops/index.server";
-import { sanitiseSvg, sizeOfSvg } from "./sanitise";
 import { keepOriginal } from "./store";
 
 export { fileFor, readOriginal } from "./store";
 export { addVideo, MOST_VIDEO_BYTES, videoFor, type VideoUpload } from "./videos";
 
-/** Largest upload in bytes, and most pixels that are decoded. */
+/** Largest upload in bytes. */
 export const MOST_BYTES = 15 * 1024 * 1024;
-const MOST_PIXELS = 50_000_000;
-const LONGEST_SIDE = 2400;
 
 export type Upload =
   | { readonly ok: true; readonly picture: Picture; readonly known: boolean }
@@ -48,40 +45,6 @@ export async function hasPicture(shopId: string, hash: string): Promise<boolean>
   return (await PictureRow.count({ where: { shopId, hash } })) > 0;
 }
 
-type PreparedPicture = { bytes: Buffer; width: number; height: number; vector: boolean };
-
-const looksLikeSvg = (bytes: Buffer) =>
-  /^\s*(?:<\?xml[^>]*>\s*)?(?:<!--[\s\S]*?-->\s*)*(?:<!DOCTYPE[^>[]*(?:\[[\s\S]*?\])?>\s*)?<svg[\s>]/i.test(
-    bytes.subarray(0, 4096).toString("utf8"),
-  );
-
-async function prepare(bytes: Buffer): Promise<PreparedPicture | string> {
-  if (looksLikeSvg(bytes)) {
-    if (bytes.length > 500_000) return "This drawing is larger than 500 KB. Simplify it, or upload it as a PNG.";
-    const svg = sanitiseSvg(bytes.toString("utf8"));
-    if (!svg) return "There is nothing in this drawing that could be shown.";
-    const [width, height] = sizeOfSvg(svg);
-    return { bytes: Buffer.from(svg), width, height, vector: true };
-  }
-  try {
-    const image = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: "error" });
-    const { format } = await image.metadata();
-    if (!["jpeg", "png", "webp"].includes(format))
-      return "This kind of file can’t be used. Upload a PNG, JPEG, WebP or SVG.";
-    // Turned upright, without the camera's notes (which may say where it was taken), no larger than anything needs.
-    const { data, info } = await image
-      .rotate()
-      .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: "inside", withoutEnlargement: true })
-      .webp({ quality: 86, effort: 4 })
-      .toBuffer({ resolveWithObject: true });
-    return { bytes: data, width: info.width, height: info.height, vector: false };
-  } catch (error) {
-    if (error instanceof Error && /pixel limit/i.test(error.message))
-      return "This picture has more than 50 million pixels. Make it smaller first.";
-    return "This file can’t be read as a picture. Upload a PNG, JPEG, WebP or SVG.";
-  }
-}
-
 const altFrom = (name: string) => {
   const words = name
     .replace(/\.[a-z0-9]+$/i, "")
@@ -91,7 +54,7 @@ const altFrom = (name: string) => {
   return /^(img|dsc|dscn|image|photo|picture|screenshot)?\s*\d*$/i.test(words) ? "" : words;
 };
 
-/** Takes an upload into the shop's library. The same picture twice is one picture. */
+/** Reads an upload and takes it into the shop's library. */
 export async function addPicture(
   shopId: string,
   bytes: Buffer,
@@ -100,13 +63,24 @@ export async function addPicture(
 ): Promise<Upload> {
   if (bytes.length === 0) return { ok: false, why: "The file is empty." };
   if (bytes.length > MOST_BYTES) return { ok: false, why: "This file is larger than 15 MB. Make it smaller first." };
-  const prepared = await prepare(bytes);
-  if (typeof prepared === "string") return { ok: false, why: prepared };
+  const read = await readApart("picture", { bytes });
+  const picture = read.ok ? read.value : read;
+  if (!picture.ok) return { ok: false, why: picture.why };
+  return { ok: true, ...(await keepRead(shopId, picture.picture, name, more)) };
+}
+
+/** Keeps a picture that has been read in the shop's library. The same picture twice is one picture. */
+export async function keepRead(
+  shopId: string,
+  prepared: PreparedPicture,
+  name: string,
+  more: { alt?: string; focus?: readonly [number, number] } = {},
+): Promise<{ readonly picture: Picture; readonly known: boolean }> {
   const hash = createHash("sha256").update(prepared.bytes).digest("hex");
   const find = () => PictureRow.findOne({ where: { shopId, hash } });
   const known = await find();
-  if (known) return { ok: true, picture: toPicture(known), known: true };
-  await keepOriginal(hash, prepared.vector, prepared.bytes);
+  if (known) return { picture: toPicture(known), known: true };
+  await keepOriginal(hash, prepared.vector, Buffer.from(prepared.bytes));
   try {
     const row = await PictureRow.create({
       id: newId(),
@@ -124,12 +98,12 @@ export async function addPicture(
     });
     await countUp(shopId, "pictures");
     forgetShops();
-    return { ok: true, picture: toPicture(row), known: false };
+    return { picture: toPicture(row), known: false };
   } catch (error) {
     // Two uploads of the same picture at the same moment: the other one was first.
     const other = error instanceof UniqueConstraintError ? await find() : null;
     if (!other) throw error;
-    return { ok: true, picture: toPicture(other), known: true };
+    return { picture: toPicture(other), known: true };
   }
 }
 

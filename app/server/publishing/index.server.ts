@@ -22,14 +22,14 @@ export async function publishedDraft(publicationId: string, transaction?: Transa
   const row = await Publication.findByPk(publicationId, transaction ? { transaction } : {});
   if (!row) return undefined;
   const stored = JSON.parse(row.body) as { look?: unknown; documents?: Record<string, unknown> };
-  const documents: Record<string, PageDocument> = {};
+  const documents = new Map<string, PageDocument>();
   for (const [id, body] of Object.entries(stored.documents ?? {})) {
     const read = readPage(body);
-    if (read.ok) documents[id] = read.document;
+    if (read.ok) documents.set(id, read.document);
     else console.error(`publication ${publicationId}: “${id}” is left out: ${read.why}`);
   }
   // A shop that was published before there were layouts shows its goods in those that every shop begins with.
-  const draft = withLayouts(freeze({ look: readLook(stored.look).look, documents }));
+  const draft = withLayouts(freeze({ look: readLook(stored.look).look, documents: Object.fromEntries(documents) }));
   cache.set(publicationId, draft);
   return draft;
 }

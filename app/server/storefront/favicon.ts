@@ -1,12 +1,13 @@
 import * as fontkit from "fontkit";
 import sharp from "sharp";
-import type { Look } from "~/core/document";
+import { entryOf, type Look } from "~/core/document";
 import type { Picture } from "~/core/pictures";
 import { familyById, solveLook } from "~/core/theme";
 import { SIGNS } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { shippedFontFile } from "../fonts/index.server";
 import { readOriginal } from "../pictures/index.server";
+import { readApart } from "../reading/index.server";
 
 /** The file's own instance is its lightest; an outline of this share of the em makes it hold at 16 px. */
 const EMBOLDEN = 0.045;
@@ -28,15 +29,12 @@ function initial(look: Look): string {
 /** The shop's icon as PNG, `size` px square: the uploaded logo, the chosen sign, or the first letter on brand colour. */
 export async function iconPng(look: Look, logo: Picture | undefined, size: number): Promise<Buffer> {
   if (look.identity.logo.form === "picture" && logo) {
-    const original = await readOriginal(logo.hash, logo.vector);
-    const clear = { r: 0, g: 0, b: 0, alpha: 0 };
-    return sharp(original, { density: 300 })
-      .resize({ width: size, height: size, fit: "contain", background: clear })
-      .png()
-      .toBuffer();
+    const drawn = await readApart("icon", { bytes: await readOriginal(logo.hash, logo.vector), size });
+    // A logo that can't be drawn in time is no reason for a shop to have no icon.
+    if (drawn.ok) return Buffer.from(drawn.value);
   }
   const { brand } = solveLook(themeById(look.theme), look).roles.sets;
-  const sign = look.identity.logo.form === "sign" ? SIGNS[look.identity.logo.sign] : undefined;
+  const sign = look.identity.logo.form === "sign" ? entryOf(SIGNS, look.identity.logo.sign) : undefined;
   const mark = sign
     ? `<g transform="translate(11 11) scale(1.75)"><path fill-rule="evenodd" d="${sign.path}" fill="INK"/></g>`
     : initial(look);

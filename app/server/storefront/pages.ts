@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
-import { textPages } from "~/core/document";
+import { withoutEnd, textPages } from "~/core/document";
 import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
 import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
@@ -118,7 +118,7 @@ export async function pageAt(
 ): Promise<ServedPage | undefined> {
   const content = await contentOf(shop, situation);
   if (!content) return undefined;
-  const plain = path.length > 1 ? path.replace(/\/+$/, "") : path;
+  const plain = path.length > 1 ? withoutEnd(path, "/") : path;
   const target = targetAt(plain, query, content.draft.documents, content.goods);
   const status = target.page === "message" ? 404 : 200;
   const part = partOf(target);

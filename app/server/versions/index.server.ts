@@ -1,6 +1,6 @@
 import type { Transaction as DbTransaction } from "sequelize";
 import type { VersionHead } from "~/core/protocol";
-import { newId, sameJson, type PageDocument, type Draft } from "~/core/document";
+import { newId, sameJson, type PageDocument, type Draft, entryOf } from "~/core/document";
 import { readPage } from "~/kinds/reading";
 import { atomically, DraftPart, lockState, PageVersion } from "../database/index.server";
 
@@ -72,7 +72,7 @@ export async function recordPublication(
   after: Draft,
   transaction: DbTransaction,
 ): Promise<void> {
-  const changed = Object.values(after.documents).filter((d) => !sameJson(before?.documents[d.id], d));
+  const changed = Object.values(after.documents).filter((d) => !sameJson(entryOf(before?.documents, d.id), d));
   const createdAt = new Date();
   await PageVersion.bulkCreate(
     changed.map((document) => ({

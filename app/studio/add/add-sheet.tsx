@@ -12,7 +12,7 @@ import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { ShopFrame, usePageSheets } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
-import { layoutProps, pathTo, type Draft, type Part } from "~/core/document";
+import { layoutProps, pathTo, type Draft, type Part, entryOf } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 
 type AddChoice = {
@@ -175,7 +175,10 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
   const words = sought.trim().toLowerCase();
   const matches = ({ definition: d, name }: AddChoice) =>
     !words || `${d.name} ${d.about} ${d.purpose} ${name}`.toLowerCase().includes(words);
-  const sort = useStudio((s) => (s.draft.documents[page] ? layoutProps(s.draft.documents[page])?.of : undefined));
+  const sort = useStudio((s) => {
+    const document = entryOf(s.draft.documents, page);
+    return document && layoutProps(document)?.of;
+  });
   const suited = ({ definition: { only } }: AddChoice) => !only || (sort !== undefined && only.includes(sort));
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
   const widgets = WIDGETS.filter((c) => suited(c) && matches(c));
@@ -219,7 +222,7 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
     const { slots, name } = choice.definition;
     const isForPage = slots.includes("main");
     const document = isForPage ? page : "frame";
-    const root = draft.documents[document]!.root;
+    const root = entryOf(draft.documents, document)!.root;
     run(
       addNode(
         draft,

@@ -13,7 +13,7 @@ import {
 import { useEffect, useMemo, useState } from "react";
 import { resolve } from "~/core/cascade";
 import { setStyles } from "~/core/commands";
-import type { Draft } from "~/core/document";
+import { entryOf, type Draft } from "~/core/document";
 import { arrangeForPhone, type PhoneFacts, type Proposal } from "~/core/layout";
 import { applyAll } from "~/core/operations";
 import { hasTrait, hasStyle, kindOf, nameOf } from "~/kinds";
@@ -60,7 +60,7 @@ export function phoneFacts(frame: Document): ReadonlyMap<string, PhoneFacts> {
 export function proposalsFor(draft: Draft, page: string, frame: Document): readonly Proposal[] {
   const theme = themeById(draft.look.theme);
   return arrangeForPhone({
-    sections: (draft.documents[page]?.root.slots.main ?? []).filter((s) => s.shown),
+    sections: (entryOf(draft.documents, page)?.root.slots.main ?? []).filter((s) => s.shown),
     facts: phoneFacts(frame),
     now: (node, property) => resolve(nodeLayers(node, theme, draft.look), property, "phone")?.value,
     has: (node, property) => {

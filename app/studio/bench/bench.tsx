@@ -4,7 +4,7 @@ import { Plus } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
 import { useStore } from "zustand";
 import { addNode, setProp } from "~/core/commands";
-import type { Draft } from "~/core/document";
+import { entryOf, type Draft } from "~/core/document";
 import { nameOf } from "~/kinds";
 import { AddSheet } from "../add";
 import { useStudio, useStudioStore, type PaneView } from "../keeping";
@@ -131,7 +131,7 @@ type BenchProps = {
 export function Bench({ page: asked, show = null, title, panel, panelLabel }: BenchProps) {
   const store = useStudioStore();
   const view = useStudio((s) => s.view);
-  const page = useStudio((s) => (s.draft.documents[asked] ? asked : "home"));
+  const page = useStudio((s) => (entryOf(s.draft.documents, asked) ? asked : "home"));
   const selected = useStudio((s) => s.selected);
   const [framesStore] = useState(createFrames);
   const frames = useStore(framesStore);
@@ -323,7 +323,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
                   : addNode(
                       draft,
                       page,
-                      { parent: draft.documents[page]!.root.id, slot: "main", index: addAt ?? 0 },
+                      { parent: entryOf(draft.documents, page)!.root.id, slot: "main", index: addAt ?? 0 },
                       sectionAround(node),
                       nameOf(node),
                     );

@@ -1,7 +1,7 @@
 import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import { addNode, carryNode } from "~/core/commands";
-import { walk, type Part } from "~/core/document";
+import { walk, type Part, entryOf } from "~/core/document";
 import { placeIn, slotAt, type DropPlace, type DropSlot, type Point, type Rect } from "~/core/layout";
 import { accepts, nameOf, strangerIn } from "~/kinds";
 import type { StudioStore } from "../keeping";
@@ -61,7 +61,7 @@ function slotsOf(frame: Document, store: StudioStore, load: Load): readonly Drop
     const [parent = "", slot = ""] = element.dataset.slot!.split(":");
     const part = partAt(draft, parent);
     const node = part?.node;
-    const document = part && draft.documents[part.document];
+    const document = part && entryOf(draft.documents, part.document);
     if (
       !node ||
       !document ||
@@ -71,7 +71,7 @@ function slotsOf(frame: Document, store: StudioStore, load: Load): readonly Drop
       element.getClientRects().length === 0
     )
       continue;
-    const inside = (node.slots[slot] ?? []).flatMap((child) => {
+    const inside = (entryOf(node.slots, slot) ?? []).flatMap((child) => {
       const found = element.querySelector(`:scope > [data-node="${child.id}"]`);
       // What is hidden on this device keeps its place in the order, as a line between its neighbours.
       return found ? [{ id: child.id, rect: rectIn(found, scroll) }] : [];

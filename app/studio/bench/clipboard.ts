@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { outermost, pasteLook, pasteNodes, removeNodes, type Outcome } from "~/core/commands";
-import { copyWithNewIds, type Draft, type Part, type StyleSheet } from "~/core/document";
+import { copyWithNewIds, type Draft, type Part, type StyleSheet, entryOf } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import { nodeSchema } from "~/core/schema";
@@ -71,7 +71,7 @@ function hasIn({ goods, pictures, documents }: CarriedFrom, { to, id }: Referenc
     case "collection":
       return goods.collections.some((c) => c.id === id);
     case "page":
-      return documents[id] !== undefined;
+      return entryOf(documents, id) !== undefined;
     case "picture":
     case "file":
       return pictures.some((p) => p.id === id);
@@ -106,7 +106,7 @@ function outcomeOf(
   level: string,
 ): Outcome {
   const label = `${nameOfAll(nodes)} pasted`;
-  const root = draft.documents[page]?.root;
+  const root = entryOf(draft.documents, page)?.root;
   if (!root) return { ok: false, why: "This page is no longer there." };
   if (level === "section") {
     const definition = kindOf(nodes[0]!)!.definition;

@@ -2,7 +2,7 @@ import { Button, Divider, ListSubheader, Menu, MenuItem, Typography } from "@mui
 import { ChevronDown } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
-import { LAYOUT_SORTS, layoutsOf, textPages, type PageDocument } from "~/core/document";
+import { LAYOUT_SORTS, layoutsOf, textPages, type PageDocument, entryOf } from "~/core/document";
 import { LAYOUT_NAMES } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { LayoutsDialog } from "./layouts-dialog";
@@ -14,7 +14,7 @@ export function PageChoice({ page }: { page: string }) {
   const shop = useStudio((s) => s.shop);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [managing, setManaging] = useState(false);
-  const current = documents[page] ?? documents.home!;
+  const current = entryOf(documents, page) ?? documents.home!;
   const entry = (each: PageDocument) => (
     <MenuItem
       key={each.id}

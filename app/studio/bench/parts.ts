@@ -1,4 +1,4 @@
-import { pathTo, type Draft, type Part, type Place } from "~/core/document";
+import { pathTo, type Draft, type Part, type Place, entryOf } from "~/core/document";
 import { accepts, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
 
 /** A part of a page and what it stands in. */
@@ -45,7 +45,7 @@ const ORDINALS = ["1st", "2nd", "3rd", "4th", "5th", "6th", "7th"];
 /** Says what dropping at a place will do before it is done. `moving`: the part that is moved, if it is on a page already. */
 export function partDropWords(draft: Draft, { parent, slot, index }: Place, moving: string | undefined): string {
   const part = partAt(draft, parent);
-  const inside = part?.node.slots[slot] ?? [];
+  const inside = entryOf(part?.node.slots, slot) ?? [];
   const own = inside.findIndex((n) => n.id === moving);
   if (own >= 0 && (index === own || index === own + 1)) return "Stays here";
   const name = placeName(draft, parent);
@@ -75,13 +75,13 @@ export function placesFor(
     if (node.id === part.id) return;
     for (const slot of ["columns", "widgets", "inside"]) {
       if (!accepts(node, slot, part)) continue;
-      const inside = node.slots[slot] ?? [];
+      const inside = entryOf(node.slots, slot) ?? [];
       if (inside.some((n) => n.id === part.id)) continue;
       found.push({ place: { parent: node.id, slot, index: inside.length }, words: placeName(draft, node.id) });
     }
     for (const children of Object.values(node.slots)) children.forEach(enter);
   };
-  const document = draft.documents[page];
+  const document = entryOf(draft.documents, page);
   if (!document || strangerIn(document, part)) return [];
   for (const section of document.root.slots.main ?? []) enter(section);
   return found;
@@ -90,14 +90,14 @@ export function placesFor(
 /** Where a new widget goes when nobody says: after the selected one, into the selected column, or into the selected section. */
 export function placeForWidget(draft: Draft, selected: string | null, widget: Part): Place | undefined {
   const part = selected ? partAt(draft, selected) : undefined;
-  const document = part && draft.documents[part.document];
+  const document = part && entryOf(draft.documents, part.document);
   if (!part || !document || strangerIn(document, widget)) return undefined;
   for (let depth = part.path.length - 1; depth >= 0; depth--) {
     const here = part.path[depth]!;
     const parent = part.path[depth - 1];
     // Into what is selected, if it can take it.
     for (const slot of ["widgets", "inside"]) {
-      if (accepts(here, slot, widget)) return { parent: here.id, slot, index: here.slots[slot]?.length ?? 0 };
+      if (accepts(here, slot, widget)) return { parent: here.id, slot, index: entryOf(here.slots, slot)?.length ?? 0 };
     }
     const [firstColumn] = here.slots.columns ?? [];
     if (firstColumn) return { parent: firstColumn.id, slot: "widgets", index: firstColumn.slots.widgets?.length ?? 0 };

@@ -10,7 +10,7 @@ import { PartMenu, type MenuState } from "./part-menu";
 import { insideOf, neighbourOf, type PlanRow } from "./plan-tree";
 import { standings } from "./sections";
 import { useSectionDrag } from "./use-drag";
-import type { Draft } from "~/core/document";
+import { entryOf, type Draft } from "~/core/document";
 import { useWires, type Bone, type Wireframe } from "./wireframe";
 
 const ITEM = 92;
@@ -156,7 +156,7 @@ const Strip = memo(function Strip({
             requestAnimationFrame(() => items.current.get(id)?.focus());
           }
         : go
-      : table[event.key];
+      : entryOf(table, event.key);
     if (!action) return;
     event.preventDefault();
     event.stopPropagation();

@@ -1,4 +1,4 @@
-import { placeOf, ROOT_SLOTS, walk, type Draft, type Part } from "~/core/document";
+import { placeOf, ROOT_SLOTS, walk, type Draft, type Part, entryOf } from "~/core/document";
 import { hasTrait, kindOf, nameOf } from "~/kinds";
 
 /** A section of the page on the bench, and where it stands. */
@@ -23,7 +23,7 @@ function sectionName(node: Part): string {
 export function standings(draft: Draft, page: string): readonly SectionPlace[] {
   const of = (document: string, slots: readonly string[]): SectionPlace[] =>
     slots.flatMap((slot) =>
-      (draft.documents[document]?.root.slots[slot] ?? []).map((node, index) => ({
+      (entryOf(entryOf(draft.documents, document)?.root.slots, slot) ?? []).map((node, index) => ({
         node,
         document,
         slot,
@@ -50,7 +50,7 @@ export function siblingsOf(
 
 /** Where a new section goes: after the selected one if that is on the page itself, else at its end. */
 export function placeForNew(draft: Draft, page: string, selected: string | null): number {
-  const root = draft.documents[page]?.root;
+  const root = entryOf(draft.documents, page)?.root;
   const place = root && selected ? placeOf(root, selected) : undefined;
   if (place) return place.index + 1;
   return root?.slots.main?.length ?? 0;

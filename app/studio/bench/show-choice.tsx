@@ -2,7 +2,7 @@ import { Autocomplete, Box, Button, Divider, Menu, MenuItem, TextField, Typograp
 import { ChevronDown } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
-import { layoutProps } from "~/core/document";
+import { layoutProps, entryOf } from "~/core/document";
 import { collectionAddress, productAddress } from "~/kinds/parts";
 import { hardCases, targetFor, targetName } from "~/render";
 import { useStudio } from "../keeping";
@@ -13,7 +13,7 @@ type ShownPage = { readonly label: string; readonly address: string };
 export function ShowChoice({ page, show }: { page: string; show: string | null }) {
   const documents = useStudio((s) => s.draft.documents);
   const goods = useStudio((s) => s.goods);
-  const document = documents[page];
+  const document = entryOf(documents, page);
   const sort = document && layoutProps(document)?.of;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [, setSearch] = useSearchParams();

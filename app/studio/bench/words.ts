@@ -12,6 +12,15 @@ export function fieldAt(fields: readonly Field[], path: Path): Field | undefined
   return field?.type === "list" && rest.length ? fieldAt(field.fields, rest) : field;
 }
 
+const inOneLine = (text: string) =>
+  text.includes("\n")
+    ? text
+        .split("\n")
+        .map((line) => line.trim())
+        .filter(Boolean)
+        .join(" ")
+    : text;
+
 /** Puts words typed in place into the draft, no longer than their field allows. */
 export function writeWords(store: StudioStore, id: string, at: string, typed: string): void {
   const state = store.getState();
@@ -20,9 +29,7 @@ export function writeWords(store: StudioStore, id: string, at: string, typed: st
   const path = pathOf(at);
   const field = fieldAt(kindOf(node)?.definition.fields ?? [], path);
   const most = field?.type === "line" || field?.type === "text" ? field.most : 6000;
-  const clean = (field?.type === "line" ? typed.replace(/\s*\n\s*/g, " ") : typed)
-    .replace(/\u00a0/g, " ")
-    .replace(/\n$/, "");
+  const clean = (field?.type === "line" ? inOneLine(typed) : typed).replace(/\u00a0/g, " ").replace(/\n$/, "");
   if (clean.length > most)
     state.say(`${field?.label ?? "This"} can have ${most} characters. The rest was left out.`, "problem");
   const text = clean.slice(0, most);

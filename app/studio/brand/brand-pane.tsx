@@ -2,7 +2,7 @@ import { ButtonBase, Tooltip, Typography } from "@mui/material";
 import { TriangleAlert } from "lucide-react";
 import { memo, useEffect, useLayoutEffect, useMemo, useState, type RefObject } from "react";
 import { createPortal } from "react-dom";
-import type { Draft } from "~/core/document";
+import { entryOf, type Draft } from "~/core/document";
 import { readerOf, type AnySet, type Failing, type SolvedLook } from "~/core/theme";
 import { PARTS, partById, PartsSheet, sharedCss, targetAt, type BrandPart } from "~/render";
 import { EnvProvider } from "~/kinds/parts";
@@ -131,8 +131,8 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
   const mode = useDesk((d) => d.mode);
   const picked = useDesk((d) => d.picked);
   const sought = useDesk((d) => d.sought);
-  const found = useDesk((d) => d.counts[id]);
-  const failingCount = useDesk((d) => d.unreadable[id] ?? 0);
+  const found = useDesk((d) => entryOf(d.counts, id));
+  const failingCount = useDesk((d) => entryOf(d.unreadable, id) ?? 0);
   const css = useMemo(() => deskCss(scale, small), [scale, small]);
   const target = useMemo(() => {
     const [path, query] = address.split("?");

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import type { AnySet, SettingGroup, Role, Scheme, Vision } from "~/core/theme";
@@ -86,10 +87,10 @@ export const createDesk = (): DeskStore =>
       set({ open });
     },
     count: (pane, found) => {
-      if (get().counts[pane] !== found) set({ counts: { ...get().counts, [pane]: found } });
+      if (entryOf(get().counts, pane) !== found) set({ counts: { ...get().counts, [pane]: found } });
     },
     countUnreadable: (pane, found) => {
-      if ((get().unreadable[pane] ?? 0) !== found) set({ unreadable: { ...get().unreadable, [pane]: found } });
+      if ((entryOf(get().unreadable, pane) ?? 0) !== found) set({ unreadable: { ...get().unreadable, [pane]: found } });
     },
     look: (change) => set(change),
   }));

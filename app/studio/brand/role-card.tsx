@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { Alert, Box, Button, ButtonBase, Link, Paper, Popper, TextField, Tooltip, Typography } from "@mui/material";
 import { Check, ScanSearch, X } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
@@ -69,7 +70,7 @@ export function RoleCard({ at, anchor, onClose }: { at: RoleInSet; anchor: HTMLE
   }, []);
   const roles = look.roles.sets[set];
   const key = pinKey(look.scheme, set, role);
-  const isPinned = brand[key] !== undefined;
+  const isPinned = entryOf(brand, key) !== undefined;
   const pin = (colour: Hex | undefined) => store.getState().run(setBrand(store.getState().draft, key, colour));
   const pairs = REQUIREMENTS.flatMap((r) =>
     r.against.filter((other) => r.role === role || other === role).map((other) => ({ ...r, other })),
@@ -81,7 +82,7 @@ export function RoleCard({ at, anchor, onClose }: { at: RoleInSet; anchor: HTMLE
         roles,
         unpinnedRoles(look.theme, look.brand, look.scheme, set),
         look.level,
-        (r) => brand[pinKey(look.scheme, set, r)] !== undefined,
+        (r) => entryOf(brand, pinKey(look.scheme, set, r)) !== undefined,
       )
     : [];
   const ramps = rampsOf(look);

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { Box, Tab, Tabs } from "@mui/material";
 import { styled } from "@mui/material/styles";
 import { Pin, TriangleAlert } from "lucide-react";
@@ -199,7 +200,7 @@ export const RoleStrip = memo(function RoleStrip() {
               set={set}
               colour={roles[each]}
               least={least === undefined ? "\u00a0" : `${ratioWords(least)} : 1`}
-              isPinned={brand[pinKey(look.scheme, set, each)] !== undefined}
+              isPinned={entryOf(brand, pinKey(look.scheme, set, each)) !== undefined}
               isFailing={failing.has(each)}
               isOpen={role?.role === each && role.set === set}
             />

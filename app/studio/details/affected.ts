@@ -1,5 +1,5 @@
 import type { Source } from "~/core/cascade";
-import { walk, type Draft, type Part } from "~/core/document";
+import { walk, type Draft, type Part, entryOf } from "~/core/document";
 
 /** Of parts of one kind and arrangement: how many there are, and how many say something of their own, by property. */
 type Tally = { count: number; readonly own: Map<string, number> };
@@ -38,5 +38,5 @@ export function alsoFollowing(draft: Draft, node: Part, property: string, source
       if (matches) count += tally.count - (tally.own.get(property) ?? 0);
     }
   }
-  return count - (node.style.all?.[property] === undefined ? 1 : 0);
+  return count - (entryOf(node.style.all, property) === undefined ? 1 : 0);
 }

@@ -1,3 +1,4 @@
+import { slugOf } from "~/core/goods";
 import { Box, Button, Link, Skeleton, TextField, Typography } from "@mui/material";
 import { lazy, Suspense, useState } from "react";
 import { setProp } from "~/core/commands";
@@ -9,12 +10,10 @@ import { FieldControl } from "./fields";
 
 const OwnCssEditor = lazy(() => import("./own-css"));
 
+/** A name of a place made of any words: it begins with a letter. */
 const slug = (text: string) =>
-  text
-    .toLowerCase()
-    .normalize("NFKD")
-    .replace(/[^a-z0-9]+/g, "-")
-    .replace(/^[-\d]+|-+$/g, "")
+  slugOf(text)
+    .replace(/^[-\d]+/, "")
     .slice(0, 40);
 
 /** The name by which links can lead to a section. */

@@ -25,7 +25,7 @@ import {
   setStyle,
   switchArrangement,
 } from "~/core/commands";
-import { AUDIENCES, DEVICES, type Audience, type Device, type Part } from "~/core/document";
+import { AUDIENCES, DEVICES, type Audience, type Device, type Part, entryOf } from "~/core/document";
 import { chassisOf, hasStyle, kindOf, moreStyles } from "~/kinds";
 import { arrangementOf, nodeLayers, partById } from "~/render";
 import { themeById } from "~/themes";
@@ -85,7 +85,7 @@ function Styles({ ids, nodes, names, group, ...rest }: StylesProps) {
   const draft = useStudio((s) => s.draft);
   const audience = useStudio((s) => s.audience);
   return names
-    .map((name) => PROPERTIES[name]!)
+    .map((name) => entryOf(PROPERTIES, name)!)
     .filter((property) => property.group === group && property.name !== "hidden" && property.name !== "share")
     .map((property) => {
       const device = audience === "all" || !property.perDevice ? "wide" : audience;
@@ -242,12 +242,14 @@ export function Details() {
   const common = { ids, nodes, layers, theme: theme.name, arrangement: arrangement.name };
   const isUsed = (group: "sits" | "looks") =>
     more.some(
-      (name) => PROPERTIES[name]?.group === group && AUDIENCES.some((a) => node.style[a]?.[name] !== undefined),
+      (name) =>
+        entryOf(PROPERTIES, name)?.group === group && AUDIENCES.some((a) => entryOf(node.style[a], name) !== undefined),
     );
   const canHide = styles.includes("hidden") || more.includes("hidden");
   const name = isOne ? nameOfPart(part) : `${parts.length} parts`;
   const differences = nodes.reduce((sum, n) => sum + deviceDifferences(n).length, 0);
-  const hasMore = (group: "sits" | "looks") => more.some((m) => PROPERTIES[m]?.group === group && m !== "hidden");
+  const hasMore = (group: "sits" | "looks") =>
+    more.some((m) => entryOf(PROPERTIES, m)?.group === group && m !== "hidden");
   return (
     <Box key={ids.join()}>
       <DetailsHead
@@ -294,7 +296,9 @@ export function Details() {
           <WordsOnPicture node={node} layers={layers} />
         ) : null}
         <Styles {...common} names={styles} group="looks" />
-        {isOne && brandPart ? <FromBrand part={brandPart.parts[String(node.props[brandPart.by])] ?? ""} /> : null}
+        {isOne && brandPart ? (
+          <FromBrand part={entryOf(brandPart.parts, String(entryOf(node.props, brandPart.by))) ?? ""} />
+        ) : null}
         {hasMore("looks") || (isOne && isSection) ? (
           <More isUsed={isUsed("looks") || Boolean(chassisOf(node).backdrop ?? chassisOf(node).css)}>
             {isOne && isSection && definition.slots.includes("main") ? <BackdropField node={node} /> : null}

@@ -3,7 +3,7 @@ import { memo } from "react";
 import { Link as RouterLink } from "react-router";
 import { resolve, type StyleChoice, type Layer, type Property, type Source } from "~/core/cascade";
 import { locate, setStyle } from "~/core/commands";
-import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue } from "~/core/document";
+import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue, entryOf } from "~/core/document";
 import { FRAME_SETS, setName, type AnySet, type FrameSet } from "~/core/theme";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
@@ -75,8 +75,8 @@ export const StyleField = memo(function StyleField({
   const what = `${property.label}`;
   const set = (value: StyleValue | undefined, whom: Audience = audience) =>
     store.getState().run(setStyle(store.getState().draft, ids, whom, property.name, value, what));
-  const isSetHere = style[audience]?.[property.name] !== undefined;
-  const differing = property.perDevice ? DEVICES.filter((d) => style[d]?.[property.name] !== undefined) : [];
+  const isSetHere = entryOf(style[audience], property.name) !== undefined;
+  const differing = property.perDevice ? DEVICES.filter((d) => entryOf(style[d], property.name) !== undefined) : [];
   const choices = useChoices(property, node);
   const labelFor = (value: StyleValue | undefined) =>
     choices.find((c) => c.value === value)?.label ?? String(value ?? "");
@@ -171,7 +171,7 @@ export const StyleField = memo(function StyleField({
       {audience === "all"
         ? differing.map((d) => (
             <Typography key={d} variant="caption" component="p" sx={{ color: INK.plum }}>
-              ◆ {DEVICE_WORDS[d]} only: {labelFor(style[d]![property.name])}
+              ◆ {DEVICE_WORDS[d]} only: {labelFor(entryOf(style[d]!, property.name))}
               {" · "}
               <Link
                 component="button"

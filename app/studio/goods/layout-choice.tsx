@@ -1,7 +1,7 @@
 import { MenuItem, TextField, Typography } from "@mui/material";
 import { Link } from "react-router";
 import { setLayoutFor } from "~/core/commands";
-import { layoutFor, layoutProps, layoutsOf } from "~/core/document";
+import { layoutFor, layoutProps, layoutsOf, entryOf } from "~/core/document";
 import { useStudio, useStudioStore } from "../keeping";
 
 type LayoutChoiceProps = {
@@ -25,7 +25,7 @@ export function LayoutChoice({ sort, id, collections, address }: LayoutChoicePro
   const drawn = named ?? without;
   const title = without?.title ?? "Product";
   const choose = (next: string) => {
-    const to = documents[next || named!.id]!;
+    const to = entryOf(documents, next || named!.id)!;
     const { products, collections: chosen } = layoutProps(to)!;
     const lists = { products, collections: chosen };
     const list = next ? [...lists[key], id] : lists[key].filter((other) => other !== id);

@@ -99,14 +99,15 @@ function ProductForm({ id }: { id: string }) {
     }
   });
   useEffect(() => {
-    if (left) return;
+    // What lay there is not written over before it was looked at.
+    if (left || !hasLooked) return;
     try {
       if (isDirty) localStorage.setItem(key, JSON.stringify({ product, version }));
       else localStorage.removeItem(key);
     } catch {
       // A browser that keeps nothing: then only the question on leaving protects it.
     }
-  }, [product, version, isDirty, key, left]);
+  }, [product, version, isDirty, key, left, hasLooked]);
   const blocker = useBlocker(
     ({ currentLocation, nextLocation }) =>
       isDirty && !leaving.current && currentLocation.pathname !== nextLocation.pathname,

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { FormControlLabel, Switch, TextField, Typography } from "@mui/material";
 import {
   AVAILABILITIES,
@@ -22,7 +23,7 @@ export function ProductStock({ product, set, problem }: FormPart) {
   return (
     <Group
       title="Whether it can be had"
-      about={`The shop says: ${stateWords(productOn(product, day), undefined, { day, words: settings.words })}.${waiting[product.id] ? ` ${waiting[product.id]} wait to be told.` : ""}`}
+      about={`The shop says: ${stateWords(productOn(product, day), undefined, { day, words: settings.words })}.${entryOf(waiting, product.id) ? ` ${entryOf(waiting, product.id)} wait to be told.` : ""}`}
     >
       <Row>
         <Choice

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { Box, Typography } from "@mui/material";
 import type { GridColDef } from "@mui/x-data-grid";
 import { Link } from "react-router";
@@ -100,7 +101,7 @@ export const columnsOf = ({
           {[
             row.variants.length ? `${row.variants.length} variants` : "",
             row.featured ? "featured" : "",
-            waiting[row.id] ? `${waiting[row.id]} wait for it` : "",
+            entryOf(waiting, row.id) ? `${entryOf(waiting, row.id)} wait for it` : "",
             ...row.tags,
           ]
             .filter(Boolean)

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { Box, Link, Tooltip, Typography } from "@mui/material";
 import { Check, CloudOff, LoaderCircle, Users } from "lucide-react";
 import { useLocation } from "react-router";
@@ -12,7 +13,7 @@ export function Others() {
   const documents = useStudio((s) => s.draft.documents);
   if (others.length === 0) return null;
   const places = others.map(
-    ({ who, place }) => `${who} on ${documents[place]?.title ?? (place === "pages" ? "Home" : place)}`,
+    ({ who, place }) => `${who} on ${entryOf(documents, place)?.title ?? (place === "pages" ? "Home" : place)}`,
   );
   const words = others.length === 1 ? "open in 1 other tab" : `open in ${others.length} other tabs`;
   return (

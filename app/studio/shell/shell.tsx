@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { Alert, Box, Button, Divider, Link as MuiLink, Menu, MenuItem, Snackbar, Typography } from "@mui/material";
 import { ChevronDown, ExternalLink, Keyboard } from "lucide-react";
 import { useEffect, useRef, useState, type ReactNode } from "react";
@@ -66,7 +67,7 @@ function Unread() {
   const documents = useStudio((s) => s.published?.documents);
   return unread.map(({ id, why }) => (
     <Alert key={id} severity="warning" sx={{ borderRadius: 0 }}>
-      <b>{documents?.[id]?.title ?? id}</b>: {why}
+      <b>{entryOf(documents, id)?.title ?? id}</b>: {why}
     </Alert>
   ));
 }

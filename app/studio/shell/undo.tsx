@@ -1,7 +1,7 @@
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect, useRef } from "react";
 import { useLocation, useNavigate } from "react-router";
-import { findNode } from "~/core/document";
+import { findNode, entryOf } from "~/core/document";
 import type { Transaction } from "~/core/commands";
 import { useStudio, useStudioStore, type StudioState, type StudioStore } from "../keeping";
 import { IconAction } from "../ui";
@@ -49,10 +49,10 @@ function placeOf({ draft }: StudioState, { operations }: Transaction): { page: s
   for (const operation of operations) {
     if (operation.type === "setLook") continue;
     if (operation.type === "addDocument" || operation.type === "removeDocument") {
-      if (draft.documents[operation.added.id]) return { page: operation.added.id };
+      if (entryOf(draft.documents, operation.added.id)) return { page: operation.added.id };
       continue;
     }
-    const document = draft.documents[operation.document];
+    const document = entryOf(draft.documents, operation.document);
     if (!document || document.kind === "frame") continue;
     const part = "node" in operation ? operation.node : undefined;
     const id = typeof part === "string" ? part : part?.id;
@@ -82,7 +82,7 @@ export function useShowSteps(): void {
     const isOnBench = pathname.endsWith("/pages");
     const page = isOnBench ? (new URLSearchParams(search).get("page") ?? "home") : undefined;
     const isElsewhere = place !== undefined && place.page !== page;
-    const title = place && state.draft.documents[place.page]?.title;
+    const title = place && entryOf(state.draft.documents, place.page)?.title;
     state.say(`${word}: ${stepped.label}${isElsewhere && title ? `, on “${title}”` : ""}`);
     if (!isElsewhere) return;
     void navigate(`/s/${state.shop.id}/pages?page=${place.page}`);

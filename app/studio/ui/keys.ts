@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { createContext, useContext, useEffect, useRef, useSyncExternalStore } from "react";
 
 export type KeyTable = Readonly<Record<string, (event: KeyboardEvent) => void>>;
@@ -82,7 +83,7 @@ export function useKeys(table: KeyTable): void {
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       const keys = keysOf(event);
-      const action = latest.current[keys];
+      const action = entryOf(latest.current, keys);
       if (!action || event.defaultPrevented || isTaken(event, keys)) return;
       event.preventDefault();
       action(event);

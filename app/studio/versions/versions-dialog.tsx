@@ -18,7 +18,7 @@ import {
 import { Trash2, X } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { restorePage, restoreSection } from "~/core/commands";
-import { documentDifferences, type Difference, type PageDocument as Page, type Draft } from "~/core/document";
+import { documentDifferences, type Difference, type PageDocument as Page, type Draft, entryOf } from "~/core/document";
 import { keepVersion, listVersions, readVersion, removeVersion, type VersionHead } from "~/core/protocol";
 import { plainOf, type Rich } from "~/core/rich";
 import { kindOf, nameOf } from "~/kinds";
@@ -119,10 +119,10 @@ function Changes({
                             sx={{ whiteSpace: "pre-line", overflowWrap: "anywhere" }}
                           >
                             <Box component="del" sx={{ color: INK.brick }}>
-                              {textOf(wasNode.get(d.node.id)?.[key]).slice(0, 240)}
+                              {textOf(entryOf(wasNode.get(d.node.id), key)).slice(0, 240)}
                             </Box>{" "}
                             <Box component="ins" sx={{ color: INK.leaf, textDecoration: "none", fontWeight: 550 }}>
-                              {textOf(d.node.props[key]).slice(0, 240)}
+                              {textOf(entryOf(d.node.props, key)).slice(0, 240)}
                             </Box>
                           </Typography>
                         ))
@@ -187,7 +187,7 @@ function Contents({ page }: { page: string }) {
     await list();
   };
 
-  const now = draft.documents[page];
+  const now = entryOf(draft.documents, page);
   const target = useTarget(page);
   const then = useMemo<Draft | undefined>(
     () => (open ? { ...draft, documents: { ...draft.documents, [page]: open.document } } : undefined),
@@ -330,7 +330,7 @@ function Contents({ page }: { page: string }) {
 
 /** The versions of a page: kept, compared with what it is now, and brought back whole or section by section. */
 export function VersionsDialog({ page, open, onClose }: { page: string; open: boolean; onClose: () => void }) {
-  const title = useStudio((s) => s.draft.documents[page]?.title ?? "");
+  const title = useStudio((s) => entryOf(s.draft.documents, page)?.title ?? "");
   return (
     <Dialog open={open} onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="versions-title">
       <DialogTitle id="versions-title" component="div" sx={{ display: "flex", alignItems: "center" }}>

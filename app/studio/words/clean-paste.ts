@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 // Text pasted from office programs and web pages brings its looks along. What it means is kept (heads, lists, bold, links,
 // tables), what it looks like is not: how words look is the shop's to say.
 
@@ -46,8 +47,9 @@ function listsFromParagraphs(root: HTMLElement): void {
   let before: Element | null = null;
   for (const paragraph of [...root.querySelectorAll<HTMLElement>("p")]) {
     const style = paragraph.getAttribute("style") ?? "";
+    const listed = style.split(";").find((rule) => /^\s*mso-list:/i.test(rule));
     const level = Number(
-      /mso-list:[^;]*level(\d)/i.exec(style)?.[1] ?? (/MsoListParagraph/.test(paragraph.className) ? 1 : 0),
+      /level(\d)/i.exec(listed ?? "")?.[1] ?? (paragraph.className.includes("MsoListParagraph") ? 1 : 0),
     );
     if (!level) continue;
     const { ownerDocument } = paragraph;
@@ -80,8 +82,8 @@ function listsFromParagraphs(root: HTMLElement): void {
 
 /** Pasted HTML without its looks. Never runs anything: it is parsed into a document of its own. */
 export function cleanPasted(html: string): string {
-  const body = html.replace(/<!--\[if[\s\S]*?<!\[endif\]-->/gi, "").replace(/<!\[(?:if|endif)[^>]*>/gi, "");
-  const parsed = new DOMParser().parseFromString(body, "text/html");
+  // What word processors say to certain browsers (`<![if …]>`) is a comment to all others, and goes with the comments.
+  const parsed = new DOMParser().parseFromString(html, "text/html");
   const root = parsed.body;
   for (const element of root.querySelectorAll(DROPPED)) element.remove();
   const comments: ChildNode[] = [];
@@ -91,7 +93,7 @@ export function cleanPasted(html: string): string {
   meanBySpans(root);
   listsFromParagraphs(root);
   for (const element of [...root.querySelectorAll("*")]) {
-    const tag = HEADS[element.tagName];
+    const tag = entryOf(HEADS, element.tagName);
     const here = tag ? rename(element, tag) : element;
     const align = (here as HTMLElement).style?.textAlign;
     for (const { name } of [...here.attributes]) {

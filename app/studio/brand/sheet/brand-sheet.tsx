@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { Box, Button, ButtonBase, Link, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
 import { ChevronDown, ChevronRight } from "lucide-react";
 import { memo, useState, type ReactNode } from "react";
@@ -23,7 +24,7 @@ function SheetPart({ name, keys = [], children }: { name: Name; keys?: readonly 
   const store = useStudioStore();
   const desk = useDeskStore();
   const isOpen = useDesk((d) => d.open.has(name));
-  const setHere = useStudio((s) => keys.filter((key) => s.draft.look.brand[key] !== undefined).length);
+  const setHere = useStudio((s) => keys.filter((key) => entryOf(s.draft.look.brand, key) !== undefined).length);
   const title = GROUP_TITLES[name]!;
   const Icon = isOpen ? ChevronDown : ChevronRight;
   return (

@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { Box, Button, ButtonBase, Link, Typography } from "@mui/material";
 import { ScanSearch, X } from "lucide-react";
 import { ROLE_WORDS, setName, SETTINGS, SET_NAMES, type Role } from "~/core/theme";
@@ -37,7 +38,7 @@ export function PickedCard() {
   if (!part || !picked) return null;
   const roles = look.roles.sets[picked.set];
   const names = settingsOfPart(part.keys, (key) => look.read.text(key.replace(/gradient$/, "style")) === "gradient");
-  const setHere = names.filter((name) => brand[name] !== undefined);
+  const setHere = names.filter((name) => entryOf(brand, name) !== undefined);
   return (
     <Box
       component="section"

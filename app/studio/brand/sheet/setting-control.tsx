@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import {
   Box,
   Link,
@@ -28,7 +29,7 @@ import { GradientControl } from "./gradient-control";
 /** Reads and sets one setting of the brand. */
 export function useSetting(key: string) {
   const store = useStudioStore();
-  const own = useStudio((s) => s.draft.look.brand[key]);
+  const own = useStudio((s) => entryOf(s.draft.look.brand, key));
   const themeId = useStudio((s) => s.draft.look.theme);
   const theme = themeById(themeId);
   const resolved = resolveSetting(key, own === undefined ? {} : { [key]: own }, theme.defaults);

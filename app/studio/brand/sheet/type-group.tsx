@@ -1,3 +1,4 @@
+import { entryOf } from "~/core/document";
 import { Box, ButtonBase, Chip, Typography } from "@mui/material";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { fontFaces, fontStack, MOODS, TYPE_PAIRS, type Mood, type TypePair } from "~/core/theme";
@@ -102,7 +103,7 @@ function useShopWords(): { head: string; text: string } {
   return useMemo(() => {
     const said = (key: string) =>
       (documents.home?.root.slots.main ?? [])
-        .map((n) => n.props[key])
+        .map((n) => entryOf(n.props, key))
         .find((words): words is string => typeof words === "string" && words.trim() !== "");
     return { head: said("heading") ?? name, text: said("text") ?? name };
   }, [documents.home, name]);

@@ -2,7 +2,7 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextFie
 import { Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
 import { brandWords, keepVersion, removeVersion, wearVersion } from "~/core/commands";
-import type { Brand, BrandVersion, Draft } from "~/core/document";
+import { entryOf, type Brand, type BrandVersion, type Draft } from "~/core/document";
 import { readPinKey, resolveSetting } from "~/core/theme";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../../keeping";
@@ -18,7 +18,7 @@ type BrandRow = { readonly key: string; readonly name: string; readonly a: strin
 export function brandRows(a: Brand, themeA: string, b: Brand, themeB: string): readonly BrandRow[] {
   const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])].sort();
   const said = (brand: Brand, theme: string, key: string) => {
-    const own = brand[key];
+    const own = entryOf(brand, key);
     if (own !== undefined) return wordsFor(key, own);
     if (readPinKey(key)) return "not fixed";
     const { name, defaults } = themeById(theme);
@@ -125,6 +125,7 @@ export function VersionsGroup() {
   const [name, setName] = useState("");
   const [why, setWhy] = useState<string | null>(null);
   const [comparing, setComparing] = useState<string | null>(null);
+  const compared = comparing === null ? undefined : entryOf(versions, comparing);
   const sorted = Object.entries(versions).toSorted(([, a], [, b]) => (a.at < b.at ? 1 : -1));
   const when = new Intl.DateTimeFormat(locale, { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
   const keep = () => {
@@ -191,9 +192,7 @@ export function VersionsGroup() {
           </Box>
         </Box>
       ))}
-      {comparing && versions[comparing] ? (
-        <Compare version={versions[comparing]} onClose={() => setComparing(null)} />
-      ) : null}
+      {compared ? <Compare version={compared} onClose={() => setComparing(null)} /> : null}
     </>
   );
 }

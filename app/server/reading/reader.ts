@@ -1,0 +1,46 @@
+import sharp from "sharp";
+import { readArchive } from "./archive";
+import type { ArchiveEntry, FromReader, Jobs, ToReader } from "./jobs";
+import { iconOf, readPicture } from "./picture";
+import { readTable } from "./table";
+
+// A process of its own that reads files from outside, one at a time. It holds nothing worth having: no database, no settings,
+// no secrets. Whoever started it ends it when a file takes too much time or memory.
+
+sharp.concurrency(1);
+sharp.cache(false);
+
+const say = (message: FromReader) => process.send?.(message);
+let go: (() => void) | undefined;
+
+const step = (entry: ArchiveEntry): Promise<void> =>
+  new Promise((done) => {
+    go = done;
+    say({ type: "step", step: entry });
+  });
+
+function run({ job, ask }: Extract<ToReader, { type: "read" }>): Promise<Jobs[keyof Jobs]["answer"]> {
+  switch (job) {
+    case "picture":
+      return readPicture((ask as Jobs["picture"]["ask"]).bytes);
+    case "table":
+      return readTable((ask as Jobs["table"]["ask"]).bytes);
+    case "icon":
+      return iconOf((ask as Jobs["icon"]["ask"]).bytes, (ask as Jobs["icon"]["ask"]).size);
+    case "archive":
+      return readArchive((ask as Jobs["archive"]["ask"]).path, step);
+  }
+}
+
+process.on("message", (message: ToReader) => {
+  if (message.type === "go") {
+    go?.();
+    return;
+  }
+  run(message).then(
+    (answer) => say({ type: "done", answer }),
+    (error: unknown) => say({ type: "failed", message: error instanceof Error ? error.message : String(error) }),
+  );
+});
+// Whoever started it is gone.
+process.on("disconnect", () => process.exit(0));
