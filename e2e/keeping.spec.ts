@@ -92,3 +92,41 @@ test("publishing while signed out says so, and leads to signing in and back", as
   await page.getByRole("button", { name: /^Publish/ }).click();
   await expect(page.getByRole("dialog")).toContainText("Shoppers will see your shop for the first time.");
 });
+
+test("tabs go on hearing of each other after edits on the bench, and over a new sign-in", async ({ page, context }) => {
+  const shop = await openShop(page);
+  await area(page, "Pages");
+  await benchReady(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await benchReady(other);
+  const write = async (tab: typeof page, words: string) => {
+    await inPlan(tab, "Hero").click();
+    await details(tab).getByLabel("Heading").fill(words);
+    await kept(tab);
+  };
+  const says = (tab: typeof page, words: string) =>
+    expect(pane(tab, "Wide").getByRole("heading", { level: 1 })).toHaveText(words);
+  for (const [from, to, words] of [
+    [page, other, "Made on Mondays"],
+    [other, page, "Made on Tuesdays"],
+    [page, other, "Made on Wednesdays"],
+  ] as const) {
+    await to.bringToFront();
+    await write(from, words);
+    await says(to, words);
+  }
+
+  await context.clearCookies();
+  await inPlan(other, "Hero").click();
+  await details(other).getByLabel("Heading").fill("Made on Thursdays");
+  await expect(other.getByRole("status").getByRole("link", { name: "Sign in" })).toBeVisible();
+  await page.goto(new URL("/sign-in", page.url()).href);
+  await page.getByLabel("Mail address").fill(shop.address);
+  await page.getByLabel("Password").fill(shop.password);
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await benchReady(page);
+  // The tab that was signed out goes on by itself, and the other one hears of it.
+  await kept(other);
+  await says(page, "Made on Thursdays");
+});

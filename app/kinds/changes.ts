@@ -1,16 +1,39 @@
 import { integrityOf, walk, type Draft, type PageDocument, entryOf } from "~/core/document";
 import type { Operation } from "~/core/operations";
-import { LONGEST_TITLE, lookSchema, MOST_DOCUMENTS, MOST_IN_SLOT } from "~/core/schema";
-import { documentProblem, nameOf, problemOf, strangerIn } from ".";
+import {
+  DOCUMENT_VERSION,
+  fitsLimits,
+  LONGEST_TITLE,
+  lookSchema,
+  MOST_DOCUMENTS,
+  MOST_IN_SLOT,
+  versionOf,
+} from "~/core/schema";
+import { documentProblem, migrationsOf, nameOf, problemOf, strangerIn } from ".";
 
-/** What a run of operations touched: documents, and parts in them by id. */
-function touchedBy(operations: readonly Operation[]): { documents: Set<string>; parts: Set<string> } {
+/** Documents that every shop has. */
+const NEEDED = new Set(["home", "frame"]);
+/** The place where the look lies beside the documents. */
+const TAKEN = "look";
+
+type Touched = {
+  readonly documents: ReadonlySet<string>;
+  /** Documents into which something was put. */
+  readonly grown: ReadonlySet<string>;
+  /** Parts, by id. */
+  readonly parts: ReadonlySet<string>;
+};
+
+/** What a run of operations touched. */
+function touchedBy(operations: readonly Operation[]): Touched {
   const documents = new Set<string>();
+  const grown = new Set<string>();
   const parts = new Set<string>();
   for (const operation of operations) {
     if (operation.type === "setLook" || operation.type === "removeDocument") continue;
     if (operation.type === "addDocument") {
       documents.add(operation.added.id);
+      grown.add(operation.added.id);
       for (const node of walk(operation.added.root)) parts.add(node.id);
       continue;
     }
@@ -20,25 +43,51 @@ function touchedBy(operations: readonly Operation[]): { documents: Set<string>; 
     else for (const node of walk(operation.node)) parts.add(node.id);
     // What is put somewhere may not be allowed there.
     if ("to" in operation) parts.add(operation.to.parent);
+    if (operation.type === "insertNode") grown.add(operation.document);
   }
-  return { documents, parts };
+  return { documents, grown, parts };
 }
 
-function problemOfDocument(document: PageDocument, touched: ReadonlySet<string>): string | undefined {
+function problemOfDocument(document: PageDocument, { parts, grown }: Touched): string | undefined {
   if (document.title.trim() === "") return "A page needs a title.";
   if (document.title.length > LONGEST_TITLE) return `Keep the title to ${LONGEST_TITLE} characters.`;
   const why = documentProblem(document);
   if (why) return why;
   const stranger = strangerIn(document, document.root);
   if (stranger) return `${nameOf(stranger)} makes no sense on “${document.title}”.`;
+  // A page that holds too many already may lose some, and everything else about it may change.
   for (const sections of Object.values(document.root.slots))
-    if (sections.length > MOST_IN_SLOT)
+    if (grown.has(document.id) && sections.length > MOST_IN_SLOT)
       return `“${document.title}” can hold ${MOST_IN_SLOT} sections. Remove some, or make another page.`;
   const [unsound] = integrityOf(document);
   if (unsound) return `This change would damage the page (${unsound.code}).`;
   for (const node of walk(document.root)) {
-    const problem = touched.has(node.id) && node.kind !== "root" ? problemOf(node) : undefined;
+    if (!parts.has(node.id)) continue;
+    if (!fitsLimits(node)) return "Something in it is longer than what can be kept.";
+    if (node.kind === "root") continue;
+    if ((node.version ?? 1) > versionOf(migrationsOf(node.kind)))
+      return `“${nameOf(node)}” was made with a newer version.`;
+    const problem = problemOf(node);
     if (problem) return problem.why;
+  }
+  return undefined;
+}
+
+/** Why documents may not come or go like this. Names of documents are told apart without regard to capital letters. */
+function problemOfNames(draft: Draft, operations: readonly Operation[]): string | undefined {
+  const names = Object.keys(draft.documents).map((id) => id.toLowerCase());
+  for (const operation of operations) {
+    if (
+      operation.type === "removeDocument" &&
+      NEEDED.has(operation.added.id) &&
+      !entryOf(draft.documents, operation.added.id)
+    )
+      return `“${operation.added.title}” is part of every shop and can’t be removed.`;
+    if (operation.type !== "addDocument") continue;
+    const { id, schemaVersion } = operation.added;
+    if (schemaVersion !== DOCUMENT_VERSION) return "This page is of another version.";
+    if (id.toLowerCase() === TAKEN || id in Object.prototype || names.filter((n) => n === id.toLowerCase()).length > 1)
+      return "There is a page of this name already.";
   }
   return undefined;
 }
@@ -59,10 +108,12 @@ export function problemOfChange(
   }
   if (operations.some((o) => o.type === "addDocument") && pages > MOST_DOCUMENTS)
     return `A shop can have ${MOST_DOCUMENTS.toLocaleString("en")} pages and layouts.`;
-  const { documents, parts } = touchedBy(operations);
-  for (const id of documents) {
+  const misnamed = problemOfNames(draft, operations);
+  if (misnamed) return misnamed;
+  const touched = touchedBy(operations);
+  for (const id of touched.documents) {
     const document = entryOf(draft.documents, id);
-    const why = document && problemOfDocument(document, parts);
+    const why = document && problemOfDocument(document, touched);
     if (why) return why;
     // What was added and taken away again in one go is no problem.
     if (!document && !operations.some((o) => o.type === "removeDocument" && o.added.id === id))

@@ -13,6 +13,8 @@ export const LONGEST_LABEL = 200;
 export const LONGEST_TITLE = 200;
 /** The most parts that stand in one slot: the sections of a page among them. */
 export const MOST_IN_SLOT = 200;
+/** As many of them are still read, so that a page that came to hold too many opens and can be repaired. */
+export const MOST_READ_IN_SLOT = 20_000;
 /** The most pages and layouts of one shop. */
 export const MOST_DOCUMENTS = 2_000;
 /** The most transactions that are sent at once. */

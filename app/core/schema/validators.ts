@@ -13,13 +13,26 @@ import {
 import type { Operation } from "../operations";
 import type { Transaction } from "../commands";
 import { problemWithBrand } from "../theme";
-import { LONGEST_LABEL, LONGEST_TITLE, MOST_CHARACTERS, MOST_ENTRIES, MOST_IN_SLOT, MOST_OPERATIONS } from "./limits";
+import {
+  LONGEST_LABEL,
+  LONGEST_TITLE,
+  MOST_CHARACTERS,
+  MOST_ENTRIES,
+  MOST_OPERATIONS,
+  MOST_READ_IN_SLOT,
+} from "./limits";
 
 const id = z
   .string()
   .min(1)
   .max(40)
   .regex(/^[\w-]+$/);
+/** A name under which a value is kept. The one that is left out is no name in a JavaScript object, and would be lost. */
+const named = (most: number) =>
+  z
+    .string()
+    .max(most)
+    .refine((name) => name !== "__proto__", "This is no name.");
 const json: z.ZodType<Json> = z.lazy(() =>
   z.union([
     z.null(),
@@ -33,16 +46,24 @@ const json: z.ZodType<Json> = z.lazy(() =>
 const styleValue = z.union([z.string().max(400), z.number(), z.boolean()]);
 const styleSheet: z.ZodType<StyleSheet> = z.partialRecord(z.enum(AUDIENCES), z.record(z.string().max(60), styleValue));
 
+const ownValues = {
+  id,
+  kind: z.string().max(40),
+  version: z.number().int().min(1).max(10_000).optional(),
+  props: z.record(z.string().max(60), json),
+  style: styleSheet,
+  conditions: z.array(json).max(50),
+  shown: z.boolean(),
+};
+const ownSchema = z.object(ownValues);
+
+/** Whether what a part says of itself could be read again; what stands in it is not looked at. */
+export const fitsLimits = (part: Part): boolean => ownSchema.safeParse(part).success;
+
 export const nodeSchema: z.ZodType<Part> = z.lazy(() =>
   z.strictObject({
-    id,
-    kind: z.string().max(40),
-    version: z.number().int().min(1).max(10_000).optional(),
-    props: z.record(z.string().max(60), json),
-    style: styleSheet,
-    conditions: z.array(json).max(50),
-    shown: z.boolean(),
-    slots: z.record(z.string().max(40), z.array(nodeSchema).max(MOST_IN_SLOT)),
+    ...ownValues,
+    slots: z.record(z.string().max(40), z.array(nodeSchema).max(MOST_READ_IN_SLOT)),
   }),
 );
 /** A node below the root: its slots are never empty lists, see the operations. */
@@ -98,13 +119,13 @@ export const draftSchema: z.ZodType<Draft> = z.strictObject({
 const heldOf = <T>(value: z.ZodType<T>) =>
   z.union([z.strictObject({ is: value }), z.strictObject({ absent: z.literal(true) })]);
 const path = z
-  .array(z.union([z.string().max(60), z.number().int().min(0).max(MOST_ENTRIES)]))
+  .array(z.union([named(60), z.number().int().min(0).max(MOST_ENTRIES)]))
   .min(1)
   .max(8);
 const place = z.strictObject({
   parent: id,
-  slot: z.string().max(40),
-  index: z.number().int().min(0).max(MOST_IN_SLOT),
+  slot: named(40),
+  index: z.number().int().min(0).max(MOST_READ_IN_SLOT),
 });
 
 const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
@@ -124,7 +145,7 @@ const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
     document: id,
     node: id,
     audience: z.enum(AUDIENCES),
-    property: z.string().max(60),
+    property: named(60),
     before: heldOf(styleValue),
     after: heldOf(styleValue),
   }),

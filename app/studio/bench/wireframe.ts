@@ -55,14 +55,15 @@ export function wireframes(frame: Document): ReadonlyMap<string, Wireframe> {
 export function useWires(frame: Document | null, draft: Draft): ReadonlyMap<string, Wireframe> {
   const [wires, setWires] = useState<ReadonlyMap<string, Wireframe>>(new Map());
   useEffect(() => {
-    const window = frame?.defaultView;
-    if (!frame || !window) return;
-    let timer = 0;
+    const view = frame?.defaultView;
+    if (!frame || !view) return;
+    // The studio's own timer: a number of the pane's window would be that of another one here.
+    let timer: ReturnType<typeof setTimeout> | undefined;
     const measure = () => {
       clearTimeout(timer);
-      timer = window.setTimeout(() => setWires(wireframes(frame)), 160);
+      timer = setTimeout(() => setWires(wireframes(frame)), 160);
     };
-    const observer = new window.ResizeObserver(measure);
+    const observer = new view.ResizeObserver(measure);
     observer.observe(frame.body);
     measure();
     return () => {

@@ -27,7 +27,7 @@ import type { StudioStore } from "./store";
 const SEND_AFTER_MS = 350;
 const LONGEST_WAIT_MS = 15_000;
 /** How often a tab in view asks what others did. */
-const LOOK_EVERY_MS = 5_000;
+const LOOK_EVERY_MS = 1_500;
 
 /** Where in the studio this tab is: a page's id, or an area. */
 const placeNow = () =>
