@@ -16,6 +16,8 @@ export default async function setup(): Promise<() => Promise<void>> {
     await database.stop();
     rmSync(data, { recursive: true, force: true });
   };
+  // Every journey makes accounts of its own, and all come from one place.
+  process.env.ZEST_ACCOUNTS_PER_HOUR = "100000";
   const started = startServer({
     database: database.address,
     data,

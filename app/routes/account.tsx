@@ -1,24 +1,22 @@
 import { Alert, Box, Button, Link as MuiLink, TextField, Typography } from "@mui/material";
-import { data, Form, Link, redirect, useNavigation } from "react-router";
+import { data, Form, Link, useNavigation } from "react-router";
 import { z } from "zod";
-import { accountSchema, createAccount, openSession, sessionCookie } from "~/server/accounts/index.server";
+import { accountSchema, createAccount } from "~/server/accounts/index.server";
+import { enter } from "~/server/http/session.server";
 import { EntryPage } from "~/studio/accounts";
 import type { Route } from "./+types/account";
 
 export const meta = () => [{ title: "Make an account · Zest Window" }];
 
-export async function action({ request }: Route.ActionArgs) {
+export async function action({ request, context }: Route.ActionArgs) {
   const form = Object.fromEntries(await request.formData());
   const given = { name: String(form.name ?? ""), address: String(form.address ?? "") };
   const input = accountSchema.safeParse(form);
   if (!input.success)
     return data({ given, problems: z.flattenError(input.error).fieldErrors, why: null }, { status: 422 });
-  const made = await createAccount(input.data);
+  const made = await createAccount(input.data, context.from);
   if (!made.ok) return data({ given, problems: {}, why: made.why }, { status: 422 });
-  const secret = await openSession(made.owner.id);
-  throw redirect("/shops/new", {
-    headers: { "Set-Cookie": sessionCookie(secret, new URL(request.url).protocol === "https:") },
-  });
+  throw await enter(request, context.from, made.owner.id, "/shops/new");
 }
 
 export default function Account({ actionData }: Route.ComponentProps) {

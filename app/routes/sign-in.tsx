@@ -1,9 +1,10 @@
 import { Alert, Box, Button, Link as MuiLink, Paper, TextField, Typography } from "@mui/material";
-import { data, Form, Link, redirect, useNavigation } from "react-router";
-import { openSession, sessionCookie, signIn } from "~/server/accounts/index.server";
+import { data, Form, Link, useNavigation } from "react-router";
+import { deviceSecret, signIn } from "~/server/accounts/index.server";
 import { config } from "~/server/config/index.server";
 import { DEMO_OWNER } from "~/server/demo/index.server";
 import { placeAfterSignIn } from "~/server/http/guard.server";
+import { enter } from "~/server/http/session.server";
 import { EntryPage } from "~/studio/accounts";
 import type { Route } from "./+types/sign-in";
 
@@ -16,13 +17,11 @@ export const loader = () => ({
 export async function action({ request, context }: Route.ActionArgs) {
   const form = await request.formData();
   const address = String(form.get("address") ?? "");
-  const result = await signIn(address, String(form.get("password") ?? ""), context.from);
+  const device = deviceSecret(request.headers.get("Cookie"));
+  const result = await signIn(address, String(form.get("password") ?? ""), context.from, device);
   if (!result.ok) return data({ why: result.why, address }, { status: 422 });
-  const secret = await openSession(result.owner.id);
-  const url = new URL(request.url);
-  throw redirect(placeAfterSignIn(url.searchParams.get("to")), {
-    headers: { "Set-Cookie": sessionCookie(secret, url.protocol === "https:") },
-  });
+  const to = placeAfterSignIn(new URL(request.url).searchParams.get("to"));
+  throw await enter(request, context.from, result.owner.id, to);
 }
 
 export default function SignIn({ loaderData, actionData }: Route.ComponentProps) {
@@ -46,6 +45,11 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
         </Button>
       </Box>
       <Typography sx={{ mt: 2 }}>
+        <MuiLink component={Link} to="/forgotten">
+          I have forgotten my password
+        </MuiLink>
+      </Typography>
+      <Typography sx={{ mt: 1 }}>
         New here?{" "}
         <MuiLink component={Link} to="/account">
           Make an account

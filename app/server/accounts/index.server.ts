@@ -1,37 +1,69 @@
-import { createHash, randomBytes } from "node:crypto";
 import { hash, verify } from "@node-rs/argon2";
 import { Op, UniqueConstraintError } from "sequelize";
 import { z } from "zod";
 import { newId } from "~/core/document";
-import { database, Owner, Session, SignInFailure } from "../database/index.server";
+import { config, studioOrigin } from "../config/index.server";
+import { atomically, NewPassword, Owner } from "../database/index.server";
+import { countTry, forgive, placeOf, takeBack, within } from "../limits/index.server";
+import { send } from "../outbox/index.server";
+import { endOtherSessions, identityOf, isKnownDevice, newSecret, sha256, type OwnerIdentity } from "./sessions";
 
-export type OwnerIdentity = { readonly id: string; readonly name: string; readonly address: string };
+export {
+  closeSession,
+  deviceCookie,
+  deviceSecret,
+  endedCookie,
+  endOtherSessions,
+  endSession,
+  openSession,
+  ownerOfSession,
+  rememberDevice,
+  sessionCookie,
+  sessionSecret,
+  sessionsOf,
+  type OpenSession,
+  type OwnerIdentity,
+} from "./sessions";
 
-const SESSION_DAYS = 30;
-const FREE_TRIES = 5;
-const LONGEST_BLOCK_SECONDS = 15 * 60;
+/** Failed tries that cost no waiting: of an account from places that it does not know, of one known device, from one place. */
+const FREE_OF_ACCOUNT = 5;
+const FREE_OF_DEVICE = 10;
+const FREE_OF_PLACE = 30;
+const HOUR = 60 * 60;
+const LINK_MINUTES = 60;
+const MOST_LETTERS_PER_HOUR = 4;
 
-const sha256 = (text: string) => createHash("sha256").update(text).digest("hex");
-const normal = (address: string) => address.trim().toLowerCase();
+/** An address as it is kept and looked up: one spelling for all that mean the same. Letters that can't be seen are left out. */
+export const normalAddress = (address: string): string =>
+  address
+    .normalize("NFKC")
+    .replace(/[\p{Cf}\p{Cc}\s]/gu, "")
+    .toLowerCase();
 
+const password = z.string().min(10, "Use at least 10 characters.").max(200, "That is too long.");
 export const accountSchema = z.object({
   name: z.string().trim().min(1, "Write your name.").max(80, "That is too long."),
   address: z.string().trim().max(254).pipe(z.email("This is not a mail address.")),
-  password: z.string().min(10, "Use at least 10 characters.").max(200, "That is too long."),
+  password,
 });
+export const changeSchema = z.object({ current: z.string().max(200), password });
+export const newPasswordSchema = z.object({ token: z.string().max(100), password });
 
 export type AccountResult =
   { readonly ok: true; readonly owner: OwnerIdentity } | { readonly ok: false; readonly why: string };
 
-const identityOf = (owner: Owner): OwnerIdentity => ({ id: owner.id, name: owner.name, address: owner.address });
+const wait = (seconds: number): string =>
+  `Too many tries. Wait ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}, then try again.`;
 
-/** Makes an account. The password is kept as an Argon2id hash only. */
-export async function createAccount(input: z.infer<typeof accountSchema>): Promise<AccountResult> {
+/** Makes an account. The password is kept as an Argon2id hash only. `from`: the address that asks. */
+export async function createAccount(input: z.infer<typeof accountSchema>, from?: string): Promise<AccountResult> {
+  if (from !== undefined && !(await within(`accounts:${placeOf(from)}`, config().accountsPerHour, HOUR)))
+    return { ok: false, why: "Many accounts were made from where you are. Try again in an hour." };
   try {
     const owner = await Owner.create({
       id: newId(),
       name: input.name,
-      address: normal(input.address),
+      address: normalAddress(input.address),
       password: await hash(input.password),
       createdAt: new Date(),
     });
@@ -43,79 +75,122 @@ export async function createAccount(input: z.infer<typeof accountSchema>): Promi
   }
 }
 
+/** The owner with just this address: the database itself takes é for e. */
+async function ownerAt(address: string): Promise<Owner | undefined> {
+  const owner = await Owner.findOne({ where: { address } });
+  return owner?.address === address ? owner : undefined;
+}
+
 /** Compared against when there is no such account, so that the answer takes as long as for one that exists. */
 const nobody = hash("no account has this password");
 
-/** Seconds that somebody has to wait after `failures` failed tries: none at first, then doubling up to a quarter of an hour. */
-export const waitAfter = (failures: number): number =>
-  failures < FREE_TRIES ? 0 : Math.min(LONGEST_BLOCK_SECONDS, 2 ** (failures - FREE_TRIES + 1));
-
-async function blockedSeconds(keys: readonly string[], now: number): Promise<number> {
-  const rows = await SignInFailure.findAll({ where: { id: { [Op.in]: [...keys] } } });
-  return Math.max(0, ...rows.map((row) => Math.ceil((row.blockedUntil.getTime() - now) / 1000)));
-}
-
-async function countFailure(key: string, now: number): Promise<void> {
-  // One statement, so that failures that arrive at the same moment are all counted.
-  await database().query(
-    "INSERT INTO signInFailures (id, failures, blockedUntil) VALUES (?, 1, ?) ON DUPLICATE KEY UPDATE failures = failures + 1",
-    { replacements: [key, new Date(now)] },
-  );
-  const row = await SignInFailure.findByPk(key);
-  if (row) await row.update({ blockedUntil: new Date(now + waitAfter(row.failures) * 1000) });
-}
-
-/** Checks address and password. After five failed tries for an account or from a place, each further one has to wait. */
+/**
+ * Checks address and password. Every try is counted before it is checked: for the account, or, in a browser in which its owner has
+ * signed in before, for that browser, so that strangers can't lock an owner out; and for the place from which it comes.
+ */
 export async function signIn(
   address: string,
-  password: string,
+  given: string,
   from: string,
+  device?: string,
   now = Date.now(),
 ): Promise<AccountResult> {
-  const keys = [sha256(`account:${normal(address)}`), sha256(`place:${from}`)];
-  const wait = await blockedSeconds(keys, now);
-  if (wait > 0) {
-    return {
-      ok: false,
-      why: `Too many tries. Wait ${wait < 90 ? `${wait} seconds` : `${Math.ceil(wait / 60)} minutes`}, then try again.`,
-    };
-  }
-  const owner = await Owner.findOne({ where: { address: normal(address) } });
-  const fits = await verify(owner?.password ?? (await nobody), password);
-  if (!owner || !fits) {
-    await Promise.all(keys.map((key) => countFailure(key, now)));
-    return { ok: false, why: "The address or the password is wrong." };
-  }
-  await SignInFailure.destroy({ where: { id: { [Op.in]: keys } } });
+  const normal = normalAddress(address).slice(0, 254);
+  const owner = await ownerAt(normal);
+  const isKnown = owner !== undefined && device !== undefined && (await isKnownDevice(owner.id, device));
+  const own = isKnown ? `device:${device}` : `account:${normal}`;
+  const seconds = Math.max(
+    await countTry(`place:${placeOf(from)}`, FREE_OF_PLACE, now),
+    await countTry(own, isKnown ? FREE_OF_DEVICE : FREE_OF_ACCOUNT, now),
+  );
+  if (seconds > 0) return { ok: false, why: wait(seconds) };
+  const fits = await verify(owner?.password ?? (await nobody), given.slice(0, 200));
+  if (!owner || !fits) return { ok: false, why: "The address or the password is wrong." };
+  await forgive(own);
+  // What was tried from the same place for other accounts stays counted.
+  await takeBack(`place:${placeOf(from)}`, now);
   return { ok: true, owner: identityOf(owner) };
 }
 
-/** Opens a session and gives its secret, which only the browser keeps; the database knows its hash. */
-export async function openSession(ownerId: string): Promise<string> {
-  const secret = randomBytes(32).toString("base64url");
-  await Session.create({ id: sha256(secret), ownerId, expiresAt: new Date(Date.now() + SESSION_DAYS * 86_400_000) });
-  await Session.destroy({ where: { expiresAt: { [Op.lt]: new Date() } } });
-  return secret;
+export type PasswordResult =
+  { readonly ok: true } | { readonly ok: false; readonly field: string; readonly why: string };
+
+/** Changes the password of whoever knows it, and ends all other sessions. */
+export async function changePassword(
+  ownerId: string,
+  input: z.infer<typeof changeSchema>,
+  secret: string,
+): Promise<PasswordResult> {
+  const seconds = await countTry(`change:${ownerId}`, FREE_OF_DEVICE);
+  if (seconds > 0) return { ok: false, field: "current", why: wait(seconds) };
+  const owner = await Owner.findByPk(ownerId, { rejectOnEmpty: true });
+  if (!(await verify(owner.password, input.current)))
+    return { ok: false, field: "current", why: "This is not your password." };
+  await forgive(`change:${ownerId}`);
+  await owner.update({ password: await hash(input.password) });
+  await NewPassword.destroy({ where: { ownerId } });
+  await endOtherSessions(ownerId, secret);
+  return { ok: true };
 }
 
-export const closeSession = async (secret: string): Promise<void> => {
-  await Session.destroy({ where: { id: sha256(secret) } });
-};
-
-/** Whose session this is; undefined where it is none, or too old. */
-export async function ownerOfSession(secret: string): Promise<OwnerIdentity | undefined> {
-  const session = await Session.findOne({ where: { id: sha256(secret), expiresAt: { [Op.gt]: new Date() } } });
-  const owner = session && (await Owner.findByPk(session.ownerId));
-  return owner ? identityOf(owner) : undefined;
+/**
+ * Writes a letter with a link to choose a new password, if there is such an account. Whoever asks is told the same either way, and
+ * as quickly; `done` is there for tests and settles when the letter is written.
+ */
+export async function askForPassword(address: string, from: string): Promise<{ readonly done: Promise<void> }> {
+  const normal = normalAddress(address).slice(0, 254);
+  const mayAsk = await within(`letters:${placeOf(from)}`, MOST_LETTERS_PER_HOUR * 5, HOUR);
+  const mayGet = await within(`letter:${normal}`, MOST_LETTERS_PER_HOUR, HOUR);
+  const write = async () => {
+    const owner = mayAsk && mayGet ? await ownerAt(normal) : undefined;
+    if (!owner) return;
+    const token = newSecret();
+    await NewPassword.destroy({ where: { expiresAt: { [Op.lt]: new Date() } } });
+    await NewPassword.create({
+      id: sha256(token),
+      ownerId: owner.id,
+      expiresAt: new Date(Date.now() + LINK_MINUTES * 60_000),
+    });
+    await send({
+      to: owner.address,
+      subject: "A new password for Zest Window",
+      text: [
+        `Hello ${owner.name},`,
+        "",
+        "somebody, probably you, asked for a new password. Choose it here within the next hour:",
+        "",
+        `${studioOrigin()}/new-password?token=${token}`,
+        "",
+        "If it was not you, there is nothing to do: your password stays as it is.",
+      ].join("\n"),
+    });
+  };
+  return { done: write().catch((error: unknown) => console.error(error)) };
 }
 
-const COOKIE = "zest_session";
-const flags = "Path=/; HttpOnly; SameSite=Lax";
-
-export const sessionCookie = (secret: string, secure: boolean): string =>
-  `${COOKIE}=${secret}; ${flags}; Max-Age=${SESSION_DAYS * 86_400}${secure ? "; Secure" : ""}`;
-export const endedCookie = `${COOKIE}=; ${flags}; Max-Age=0`;
-
-/** The session's secret in a request's cookies. */
-export const sessionSecret = (cookies: string | null | undefined): string | undefined =>
-  cookies?.match(new RegExp(`(?:^|;\\s*)${COOKIE}=([\\w-]{20,100})`))?.[1];
+/** Sets a new password for whoever has the link from the letter; it works once. All sessions end. */
+export async function choosePassword(input: z.infer<typeof newPasswordSchema>, from: string): Promise<AccountResult> {
+  const old = { ok: false, why: "This link is no longer good. Ask for a new one." } as const;
+  const seconds = await countTry(`link:${placeOf(from)}`, FREE_OF_DEVICE);
+  if (seconds > 0) return { ok: false, why: wait(seconds) };
+  const stored = await hash(input.password);
+  const id = sha256(input.token);
+  const owner = await atomically(async (transaction) => {
+    const link = await NewPassword.findOne({
+      where: { id, expiresAt: { [Op.gt]: new Date() } },
+      transaction,
+      lock: true,
+    });
+    const found = link && (await Owner.findByPk(link.ownerId, { transaction }));
+    if (!found) return undefined;
+    await found.update({ password: stored }, { transaction });
+    await NewPassword.destroy({ where: { ownerId: found.id }, transaction });
+    return found;
+  });
+  if (!owner) return old;
+  await forgive(`link:${placeOf(from)}`);
+  // Whoever reads the letters of this address is its owner: what strangers have tried no longer holds them up.
+  await forgive(`account:${owner.address}`);
+  await endOtherSessions(owner.id);
+  return { ok: true, owner: identityOf(owner) };
+}

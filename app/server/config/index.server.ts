@@ -31,6 +31,8 @@ const schema = z.object({
     .transform((text) => text.split(",").map((part) => part.trim()))
     .transform((parts) => parts.filter(Boolean))
     .pipe(z.array(z.string().regex(/^(?:loopback|linklocal|uniquelocal|[\da-f.:]+(?:\/\d{1,3})?)$/i, "are addresses"))),
+  /** Accounts that may be made from one place in an hour. */
+  ZEST_ACCOUNTS_PER_HOUR: z.coerce.number().int().min(1).max(1_000_000).default(20),
   /** `1`: the demo shop is loaded into an empty database, and the sign-in page offers its account. */
   ZEST_DEMO: yes,
   ZEST_DEMO_RESET: yes,
@@ -42,6 +44,8 @@ export type Config = {
   readonly connections: number;
   readonly picturesFolder: string;
   readonly fontsFolder: string;
+  /** Where letters lie that would be sent. */
+  readonly outboxFolder: string;
   readonly host: string;
   readonly port: number;
   readonly shopPort: number;
@@ -50,6 +54,7 @@ export type Config = {
   /** Where browsers see a shop; `{shop}` stands for its name. */
   readonly shopOrigin: string;
   readonly trustedProxies: readonly string[];
+  readonly accountsPerHour: number;
   readonly demo: boolean;
   readonly demoReset: boolean;
 };
@@ -73,6 +78,8 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     connections: data.ZEST_DATABASE_CONNECTIONS,
     picturesFolder: join(resolve(data.ZEST_DATA), "pictures"),
     fontsFolder: join(resolve(data.ZEST_DATA), "fonts"),
+    outboxFolder: join(resolve(data.ZEST_DATA), "outbox"),
+    accountsPerHour: data.ZEST_ACCOUNTS_PER_HOUR,
     host: data.ZEST_HOST,
     port: data.ZEST_PORT,
     shopPort: data.ZEST_SHOP_PORT,
@@ -96,6 +103,9 @@ export function config(): Config {
   if (!current) throw new Error("the settings were asked for before the process was configured");
   return current;
 }
+
+/** The address at which browsers see the studio, without a slash at the end; never what a request says of itself. */
+export const studioOrigin = (): string => config().studioOrigin ?? `http://localhost:${config().port}`;
 
 /** The address at which browsers see a shop, without a slash at the end. */
 export const shopOrigin = (host: string): string => config().shopOrigin.replace("{shop}", host);

@@ -8,9 +8,10 @@ import * as presence from "./migrations/003-presence";
 import * as goods from "./migrations/004-goods";
 import * as stays from "./migrations/005-what-was-said-stays";
 import * as apart from "./migrations/006-apart";
+import * as accounts from "./migrations/007-accounts";
 
 /** Numbered and only ever added to. */
-const MIGRATIONS = [first, pageVersions, presence, goods, stays, apart];
+const MIGRATIONS = [first, pageVersions, presence, goods, stays, apart, accounts];
 
 let connection: Sequelize | undefined;
 /** The transaction that the code at hand runs in. */

@@ -17,6 +17,29 @@ export class Session extends Row<Session> {
   declare id: string;
   declare ownerId: string;
   declare expiresAt: Date;
+  declare openedAt: Date;
+  declare seenAt: Date;
+  /** From which address it was opened, and what the browser called itself. */
+  declare place: string;
+  declare agent: string;
+}
+/** A browser in which somebody has signed in before; its id is the hash of its secret. */
+export class Device extends Row<Device> {
+  declare id: string;
+  declare ownerId: string;
+  declare seenAt: Date;
+}
+/** Leave to choose a new password once; its id is the hash of what stands in the letter. */
+export class NewPassword extends Row<NewPassword> {
+  declare id: string;
+  declare ownerId: string;
+  declare expiresAt: Date;
+}
+/** How often something has happened, until when it counts. */
+export class Tally extends Row<Tally> {
+  declare id: string;
+  declare count: number;
+  declare endsAt: Date;
 }
 export class SignInFailure extends Row<SignInFailure> {
   declare id: string;
@@ -220,7 +243,21 @@ export function defineModels(sequelize: Sequelize): void {
   const named = (tableName: string) => ({ sequelize, tableName, timestamps: false }) as const;
 
   Owner.init(apart({ id: key, address: text, name: text, password: text, createdAt: moment }), named("owners"));
-  Session.init(apart({ id: textKey, ownerId: id, expiresAt: moment }), named("sessions"));
+  Session.init(
+    apart({
+      id: textKey,
+      ownerId: id,
+      expiresAt: moment,
+      openedAt: moment,
+      seenAt: moment,
+      place: { ...text, defaultValue: "" },
+      agent: { ...text, defaultValue: "" },
+    }),
+    named("sessions"),
+  );
+  Device.init(apart({ id: textKey, ownerId: id, seenAt: moment }), named("devices"));
+  NewPassword.init(apart({ id: textKey, ownerId: id, expiresAt: moment }), named("newPasswords"));
+  Tally.init(apart({ id: textKey, count, endsAt: moment }), named("tallies"));
   SignInFailure.init(apart({ id: textKey, failures: count, blockedUntil: moment }), named("signInFailures"));
   ShopRow.init(
     apart({

@@ -6,6 +6,7 @@ import { dropOldCarts } from "../carts/index.server";
 import { configure, localShopOrigin, type Config } from "../config/index.server";
 import { connect, disconnect, migrate } from "../database/index.server";
 import { loadDemo } from "../demo/index.server";
+import { dropOldTallies } from "../limits/index.server";
 import { storefront } from "../storefront/index.server";
 import { studio } from "./studio";
 
@@ -47,7 +48,8 @@ export async function start(
   if (applied.length)
     say(`Database schema brought up to date (${applied.length} step${applied.length === 1 ? "" : "s"}).`);
   if (settings.demo) await loadDemo(settings.demoReset, say);
-  const tidy = () => void dropOldCarts().catch((error: unknown) => console.error(error));
+  const tidy = () =>
+    void Promise.all([dropOldCarts(), dropOldTallies()]).catch((error: unknown) => console.error(error));
   tidy();
   setInterval(tidy, 24 * 60 * 60_000).unref();
   const shopServer = await listen(express().use(shops ?? storefront()), settings.host, settings.shopPort);

@@ -1,1 +1,2 @@
 export { EntryPage } from "./entry-page";
+export { browserName, Sessions } from "./sessions";

@@ -53,6 +53,9 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
         <MenuItem component={Link} to="/shops/new">
           New shop …
         </MenuItem>
+        <MenuItem component={Link} to="/you">
+          Your account
+        </MenuItem>
         <Divider />
         <MenuItem onClick={() => signOut.current?.requestSubmit()}>Sign out {owner}</MenuItem>
       </Menu>
