@@ -66,6 +66,16 @@ export default tseslint.config(
     },
   },
   {
+    files: ["app/routes/**"],
+    ignores: ["**/*.test.{ts,tsx}"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        { selector: "CallExpression[callee.property.name='formData']", message: "Read forms with formOf(request)." },
+      ],
+    },
+  },
+  {
     // Stand-ins and answers of servers are of whatever type a test says.
     files: ["**/*.test.{ts,tsx}", "e2e/**", "**/fixtures/**"],
     rules: {

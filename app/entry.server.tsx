@@ -43,7 +43,6 @@ export default function handleRequest(
                 .constructStyleTagsFromChunks(emotion.extractCriticalToChunks(html))
                 .replaceAll("<style ", `<style nonce="${nonce}" `);
               headers.set("Content-Type", "text/html; charset=utf-8");
-              headers.set("Cache-Control", "no-store");
               done(new Response(html.replace("</head>", `${styles}</head>`), { status, headers }));
               next();
             },

@@ -54,7 +54,9 @@ export function ErrorBoundary() {
   const error = useRouteError();
   const isGone = isRouteErrorResponse(error) && error.status === 404;
   const said =
-    isRouteErrorResponse(error) && typeof error.data === "string" && error.status < 500 ? error.data : undefined;
+    isRouteErrorResponse(error) && typeof error.data === "string" && (error.status < 500 || error.status === 503)
+      ? error.data
+      : undefined;
   return (
     <Box
       component="main"

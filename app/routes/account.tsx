@@ -3,13 +3,14 @@ import { data, Form, Link, useNavigation } from "react-router";
 import { z } from "zod";
 import { accountSchema, createAccount } from "~/server/accounts/index.server";
 import { enter } from "~/server/http/session.server";
+import { formOf } from "~/server/http/form.server";
 import { EntryPage } from "~/studio/accounts";
 import type { Route } from "./+types/account";
 
 export const meta = () => [{ title: "Make an account · Zest Window" }];
 
 export async function action({ request, context }: Route.ActionArgs) {
-  const form = Object.fromEntries(await request.formData());
+  const form = Object.fromEntries(await formOf(request));
   const given = { name: String(form.name ?? ""), address: String(form.address ?? "") };
   const input = accountSchema.safeParse(form);
   if (!input.success)

@@ -2,6 +2,7 @@ import { Alert, Box, Button, Link as MuiLink, TextField, Typography } from "@mui
 import { data, Form, Link, useNavigation } from "react-router";
 import { z } from "zod";
 import { askForPassword } from "~/server/accounts/index.server";
+import { formOf } from "~/server/http/form.server";
 import { EntryPage } from "~/studio/accounts";
 import type { Route } from "./+types/forgotten";
 
@@ -10,7 +11,7 @@ export const meta = () => [{ title: "A new password · Zest Window" }];
 const schema = z.object({ address: z.string().trim().max(254).pipe(z.email("This is not a mail address.")) });
 
 export async function action({ request, context }: Route.ActionArgs) {
-  const form = Object.fromEntries(await request.formData());
+  const form = Object.fromEntries(await formOf(request));
   const input = schema.safeParse(form);
   if (!input.success) return data({ sent: false, why: input.error.issues[0]!.message }, { status: 422 });
   await askForPassword(input.data.address, context.from);

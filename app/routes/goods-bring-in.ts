@@ -12,6 +12,7 @@ import {
 } from "~/server/goods/index.server";
 import { requireShop } from "~/server/http/guard.server";
 import { freshShop } from "~/server/shops/index.server";
+import { formOf } from "~/server/http/form.server";
 import type { Route } from "./+types/goods-bring-in";
 
 const schema = z.object({
@@ -45,8 +46,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   const refuse = (why: string) => Response.json({ step: "refused", why }, { status: 422 });
   let given: unknown;
   try {
-    given = Object.fromEntries(await request.formData());
-  } catch {
+    given = Object.fromEntries(await formOf(request));
+  } catch (error) {
+    if (error instanceof Response) throw error;
     return refuse("The file did not arrive whole. Check the connection and try again.");
   }
   const input = schema.safeParse(given);

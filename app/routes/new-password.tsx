@@ -2,6 +2,7 @@ import { Alert, Box, Button, Link as MuiLink, TextField, Typography } from "@mui
 import { data, Form, Link, useNavigation } from "react-router";
 import { choosePassword, newPasswordSchema } from "~/server/accounts/index.server";
 import { enter } from "~/server/http/session.server";
+import { formOf } from "~/server/http/form.server";
 import { EntryPage } from "~/studio/accounts";
 import type { Route } from "./+types/new-password";
 
@@ -12,7 +13,7 @@ export const loader = ({ request }: Route.LoaderArgs) => ({
 });
 
 export async function action({ request, context }: Route.ActionArgs) {
-  const input = newPasswordSchema.safeParse(Object.fromEntries(await request.formData()));
+  const input = newPasswordSchema.safeParse(Object.fromEntries(await formOf(request)));
   if (!input.success) return data({ why: null, problem: input.error.issues[0]!.message }, { status: 422 });
   const chosen = await choosePassword(input.data, context.from);
   if (!chosen.ok) return data({ why: chosen.why, problem: null }, { status: 422 });

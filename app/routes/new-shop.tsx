@@ -6,6 +6,7 @@ import { slugOf } from "~/core/goods";
 import { CURRENCIES } from "~/core/money";
 import { requireOwner } from "~/server/http/guard.server";
 import { createShop, newShopSchema } from "~/server/shops/index.server";
+import { formOf } from "~/server/http/form.server";
 import { EntryPage } from "~/studio/accounts";
 import type { Route } from "./+types/new-shop";
 import { useIsThere } from "~/studio/ui";
@@ -19,7 +20,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request }: Route.ActionArgs) {
   const owner = await requireOwner(request);
-  const input = newShopSchema.safeParse(Object.fromEntries(await request.formData()));
+  const input = newShopSchema.safeParse(Object.fromEntries(await formOf(request)));
   if (!input.success) return data({ problems: z.flattenError(input.error).fieldErrors }, { status: 422 });
   const made = await createShop(owner.id, input.data);
   if (!made.ok) return data({ problems: { [made.field]: [made.why] } }, { status: 422 });

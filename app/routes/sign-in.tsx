@@ -5,6 +5,7 @@ import { config } from "~/server/config/index.server";
 import { DEMO_OWNER } from "~/server/demo/index.server";
 import { placeAfterSignIn } from "~/server/http/guard.server";
 import { enter } from "~/server/http/session.server";
+import { formOf } from "~/server/http/form.server";
 import { EntryPage } from "~/studio/accounts";
 import type { Route } from "./+types/sign-in";
 
@@ -15,7 +16,7 @@ export const loader = () => ({
 });
 
 export async function action({ request, context }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await formOf(request);
   const address = String(form.get("address") ?? "");
   const device = deviceSecret(request.headers.get("Cookie"));
   const result = await signIn(address, String(form.get("password") ?? ""), context.from, device);

@@ -10,6 +10,7 @@ import {
   sessionsOf,
 } from "~/server/accounts/index.server";
 import { requireOwner } from "~/server/http/guard.server";
+import { formOf } from "~/server/http/form.server";
 import { EntryPage, Sessions } from "~/studio/accounts";
 import type { Route } from "./+types/you";
 
@@ -33,7 +34,7 @@ const good = (text: string): Done => ({ good: text, problems: {} });
 
 export async function action({ request }: Route.ActionArgs) {
   const owner = await requireOwner(request);
-  const input = schema.safeParse(Object.fromEntries(await request.formData()));
+  const input = schema.safeParse(Object.fromEntries(await formOf(request)));
   if (!input.success) {
     const [issue] = input.error.issues;
     return data<Done>({ good: null, problems: { [String(issue!.path[0])]: issue!.message } }, { status: 422 });

@@ -2,6 +2,9 @@ import { spawn } from "node:child_process";
 import { createInterface } from "node:readline";
 import { Stop } from "./say.mjs";
 
+/** How long the application may take to finish what is under way when it is told to stop, in ms. */
+const GRACE_MS = 8_000;
+
 /**
  * Starts the built application and waits until it serves. `say` gets its lines. Gives the ports and how to stop it.
  */
@@ -29,7 +32,12 @@ export function startServer({ database, data, port, shopPort, demo, reset, say }
   const gone = new Promise((done) => child.once("exit", (code) => done(code)));
   const stop = async () => {
     if (child.exitCode === null) child.kill("SIGTERM");
+    const force = setTimeout(() => {
+      say("The application does not stop. Ending it by force …");
+      child.kill("SIGKILL");
+    }, GRACE_MS);
     await gone;
+    clearTimeout(force);
   };
   return new Promise((done, fail) => {
     createInterface({ input: child.stdout }).on("line", (line) => {

@@ -4,6 +4,7 @@ import { isFree, startDatabase } from "./database.mjs";
 import { runMain, say, Stop } from "./say.mjs";
 import { startServer } from "./server.mjs";
 import { checkNode, ensureBuild, ensureDebian, ensurePackages } from "./setup.mjs";
+import { createPatience, lockFolder } from "./watch.mjs";
 
 const HELP = `Starts Zest Window: its own database, the studio, and the shops that it publishes.
 
@@ -52,37 +53,41 @@ await runMain(async () => {
     if (!(await isFree(wanted)))
       throw new Stop(`Port ${wanted} is in use. Choose another one with --port or --shop-port.`);
   }
-  ensureDebian([{ command: "mariadbd", name: "mariadb-server" }]);
-  ensurePackages();
-  ensureBuild();
   const data = resolve(given.data);
-  const database = await startDatabase(data);
+  const unlock = lockFolder(data);
+  try {
+    ensureDebian([{ command: "mariadbd", name: "mariadb-server" }]);
+    ensurePackages();
+    ensureBuild();
+  } catch (error) {
+    unlock();
+    throw error;
+  }
+  let database;
   let server;
   let ending;
   const end = () => {
     ending ??= (async () => {
       say("\nStopping …");
       await server?.stop();
-      await database.stop();
+      await database?.stop();
+      unlock();
       say("Stopped. Everything is kept.");
     })();
     return ending;
   };
   process.on("SIGINT", () => void end());
   process.on("SIGTERM", () => void end());
+  const startApplication = (reset) =>
+    startServer({ database: database.address, data, port, shopPort, demo: !given["no-demo"], reset, say });
   try {
-    server = await startServer({
-      database: database.address,
-      data,
-      port,
-      shopPort,
-      demo: !given["no-demo"],
-      reset: given.reset,
-      say,
-    });
+    database = await startDatabase(data);
+    if (ending) return end();
+    server = await startApplication(given.reset);
   } catch (error) {
     if (ending) return ending;
-    await database.stop();
+    await database?.stop();
+    unlock();
     throw error;
   }
   if (ending) return end();
@@ -97,10 +102,35 @@ await runMain(async () => {
   }
 
   Ctrl-C stops it.`);
-  const code = await server.gone;
-  if (!ending) {
-    await database.stop();
-    throw new Stop(`The application ended unexpectedly (${code}).`);
+  // Whatever of the two ends by itself is started again; one that ends again and again is not.
+  const again = createPatience();
+  const watchDatabase = async () => {
+    for (;;) {
+      await database.gone;
+      if (ending) return;
+      again(`The database ended unexpectedly. Starting it again …`, "The database");
+      database = await startDatabase(data, { quiet: true, port: database.port });
+      say("The database is back.");
+    }
+  };
+  const watchApplication = async () => {
+    for (;;) {
+      const code = await server.gone;
+      if (ending) return;
+      again(`The application ended unexpectedly (${code ?? "by force"}). Starting it again …`, "The application");
+      server = await startApplication(false);
+      say("The application is back.");
+    }
+  };
+  try {
+    await Promise.all([watchDatabase(), watchApplication()]);
+  } catch (error) {
+    if (!ending) {
+      await server.stop();
+      await database.stop();
+      unlock();
+      throw error;
+    }
   }
   await ending;
 });

@@ -1,5 +1,14 @@
 import { AsyncLocalStorage } from "node:async_hooks";
-import { QueryTypes, Sequelize, type QueryOptions, type Transaction } from "sequelize";
+import {
+  ConnectionAcquireTimeoutError,
+  ConnectionError,
+  DatabaseError,
+  QueryTypes,
+  Sequelize,
+  type QueryInterface,
+  type QueryOptions,
+  type Transaction,
+} from "sequelize";
 import { Umzug } from "umzug";
 import { defineModels } from "./models";
 import * as first from "./migrations/001-first";
@@ -76,8 +85,27 @@ export async function migrate(): Promise<readonly string[]> {
   });
 }
 
+/** Makes an index that is there already no error: a step that was cut short by the end of the process is taken again. */
+function repeatable(q: QueryInterface): QueryInterface {
+  const addIndex = (
+    table: string,
+    columns: readonly string[],
+    { name, unique = false }: { name: string; unique?: boolean },
+  ) =>
+    q.sequelize.query(
+      `CREATE ${unique ? "UNIQUE " : ""}INDEX IF NOT EXISTS \`${name}\` ON \`${table}\` (${columns.map((c) => `\`${c}\``).join(", ")})`,
+    );
+  return new Proxy(q, {
+    get: (target, key) => {
+      if (key === "addIndex") return addIndex;
+      const value: unknown = Reflect.get(target, key);
+      return typeof value === "function" ? (value.bind(target) as unknown) : value;
+    },
+  });
+}
+
 async function up(sequelize: Sequelize): Promise<readonly string[]> {
-  const q = sequelize.getQueryInterface();
+  const q = repeatable(sequelize.getQueryInterface());
   await sequelize.query("CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(100) PRIMARY KEY)");
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: () => up(q) })),
@@ -108,6 +136,28 @@ export async function disconnect(): Promise<void> {
   await connection?.close();
   connection = undefined;
 }
+
+/** Codes by which the driver and the system say that the database is not there, or is gone in between. */
+const OUT_OF_REACH =
+  /^(?:ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOENT|ER_SOCKET_UNEXPECTED_CLOSE|ER_CMD_CONNECTION_CLOSED|ER_CONNECTION_TIMEOUT|ER_CONNECTION_KILLED|ER_SERVER_SHUTDOWN|ER_GET_CONNECTION_TIMEOUT)$/;
+/** And that there is no room left where it, or the folder of pictures, lies. */
+const FULL = /^(?:ENOSPC|EDQUOT|ER_DISK_FULL|ER_RECORD_FILE_FULL|ER_ERROR_ON_WRITE)$/;
+
+const codesOf = (error: unknown): readonly string[] => {
+  if (!(error instanceof Error)) return [];
+  const { code, cause } = error as { code?: unknown; cause?: unknown };
+  const { parent } = error as { parent?: unknown };
+  return [typeof code === "string" ? code : "", ...codesOf(cause), ...(parent === error ? [] : codesOf(parent))];
+};
+
+/** Whether an error says that the database can't be reached just now. */
+export const isOutOfReach = (error: unknown): boolean =>
+  error instanceof ConnectionError ||
+  error instanceof ConnectionAcquireTimeoutError ||
+  (error instanceof DatabaseError && codesOf(error).some((code) => OUT_OF_REACH.test(code)));
+
+/** Whether an error says that there is no room left to write to. */
+export const isDiskFull = (error: unknown): boolean => codesOf(error).some((code) => FULL.test(code));
 
 export * from "./models";
 export { countUp, lockState, stateOf, STATES, type State } from "./states";

@@ -118,11 +118,11 @@ export async function loadDemo(replace: boolean, say: (line: string) => void): P
     say("Taking the old demo shop away …");
     await existing.destroy();
   } else if (existing || (!replace && (await Owner.count()) > 0)) {
-    // A load that was cut short left a shop without a publication: it is loaded anew.
+    // A load that was cut short left an owner without a shop, or a shop without a publication: it is loaded anew.
     const shops = existing ? await shopsOf(existing.id) : [];
-    const finished = shops.every((s) => s.host !== DEMO_SHOP.host || s.publicationId !== null);
-    if (finished) return;
-    await existing?.destroy();
+    const finished = shops.some((s) => s.host === DEMO_SHOP.host && s.publicationId !== null);
+    if (finished || !existing) return;
+    await existing.destroy();
   }
   const account = await createAccount(DEMO_OWNER);
   if (!account.ok) throw new Error(account.why);

@@ -1,12 +1,21 @@
 import { redirect } from "react-router";
 import { ownerOfSession, sessionSecret, type OwnerIdentity } from "../accounts/index.server";
 import { shopOrigin } from "../config/index.server";
+import { isOutOfReach } from "../database/index.server";
 import { shopOf, type Shop } from "../shops/index.server";
+
+/** Says that the database can't be reached, where that is what is wrong. */
+function sayLater(error: unknown): never {
+  if (!isOutOfReach(error)) throw error;
+  const text =
+    "The studio can’t reach its database. What you have done is kept in this browser; try again in a moment.";
+  throw new Response(text, { status: 503, headers: { "Retry-After": "3" } });
+}
 
 /** Who asks; sends strangers to the sign-in page, and back here afterwards. */
 export async function requireOwner(request: Request): Promise<OwnerIdentity> {
   const secret = sessionSecret(request.headers.get("Cookie"));
-  const owner = secret ? await ownerOfSession(secret) : undefined;
+  const owner = secret ? await ownerOfSession(secret).catch(sayLater) : undefined;
   if (owner) return owner;
   // A script that asks for data could make nothing of the sign-in page.
   const isForScript = request.headers.get("Accept") === "application/json";

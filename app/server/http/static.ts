@@ -7,6 +7,7 @@ import type { Scripts } from "~/render";
 import { fileFor } from "../pictures/index.server";
 
 const YEAR = "public, max-age=31536000, immutable";
+const OWN_YEAR = "private, max-age=31536000, immutable";
 
 /**
  * The fonts that are shipped, whole or cut; only names that read as one of them are ever looked up. Making a cut takes about
@@ -24,11 +25,12 @@ export const fonts =
     response.type("font/woff2").sendFile(file, { cacheControl: false, dotfiles: "allow" });
   };
 
-/** Sends a picture of the library. Drawings get a policy of their own, so that one opened by itself can do nothing. */
+/** Sends a picture of the library. `whose`: whether what stands in between may keep it for others. Drawings get a policy of their own, so that one opened by itself can do nothing. */
 export async function sendPicture(
   name: string,
   response: Response,
   isAllowed: (hash: string) => Promise<boolean>,
+  whose: "public" | "private" = "public",
 ): Promise<void> {
   const hash = name.slice(0, 64);
   const file = /^[0-9a-f]{64}$/.test(hash) && (await isAllowed(hash)) ? await fileFor(name) : undefined;
@@ -36,7 +38,7 @@ export async function sendPicture(
     response.status(404).type("text/plain").send("There is no such picture.");
     return;
   }
-  response.setHeader("Cache-Control", YEAR);
+  response.setHeader("Cache-Control", whose === "public" ? YEAR : OWN_YEAR);
   if (name.endsWith(".svg"))
     response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox");
   response

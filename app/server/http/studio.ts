@@ -7,7 +7,7 @@ import type { ServerBuild } from "react-router";
 import { QueryTypes } from "sequelize";
 import { ownerOfSession, sessionSecret } from "../accounts/index.server";
 import { config, trustProxies } from "../config/index.server";
-import { database, PictureRow, ShopRow } from "../database/index.server";
+import { database, isDiskFull, isOutOfReach, PictureRow, ShopRow } from "../database/index.server";
 import { MOST_ARCHIVE_BYTES, MOST_FILE_BYTES } from "../goods/index.server";
 import { MOST_BYTES, MOST_VIDEO_BYTES } from "../pictures/index.server";
 import { fonts, sendPicture } from "./static";
@@ -21,6 +21,8 @@ declare module "react-router" {
 }
 
 const MARGIN = 1024 * 1024;
+/** What may be sent by somebody who is not signed in: forms. */
+const MOST_OF_STRANGERS = 64 * 1024;
 
 /** The most that a request may carry: a picture, but for films, and for goods that come with an archive of pictures. */
 function mostBody(path: string): number {
@@ -55,16 +57,21 @@ function seenFromOutside(request: Request, _response: Response, next: () => void
   next();
 }
 
-/** Refuses bodies that are too large, or that don't say how large they are, before they are read. */
-function limitBody(request: Request, response: Response, next: () => void): void {
+/** Refuses bodies that are too large, large ones of strangers, and those that don't say how large they are, before they are read. */
+async function limitBody(request: Request, response: Response, next: () => void): Promise<void> {
   if (request.headers["transfer-encoding"] !== undefined) {
     response.status(411).type("text/plain").send("Say how large it is.");
     return;
   }
   const most = mostBody(request.path);
-  if (Number(request.headers["content-length"] ?? 0) > most) {
+  const length = Number(request.headers["content-length"] ?? 0);
+  if (length > most) {
     const megabytes = Math.floor((most - MARGIN) / MARGIN);
     response.status(413).type("text/plain").send(`That is larger than ${megabytes} MB. Make it smaller first.`);
+    return;
+  }
+  if (length > MOST_OF_STRANGERS && !(await ownerOf(request))) {
+    response.status(401).type("text/plain").send("You are signed out. Sign in again.");
     return;
   }
   next();
@@ -94,22 +101,6 @@ export function studio(
   app.disable("x-powered-by");
   trustProxies(app);
   if (before) app.use(before);
-  app.use(compression());
-  if (assets) {
-    app.use("/assets", express.static(`${assets}/assets`, { immutable: true, maxAge: "1y", fallthrough: false }));
-    app.use(express.static(assets, { maxAge: "1h", index: false }));
-  }
-  app.get("/health", async (_request, response) => {
-    await database().query("SELECT 1", { type: QueryTypes.SELECT });
-    response.type("text/plain").send("ok");
-  });
-  app.get(
-    "/fonts/:file",
-    fonts(async (request) => (await ownerOf(request)) !== undefined),
-  );
-  app.get("/media/:name", (request, response) =>
-    sendPicture(String(request.params.name), response, (hash) => mayView(request, hash)),
-  );
   app.use((_request, response, next) => {
     response.locals.nonce = randomBytes(16).toString("base64");
     next();
@@ -140,6 +131,27 @@ export function studio(
       },
     }),
   );
+  app.use(compression());
+  if (assets) {
+    app.use("/assets", express.static(`${assets}/assets`, { immutable: true, maxAge: "1y", fallthrough: false }));
+    app.use(express.static(assets, { maxAge: "1h", index: false }));
+  }
+  app.get("/health", async (_request, response) => {
+    await database().query("SELECT 1", { type: QueryTypes.SELECT });
+    response.type("text/plain").send("ok");
+  });
+  app.get(
+    "/fonts/:file",
+    fonts(async (request) => (await ownerOf(request)) !== undefined),
+  );
+  app.get("/media/:name", (request, response) =>
+    sendPicture(String(request.params.name), response, (hash) => mayView(request, hash), "private"),
+  );
+  // What is asked of the studio is its owner's alone, and of this moment.
+  app.use((_request, response, next) => {
+    response.setHeader("Cache-Control", "no-store");
+    next();
+  });
   app.use(sameOrigin, limitBody, seenFromOutside);
   app.all(
     "/{*path}",
@@ -152,10 +164,13 @@ export function studio(
   app.use((error: unknown, _request: Request, response: Response, next: (error?: unknown) => void) => {
     console.error(error);
     if (response.headersSent) return next(error);
-    response
-      .status(500)
-      .type("text/plain")
-      .send("Something went wrong here. What you had done is kept; try again in a moment.");
+    const [status, text] = isOutOfReach(error)
+      ? [503, "The studio can’t reach its database. What you had done is kept; try again in a moment."]
+      : isDiskFull(error)
+        ? [507, "There is no room left on the studio’s disk. What you had done is kept in this browser."]
+        : [500, "Something went wrong here. What you had done is kept; try again in a moment."];
+    if (status === 503) response.setHeader("Retry-After", "3");
+    response.status(status).type("text/plain").send(text);
   });
   return app;
 }

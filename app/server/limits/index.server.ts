@@ -32,15 +32,12 @@ export async function within(name: string, most: number, seconds: number, now = 
   const id = sha256(name);
   const [at, ends] = [new Date(now), new Date(now + seconds * 1000)];
   // MariaDB sets the columns from left to right: the count is decided while the old end still stands there.
-  await database().query(
+  const [row] = await database().query<{ count: number }>(
     `INSERT INTO tallies (id, count, endsAt) VALUES (:id, 1, :ends)
-     ON DUPLICATE KEY UPDATE count = IF(endsAt <= :at, 1, count + 1), endsAt = IF(endsAt <= :at, :ends, endsAt)`,
-    { replacements: { id, at, ends } },
+     ON DUPLICATE KEY UPDATE count = IF(endsAt <= :at, 1, count + 1), endsAt = IF(endsAt <= :at, :ends, endsAt)
+     RETURNING count`,
+    { type: QueryTypes.SELECT, replacements: { id, at, ends } },
   );
-  const [row] = await database().query<{ count: number }>("SELECT count FROM tallies WHERE id = :id", {
-    type: QueryTypes.SELECT,
-    replacements: { id },
-  });
   return Number(row?.count ?? 0) <= most;
 }
 

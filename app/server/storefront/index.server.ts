@@ -3,14 +3,17 @@ import compression from "compression";
 import helmet from "helmet";
 import { z } from "zod";
 import type { Picture } from "~/core/pictures";
-import { SignUp } from "../database/index.server";
+import { isOutOfReach, SignUp } from "../database/index.server";
+import { situationNow } from "../goods/index.server";
+import { placeOf } from "../limits/index.server";
 import { config, trustProxies } from "../config/index.server";
 import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng } from "./favicon";
 import { contentOf, messagePage, pageAt, sitemapOf, usesFont } from "./pages";
-import { fromHere, originOf, perMinute, send, shopOf, type Locals } from "./sending";
+import { TooMany } from "./gate";
+import { fromHere, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
 import { shopping } from "./shopping";
 
 export { contentOf } from "./pages";
@@ -33,6 +36,14 @@ const NOT_AN_ADDRESS = { title: "That is not a mail address", text: "Please go b
 
 /** At most this many sign-ups from one place in a minute. */
 const MOST_PER_MINUTE = 20;
+
+let reportedAt = 0;
+/** Writes to the log that the database is out of reach, once in a while and not for every visitor. */
+function reportOutage(error: unknown): void {
+  if (Date.now() - reportedAt < 10_000) return;
+  reportedAt = Date.now();
+  console.error("the database can't be reached:", error instanceof Error ? error.message : error);
+}
 
 /** The shops that are published here, each at its own host name. */
 export function storefront(): Express {
@@ -103,7 +114,7 @@ export function storefront(): Express {
     response.type("application/xml").send(map);
   });
 
-  const mayPost = perMinute(MOST_PER_MINUTE);
+  const mayPost = perMinute("sign-up", MOST_PER_MINUTE);
   app.post("/sign-up", express.urlencoded({ extended: false, limit: "4kb" }), async (request, response) => {
     const shop = shopOf(response);
     const wantsJson = request.accepts(["html", "json"]) === "json";
@@ -118,7 +129,7 @@ export function storefront(): Express {
     };
     if (!fromHere(request, response))
       return answer(403, { title: "That came from another site", text: "Please sign up on this shop’s own page." });
-    if (!mayPost(`${shop.id} ${request.ip ?? ""}`))
+    if (!(await mayPost(request, response)))
       return answer(429, { title: "That was a little too often", text: "Please try again in a minute." });
     const input = signUpSchema.safeParse(request.body ?? {});
     if (!input.success) return answer(422, NOT_AN_ADDRESS);
@@ -130,7 +141,9 @@ export function storefront(): Express {
 
   app.get("/{*path}", async (request, response) => {
     const query = new URL(request.url, originOf(response)).searchParams;
-    const page = await pageAt(shopOf(response), request.path, query, originOf(response));
+    const shop = shopOf(response);
+    const place = placeOf(request.ip ?? "");
+    const page = await pageAt(shop, request.path, query, originOf(response), situationNow(shop), place);
     if (page) return send(request, response, page);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response
@@ -140,8 +153,13 @@ export function storefront(): Express {
       );
   });
 
-  app.use((error: unknown, _request: Request, response: Response, next: (error?: unknown) => void) => {
+  app.use((error: unknown, request: Request, response: Response, next: (error?: unknown) => void) => {
     if (response.headersSent) return next(error);
+    if (error instanceof TooMany) return sendSorry(request, response, hostLabel(request));
+    if (isOutOfReach(error)) {
+      reportOutage(error);
+      return sendSorry(request, response, hostLabel(request));
+    }
     const status =
       typeof error === "object" && error && "status" in error && typeof error.status === "number" && error.status < 500
         ? error.status

@@ -14,6 +14,7 @@ import { picturesOf } from "../pictures/index.server";
 import { publishedDraft } from "../publishing/index.server";
 import type { Shop } from "../shops/index.server";
 import { PageCache } from "./cache";
+import { createGate } from "./gate";
 
 /** A page as it goes over the wire. */
 export type ServedPage = {
@@ -29,7 +30,7 @@ export type ServedPage = {
 
 const sha = (text: string | Buffer) => createHash("sha256").update(text).digest("base64");
 
-function served(status: number, { html, css, permissions }: RenderedPage): ServedPage {
+function served(status: number, { html, css, permissions }: RenderedPage, sent: "often" | "once"): ServedPage {
   const raw = Buffer.from(html);
   const packed: { br?: Buffer; gzip?: Buffer } = {};
   return {
@@ -41,8 +42,8 @@ function served(status: number, { html, css, permissions }: RenderedPage): Serve
     packed: (encoding) =>
       (packed[encoding] ??=
         encoding === "br"
-          ? brotliCompressSync(raw, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } })
-          : gzipSync(raw, { level: 9 })),
+          ? brotliCompressSync(raw, { params: { [constants.BROTLI_PARAM_QUALITY]: sent === "often" ? 9 : 3 } })
+          : gzipSync(raw, { level: sent === "often" ? 9 : 3 })),
   };
 }
 
@@ -84,6 +85,8 @@ export async function usesFont(shop: Shop, name: string): Promise<boolean> {
 }
 
 const cache = new PageCache();
+/** Does what takes the whole thread in its turn. `place`: who asks. @throws TooMany */
+export const inTurn = createGate();
 /** Pages of a list that are kept; those further on are asked for too rarely, and anybody can ask for as many as they like. */
 const MOST_LIST_PAGES = 50;
 
@@ -115,21 +118,45 @@ export async function pageAt(
   query: URLSearchParams,
   origin: string,
   situation: Situation = situationNow(shop),
+  place = "",
 ): Promise<ServedPage | undefined> {
   const content = await contentOf(shop, situation);
   if (!content) return undefined;
+  latest.set(shop.host, { content, origin });
   const plain = path.length > 1 ? withoutEnd(path, "/") : path;
   const target = targetAt(plain, query, content.draft.documents, content.goods);
   const status = target.page === "message" ? 404 : 200;
   const part = partOf(target);
-  if (part === undefined) return drawn(status, target, content, origin);
+  if (part === undefined) return inTurn(place, () => drawn(status, target, content, origin, "once"));
   const outcome = outcomeOf(situation, axesOf(await goodsAsStored(shop)));
   const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome].join(" ");
   const key = target.page === "message" ? `${state} ?` : `${state} ${plain} ${part}`;
   const known = cache.get(shop.id, key);
   if (known) return known;
-  const page = drawn(status, target, content, origin);
-  cache.set(shop.id, key, page);
+  return inTurn(place, () => {
+    // Somebody else asked for the same, and was first.
+    const made = cache.get(shop.id, key);
+    if (made) return made;
+    const page = drawn(status, target, content, origin);
+    cache.set(shop.id, key, page);
+    return page;
+  });
+}
+
+/** What shops looked like when their pages were last asked for, by host. */
+const latest = new LRUCache<string, { readonly content: ShopContent; readonly origin: string }>({ max: 500 });
+const sorry = new WeakMap<ShopContent, ServedPage>();
+
+/** A page in the shop's look that asks to come again in a moment; undefined for a shop that nobody has looked at yet. */
+export function sorryPage(host: string): ServedPage | undefined {
+  const found = latest.get(host);
+  if (!found) return undefined;
+  let page = sorry.get(found.content);
+  if (!page) {
+    const text = "The shop is busy just now. Please try again in a few seconds.";
+    page = drawn(503, { page: "message", title: "One moment, please", text }, found.content, found.origin);
+    sorry.set(found.content, page);
+  }
   return page;
 }
 
@@ -143,11 +170,17 @@ function reportOnce({ node, kind, why }: Broken): void {
   console.error(`a section of the kind “${kind}” (${node}) can't be drawn and is left out:`, why);
 }
 
-/** A page as it is now, for whoever asked. */
-export function drawn(status: number, target: Target, content: ShopContent, origin: string): ServedPage {
+/** A page as it is now, for whoever asked. `once`: it is sent to nobody else, so that little time goes into packing it. */
+export function drawn(
+  status: number,
+  target: Target,
+  content: ShopContent,
+  origin: string,
+  sent: "often" | "once" = "often",
+): ServedPage {
   const page = renderPage(target, content, origin, SCRIPT_ADDRESSES);
   for (const each of page.broken) reportOnce(each);
-  return served(status, page);
+  return served(status, page, sent);
 }
 
 /** A page that says one thing, such as thanks for signing up. */

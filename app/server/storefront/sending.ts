@@ -1,7 +1,8 @@
 import type { Request, Response } from "express";
 import { shopOrigin } from "../config/index.server";
 import type { Shop } from "../shops/index.server";
-import type { ServedPage } from "./pages";
+import { placeOf, within } from "../limits/index.server";
+import { sorryPage, type ServedPage } from "./pages";
 
 export type Locals = { shop: Shop };
 
@@ -56,17 +57,20 @@ export function send(
     .send(encoding === "br" || encoding === "gzip" ? page.packed(encoding) : page.raw);
 }
 
-/** Counts what comes from one place; false once there are more than `most` in a minute. */
-export function perMinute(most: number): (key: string) => boolean {
-  let minute = 0;
-  const counts = new Map<string, number>();
-  return (key) => {
-    const now = Math.floor(Date.now() / 60_000);
-    if (now !== minute) {
-      counts.clear();
-      minute = now;
-    }
-    counts.set(key, (counts.get(key) ?? 0) + 1);
-    return counts.get(key)! <= most;
-  };
+/** Counts what comes from one place to one shop; false once there are more than `most` in a minute. */
+export const perMinute =
+  (what: string, most: number) =>
+  (request: Request, response: Response): Promise<boolean> =>
+    within(`${what}:${shopOf(response).id}:${placeOf(request.ip ?? "")}`, most, 60);
+
+/** Asks to come again in a moment: in the look of the shop, where it is known. */
+export function sendSorry(request: Request, response: Response, host: string | undefined): void {
+  response.setHeader("Retry-After", "3");
+  const page = host === undefined ? undefined : sorryPage(host);
+  if (page) return send(request, response, page, "no-store");
+  response
+    .status(503)
+    .setHeader("Cache-Control", "no-store")
+    .type("text/plain")
+    .send("The shop is busy just now. Please try again in a few seconds.");
 }

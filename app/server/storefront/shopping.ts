@@ -7,7 +7,8 @@ import { priceSpan } from "~/core/goods";
 import { renderCards } from "~/render";
 import { cartInput, cartOf, changeCart, tellInput, tellWhenThere } from "../carts/index.server";
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
-import { contentOf, drawn, messagePage } from "./pages";
+import { placeOf } from "../limits/index.server";
+import { contentOf, drawn, inTurn, messagePage } from "./pages";
 import { fromHere, originOf, perMinute, send, shopOf } from "./sending";
 
 /** At most this many changes of carts, and reviews or wishes, from one place in a minute. */
@@ -45,8 +46,8 @@ function chosenVariant(goods: Goods, body: Record<string, unknown>): Record<stri
 export function shopping(): Router {
   const router = express.Router();
   const form = express.urlencoded({ extended: false, limit: "16kb" });
-  const mayChange = perMinute(MOST_CHANGES);
-  const mayWrite = perMinute(MOST_WRITINGS);
+  const mayChange = perMinute("cart", MOST_CHANGES);
+  const mayWrite = perMinute("writing", MOST_WRITINGS);
 
   /** Answers a form: a sentence for a script, a page for a browser without one. */
   const answer = async (request: Request, response: Response, status: number, title: string, text: string) => {
@@ -58,13 +59,15 @@ export function shopping(): Router {
     if (page) send(request, response, page, "no-store");
     else response.status(404).end();
   };
-  const guard = (may: (key: string) => boolean) => (request: Request, response: Response, next: () => void) => {
-    if (!fromHere(request, response))
-      return void answer(request, response, 403, "That came from another site", "Please use this shop’s own page.");
-    if (!may(`${shopOf(response).id} ${request.ip ?? ""}`))
-      return void answer(request, response, 429, "That was a little too often", "Please try again in a minute.");
-    next();
-  };
+  const guard =
+    (may: (request: Request, response: Response) => Promise<boolean>) =>
+    async (request: Request, response: Response, next: () => void) => {
+      if (!fromHere(request, response))
+        return answer(request, response, 403, "That came from another site", "Please use this shop’s own page.");
+      if (!(await may(request, response)))
+        return answer(request, response, 429, "That was a little too often", "Please try again in a minute.");
+      next();
+    };
 
   router.get("/cart", async (request, response, next) => {
     const shop = shopOf(response);
@@ -72,12 +75,9 @@ export function shopping(): Router {
     if (!content) return next();
     const lines = await cartOf(shop.id, cookieOf(request, "cart"), content.goods);
     const said = request.query.added === "1" ? "It is in your cart." : undefined;
-    send(
-      request,
-      response,
-      drawn(200, { page: "cart", lines, ...(said ? { said } : {}) }, content, originOf(response)),
-      "no-store",
-    );
+    const target = { page: "cart", lines, ...(said ? { said } : {}) } as const;
+    const page = await inTurn(placeOf(request.ip ?? ""), () => drawn(200, target, content, originOf(response), "once"));
+    send(request, response, page, "no-store");
   });
 
   for (const [path, how] of [
@@ -137,7 +137,7 @@ export function shopping(): Router {
     const content = await contentOf(shopOf(response));
     if (!content) return next();
     const query = String(request.query.q ?? "").slice(0, 120);
-    const { products } = searchGoods(content.goods, query, 6);
+    const { products } = await inTurn(placeOf(request.ip ?? ""), () => searchGoods(content.goods, query, 6));
     response.setHeader("Cache-Control", "public, max-age=60");
     response.json(
       products.map((p) => {
@@ -162,7 +162,7 @@ export function shopping(): Router {
       .slice(0, 12);
     const products = ids.flatMap((id) => content.goods.products.find((p) => p.id === id) ?? []);
     response.setHeader("Cache-Control", "no-store");
-    response.type("html").send(renderCards(products, content));
+    response.type("html").send(await inTurn(placeOf(request.ip ?? ""), () => renderCards(products, content)));
   });
 
   router.post("/seen", express.json({ limit: "1kb" }), guard(mayChange), async (request, response) => {
