@@ -140,10 +140,18 @@ export function storefront(): Express {
   app.use(shopping());
 
   app.get("/{*path}", async (request, response) => {
-    const query = new URL(request.url, originOf(response)).searchParams;
+    // What stands before it need not be an address: `//` is none.
+    const [, ...query] = request.url.split("?");
     const shop = shopOf(response);
     const place = placeOf(request.ip ?? "");
-    const page = await pageAt(shop, request.path, query, originOf(response), situationNow(shop), place);
+    const page = await pageAt(
+      shop,
+      request.path,
+      new URLSearchParams(query.join("?")),
+      originOf(response),
+      situationNow(shop),
+      place,
+    );
     if (page) return send(request, response, page);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response
