@@ -59,3 +59,38 @@ describe("RFC 4180", () => {
     );
   });
 });
+
+describe("cells that a spreadsheet would run", () => {
+  // The signs of the OWASP page "CSV Injection" (from memory).
+  it.each([
+    ["=1+1", "'=1+1"],
+    ["+cmd|' /C calc'!A0", "'+cmd|' /C calc'!A0"],
+    ["-2+3", "'-2+3"],
+    ["@SUM(A1)", "'@SUM(A1)"],
+    ["\t=1", "'\t=1"],
+    ["'=1", "''=1"],
+    ["''@a", "'''@a"],
+    ["-4", "-4"],
+    ["+4.5", "+4.5"],
+    ["'tis", "'tis"],
+    ["a=1", "a=1"],
+  ])("%j is written as %j and read back as it was", (cell, written) => {
+    const text = writeCsv(["SKU", "Title"], [["A", cell]]);
+    expect(text).toBe(`SKU,Title\r\nA,${written}`);
+    expect(readCsv(text).rows[0]!.cells).toEqual(["A", cell]);
+  });
+
+  it("whatever they are, come back", () => {
+    const marks = fc.stringMatching(/^'{0,3}[=+@\t-]$/);
+    const cell = fc.oneof(
+      fc.string(),
+      fc.tuple(marks, fc.string()).map(([mark, rest]) => mark + rest),
+    );
+    fc.assert(
+      fc.property(cell, (value) => {
+        expect(readCsv(writeCsv(["SKU", "Title"], [["A", value]])).rows[0]!.cells[1]).toBe(value);
+      }),
+      { seed: 3, numRuns: 1_000 },
+    );
+  });
+});

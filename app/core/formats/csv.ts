@@ -6,6 +6,15 @@ export type CsvTable = {
   readonly problems: readonly { readonly line: number; readonly why: string }[];
 };
 
+/** How a cell begins that a spreadsheet would run as a formula (OWASP, "CSV Injection"), whatever marks stand before it. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+const NUMBER = /^[-+]?\d+(?:[.,]\d+)?$/;
+
+/** A cell that is text to every spreadsheet: what could be run gets the mark before it that says so. */
+const asText = (cell: string): string => (FORMULA.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
+/** The same cell without that mark. */
+const fromText = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell);
+
 /**
  * Reads comma-separated values (RFC 4180; also `;` and tab between values, and any line ending). The first record names
  * the columns. `line` counts lines of the text from 1, so that it is the line an editor shows, even where a quoted value
@@ -28,7 +37,7 @@ export function readCsv(text: string, most = Infinity): CsvTable {
           });
         }
       }
-      if (data.some((cell) => cell.trim() !== "")) rows.push({ line, cells: data });
+      if (data.some((cell) => cell.trim() !== "")) rows.push({ line, cells: data.map(fromText) });
       const passed = bare.slice(cursor, meta.cursor);
       line += passed.match(/\r\n|\r|\n/g)?.length ?? 0;
       cursor = meta.cursor;
@@ -39,7 +48,10 @@ export function readCsv(text: string, most = Infinity): CsvTable {
   return { columns: head?.cells.map((c) => c.trim()) ?? [], rows: body, problems };
 }
 
-/** Writes a table as RFC 4180: CRLF between records, quotes only where they are needed. */
+/**
+ * Writes a table as RFC 4180: CRLF between records, quotes only where they are needed. What a spreadsheet would run is marked as
+ * text; `readCsv` takes the mark away again.
+ */
 export function writeCsv(columns: readonly string[], rows: readonly (readonly string[])[]): string {
-  return Papa.unparse({ fields: [...columns], data: rows.map((r) => [...r]) }, { newline: "\r\n" });
+  return Papa.unparse({ fields: columns.map(asText), data: rows.map((r) => r.map(asText)) }, { newline: "\r\n" });
 }
