@@ -314,6 +314,26 @@ test("pasted office text is cleaned", async ({ page }) => {
   await expect(inPlan(page, "Goods")).toHaveAttribute("aria-selected", "true");
 });
 
+test("a table that is too large is fitted when it is pasted, and what was left out is said", async ({ page }) => {
+  await addStart(page, "One column");
+  const wide = pane(page, "Wide");
+  await wide.locator(".s-freehand .w-words").click();
+  await wide.locator(".s-freehand .w-words p").click();
+  const text = wide.getByRole("textbox", { name: "Words in Words" });
+  await expect(text).toBeFocused();
+  await page.keyboard.press("Control+A");
+  await text.evaluate((element) => {
+    const row = `<tr>${"<td>cell</td>".repeat(14)}</tr>`;
+    const data = new DataTransfer();
+    data.setData("text/html", `<table>${row.repeat(3)}</table>`);
+    element.dispatchEvent(new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }));
+  });
+  await expect(page.getByText("A table has 12 columns at most; the others were left out.")).toBeVisible();
+  await expect(text.locator("td")).toHaveCount(36);
+  await kept(page);
+  await expect(pane(page, "Phone").locator(".s-freehand .rich-table td")).toHaveCount(36);
+});
+
 test("parts are copied, pasted, and take on each other's look; several are changed at once; other pages take them too", async ({
   page,
 }) => {

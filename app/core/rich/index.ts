@@ -1,1 +1,2 @@
 export * from "./rich";
+export { fitRich, type Fitted } from "./fit";

@@ -56,16 +56,33 @@ const mark: z.ZodType<RichMark> = z.union([
   }),
   z.strictObject({ type: z.literal("link"), attrs: z.strictObject({ link: linkSchema }) }),
 ]);
-const marks = z.array(mark).max(6).optional();
+/** How much a text may hold, beside its characters. */
+export const RICH_LIMITS = {
+  marks: 6,
+  span: 20,
+  /** Pieces of a line that differ from each other. */
+  inlines: 400,
+  inItem: 20,
+  items: 200,
+  /** Lists in lists. */
+  depth: 4,
+  inQuote: 50,
+  inCell: 20,
+  columns: 12,
+  rows: 60,
+  blocks: 400,
+} as const;
+
+const marks = z.array(mark).max(RICH_LIMITS.marks).optional();
 const align = z.enum(ALIGNMENTS).nullish();
-const span = z.number().int().min(1).max(20).optional();
+const span = z.number().int().min(1).max(RICH_LIMITS.span).optional();
 
 const inline = z.union([
   z.strictObject({ type: z.literal("text"), text: z.string().min(1), marks }),
   z.strictObject({ type: z.literal("hardBreak"), marks }),
   z.strictObject({ type: z.literal("liveField"), attrs: z.strictObject({ field: z.enum(LIVE_NAMES) }), marks }),
 ]);
-const inlines = z.array(inline).max(400).optional();
+const inlines = z.array(inline).max(RICH_LIMITS.inlines).optional();
 const paragraph = z.strictObject({
   type: z.literal("paragraph"),
   attrs: z.strictObject({ align }).optional(),
@@ -83,18 +100,18 @@ const listItem: z.ZodType<RichNode> = z.lazy(() =>
     content: z
       .array(z.union([paragraph, list]))
       .min(1)
-      .max(20),
+      .max(RICH_LIMITS.inItem),
   }),
 ) as unknown as z.ZodType<RichNode>;
 const list: z.ZodType<RichNode> = z.lazy(() =>
   z.union([
-    z.strictObject({ type: z.literal("bulletList"), content: z.array(listItem).min(1).max(200) }),
+    z.strictObject({ type: z.literal("bulletList"), content: z.array(listItem).min(1).max(RICH_LIMITS.items) }),
     z.strictObject({
       type: z.literal("orderedList"),
       attrs: z
         .strictObject({ start: z.number().int().min(0).max(9999).optional(), type: z.null().optional() })
         .optional(),
-      content: z.array(listItem).min(1).max(200),
+      content: z.array(listItem).min(1).max(RICH_LIMITS.items),
     }),
   ]),
 ) as unknown as z.ZodType<RichNode>;
@@ -103,7 +120,7 @@ const quote = z.strictObject({
   content: z
     .array(z.union([paragraph, list]))
     .min(1)
-    .max(50),
+    .max(RICH_LIMITS.inQuote),
 });
 const cell = z.strictObject({
   type: z.enum(["tableCell", "tableHeader"]),
@@ -113,25 +130,26 @@ const cell = z.strictObject({
   content: z
     .array(z.union([paragraph, list]))
     .min(1)
-    .max(20),
+    .max(RICH_LIMITS.inCell),
 });
 const table = z.strictObject({
   type: z.literal("table"),
   content: z
-    .array(z.strictObject({ type: z.literal("tableRow"), content: z.array(cell).max(12).optional() }))
+    .array(z.strictObject({ type: z.literal("tableRow"), content: z.array(cell).max(RICH_LIMITS.columns).optional() }))
     .min(1)
-    .max(60),
+    .max(RICH_LIMITS.rows),
 });
 const block = z.union([paragraph, heading, list, quote, rule, table]);
-
-const DEEPEST_LIST = 4;
 
 function listDepth(node: RichNode): number {
   const inner = Math.max(0, ...(node.content ?? []).map(listDepth));
   return /List$/.test(node.type) ? inner + 1 : inner;
 }
 
-const documentSchema = z.strictObject({ type: z.literal("doc"), content: z.array(block).max(400).optional() });
+const documentSchema = z.strictObject({
+  type: z.literal("doc"),
+  content: z.array(block).max(RICH_LIMITS.blocks).optional(),
+});
 
 /** The text of one node and what is in it; blocks end in a line break, paragraphs in two. */
 function textOf(node: RichNode): string {
@@ -147,16 +165,22 @@ function textOf(node: RichNode): string {
 export const plainOf = (rich: Rich): string =>
   typeof rich === "string" ? rich : withoutEnd(textOf(rich).replace(/\n{3,}/g, "\n\n"), "\n");
 
+/** How long a text with a shape may be as plain text: what stands between its parts counts there as well. */
+export const mostShaped = (most: number): number => most * 1.05 + 20;
+
 /** Values of a field of running text that holds at most `most` characters, not counting what makes its shape. */
 export const richSchema = (most: number): z.ZodType<Rich> =>
   z.union([
     z.string().max(most, `This can have ${most} characters.`),
     documentSchema
       .refine(
-        (d) => plainOf(d as unknown as RichDocument).length <= most * 1.05 + 20,
+        (d) => plainOf(d as unknown as RichDocument).length <= mostShaped(most),
         `This can have ${most} characters.`,
       )
-      .refine((d) => listDepth(d as unknown as RichNode) <= DEEPEST_LIST, `Lists can be ${DEEPEST_LIST} deep.`),
+      .refine(
+        (d) => listDepth(d as unknown as RichNode) <= RICH_LIMITS.depth,
+        `Lists can be ${RICH_LIMITS.depth} deep.`,
+      ),
   ]) as unknown as z.ZodType<Rich>;
 
 /** The tree of a text: of a plain string, its paragraphs (apart by empty lines) and line breaks. */
@@ -175,7 +199,7 @@ export function treeOf(rich: Rich): RichDocument {
 }
 
 /** Drops what says nothing: attributes that are null, marks of letters that differ in nothing, empty lists of marks. */
-function tidy(node: RichNode): RichNode {
+export function tidy(node: RichNode): RichNode {
   const known = (values: Readonly<Record<string, unknown>>) =>
     Object.fromEntries(Object.entries(values).filter(([, v]) => v !== null && v !== undefined));
   const kept = (node.marks ?? []).flatMap((m): readonly RichMark[] => {

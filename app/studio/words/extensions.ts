@@ -96,7 +96,9 @@ const limit = (most: number, onFull: () => void) =>
     addProseMirrorPlugins: () => [
       new Plugin({
         filterTransaction: (transaction, state) => {
-          if (!transaction.docChanged) return true;
+          // What is pasted or dropped is fitted once it is there, and what was left out is said.
+          if (!transaction.docChanged || transaction.getMeta("paste") || transaction.getMeta("uiEvent") === "drop")
+            return true;
           const next = transaction.doc.textContent.length;
           if (next <= most || next <= state.doc.textContent.length) return true;
           onFull();

@@ -2,11 +2,12 @@ import { Box, Typography } from "@mui/material";
 import { Editor, type JSONContent } from "@tiptap/core";
 import { useEffect, useEffectEvent, useRef, useState } from "react";
 import { sameJson } from "~/core/document";
-import { plainOf, storedOf, treeOf, type Rich, type RichDocument } from "~/core/rich";
+import { plainOf, treeOf, type Rich } from "~/core/rich";
 import { useStudio } from "../keeping";
 import { INK } from "../ui";
 import { createWordsStore, WordsProvider } from "./editing";
 import { extensionsFor } from "./extensions";
+import { fittedText } from "./fitted";
 import { WordsBar } from "./words-bar";
 
 type RichBoxProps = {
@@ -24,6 +25,7 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
   const goods = useStudio((s) => s.goods.products.length);
   const [words] = useState(createWordsStore);
   const [isOpen, setOpen] = useState(false);
+  const [cut, setCut] = useState("");
   const holder = useRef<HTMLDivElement>(null);
   const box = useRef<HTMLDivElement>(null);
   const open = useRef<Editor | null>(null);
@@ -44,7 +46,8 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
       content: treeOf(written.current) as JSONContent,
       editorProps: { attributes: { role: "textbox", "aria-multiline": "true", "aria-label": label } },
       onUpdate: ({ editor: changed }) => {
-        const next = storedOf(changed.getJSON() as unknown as RichDocument);
+        setCut("");
+        const next = fittedText(changed, most, setCut);
         if (sameJson(next, written.current)) return;
         written.current = next;
         change(next);
@@ -112,6 +115,11 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
         ) : null}
         <div ref={holder} />
       </Box>
+      {cut ? (
+        <Typography variant="caption" component="p" color="error" role="alert">
+          {cut}
+        </Typography>
+      ) : null}
       {problem || count > most * 0.8 ? (
         <Typography variant="caption" color={problem ? "error" : "text.secondary"}>
           {problem ?? `${count} of ${most} characters`}

@@ -3,12 +3,13 @@ import { useEffect, useRef } from "react";
 import { locate, setProp } from "~/core/commands";
 import { sameJson, type Json } from "~/core/document";
 import { readAt } from "~/core/operations";
-import { plainOf, storedOf, treeOf, type Rich, type RichDocument } from "~/core/rich";
+import { plainOf, treeOf, type Rich } from "~/core/rich";
 import { kindOf, nameOf } from "~/kinds";
 import { useEnv, type RichEditorProps } from "~/kinds/parts";
 import { useStudioStore } from "../keeping";
 import { useWordsStore } from "./editing";
 import { extensionsFor } from "./extensions";
+import { fittedText } from "./fitted";
 
 /** Running text while it is written, in the pane and in the place where it stands. */
 export function RichEditor({ node, at, value }: RichEditorProps) {
@@ -58,7 +59,7 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
       },
       autofocus: "end",
       onUpdate: ({ editor: changed }) => {
-        const next = storedOf(changed.getJSON() as unknown as RichDocument);
+        const next = fittedText(changed, most, (text) => say(text, "problem"));
         const { draft, run } = store.getState();
         const now = locate(draft, node)?.node;
         if (!now || sameJson(readAt(now.props, [at]), next)) return;
