@@ -3,7 +3,7 @@ import createCacheModule from "@emotion/cache";
 import { CacheProvider } from "@emotion/react";
 import createEmotionServerModule from "@emotion/server/create-instance";
 import { renderToPipeableStream } from "react-dom/server";
-import { ServerRouter, type AppLoadContext, type EntryContext } from "react-router";
+import { isRouteErrorResponse, ServerRouter, type AppLoadContext, type EntryContext } from "react-router";
 
 // Both packages may come as CommonJS, whose default export is inside the default.
 const unwrap = <T,>(module: T): T => (module as { default?: T }).default ?? module;
@@ -58,4 +58,10 @@ export default function handleRequest(
     );
     setTimeout(abort, RENDER_TIMEOUT).unref();
   });
+}
+
+/** Notes what went wrong here; what is wrong with a request, and who has hung up, is nothing to note. */
+export function handleError(error: unknown, { request }: { request: Request }): void {
+  if (request.signal.aborted || (isRouteErrorResponse(error) && error.status < 500)) return;
+  console.error(error);
 }

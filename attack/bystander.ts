@@ -5,8 +5,18 @@ import { ask } from "./target";
 // Somebody who has nothing to do with the attack: a shopper who looks at a page, and a seller whose studio asks for news. They ask
 // from a process of their own, so that the attacker's own work is not measured.
 
-type Wish = { readonly name: string; readonly port: number; readonly path: string; readonly headers: Record<string, string> };
-export type Watched = { readonly slowest: number; readonly p99: number; readonly failed: number; readonly count: number };
+type Wish = {
+  readonly name: string;
+  readonly port: number;
+  readonly path: string;
+  readonly headers: Record<string, string>;
+};
+export type Watched = {
+  readonly slowest: number;
+  readonly p99: number;
+  readonly failed: number;
+  readonly count: number;
+};
 
 const EVERY_MS = 40;
 
@@ -40,8 +50,13 @@ if (process.argv[2] === "watch") {
 }
 
 /** Lets bystanders ask for as long as `work` takes, and says how long they waited. */
-export async function whileWatched<T>(wishes: readonly Wish[], work: () => Promise<T>): Promise<{ value: T; watched: Watched }> {
-  const child = fork(fileURLToPath(import.meta.url), ["watch", JSON.stringify(wishes)], { execArgv: ["--import", "tsx"] });
+export async function whileWatched<T>(
+  wishes: readonly Wish[],
+  work: () => Promise<T>,
+): Promise<{ value: T; watched: Watched }> {
+  const child = fork(fileURLToPath(import.meta.url), ["watch", JSON.stringify(wishes)], {
+    execArgv: ["--import", "tsx"],
+  });
   // They are there before the attack begins.
   await new Promise((next) => setTimeout(next, 1_200));
   const value = await work();

@@ -4,8 +4,19 @@ import { Agent, request } from "node:http";
 
 // Many connections that ask as fast as they get answers, from a process of their own.
 
-export type Load = { readonly answered: number; readonly refused: number; readonly failed: number; readonly p99: number };
-type Ask = { readonly port: number; readonly host: string; readonly paths: readonly string[]; readonly connections: number; readonly ms: number };
+export type Load = {
+  readonly answered: number;
+  readonly refused: number;
+  readonly failed: number;
+  readonly p99: number;
+};
+type Ask = {
+  readonly port: number;
+  readonly host: string;
+  readonly paths: readonly string[];
+  readonly connections: number;
+  readonly ms: number;
+};
 
 if (process.argv[2] === "load") {
   const { port, host, paths, connections, ms } = JSON.parse(process.argv[3]!) as Ask;
@@ -19,7 +30,14 @@ if (process.argv[2] === "load") {
       const started = performance.now();
       const sent = request(
         // Every connection comes from a place of its own, as from many visitors.
-        { agent, port, host: "127.0.0.1", localAddress: `127.0.0.${2 + (n % 200)}`, path: paths[n++ % paths.length]!, headers: { Host: host } },
+        {
+          agent,
+          port,
+          host: "127.0.0.1",
+          localAddress: `127.0.0.${2 + (n % 200)}`,
+          path: paths[n++ % paths.length]!,
+          headers: { Host: host },
+        },
         (response) => {
           response.resume();
           response.on("end", () => {
@@ -51,6 +69,8 @@ if (process.argv[2] === "load") {
 /** Runs a load and gives what came of it. */
 export const load = (asked: Ask): Promise<Load> =>
   new Promise((done) => {
-    const child = fork(fileURLToPath(import.meta.url), ["load", JSON.stringify(asked)], { execArgv: ["--import", "tsx"] });
+    const child = fork(fileURLToPath(import.meta.url), ["load", JSON.stringify(asked)], {
+      execArgv: ["--import", "tsx"],
+    });
     child.once("message", (message) => done(message as Load));
   });

@@ -69,7 +69,9 @@ export function ask(port: number, path: string, asked: Asked = {}): Promise<Answ
 }
 
 /** A form with files, as browsers send it (RFC 7578). */
-export function multipart(fields: Readonly<Record<string, string | { readonly name: string; readonly bytes: Buffer }>>): {
+export function multipart(
+  fields: Readonly<Record<string, string | { readonly name: string; readonly bytes: Buffer }>>,
+): {
   readonly headers: Readonly<Record<string, string>>;
   readonly body: Buffer;
 } {
@@ -95,7 +97,14 @@ export async function openTarget(folder = mkdtempSync(join(tmpdir(), "zest-attac
   let database = (await startDatabase(data, { quiet: true })) as Database;
   process.env.ZEST_ACCOUNTS_PER_HOUR = "100000";
   const launch = (ports: { port: number; shopPort: number }) =>
-    startServer({ database: database.address, data, ...ports, demo: false, reset: false, say: () => undefined }) as Promise<Server>;
+    startServer({
+      database: database.address,
+      data,
+      ...ports,
+      demo: false,
+      reset: false,
+      say: () => undefined,
+    }) as Promise<Server>;
   let server = await launch({ port: 0, shopPort: 0 });
   const { port, shopPort } = server;
   const origin = `http://localhost:${port}`;
@@ -122,7 +131,10 @@ export async function openTarget(folder = mkdtempSync(join(tmpdir(), "zest-attac
   /** A new owner with a shop that is open. */
   async function openShop(): Promise<Owner> {
     const n = `${process.pid}-${++owners}`;
-    const made = await studio("/account", form({ name: "Owner", address: `owner-${n}@shop.example`, password: "a long enough password" }));
+    const made = await studio(
+      "/account",
+      form({ name: "Owner", address: `owner-${n}@shop.example`, password: "a long enough password" }),
+    );
     const set = made.headers["set-cookie"];
     const cookie = (Array.isArray(set) ? (set as string[]) : []).map((c) => c.split(";")[0]).join("; ");
     if (!cookie) throw new Error(`no account could be made: ${made.status} ${made.body.slice(0, 200)}`);

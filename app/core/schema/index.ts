@@ -11,3 +11,4 @@ export {
   type ReadLook,
 } from "./migrations";
 export { linkSchema, NO_LINK, placeName, type Link } from "./links";
+export { plainWords } from "./words";

@@ -1,6 +1,7 @@
 import { join, resolve } from "node:path";
 import type { Express } from "express";
 import { z } from "zod";
+import { plainWords } from "~/core/schema";
 
 const port = z.coerce.number().int().min(0).max(65535);
 const yes = z.enum(["0", "1"]).default("0");
@@ -96,6 +97,8 @@ let current: Config | undefined;
 /** Makes these the settings of this process. Done once, where it starts. */
 export function configure(settings: Config): void {
   current = settings;
+  // What a validator says of its own reaches nobody.
+  z.config({ customError: plainWords });
 }
 
 /** The settings of this process. @throws before `configure` was called. */

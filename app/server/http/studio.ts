@@ -162,8 +162,17 @@ export function studio(
     }),
   );
   app.use((error: unknown, _request: Request, response: Response, next: (error?: unknown) => void) => {
-    console.error(error);
     if (response.headersSent) return next(error);
+    const asked = typeof error === "object" && error && "status" in error ? Number(error.status) : 500;
+    // What is wrong with the request is nothing to note.
+    if (asked >= 400 && asked < 500) {
+      response
+        .status(asked)
+        .type("text/plain")
+        .send(asked === 404 ? "There is nothing here." : "That can’t be done.");
+      return;
+    }
+    console.error(error);
     const [status, text] = isOutOfReach(error)
       ? [503, "The studio can’t reach its database. What you had done is kept; try again in a moment."]
       : isDiskFull(error)

@@ -1,9 +1,11 @@
-// Pages that are not kept are drawn one after the other, with room between two of them for everybody who only wants what is there:
-// the studio, kept pages, pictures. Whoever comes when too many wait is asked to come again, at once and politely.
+// Pages that are not kept are drawn one after the other, and after each there is a pause as long as it took, for everybody who only
+// wants what is there: the studio, kept pages, pictures. Such answers are made in many small steps, each of which waits for the
+// thread; without the pause every step would wait for a drawing. Whoever comes when too many wait is asked to come again, at once and politely.
 
 /** The most drawings that wait, and the most of them for one place. */
 const MOST_WAITING = 24;
 const MOST_OF_A_PLACE = 8;
+const LONGEST_PAUSE_MS = 100;
 
 type Waiting = { readonly place: string; readonly draw: () => void };
 
@@ -20,9 +22,10 @@ export function createGate(most = MOST_WAITING, ofAPlace = MOST_OF_A_PLACE) {
       isOpen = true;
       return;
     }
+    const started = performance.now();
     first.draw();
-    // What has come in meanwhile is answered before the next one is drawn.
-    setImmediate(next);
+    if (waiting.length) setTimeout(next, Math.min(LONGEST_PAUSE_MS, performance.now() - started));
+    else isOpen = true;
   };
   /** Does the work in its turn. `place`: who asks. @throws TooMany where there is no place to wait */
   return <T>(place: string, work: () => T): Promise<T> => {

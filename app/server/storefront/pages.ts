@@ -145,17 +145,18 @@ export async function pageAt(
 
 /** What shops looked like when their pages were last asked for, by host. */
 const latest = new LRUCache<string, { readonly content: ShopContent; readonly origin: string }>({ max: 500 });
-const sorry = new WeakMap<ShopContent, ServedPage>();
+/** Drawn once for each publication: when it is needed there is no time to draw. */
+const sorry = new WeakMap<ShopContent["draft"], ServedPage>();
 
 /** A page in the shop's look that asks to come again in a moment; undefined for a shop that nobody has looked at yet. */
 export function sorryPage(host: string): ServedPage | undefined {
   const found = latest.get(host);
   if (!found) return undefined;
-  let page = sorry.get(found.content);
+  let page = sorry.get(found.content.draft);
   if (!page) {
     const text = "The shop is busy just now. Please try again in a few seconds.";
     page = drawn(503, { page: "message", title: "One moment, please", text }, found.content, found.origin);
-    sorry.set(found.content, page);
+    sorry.set(found.content.draft, page);
   }
   return page;
 }
