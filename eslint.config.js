@@ -77,7 +77,7 @@ export default tseslint.config(
   },
   {
     // Stand-ins and answers of servers are of whatever type a test says.
-    files: ["**/*.test.{ts,tsx}", "e2e/**", "**/fixtures/**"],
+    files: ["**/*.test.{ts,tsx}", "e2e/**", "attack/**", "**/fixtures/**"],
     rules: {
       "@typescript-eslint/no-unsafe-assignment": "off",
       "@typescript-eslint/no-unsafe-argument": "off",
@@ -88,5 +88,5 @@ export default tseslint.config(
     },
   },
   { files: ["**/*.mjs", "**/*.js", "**/*.cjs"], ...tseslint.configs.disableTypeChecked },
-  { files: ["bin/**", "demo/**", "e2e/**"], rules: { "no-console": "off" } },
+  { files: ["bin/**", "demo/**", "e2e/**", "attack/**"], rules: { "no-console": "off" } },
 );

@@ -50,13 +50,19 @@ export default function Root() {
   return <Outlet />;
 }
 
+/** What an answer that says no says. */
+const wordsOf = (data: unknown): string | undefined =>
+  typeof data === "string"
+    ? data
+    : typeof data === "object" && data && "why" in data && typeof data.why === "string"
+      ? data.why
+      : undefined;
+
 export function ErrorBoundary() {
   const error = useRouteError();
   const isGone = isRouteErrorResponse(error) && error.status === 404;
   const said =
-    isRouteErrorResponse(error) && typeof error.data === "string" && (error.status < 500 || error.status === 503)
-      ? error.data
-      : undefined;
+    isRouteErrorResponse(error) && (error.status < 500 || error.status === 503) ? wordsOf(error.data) : undefined;
   return (
     <Box
       component="main"

@@ -8,10 +8,7 @@ import type { Owner, Target } from "./target";
 export function addressesOf(routes: readonly RouteConfigEntry[], before = ""): readonly string[] {
   return routes.flatMap((route) => {
     const path = route.path ? `${before}/${route.path}` : before || "/";
-    return [
-      path,
-      ...(route.children ? addressesOf(route.children as RouteConfigEntry[], path === "/" ? "" : path) : []),
-    ];
+    return [path, ...(route.children ? addressesOf(route.children, path === "/" ? "" : path) : [])];
   });
 }
 

@@ -129,7 +129,7 @@ try {
       headers: { Host: `localhost:${target.port}`, Cookie: other.cookie, Accept: "application/json" },
     },
   ];
-  const addresses = [...new Set(addressesOf(await routes))];
+  const addresses = [...new Set(addressesOf(routes))];
   if (wanted("files")) {
     say("Hostile files …");
     await hostileFiles(target, mine, bystanders);

@@ -51,6 +51,15 @@ export const pane = (page: Page, name: "Phone" | "Wide"): FrameLocator =>
 export const plan = (page: Page): Locator => page.getByRole("tree", { name: "Plan of the page" });
 export const inPlan = (page: Page, name: string): Locator =>
   plan(page).getByRole("treeitem", { name: new RegExp(`^${name}`) });
+/** Adds a freehand section in one of its settings out. */
+export async function addStart(page: Page, name: string): Promise<void> {
+  await inPlan(page, "Hero").click();
+  await page.keyboard.press("a");
+  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  await sheet.getByLabel("Find").fill(name);
+  await sheet.getByRole("button", { name: `Add Freehand: ${name}`, exact: true }).click();
+  await expect(inPlan(page, "Freehand")).toHaveAttribute("aria-selected", "true");
+}
 export const details = (page: Page): Locator => page.getByRole("complementary", { name: "Details" });
 
 /** Every change has reached the server. */

@@ -1,13 +1,14 @@
 import { requireShop } from "~/server/http/guard.server";
+import { orSayTrouble } from "~/server/http/trouble.server";
 import { addVideo } from "~/server/pictures/index.server";
 import { formOf } from "~/server/http/form.server";
 import type { Route } from "./+types/film";
 
 /** Takes a film for a product. */
-export async function action({ request, params }: Route.ActionArgs) {
+export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs) => {
   const { shop } = await requireShop(request, params.shop);
   const file = (await formOf(request)).get("film");
   if (!(file instanceof File)) return Response.json({ ok: false, why: "No film arrived." }, { status: 400 });
   const result = await addVideo(shop.id, Buffer.from(await file.arrayBuffer()), file.name);
   return Response.json(result, { status: result.ok ? 200 : 422 });
-}
+});

@@ -11,6 +11,7 @@ import {
   settingsOf,
 } from "~/server/goods/index.server";
 import { requireShop } from "~/server/http/guard.server";
+import { orSayTrouble, troubleOf } from "~/server/http/trouble.server";
 import { freshShop } from "~/server/shops/index.server";
 import { formOf } from "~/server/http/form.server";
 import type { Route } from "./+types/goods-bring-in";
@@ -41,7 +42,7 @@ const SHOWN = 200;
  * Brings goods or reviews in from a file. What is long (pictures, lines) is answered line by line as JSON, so that progress can be
  * shown; whoever hangs up stops it, and then nothing of the goods was stored.
  */
-export async function action({ request, params }: Route.ActionArgs) {
+export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs) => {
   const { shop } = await requireShop(request, params.shop);
   const refuse = (why: string) => Response.json({ step: "refused", why }, { status: 422 });
   let given: unknown;
@@ -118,7 +119,9 @@ export async function action({ request, params }: Route.ActionArgs) {
         if (stop.signal.aborted) tell({ step: "stopped" });
         else {
           console.error(error);
-          tell({ step: "refused", why: "Something went wrong here, and nothing was stored. Please try again." });
+          const said = (await troubleOf(error)?.json()) as { why: string } | undefined;
+          const why = said?.why ?? "Something went wrong here, and nothing was stored. Please try again.";
+          tell({ step: "refused", why });
         }
       }
       try {
@@ -130,4 +133,4 @@ export async function action({ request, params }: Route.ActionArgs) {
     cancel: () => stop.abort(),
   });
   return new Response(body, { headers: { "Content-Type": "application/x-ndjson", "X-Accel-Buffering": "no" } });
-}
+});

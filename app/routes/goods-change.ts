@@ -14,6 +14,7 @@ import {
   type Refused,
 } from "~/server/goods/index.server";
 import { requireShop } from "~/server/http/guard.server";
+import { orSayTrouble } from "~/server/http/trouble.server";
 import type { Shop } from "~/server/shops/index.server";
 import type { Route } from "./+types/goods-change";
 
@@ -21,14 +22,14 @@ const refuse = ({ problems }: Pick<Refused, "problems">, status = 422) => Respon
 const GONE = { problems: [{ path: "", why: "This product is no longer there." }] };
 
 /** Every change of goods by hand. Answers with what was made of it, or with what is wrong and where. */
-export async function action({ request, params }: Route.ActionArgs) {
+export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs) => {
   const { shop } = await requireShop(request, params.shop);
   const parsed = goodsChange.safeParse(await request.json().catch(() => null));
   if (parsed.success) return change(shop, parsed.data);
   const issue = parsed.error.issues[0]!;
   const path = issue.path.slice(issue.path[0] === "change" ? 1 : 0).join(".");
   return refuse({ problems: [{ path, why: issue.message }] });
-}
+});
 
 async function change(shop: Shop, input: GoodsRequest): Promise<Response> {
   switch (input.intent) {

@@ -1,15 +1,16 @@
 import { publishDraft } from "~/core/protocol";
 import { requireShop } from "~/server/http/guard.server";
+import { orSayTrouble } from "~/server/http/trouble.server";
 import { pendingChanges, publish } from "~/server/publishing/index.server";
 import type { Route } from "./+types/publish";
 
 /** What publishing now would change. */
-export async function loader({ request, params }: Route.LoaderArgs) {
+export const loader = orSayTrouble(async ({ request, params }: Route.LoaderArgs) => {
   const { shop } = await requireShop(request, params.shop);
   return Response.json(await pendingChanges(shop.id));
-}
+});
 
-export async function action({ request, params }: Route.ActionArgs) {
+export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs) => {
   const { shop } = await requireShop(request, params.shop);
   const input = publishDraft.input.safeParse(await request.json().catch(() => undefined));
   if (!input.success) return Response.json({ why: "This can’t be published." }, { status: 400 });
@@ -21,4 +22,4 @@ export async function action({ request, params }: Route.ActionArgs) {
     { why: "Something has changed since you looked. Look again before you publish." },
     { status: 409 },
   );
-}
+});

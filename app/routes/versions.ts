@@ -1,12 +1,13 @@
 import { keepVersion, listVersions, readVersion, removeVersion } from "~/core/protocol";
 import { requireShop } from "~/server/http/guard.server";
+import { orSayTrouble } from "~/server/http/trouble.server";
 import { keepPageVersion, removePageVersion, versionOf, versionsOf } from "~/server/versions/index.server";
 import type { Route } from "./+types/versions";
 
 const refuse = (why: string, status = 422) => Response.json({ why }, { status });
 
 /** The versions of `?page=`, or with `?id=` one of them with what is in it. */
-export async function loader({ request, params }: Route.LoaderArgs) {
+export const loader = orSayTrouble(async ({ request, params }: Route.LoaderArgs) => {
   const { shop } = await requireShop(request, params.shop);
   const asked = Object.fromEntries(new URL(request.url).searchParams);
   const one = readVersion.input.safeParse(asked);
@@ -17,9 +18,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const list = listVersions.input.safeParse(asked);
   if (!list.success) return refuse("There are no versions of this.", 400);
   return Response.json({ versions: await versionsOf(shop.id, list.data.page) });
-}
+});
 
-export async function action({ request, params }: Route.ActionArgs) {
+export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs) => {
   const { shop } = await requireShop(request, params.shop);
   const sent: unknown = await request.json().catch(() => undefined);
   const removal = removeVersion.input.safeParse(sent);
@@ -28,4 +29,4 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!input.success) return refuse(input.error.issues[0]?.message ?? "This version can’t be kept.", 400);
   const kept = await keepPageVersion(shop.id, input.data);
   return kept.ok ? Response.json({ version: kept.version }) : refuse(kept.why);
-}
+});

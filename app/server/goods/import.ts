@@ -71,7 +71,7 @@ function groupsOf(file: GoodsFile, all: All): { groups: readonly ProductLines[];
     const [first] = variants;
     const names = first?.options.map((o) => o.name).join("|");
     const seen = new Set<string>();
-    const bad = variants.filter((v) => {
+    const good = variants.filter((v) => {
       const values = v.options.map((o) => o.value).join("|");
       const why =
         v.options.map((o) => o.name).join("|") !== names
@@ -81,9 +81,9 @@ function groupsOf(file: GoodsFile, all: All): { groups: readonly ProductLines[];
             : undefined;
       seen.add(values);
       if (why) problems.push({ line: v.line, column: "options", why });
-      return why !== undefined;
+      return why === undefined;
     });
-    for (const v of bad) variants.splice(variants.indexOf(v), 1);
+    variants.splice(0, variants.length, ...good);
     const most = Math.max(
       0,
       ...(first?.options.map((_o, i) => new Set(variants.map((v) => v.options[i]!.value)).size) ?? []),

@@ -1,15 +1,14 @@
 import { redirect } from "react-router";
 import { ownerOfSession, sessionSecret, type OwnerIdentity } from "../accounts/index.server";
 import { shopOrigin } from "../config/index.server";
-import { isOutOfReach } from "../database/index.server";
+import { troubleOf } from "./trouble.server";
 import { shopOf, type Shop } from "../shops/index.server";
 
 /** Says that the database can't be reached, where that is what is wrong. */
 function sayLater(error: unknown): never {
-  if (!isOutOfReach(error)) throw error;
-  const text =
-    "The studio can’t reach its database. What you have done is kept in this browser; try again in a moment.";
-  throw new Response(text, { status: 503, headers: { "Retry-After": "3" } });
+  const trouble = troubleOf(error);
+  if (!trouble) throw error;
+  throw trouble;
 }
 
 /** Who asks; sends strangers to the sign-in page, and back here afterwards. */

@@ -7,10 +7,11 @@ import type { ServerBuild } from "react-router";
 import { QueryTypes } from "sequelize";
 import { ownerOfSession, sessionSecret } from "../accounts/index.server";
 import { config, trustProxies } from "../config/index.server";
-import { database, isDiskFull, isOutOfReach, PictureRow, ShopRow } from "../database/index.server";
+import { database, PictureRow, ShopRow } from "../database/index.server";
 import { MOST_ARCHIVE_BYTES, MOST_FILE_BYTES } from "../goods/index.server";
 import { MOST_BYTES, MOST_VIDEO_BYTES } from "../pictures/index.server";
 import { fonts, sendPicture } from "./static";
+import { troubleOf } from "./trouble.server";
 
 declare module "react-router" {
   interface AppLoadContext {
@@ -90,6 +91,8 @@ async function mayView(request: Request, hash: string): Promise<boolean> {
   return (await PictureRow.count({ where: { hash, shopId: shops.map((s) => s.id) } })) > 0;
 }
 
+const WENT_WRONG = "Something went wrong here. What you had done is kept; try again in a moment.";
+
 /** The studio's web server around a build of its routes. `assets` is the folder of built browser files. */
 export function studio(
   build: ServerBuild | (() => Promise<ServerBuild>),
@@ -161,7 +164,7 @@ export function studio(
       getLoadContext: (request, response) => ({ nonce: String(response.locals.nonce), from: request.ip ?? "" }),
     }),
   );
-  app.use((error: unknown, _request: Request, response: Response, next: (error?: unknown) => void) => {
+  app.use(async (error: unknown, _request: Request, response: Response, next: (error?: unknown) => void) => {
     if (response.headersSent) return next(error);
     const asked = typeof error === "object" && error && "status" in error ? Number(error.status) : 500;
     // What is wrong with the request is nothing to note.
@@ -173,13 +176,13 @@ export function studio(
       return;
     }
     console.error(error);
-    const [status, text] = isOutOfReach(error)
-      ? [503, "The studio can’t reach its database. What you had done is kept; try again in a moment."]
-      : isDiskFull(error)
-        ? [507, "There is no room left on the studio’s disk. What you had done is kept in this browser."]
-        : [500, "Something went wrong here. What you had done is kept; try again in a moment."];
-    if (status === 503) response.setHeader("Retry-After", "3");
-    response.status(status).type("text/plain").send(text);
+    const trouble = troubleOf(error);
+    if (trouble?.status === 503) response.setHeader("Retry-After", "3");
+    const why = trouble ? ((await trouble.json()) as { why: string }).why : WENT_WRONG;
+    response
+      .status(trouble?.status ?? 500)
+      .type("text/plain")
+      .send(why);
   });
   return app;
 }

@@ -1,5 +1,5 @@
 import { randomBytes } from "node:crypto";
-import { mkdir, readFile, rename, stat, writeFile } from "node:fs/promises";
+import { mkdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
 import sharp from "sharp";
 import { RENDITION_WIDTHS } from "~/core/pictures";
@@ -20,8 +20,14 @@ const exists = (path: string) =>
 async function put(path: string, bytes: Buffer | string): Promise<void> {
   await mkdir(dirname(path), { recursive: true });
   const beside = `${path}.${randomBytes(6).toString("hex")}.part`;
-  await writeFile(beside, bytes);
-  await rename(beside, path);
+  try {
+    await writeFile(beside, bytes);
+    await rename(beside, path);
+  } catch (error) {
+    // On a full disk, what was begun would take the room that is wanted.
+    await rm(beside, { force: true });
+    throw error;
+  }
 }
 
 export const originalName = (hash: string, vector: boolean): string => `${hash}.${vector ? "svg" : "webp"}`;

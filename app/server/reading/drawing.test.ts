@@ -35,3 +35,34 @@ describe("a drawing", () => {
     expect(sizeOfSvg(clean)).toEqual([300, 100]);
   });
 });
+
+describe("what begins like a drawing", () => {
+  it.each([
+    ["<svg><path/></svg>", true],
+    ["\ufeff  <svg\n>", true],
+    ["<?xml version='1.0'?><!-- made by hand --><svg>", true],
+    ["<!DOCTYPE svg PUBLIC '-//W3C//DTD SVG 1.1//EN' 'x.dtd'><svg>", true],
+    ["<!DOCTYPE svg [<!ENTITY a '>'> <!ENTITY b ''>]>\n<svg>", true],
+    ["<!-- <svg> -->", false],
+    ["<svgx>", false],
+    ["<html><svg>", false],
+    ["<?xml", false],
+    ["", false],
+  ])("%j: %s", (text, is) => expect(looksLikeSvg(Buffer.from(text))).toBe(is));
+});
+
+describe("a drawing is too much", () => {
+  const shape = "<path d='M0 0h9'/>";
+  it.each([
+    [`<svg>${shape}</svg>`, false],
+    [`<svg><g id="a">${shape}</g><use href="#a"/><use xlink:href="#a"/></svg>`, false],
+    [
+      `<svg><use href="#nowhere"/><rect fill="url(#g)"/><linearGradient id="g" href="#h"/><linearGradient id="h"/></svg>`,
+      false,
+    ],
+    [`<svg><linearGradient id="g" href="#g"/></svg>`, true],
+    [`<svg><g id="a"><use href="#b"/></g><g id="b"><use href="#a"/></g></svg>`, true],
+    [`<svg>${"<g>".repeat(61)}${shape}${"</g>".repeat(61)}</svg>`, true],
+    [`<svg>${shape.repeat(20_001)}</svg>`, true],
+  ])("%.80s: %s", (svg, is) => expect(problemWithDrawing(svg) !== undefined).toBe(is));
+});

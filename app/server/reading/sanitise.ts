@@ -115,7 +115,8 @@ export function sanitiseSvg(source: string): string | undefined {
 
 /** Width and height in px that a drawing gives itself; 24 × 24 where it does not say. */
 export function sizeOfSvg(svg: string): readonly [width: number, height: number] {
-  const head = /<svg[^>]*>/.exec(svg)?.[0] ?? "";
+  const start = svg.indexOf("<svg");
+  const head = start < 0 ? "" : svg.slice(start, svg.indexOf(">", start) + 1);
   const box = /viewBox="\s*[-\d.]+[\s,]+[-\d.]+[\s,]+([\d.]+)[\s,]+([\d.]+)/.exec(head);
   const side = (name: string) => Number(new RegExp(`\\s${name}="([\\d.]+)(?:px)?"`).exec(head)?.[1]);
   const width = side("width") || Number(box?.[1]) || 24;

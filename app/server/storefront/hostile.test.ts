@@ -153,7 +153,7 @@ describe("nothing that a visitor can send", () => {
 describe("when the database is out of reach", () => {
   const gone = () => {
     const parent = Object.assign(new Error("closed"), { code: "ER_SOCKET_UNEXPECTED_CLOSE", sql: "" });
-    return new DatabaseError(parent as ConstructorParameters<typeof DatabaseError>[0]);
+    return new DatabaseError(parent);
   };
 
   it("a shop asks to come again in a moment, in its own look, and is back when it is back", async () => {

@@ -67,11 +67,14 @@ const isForLater = (status: number) => status >= 500 || [403, 405, 408, 425, 429
 async function refusalOf(response: Response): Promise<No> {
   const { status } = response;
   if (status === 401) return no("signed-out");
-  if (isForLater(status)) return no("unreached");
+  // A disk that is full, a database that is away: the server says which.
+  const said =
+    status === 503 || status === 507 ? refusalSchema.safeParse(await response.json().catch(() => null)) : undefined;
+  if (isForLater(status)) return no("unreached", said?.data?.why ? { why: said.data.why } : {});
   const isJson = response.headers.get("Content-Type")?.includes("json");
   const body: unknown = await (isJson ? response.json() : response.text()).catch(() => undefined);
-  const said = refusalSchema.safeParse(typeof body === "string" ? { why: body } : body);
-  const { why, problems = [] } = said.success ? said.data : {};
+  const read = refusalSchema.safeParse(typeof body === "string" ? { why: body } : body);
+  const { why, problems = [] } = read.success ? read.data : {};
   const words = why || problems[0]?.why;
   const code = status === 404 || status === 410 ? "gone" : status === 409 ? "behind" : "refused";
   return no(code, { problems, body, ...(words ? { why: words } : {}) });

@@ -171,7 +171,7 @@ export const StyleField = memo(function StyleField({
       {audience === "all"
         ? differing.map((d) => (
             <Typography key={d} variant="caption" component="p" sx={{ color: INK.plum }}>
-              ◆ {DEVICE_WORDS[d]} only: {labelFor(entryOf(style[d]!, property.name))}
+              ◆ {DEVICE_WORDS[d]} only: {labelFor(entryOf(style[d], property.name))}
               {" · "}
               <Link
                 component="button"

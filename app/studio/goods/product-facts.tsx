@@ -22,7 +22,7 @@ export function ProductFacts({ product, set, problem }: FormPart) {
         if (value) values.set(name, (values.get(name) ?? new Set()).add(value));
     return values;
   }, [products]);
-  const left = names.filter((n) => !(n in product.attributes));
+  const left = names.filter((n) => !Object.hasOwn(product.attributes, n));
   return (
     <>
       <Group
@@ -49,11 +49,11 @@ export function ProductFacts({ product, set, problem }: FormPart) {
               value={name}
               onChange={(_e, next) => {
                 const wish = (next ?? "").trim();
-                if (wish && (wish === name || !(wish in product.attributes))) setEntry(i, wish, value);
+                if (wish && (wish === name || !Object.hasOwn(product.attributes, wish))) setEntry(i, wish, value);
               }}
               onBlur={(e) => {
                 const wish = ((e.target as HTMLInputElement).value ?? "").trim();
-                if (wish && wish !== name && !(wish in product.attributes)) setEntry(i, wish, value);
+                if (wish && wish !== name && !Object.hasOwn(product.attributes, wish)) setEntry(i, wish, value);
               }}
               renderInput={(params) => <TextField {...params} label="Attribute" />}
             />
