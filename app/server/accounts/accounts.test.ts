@@ -221,13 +221,13 @@ describe("the sessions of an account", () => {
     const here = await openSession(mine.ownerId, { place: "192.0.2.1", agent: "Firefox/1" });
     const there = await openSession(mine.ownerId, { place: "192.0.2.2", agent: "x".repeat(500) });
     const list = await sessionsOf(mine.ownerId, here);
-    expect(list).toMatchObject([{ isThis: false }, { isThis: true, place: "192.0.2.1", agent: "Firefox/1" }]);
+    expect(list).toMatchObject([{ isThis: true, place: "192.0.2.1", agent: "Firefox/1" }, { isThis: false }]);
     // What is shown opens nothing.
-    expect(await ownerOfSession(list[0]!.id)).toBeUndefined();
-    expect(await endSession(other.ownerId, list[0]!.id)).toBe(false);
+    expect(await ownerOfSession(list[1]!.id)).toBeUndefined();
+    expect(await endSession(other.ownerId, list[1]!.id)).toBe(false);
     expect(await endSession(mine.ownerId, "%")).toBe(false);
     expect(await ownerOfSession(there)).toBeDefined();
-    expect(await endSession(mine.ownerId, list[0]!.id)).toBe(true);
+    expect(await endSession(mine.ownerId, list[1]!.id)).toBe(true);
     expect(await ownerOfSession(there)).toBeUndefined();
     expect(await ownerOfSession(here)).toBeDefined();
   });

@@ -73,22 +73,24 @@ export type OpenSession = {
   readonly isThis: boolean;
 };
 
-/** All open sessions of an owner, the one used last first. */
+/** All open sessions of an owner: the one that asks, then the one used last. */
 export async function sessionsOf(ownerId: string, secret: string): Promise<readonly OpenSession[]> {
   const rows = await Session.findAll({
     where: { ownerId, expiresAt: { [Op.gt]: new Date() } },
     order: [["seenAt", "DESC"]],
   });
   const own = sha256(secret);
-  return rows.map((row) => ({
-    // What is shown is no use for anything but ending it.
-    id: row.id.slice(0, 16),
-    openedAt: row.openedAt.toISOString(),
-    seenAt: row.seenAt.toISOString(),
-    place: row.place,
-    agent: row.agent,
-    isThis: row.id === own,
-  }));
+  return rows
+    .toSorted((a, b) => Number(b.id === own) - Number(a.id === own))
+    .map((row) => ({
+      // What is shown is no use for anything but ending it.
+      id: row.id.slice(0, 16),
+      openedAt: row.openedAt.toISOString(),
+      seenAt: row.seenAt.toISOString(),
+      place: row.place,
+      agent: row.agent,
+      isThis: row.id === own,
+    }));
 }
 
 /** Ends one session of an owner; false where there is none of that id. */

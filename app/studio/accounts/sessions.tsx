@@ -41,7 +41,7 @@ export function Sessions({ sessions, isBusy }: { sessions: readonly Session[]; i
   return (
     <Box component="section" aria-labelledby="sessions">
       <Typography variant="h3" component="h2" id="sessions" gutterBottom>
-        Signed in here
+        Where you are signed in
       </Typography>
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, maxHeight: 320, overflowY: "auto" }}>
         {sessions.map((session) => (
