@@ -40,7 +40,7 @@ module.exports = {
       name: "routes-meet-facades-only",
       severity: "error",
       from: { path: room("routes/"), pathNot: tests },
-      to: { path: "^app/(core|kinds|server|studio)/.+", pathNot: ["/index\\.(server\\.)?ts$", "^app/server/http/guard\\.server\\.ts$"] },
+      to: { path: "^app/(core|kinds|server|studio)/.+", pathNot: ["/index\\.(server\\.)?ts$", "^app/server/http/(guard|form|session|trouble)\\.server\\.ts$"] },
     },
     {
       name: "core-stays-free-of-interface-and-server",

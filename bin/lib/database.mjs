@@ -106,6 +106,10 @@ export async function startDatabase(folder, { quiet = false, port: wanted } = {}
     if (!reaches) spawnSync("chown", ["-R", "root:root", data]);
   }
   if (!existsSync(join(data, "mysql"))) {
+    if (existsSync(join(data, "zest")))
+      throw new Stop(
+        `The database in ${data} is damaged: its own tables are missing. Bring the folder back from a copy.`,
+      );
     if (!quiet) say("Making the database …");
     // It is made beside its place, so that one that was cut short is never taken for a whole one.
     const part = `${data}.part`;
@@ -127,10 +131,6 @@ export async function startDatabase(folder, { quiet = false, port: wanted } = {}
     if (made.status !== 0)
       throw new Stop(
         `The database could not be made in ${base}: ${(made.stderr || made.stdout || made.error?.message || "").trim().split("\n").at(-1)}`,
-      );
-    if (existsSync(join(data, "zest")))
-      throw new Stop(
-        `The database in ${data} is damaged: its own tables are missing. Bring the folder back from a copy.`,
       );
     rmSync(data, { recursive: true, force: true });
     renameSync(part, data);
@@ -179,12 +179,13 @@ export async function startDatabase(folder, { quiet = false, port: wanted } = {}
   // Its port is open before it has read the init file; only this line of its log says that it is done.
   while (!said().includes("ready for connections")) {
     if (ended || Date.now() > until) {
-      const last =
-        said()
-          .split("\n")
-          .filter((l) => /ERROR/i.test(l))
-          .at(-1) ?? "it gave no reason";
-      throw new Stop(`The database would not start (data in ${data}): ${last.trim()}`);
+      const errors = said()
+        .split("\n")
+        .filter((line) => line.includes("[ERROR]") && !/Aborting/.test(line))
+        .map((line) => line.slice(line.indexOf("[ERROR]") + 7).trim());
+      throw new Stop(
+        `The database in ${data} would not start: ${errors.at(-1) ?? "it gave no reason"} (${log} has all that it said).`,
+      );
     }
     await new Promise((next) => setTimeout(next, 60));
   }

@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from "node:crypto";
 import { Op } from "sequelize";
-import { Device, Owner, Session } from "../database/index.server";
+import { database, Device, Owner, Session } from "../database/index.server";
 
 const SESSION_DAYS = 30;
 const DEVICE_DAYS = 365;
@@ -20,17 +20,13 @@ export const identityOf = (owner: Owner): OwnerIdentity => ({ id: owner.id, name
 /** Who asks: from which address, and what the browser calls itself. */
 export type Asker = { readonly place: string; readonly agent: string };
 
-/** Keeps the newest rows of an owner and drops the rest. */
-async function keepNewest(model: typeof Session | typeof Device, ownerId: string, most: number): Promise<void> {
-  const rows = (await (model as typeof Session).findAll({
-    where: { ownerId },
-    order: [["seenAt", "DESC"]],
-    offset: most,
-    limit: 1000,
-    attributes: ["id"],
-  })) as readonly { readonly id: string }[];
-  if (rows.length) await (model as typeof Session).destroy({ where: { id: rows.map((r) => r.id) } });
-}
+/** Keeps an owner's newest sessions or devices, and drops the rest. */
+const keepNewest = (table: "sessions" | "devices", ownerId: string, most: number) =>
+  database().query(
+    `DELETE FROM ${table} WHERE ownerId = :ownerId AND id NOT IN
+     (SELECT id FROM (SELECT id FROM ${table} WHERE ownerId = :ownerId ORDER BY seenAt DESC LIMIT ${most}) AS newest)`,
+    { replacements: { ownerId } },
+  );
 
 /** Opens a session and gives its secret, which only the browser keeps; the database knows its hash. */
 export async function openSession(ownerId: string, asker: Asker = { place: "", agent: "" }): Promise<string> {
@@ -46,7 +42,7 @@ export async function openSession(ownerId: string, asker: Asker = { place: "", a
     agent: asker.agent.slice(0, 200),
   });
   await Session.destroy({ where: { expiresAt: { [Op.lt]: now } } });
-  await keepNewest(Session, ownerId, MOST_SESSIONS);
+  await keepNewest("sessions", ownerId, MOST_SESSIONS);
   return secret;
 }
 
@@ -105,7 +101,7 @@ export const endOtherSessions = (ownerId: string, secret?: string): Promise<numb
 export async function rememberDevice(ownerId: string, known: string | undefined): Promise<string> {
   const secret = known !== undefined && (await isKnownDevice(ownerId, known)) ? known : newSecret();
   await Device.upsert({ id: sha256(secret), ownerId, seenAt: new Date() });
-  await keepNewest(Device, ownerId, MOST_DEVICES);
+  await keepNewest("devices", ownerId, MOST_DEVICES);
   return secret;
 }
 

@@ -55,6 +55,14 @@ describe("publishing", () => {
     expect(await publishedDraft(one!.id)).toEqual(before);
   });
 
+  it("of twelve who publish at once, one does; the others are told that there is nothing, and nobody waits for ever", async () => {
+    const { shop } = await ownerWithShop();
+    const { seq } = await pendingChanges(shop.id);
+    const all = await Promise.all(Array.from({ length: 12 }, () => publish(shop.id, seq)));
+    expect(all.filter((done) => done.ok)).toHaveLength(1);
+    expect(all.filter((done) => !done.ok).every((done) => !done.ok && done.code === "nothing")).toBe(true);
+  });
+
   it("takes only what was read out: of two who publish at once, one has to look again", async () => {
     const { shop, change, publishNow } = await openShop();
     await publishNow();

@@ -130,7 +130,10 @@ function readWith<J extends JobName>(
     };
     const onMessage = (message: FromReader) => {
       if (message.type === "done") return finish(() => done({ ok: true, value: message.answer }));
-      if (message.type === "failed") return finish(() => fail(new Error(`reading a file: ${message.message}`)));
+      if (message.type === "failed") {
+        console.error(`a file could not be read (${job}): ${message.message}`);
+        return finish(() => done({ ok: false, why: "This file can’t be read." }));
+      }
       // While its step is being taken, the reader is not the one that is slow.
       clearTimeout(silence);
       (step?.(message.step as Jobs[J]["step"]) ?? Promise.resolve()).then(

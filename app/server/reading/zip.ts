@@ -50,12 +50,16 @@ export async function openZip(
     if ("path" in from) yauzl.open(from.path, options, opened);
     else yauzl.fromBuffer(from.bytes, options, opened);
   });
+  const no = (error: BadZip) => {
+    file.close();
+    return error;
+  };
   const entries = await listed(file).catch((error: unknown) => {
-    throw error instanceof BadZip ? error : damaged();
+    throw no(error instanceof BadZip ? error : damaged());
   });
-  if (overlap(entries)) throw damaged();
+  if (overlap(entries)) throw no(damaged());
   if (entries.reduce((total, e) => total + e.uncompressedSize, 0) > most)
-    throw new BadZip("There is too much in this archive when it is unpacked. Split it.");
+    throw no(new BadZip("There is too much in this archive when it is unpacked. Split it."));
   return { entries: entries.map((entry) => ({ name: nameOf(entry), size: entry.uncompressedSize, entry })), file };
 }
 

@@ -1,4 +1,6 @@
+import { z } from "zod";
 import { refusalSchema, type Endpoint, type Problem } from "~/core/protocol";
+import { plainWords } from "~/core/schema";
 
 /** What came of asking the server. Every no has words for the seller. */
 export type Reply<Answer> =
@@ -98,6 +100,8 @@ function sendForm(address: string, form: FormData, progress: (share: number) => 
 
 /** The studio's way to the server, for one shop. `onSignedOut` hears of every answer that says so. */
 export function createClient(shop: string, onSignedOut: () => void): Client {
+  // What is checked here before it is sent is refused in the same words as there.
+  z.config({ customError: plainWords });
   const go = async <T>(
     path: string,
     init: RequestInit,

@@ -214,7 +214,9 @@ export function startKeeper(store: StudioStore): Keeper {
   const onOnline = () => void flush();
   // In view, a tab looks for what others did, and is seen by them.
   const looking = setInterval(() => {
-    if (document.visibilityState === "visible" && !stopped) void pull();
+    // While the server can't be reached, changes have their own time to try again.
+    const isWaiting = store.getState().keep === "waiting";
+    if (document.visibilityState === "visible" && !stopped && !isWaiting) void pull();
   }, LOOK_EVERY_MS);
   const onLeave = () => {
     if (tab) void client.ask(sayLeave, { leave: tab }, { keepalive: true });
