@@ -151,7 +151,7 @@ try {
     say("Faults …");
     add("application ended while edits go on", await kills(target, mine, 10));
     add("database ended", await deadDatabase(target, other));
-    add("starts that are refused", refusedStarts(target));
+    add("starts that are refused", refusedStarts());
   }
 } catch (error) {
   lines.push({ name: "the attack itself", tried: 1, failures: [String(error)] });

@@ -25,7 +25,10 @@ export const fonts =
     response.type("font/woff2").sendFile(file, { cacheControl: false, dotfiles: "allow" });
   };
 
-/** Sends a picture of the library. `whose`: whether what stands in between may keep it for others. Drawings get a policy of their own, so that one opened by itself can do nothing. */
+/**
+ * Sends a picture of the library. Drawings get a policy of their own, so that one opened by itself can do nothing.
+ * `whose`: whether what stands in between may keep it for others.
+ */
 export async function sendPicture(
   name: string,
   response: Response,

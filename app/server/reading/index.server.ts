@@ -147,7 +147,11 @@ function readWith<J extends JobName>(
         },
       );
     };
-    const onExit = () => finish(() => done({ ok: false, why: TOO_MUCH[job] }));
+    const onExit = (code: number | null, how: string | null) => {
+      // One that was not ended here is a fault of ours, or has hit a limit of its own; either is worth knowing.
+      if (how !== "SIGKILL") console.error(`a reader ended by itself (${job}): ${how ?? code}`);
+      finish(() => done({ ok: false, why: TOO_MUCH[job] }));
+    };
     const onAbort = () => {
       finish(() => fail(signal?.reason instanceof Error ? signal.reason : new Error("stopped")));
       child.kill("SIGKILL");
