@@ -87,6 +87,21 @@ export default tseslint.config(
       "@typescript-eslint/unbound-method": "off",
     },
   },
+  {
+    // Files of tests share the modules that were loaded for others.
+    files: ["app/**/*.test.{ts,tsx}", "demo/**/*.test.ts"],
+    ignores: ["**/*.mocked.test.{ts,tsx}", "app/server/**", "app/routes/**"],
+    rules: {
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector: "CallExpression[callee.object.name='vi'][callee.property.name=/^(mock|doMock|resetModules)$/]",
+          message:
+            "Tests that replace a module stand in a file named *.mocked.test.*, which has its modules to itself.",
+        },
+      ],
+    },
+  },
   { files: ["**/*.mjs", "**/*.js", "**/*.cjs"], ...tseslint.configs.disableTypeChecked },
   { files: ["bin/**", "demo/**", "e2e/**", "attack/**"], rules: { "no-console": "off" } },
 );

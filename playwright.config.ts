@@ -1,11 +1,16 @@
 import { defineConfig } from "@playwright/test";
 
+/** Files of journeys that go on side by side, on as many cores. */
+export const WORKERS = 2;
+
 // The browser is Debian's; the server and its database are started by the tests on free ports.
 export default defineConfig({
   testDir: "e2e",
   globalSetup: "./e2e/global-setup.ts",
   outputDir: "test-results/e2e",
-  workers: 1,
+  workers: WORKERS,
+  // Each journey has a shop of its own or leaves the demo shop as it was.
+  fullyParallel: true,
   retries: 0,
   forbidOnly: true,
   timeout: 60_000,

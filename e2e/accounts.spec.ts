@@ -2,6 +2,7 @@ import { readdir, readFile } from "node:fs/promises";
 import { join } from "node:path";
 import { expect, test, type Page } from "@playwright/test";
 import PostalMime from "postal-mime";
+import { DATA } from "./place";
 import { area, benchReady, expectAccessible, openShop, STUDIO } from "./studio";
 
 async function signIn(page: Page, address: string, password: string): Promise<void> {
@@ -68,7 +69,7 @@ test("a forgotten password is chosen anew with the link from the letter", async 
   await page.getByRole("button", { name: "Send me a link" }).click();
   await expect(page.getByRole("alert")).toContainText("If there is an account with this address");
 
-  const outbox = join(process.env.E2E_DATA ?? "", "outbox");
+  const outbox = join(DATA, "outbox");
   const letter = async () => {
     for (const file of await readdir(outbox).catch(() => [])) {
       if (!file.endsWith(".eml")) continue;

@@ -24,7 +24,7 @@ const picked = (page: Page) => page.getByRole("region", { name: /^Picked:/ });
 
 /** A shop of one's own with its first pages, in the Brand area. */
 async function ownBrand(page: Page) {
-  const shop = await openShop(page);
+  const shop = await openShop(page, { area: "brand" });
   await openBrand(page);
   return shop;
 }

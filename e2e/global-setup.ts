@@ -1,45 +1,67 @@
-import { mkdtempSync, rmSync } from "node:fs";
+import { cpSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 // @ts-expect-error plain JavaScript
 import { startDatabase } from "../bin/lib/database.mjs";
 // @ts-expect-error plain JavaScript
 import { startServer } from "../bin/lib/server.mjs";
+import { WORKERS } from "../playwright.config";
 
 type Server = { port: number; shopPort: number; stop: () => Promise<void>; kill: () => void; gone: Promise<unknown> };
+type Database = { address: string; stop: () => Promise<void> };
 
-/** One server with the demo shop for all journeys; those that break things make shops and servers of their own. */
+/** Where the journeys of one worker find their studio, their shops, and what these store. */
+export type Place = { studio: string; shopPort: number; database: string; data: string };
+
+/**
+ * Two servers with the demo shop, so that journeys that go on side by side don't meet; those that break things make shops
+ * and servers of their own. The demo shop is loaded once, and the folder that holds it is copied.
+ */
 export default async function setup(): Promise<() => Promise<void>> {
-  const data = mkdtempSync(join(tmpdir(), "zest-e2e-"));
-  const database = (await startDatabase(data, { quiet: true })) as { address: string; stop: () => Promise<void> };
+  const folder = mkdtempSync(join(tmpdir(), "zest-e2e-"));
+  const ends: (() => Promise<void>)[] = [];
+  const stop = async () => {
+    for (const end of ends.splice(0).reverse()) await end();
+  };
   const clear = async () => {
-    await database.stop();
-    rmSync(data, { recursive: true, force: true });
+    await stop();
+    rmSync(folder, { recursive: true, force: true });
   };
   // Every journey makes accounts of its own, and all come from one place.
   process.env.ZEST_ACCOUNTS_PER_HOUR = "100000";
-  const started = startServer({
-    database: database.address,
-    data,
-    port: 0,
-    shopPort: 0,
-    demo: true,
-    reset: false,
-    say: console.log,
-  }) as Promise<Server>;
-  // Without a server nobody gets the function below, and the database would run on.
-  const server = await started.catch(async (error: unknown) => {
+  const serve = async (data: string): Promise<Place> => {
+    const database = (await startDatabase(data, { quiet: true })) as Database;
+    ends.push(database.stop);
+    const server = (await startServer({
+      database: database.address,
+      data,
+      port: 0,
+      shopPort: 0,
+      demo: true,
+      reset: false,
+      say: console.log,
+    })) as Server;
+    ends.push(server.stop);
+    return {
+      studio: `http://localhost:${server.port}`,
+      shopPort: server.shopPort,
+      database: database.address,
+      data,
+    };
+  };
+  // Without this nobody would get the function below, and what runs would run on.
+  try {
+    const folders = Array.from({ length: WORKERS }, (_each, i) => join(folder, String(i)));
+    const [first, ...others] = folders as [string, ...string[]];
+    await serve(first);
+    await stop();
+    for (const copy of others) cpSync(first, copy, { recursive: true });
+    const places: Place[] = [];
+    for (const each of folders) places.push(await serve(each));
+    process.env.E2E_PLACES = JSON.stringify(places);
+  } catch (error) {
     await clear();
     throw error;
-  });
-  Object.assign(process.env, {
-    E2E_STUDIO: `http://localhost:${server.port}`,
-    E2E_SHOP_PORT: String(server.shopPort),
-    E2E_DATABASE: database.address,
-    E2E_DATA: data,
-  });
-  return async () => {
-    await server.stop();
-    await clear();
-  };
+  }
+  return clear;
 }

@@ -28,15 +28,7 @@ const part = (page: Page, name: string) =>
   page.getByRole("navigation", { name: "Parts of Goods" }).getByRole("link", { name }).click();
 
 async function withGoods(page: Page, file = FILE) {
-  const shop = await openShop(page);
-  await area(page, "Goods");
-  await page.getByRole("link", { name: "Bring in goods" }).click();
-  await page
-    .getByLabel("File with goods")
-    .setInputFiles({ name: "g.csv", mimeType: "text/csv", buffer: Buffer.from(file) });
-  await page.getByRole("button", { name: /^Bring in \d/ }).click();
-  await expect(page.getByText(/products? added/)).toBeVisible();
-  await part(page, "Products");
+  const shop = await openShop(page, { area: "goods", goods: file });
   await expect(page.getByRole("grid", { name: "Goods" })).toBeVisible();
   return shop;
 }

@@ -9,6 +9,7 @@ import {
   kept,
   openGroup,
   openShop,
+  openShopByHand,
   pane,
   plan,
   publish,
@@ -19,7 +20,7 @@ import {
 } from "./studio";
 
 test("a new seller goes from an account to an open shop", async ({ page, context }) => {
-  const { host, name } = await openShop(page);
+  const { host, name } = await openShopByHand(page);
 
   await test.step("goods come from a file, after a look at what was understood", async () => {
     await area(page, "Goods");
@@ -194,7 +195,7 @@ test("signing out ends it, wrong passwords are told apart from nothing, and stra
 }) => {
   await page.goto(`${STUDIO}/shops/new`);
   await expect(page).toHaveURL(/\/sign-in\?to=%2Fshops%2Fnew/);
-  const { address, password, name } = await openShop(page);
+  const { address, password, name } = await openShopByHand(page);
   await page.getByRole("button", { name }).click();
   await page.getByRole("menuitem", { name: /Sign out/ }).click();
   await expect(page.getByRole("heading", { name: "Sign in" })).toBeVisible();

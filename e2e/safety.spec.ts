@@ -1,6 +1,7 @@
 import { expect, test } from "@playwright/test";
 // @ts-expect-error plain JavaScript
 import { startServer } from "../bin/lib/server.mjs";
+import { DATABASE, DATA } from "./place";
 import { area, benchReady, details, inPlan, kept, openShop, pane, STUDIO } from "./studio";
 
 type Server = { port: number; shopPort: number; stop: () => Promise<void>; kill: () => void; gone: Promise<unknown> };
@@ -8,8 +9,8 @@ type Server = { port: number; shopPort: number; stop: () => Promise<void>; kill:
 /** A second application server on the same data, which a test may kill. */
 const ownServer = (port = 0): Promise<Server> =>
   startServer({
-    database: process.env.E2E_DATABASE,
-    data: process.env.E2E_DATA,
+    database: DATABASE,
+    data: DATA,
     port,
     shopPort: 0,
     demo: true,

@@ -1,33 +1,28 @@
 import { AxeBuilder } from "@axe-core/playwright";
 import { expect, type FrameLocator, type Locator, type Page } from "@playwright/test";
+import { openDemo, somebody } from "./owners";
+import { SHOP_PORT, STUDIO } from "./place";
 
-export const STUDIO = process.env.E2E_STUDIO ?? "";
-export const shopAt = (host: string) => `http://${host}.localhost:${process.env.E2E_SHOP_PORT ?? ""}`;
+export { openDemo, openShop } from "./owners";
+export { STUDIO } from "./place";
+export const shopAt = (host: string) => `http://${host}.localhost:${SHOP_PORT}`;
 export const DEMO = shopAt("larkspindle");
-
-let count = 0;
 
 /** Asks a shop without a browser. Node does not resolve names below `localhost` by itself, so the name goes into the head. */
 export const askShop = (page: Page, host: string, path = "/") =>
-  page.request.get(`http://127.0.0.1:${process.env.E2E_SHOP_PORT ?? ""}${path}`, {
-    headers: { Host: `${host}.localhost:${process.env.E2E_SHOP_PORT ?? ""}` },
+  page.request.get(`http://127.0.0.1:${SHOP_PORT}${path}`, {
+    headers: { Host: `${host}.localhost:${SHOP_PORT}` },
   });
 
+/** The demo shop on the bench, its owner signed in. */
 export async function signInToDemo(page: Page): Promise<void> {
-  await page.goto(`${STUDIO}/sign-in`);
-  await page.getByRole("button", { name: "Use the demo account" }).click();
+  await openDemo(page);
   await benchReady(page);
 }
 
-/** A new account with a shop of its own, so that a journey disturbs no other. */
-export async function openShop(page: Page): Promise<{ host: string; name: string; address: string; password: string }> {
-  const n = `${Date.now().toString(36)}${++count}`;
-  const shop = {
-    host: `shop-${n}`,
-    name: `Shop ${n}`,
-    address: `owner-${n}@shop.example`,
-    password: "a long enough password",
-  };
+/** An account and a shop as a new seller makes them, by hand; ends where a theme is chosen. */
+export async function openShopByHand(page: Page) {
+  const shop = somebody();
   await page.goto(`${STUDIO}/account`);
   await page.getByLabel("Your name").fill("Owner");
   await page.getByLabel("Mail address").fill(shop.address);

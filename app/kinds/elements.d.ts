@@ -12,6 +12,7 @@ declare module "react" {
       "zest-tabs": Own;
       "zest-list": Own;
       "zest-search": Own;
+      "zest-cart": Own;
       "zest-recent": Own;
     }
   }

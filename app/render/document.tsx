@@ -4,7 +4,7 @@ import { walk, type Draft, type PageDocument, type Part } from "~/core/document"
 import { renditionAddress, sourceOf, widthsFor, type Picture } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
-import { KINDS, type Permission } from "~/kinds";
+import { KINDS, type Later, type Permission } from "~/kinds";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { pageCss } from "./css";
@@ -169,6 +169,12 @@ function headHtml(
 
 const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
 
+/** What the script of the cart says how it went with. */
+const CART_LATER: Later = { data: ["data-state=done", "data-state=failed"] };
+
+/** A page that is shorter than the window has its footer at the window's bottom. Panes are as high as their page. */
+const FILLS_WINDOW = "body{display:flex;flex-direction:column;min-height:100svh}main{flex:1 0 auto}";
+
 /**
  * Draws one page of the published shop as a whole HTML document. `origin` is the shop's own, without a slash at the end;
  * `scripts` the addresses of the shop's browser scripts: the one of every page, and the one that pages with goods need as well.
@@ -183,12 +189,13 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
   const [early, body] = [markup.slice(0, begin), markup.slice(begin)];
   const sections = [...sectionsOf(frame), ...sectionsOf(page)];
   const definitions = [...kinds].flatMap((kind) => KINDS.get(kind)?.definition ?? []);
-  const later = definitions.flatMap((d) => d.later ?? []);
-  const css = pageCss(body, sections, [...used], theme, look, later);
+  const later = [...definitions.flatMap((d) => d.later ?? []), ...(target.page === "cart" ? [CART_LATER] : [])];
+  const css = pageCss(body, sections, [...used], theme, look, later) + FILLS_WINDOW;
   // A theme's further widths are small print; they can come when they come.
   const cuts = cutsOf(solveLook(theme, look).type);
   // A product that was looked at is remembered, whatever its layout shows of it.
-  const needsGoods = target.page === "product" || definitions.some((d) => d.script === "goods");
+  const needsGoods =
+    target.page === "product" || target.page === "cart" || definitions.some((d) => d.script === "goods");
   const permissions = new Set(definitions.flatMap((d) => d.permissions ?? []));
   const head = headHtml(
     headOf(target, content, page),

@@ -25,16 +25,30 @@ describe("structured data", () => {
     "of product %s has what search engines ask for",
     async (id, p) => {
       const { types, errors } = await problemsOf({ page: "product", product: p });
-      expect(types).toEqual(expect.arrayContaining(["Product", "BreadcrumbList"]));
+      expect(types).toEqual([p.variants.length ? "ProductGroup" : "Product", "BreadcrumbList"]);
       // A product without a picture is one that the seller has to give a picture; the page says nothing untrue of it.
       expect(errors.filter((e) => !(id === "bare" && /image/.test(e)))).toEqual([]);
     },
   );
 
-  it("of a collection is the way to it", async () => {
+  it("of the first page is who the shop is and how to search it", async () => {
+    const { types, errors } = await problemsOf({ page: "home" });
+    expect([types, errors]).toEqual([["Organization", "WebSite"], []]);
+    const [shop, site] = structuredData({ page: "home" }, content, ORIGIN);
+    expect(shop).toMatchObject({ name: content.draft.look.identity.name, url: `${ORIGIN}/` });
+    expect(site).toMatchObject({ potentialAction: { target: { urlTemplate: `${ORIGIN}/search?q={query}` } } });
+  });
+
+  it("of a collection is the way to it, and its goods in their order", async () => {
     const { types, errors } = await problemsOf({ page: "collection", collection: goods.collections[1] });
     expect([types, errors]).toEqual([["BreadcrumbList"], []]);
     const [crumbs] = structuredData({ page: "collection", collection: goods.collections[1] }, content, ORIGIN);
+    const [collection] = goods.collections;
+    const [, listed] = structuredData({ page: "collection", collection }, content, ORIGIN);
+    const inside = goods.products.filter((p) => p.collections.includes(collection!.id));
+    expect(inside.length).toBeGreaterThan(1);
+    expect(listed).toMatchObject({ "@type": "ItemList", numberOfItems: inside.length });
+    expect(JSON.stringify(listed)).toContain(`"position":1,"url":"${ORIGIN}/products/`);
     expect(crumbs).toMatchObject({
       itemListElement: [
         { name: "Home" },
@@ -47,11 +61,16 @@ describe("structured data", () => {
   it("says each variant's own price, state and number, and the average of the reviews", () => {
     const [thing] = structuredData({ page: "product", product: product("many") }, content, ORIGIN);
     expect(thing).toMatchObject({
-      gtin13: "4006381333931",
-      offers: [
-        { price: "64.00", priceCurrency: "EUR", availability: "https://schema.org/LimitedAvailability", sku: "MANY-0" },
-        { price: "64.00", availability: "https://schema.org/SoldOut", name: "S, Kelp, Short" },
-        { price: "84.00", availability: "https://schema.org/InStock", url: `${ORIGIN}/products/many?variant=v2` },
+      hasVariant: [
+        {
+          sku: "MANY-0",
+          offers: { price: "64.00", priceCurrency: "EUR", availability: "https://schema.org/LimitedAvailability" },
+        },
+        { offers: { price: "64.00", availability: "https://schema.org/SoldOut", name: "S, Kelp, Short" } },
+        {
+          url: `${ORIGIN}/products/many?variant=v2`,
+          offers: { price: "84.00", availability: "https://schema.org/InStock" },
+        },
       ],
       aggregateRating: { ratingValue: 4.5, reviewCount: 2 },
     });

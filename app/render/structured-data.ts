@@ -1,8 +1,21 @@
 import { entryOf } from "~/core/document";
-import type { BreadcrumbList, ItemAvailability, Offer, Product as ProductThing, WithContext } from "schema-dts";
+import type {
+  BreadcrumbList,
+  ItemAvailability,
+  ItemList,
+  Offer,
+  Organization,
+  Product as ProductThing,
+  ProductGroup,
+  WebSite,
+  WithContext,
+} from "schema-dts";
 import { currencyDigits, decimalMoney } from "~/core/money";
 import {
   descriptionOf,
+  hasPrice,
+  list,
+  NO_QUERY,
   homeOf,
   pathOf,
   priceOf,
@@ -19,6 +32,9 @@ import type { Target } from "./target";
 
 // The types of `schema-dts` know every name and enumeration of schema.org, so that a mistyped one does not compile.
 
+/** A list is told of as far as this; whoever wants all of it has the sitemap. */
+const MOST_LISTED = 100;
+
 /** schema.org ItemAvailability for each of our states. */
 const AVAILABILITY: Readonly<Record<Availability, ItemAvailability>> = {
   "in-stock": "https://schema.org/InStock",
@@ -31,7 +47,13 @@ const AVAILABILITY: Readonly<Record<Availability, ItemAvailability>> = {
   discontinued: "https://schema.org/Discontinued",
 };
 
-type StructuredThing = WithContext<BreadcrumbList> | WithContext<ProductThing>;
+type StructuredThing =
+  | WithContext<BreadcrumbList>
+  | WithContext<ItemList>
+  | WithContext<Organization>
+  | WithContext<ProductGroup>
+  | WithContext<ProductThing>
+  | WithContext<WebSite>;
 
 function breadcrumbs(
   steps: readonly { readonly name: string; readonly path: string }[],
@@ -54,17 +76,26 @@ const collectionSteps = (goods: Goods, collection: Collection | undefined) => [
   ...pathOf(goods.collections, collection).map((c) => ({ name: c.title, path: `/collections/${c.slug}` })),
 ];
 
-function productThing(product: Product, content: ShopContent, origin: string): WithContext<ProductThing> {
+/** A product; one that comes in variants is a group of products that vary by its options. */
+function productThing(
+  product: Product,
+  content: ShopContent,
+  origin: string,
+): WithContext<ProductThing> | WithContext<ProductGroup> {
   const { identity } = content.draft.look;
   const address = `${origin}/products/${product.slug}`;
-  const pictures = [...new Set([...product.pictures, ...product.variants.flatMap((v) => v.picture ?? [])])].flatMap(
-    (id) => {
-      const found = content.pictures.find((p) => p.id === id);
+  const addressesOf = (ids: readonly (string | null)[]) =>
+    [...new Set(ids)].flatMap((id) => {
+      const found = id === null ? undefined : content.pictures.find((p) => p.id === id);
       if (!found) return [];
       const width = widthsFor(found).findLast((w) => w <= 1280) ?? 0;
       return [origin + (found.vector ? sourceOf(found) : renditionAddress(found, width))];
-    },
-  );
+    });
+  const pictures = addressesOf([...product.pictures, ...product.variants.map((v) => v.picture)]);
+  const pictureOf = (v: Variant) => {
+    const [image] = addressesOf([v.picture ?? product.pictures[0] ?? null]);
+    return image === undefined ? {} : { image };
+  };
   const offer = (variant?: Variant): Offer => {
     const state = stateOf(product, variant);
     const sku = variant?.sku || product.sku;
@@ -86,43 +117,125 @@ function productThing(product: Product, content: ShopContent, origin: string): W
     };
   };
   const reviews = entryOf(content.goods.reviews, product.id) ?? [];
-  return {
-    "@context": "https://schema.org",
-    "@type": "Product",
+  const about = {
     name: product.title,
     url: address,
-    sku: product.sku,
-    ...(product.barcode ? { gtin13: product.barcode } : {}),
     ...(descriptionOf(product) ? { description: descriptionOf(product).slice(0, 4000) } : {}),
     ...(pictures.length ? { image: pictures } : {}),
-    brand: { "@type": "Brand", name: identity.name },
-    ...(product.weight ? { weight: { "@type": "QuantitativeValue", value: product.weight, unitCode: "GRM" } } : {}),
-    offers: product.variants.length ? product.variants.map((v) => offer(v)) : offer(),
+    brand: { "@type": "Brand" as const, name: identity.name },
+    ...(product.weight
+      ? { weight: { "@type": "QuantitativeValue" as const, value: product.weight, unitCode: "GRM" } }
+      : {}),
     ...(product.rating
       ? {
           aggregateRating: {
-            "@type": "AggregateRating",
+            "@type": "AggregateRating" as const,
             ratingValue: Math.round(product.rating.average * 10) / 10,
             reviewCount: product.rating.count,
             bestRating: 5,
             worstRating: 1,
           },
           review: reviews.slice(0, 10).map((r) => ({
-            "@type": "Review",
-            author: { "@type": "Person", name: r.name },
+            "@type": "Review" as const,
+            author: { "@type": "Person" as const, name: r.name },
             datePublished: r.at.slice(0, 10),
             ...(r.title ? { name: r.title } : {}),
             reviewBody: r.text,
-            reviewRating: { "@type": "Rating", ratingValue: r.stars, bestRating: 5, worstRating: 1 },
+            reviewRating: { "@type": "Rating" as const, ratingValue: r.stars, bestRating: 5, worstRating: 1 },
           })),
         }
       : {}),
+  };
+  if (product.variants.length === 0)
+    return {
+      "@context": "https://schema.org",
+      "@type": "Product",
+      ...about,
+      sku: product.sku,
+      ...(product.barcode ? { gtin13: product.barcode } : {}),
+      ...(hasPrice(product) ? { offers: offer() } : {}),
+    };
+  return {
+    "@context": "https://schema.org",
+    "@type": "ProductGroup",
+    ...about,
+    productGroupID: product.sku || product.id,
+    variesBy: product.options.map((o) => VARIES_BY.get(o.name.toLowerCase()) ?? o.name),
+    hasVariant: product.variants.map((v) => ({
+      "@type": "Product" as const,
+      name: `${product.title}, ${v.values.join(", ")}`,
+      url: `${address}?variant=${v.id}`,
+      ...(v.sku ? { sku: v.sku } : {}),
+      ...(v.barcode ? { gtin13: v.barcode } : {}),
+      ...pictureOf(v),
+      ...colourOf(product, v),
+      ...(hasPrice(product, v) ? { offers: offer(v) } : {}),
+    })),
+  };
+}
+
+/** What options of these names are in schema.org's words. */
+const VARIES_BY: ReadonlyMap<string, string> = new Map([
+  ["colour", "https://schema.org/color"],
+  ["color", "https://schema.org/color"],
+  ["size", "https://schema.org/size"],
+  ["material", "https://schema.org/material"],
+  ["pattern", "https://schema.org/pattern"],
+]);
+
+/** A variant's own colour and size, where it varies by them. */
+function colourOf(product: Product, variant: Variant): { color?: string; size?: string } {
+  const said = product.options.map((o, i) => [VARIES_BY.get(o.name.toLowerCase()), variant.values[i]] as const);
+  const color = said.find(([what]) => what === "https://schema.org/color")?.[1];
+  const size = said.find(([what]) => what === "https://schema.org/size")?.[1];
+  return { ...(color ? { color } : {}), ...(size ? { size } : {}) };
+}
+
+/** The shop itself, on its first page: who it is, and how to look for something in it. */
+function shopThings({ draft, goods, pictures }: ShopContent, origin: string): StructuredThing[] {
+  const { name, logo } = draft.look.identity;
+  const drawn = logo.form === "picture" ? pictures.find((p) => p.id === logo.picture) : undefined;
+  const mark = drawn ? origin + sourceOf(drawn, 640) : `${origin}/apple-touch-icon.png`;
+  return [
+    { "@context": "https://schema.org", "@type": "Organization", name, url: `${origin}/`, logo: mark },
+    {
+      "@context": "https://schema.org",
+      "@type": "WebSite",
+      name,
+      url: `${origin}/`,
+      ...(goods.products.length
+        ? {
+            // "query-input" is how the vocabulary's users write it; its types know the action without it.
+            potentialAction: {
+              "@type": "SearchAction" as const,
+              target: { "@type": "EntryPoint" as const, urlTemplate: `${origin}/search?q={query}` },
+              ...({ "query-input": "required name=query" } as object),
+            },
+          }
+        : {}),
+    },
+  ];
+}
+
+/** The goods of a list in their order, by address: what each is, its own page says. */
+function listThing(products: readonly Product[], name: string, origin: string): WithContext<ItemList> {
+  return {
+    "@context": "https://schema.org",
+    "@type": "ItemList",
+    name,
+    numberOfItems: products.length,
+    itemListElement: products.slice(0, MOST_LISTED).map((p, i) => ({
+      "@type": "ListItem" as const,
+      position: i + 1,
+      url: `${origin}/products/${p.slug}`,
+    })),
   };
 }
 
 /** What search engines are told about a page in schema.org's words (JSON-LD 1.1): the way to it, and the product it shows. */
 export function structuredData(target: Target, content: ShopContent, origin: string): readonly StructuredThing[] {
   const { goods } = content;
+  if (target.page === "home") return shopThings(content, origin);
   if (target.page === "collection") {
     const steps = target.collection
       ? collectionSteps(goods, target.collection)
@@ -130,7 +243,11 @@ export function structuredData(target: Target, content: ShopContent, origin: str
           { name: "Home", path: "/" },
           { name: "Everything", path: "/collections/all" },
         ];
-    return [breadcrumbs(steps, origin)];
+    const listed = list(goods, { collection: target.collection }, NO_QUERY, { perPage: MOST_LISTED }).products;
+    return [
+      breadcrumbs(steps, origin),
+      ...(listed.length ? [listThing(listed, target.collection?.title ?? "Everything", origin)] : []),
+    ];
   }
   if (target.page !== "product" || currencyDigits(content.currency) === undefined) return [];
   const { product } = target;

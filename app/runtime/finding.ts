@@ -30,7 +30,7 @@ export class List extends HTMLElement {
       void this.go(this.addressOf(form), true);
     });
     this.addEventListener("click", (event) => {
-      const filters = (event.target as Element).closest(".filters-open,.filters-shade");
+      const filters = (event.target as Element).closest(".filters-open,.filters-shut");
       if (filters) {
         event.preventDefault();
         this.open(filters.matches(".filters-open") && !this.isOpen);
@@ -123,6 +123,8 @@ export class Search extends HTMLElement {
     input.setAttribute("role", "combobox");
     input.setAttribute("aria-controls", list.id);
     input.setAttribute("aria-autocomplete", "list");
+    // Whoever comes here comes to write; what was found already is looked at first.
+    if (input.value === "") input.focus({ preventScroll: true });
     let [at, asked, timer] = [-1, 0, 0];
     const options = () => all<HTMLAnchorElement>("[role=option]", list);
     const close = () => {

@@ -1,5 +1,6 @@
 /** The shop's script for pages with goods. All of it makes quicker or nicer what works without it. */
 import { Buy, Options } from "./buying";
+import { Cart } from "./cart";
 import { List, Search } from "./finding";
 import { Gallery, Tabs } from "./looking";
 import { all, one, sendsInPlace } from "./page";
@@ -37,6 +38,7 @@ for (const [name, element] of Object.entries({
   "zest-buy": Buy,
   "zest-gallery": Gallery,
   "zest-tabs": Tabs,
+  "zest-cart": Cart,
   "zest-list": List,
   "zest-search": Search,
   "zest-recent": Recent,

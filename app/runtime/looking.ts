@@ -39,8 +39,17 @@ export class Gallery extends HTMLElement {
       else return;
       event.preventDefault();
     });
-    if (this.dataset.zoom === undefined) return;
+    // One stop for the keyboard: arrows go from picture to picture, Enter looks closely at the one that is shown.
     const opens = all<HTMLAnchorElement>(".shot-open", stage);
+    for (const link of [...links, ...opens]) link.tabIndex = -1;
+    if (this.dataset.zoom === undefined) return;
+    stage.addEventListener("keydown", (event) => {
+      if (event.key !== "Enter" || event.target !== stage) return;
+      event.preventDefault();
+      const at = Math.round(stage.scrollLeft / Math.max(1, stage.clientWidth));
+      const shown = opens.findIndex((link) => shots[at]?.contains(link));
+      this.open(opens, Math.max(0, shown));
+    });
     opens.forEach((link, i) =>
       link.addEventListener("click", (event) => {
         event.preventDefault();
@@ -51,6 +60,8 @@ export class Gallery extends HTMLElement {
 
   /** All pictures as large as the screen; pressed once more, larger than it. */
   private open(links: readonly HTMLAnchorElement[], at: number): void {
+    const focused = document.activeElement;
+    const before = focused instanceof HTMLElement && this.contains(focused) ? focused : undefined;
     const dialog = document.createElement("dialog");
     dialog.className = "zoom";
     dialog.setAttribute("aria-label", "Pictures, large");
@@ -89,7 +100,7 @@ export class Gallery extends HTMLElement {
     }
     dialog.addEventListener("close", () => {
       dialog.remove();
-      links[at]?.focus();
+      (before ?? links[at])?.focus();
     });
     stage.addEventListener("keydown", (event) => {
       if (event.key === "ArrowRight") step(1);

@@ -45,10 +45,20 @@ export function showCount(count: number): void {
   for (const badge of all(".cart-n")) {
     badge.textContent = count ? String(count) : "";
     badge.hidden = count === 0;
+    badge.closest("a")?.setAttribute("aria-label", cartWords(count));
   }
 }
 
+export const cartWords = (count: number) =>
+  count === 0 ? "Cart" : `Cart, ${count === 1 ? "1 thing" : `${count} things`} in it`;
+
 let toastTimer = 0;
+/** It stays long enough to be read and reached, and for as long as somebody is at it. */
+function goesSoon(box: HTMLElement): void {
+  clearTimeout(toastTimer);
+  toastTimer = window.setTimeout(() => (box.hidden = true), 12_000);
+}
+
 export function toast(text: string, isGood: boolean): void {
   let box = one(".cart-toast");
   if (!box) {
@@ -56,7 +66,15 @@ export function toast(text: string, isGood: boolean): void {
     box.className = "toast cart-toast";
     box.setAttribute("role", "status");
     box.dataset.set = one("zest-buy")?.dataset.toast ?? "dark";
-    document.body.append(box);
+    // After the form that was sent, so that the next press of Tab is in it.
+    (one("zest-buy") ?? document.body).append(box);
+    for (const [name, stays] of [
+      ["pointerenter", true],
+      ["pointerleave", false],
+      ["focusin", true],
+      ["focusout", false],
+    ] as const)
+      box.addEventListener(name, () => (stays ? clearTimeout(toastTimer) : goesSoon(box!)));
   }
   const words = document.createElement("span");
   words.textContent = text;
@@ -68,6 +86,5 @@ export function toast(text: string, isGood: boolean): void {
     box.append(link);
   }
   box.hidden = false;
-  clearTimeout(toastTimer);
-  toastTimer = window.setTimeout(() => (box.hidden = true), 6000);
+  goesSoon(box);
 }

@@ -67,7 +67,7 @@ main>.s+.s:not([data-set=brand]):not([data-set=dark])::before,.s-footer::before{
 .s-hero.a-above .hero-words{display:flex;align-items:var(--align-box,center);max-width:46rem;margin-inline:auto}
 .tile .pic,.s-hero .pic,.s-picture-words .pic{border:var(--rule) solid var(--line)}
 .card-title{font-family:var(--heads);font-weight:var(--heads-weight);font-size:var(--t1);line-height:1.2}
-.card .price{margin-top:.35rem;font-size:calc(var(--t-1)*var(--price-size))}
+.card .price{margin-top:.35rem}
 .goods-top{justify-content:center}
 .goods-top>div{flex:1 1 100%}
 .tile-name{justify-content:center;font-family:var(--heads);font-weight:var(--heads-weight)}

@@ -66,16 +66,17 @@ main>.s+.s{border-top:1px solid var(--ink)}
 .s-hero.a-beside .pic{aspect-ratio:3/2;height:100%;border-radius:0}
 .grid:has(.card),.s-collection-tiles .grid{gap:0;border-top:var(--rule) solid var(--line);border-left:var(--rule) solid var(--line)}
 .grid:has(.card)>li,.s-collection-tiles .grid>li{border-right:var(--rule) solid var(--line);border-bottom:var(--rule) solid var(--line)}
-.card{padding:.75rem;height:100%}
+.card{padding:.75rem}
 .card:hover{background:var(--raised)}
 .card-picture .pic{background:none}
-.card-words{flex:1;gap:.35rem}
+.card-words{gap:.35rem}
 .card-title{order:1;font-weight:600}
 .card-facts{order:2;display:grid;grid-template-columns:1fr;row-gap:0;font-stretch:86%}
 .card-facts>div{display:flex;justify-content:space-between;gap:.5rem;border-top:var(--rule) solid var(--line);padding-block:.2rem}
-.card-facts dt{position:static;width:auto;height:auto;clip-path:none;overflow:visible}
+.card-facts>div:not(.is-named) dt{position:static;width:auto;height:auto;clip-path:none;overflow:visible}
 .card-facts dd{text-align:right;color:var(--ink)}
-.card .price{order:3;margin-top:auto;padding-top:.4rem;font-stretch:86%}
+.card-end{order:3}
+.card .price{padding-top:.4rem;font-stretch:86%}
 .badge{font-stretch:86%}
 .a-index .grid{grid-template-columns:repeat(auto-fill,minmax(min(100%,17rem),1fr))}
 .a-index .tile{border:0}

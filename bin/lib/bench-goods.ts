@@ -97,7 +97,12 @@ const account = await createAccount({
   password: "a long enough password",
 });
 if (!account.ok) throw new Error(account.why);
-const made = await createShop(account.owner.id, { name: "Bench", host: "bench", currency: "EUR", timeZone: "Europe/London" });
+const made = await createShop(account.owner.id, {
+  name: "Bench",
+  host: "bench",
+  currency: "EUR",
+  timeZone: "Europe/London",
+});
 if (!made.ok) throw new Error(made.why);
 const table = readCsv(
   writeCsv(

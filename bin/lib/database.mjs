@@ -143,7 +143,7 @@ export async function startDatabase(folder, { quiet = false, port: wanted } = {}
       "CREATE DATABASE IF NOT EXISTS zest CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_520_ci;",
       `CREATE USER IF NOT EXISTS 'zest'@'127.0.0.1' IDENTIFIED BY '${secret}';`,
       `ALTER USER 'zest'@'127.0.0.1' IDENTIFIED BY '${secret}';`,
-      "GRANT ALL ON `zest`.* TO 'zest'@'127.0.0.1';",
+      "GRANT ALL ON `zest%`.* TO 'zest'@'127.0.0.1';",
       "",
     ].join("\n"),
   );

@@ -30,6 +30,18 @@ const beside = (name, command, args) =>
 
 const readReport = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, "utf8")) : undefined);
 
+/** Tests with how long each took, in seconds: those of Vitest's report and those of Playwright's. */
+function* timesOf(units, journeys) {
+  for (const { assertionResults } of units?.testResults ?? [])
+    for (const { duration, fullName } of assertionResults) yield [(duration ?? 0) / 1000, fullName];
+  const suites = [...(journeys?.suites ?? [])];
+  for (let suite = suites.pop(); suite; suite = suites.pop()) {
+    suites.push(...(suite.suites ?? []));
+    for (const { title, tests } of suite.specs ?? [])
+      yield [tests.flatMap((t) => t.results).reduce((sum, r) => sum + r.duration, 0) / 1000, title];
+  }
+}
+
 await runMain(async () => {
   checkNode();
   ensureDebian([
@@ -45,11 +57,12 @@ await runMain(async () => {
   let passed = 0;
   let failed = 0;
   const count = (good) => void (good ? passed++ : failed++);
-  // The types of routes are made first, because both read them; then each keeps one core busy.
+  // The types of routes are made first, because both read them. Then lint keeps one core busy, and what is shorter the other.
   spawnSync("npx", ["react-router", "typegen"], { stdio: "ignore" });
   const lint = beside("lint", "npm", ["run", "--silent", "lint"]);
   count(await beside("types", "npm", ["run", "--silent", "types"]));
   count(await beside("boundaries", "npm", ["run", "--silent", "boundaries"]));
+  ensureBuild();
   count(await lint);
 
   const vitest = `${reports}/vitest.json`;
@@ -65,15 +78,19 @@ await runMain(async () => {
   failed += units?.numFailedTests ?? 0;
   if (!unit && !units?.numFailedTests) failed++;
 
-  ensureBuild();
   const playwright = `${reports}/playwright.json`;
   const browser = part("journeys in a browser", "npx", ["playwright", "test", "--reporter=list,json"], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: playwright,
   });
-  const stats = readReport(playwright)?.stats;
+  const journeys = readReport(playwright);
+  const stats = journeys?.stats;
   passed += (stats?.expected ?? 0) + (stats?.flaky ?? 0);
   failed += stats?.unexpected ?? 0;
   if (!browser && !stats?.unexpected) failed++;
+
+  say("\n── the ten slowest");
+  const slowest = [...timesOf(units, journeys)].toSorted(([a], [b]) => b - a).slice(0, 10);
+  for (const [seconds, name] of slowest) say(`${seconds.toFixed(1).padStart(6)} s  ${name}`);
 
   say(`\n${passed} passed, ${failed} failed`);
   if (failed) process.exitCode = 1;

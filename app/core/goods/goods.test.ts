@@ -113,7 +113,10 @@ describe("what a card says", () => {
   ])("is the badge %#", (given, badge) => expect(badgeOf(given, SOME_DAY)?.words).toBe(badge));
 
   it("puts units to their values", () => {
-    expect(factWords("Span (cm)", "190")).toEqual({ name: "Span", value: "190 cm" });
+    expect(factWords("Span (cm)", "190")).toEqual({ name: "Span", value: "190\u00a0cm" });
+    expect(factWords("Span (cm)", "150| 100")).toEqual({ name: "Span", value: "100–150\u00a0cm" });
+    expect(factWords("Length (m)", "2.5;10")).toEqual({ name: "Length", value: "2.5–10\u00a0m" });
+    expect(factWords("Taste", "Sweet|Sour")).toEqual({ name: "Taste", value: "Sweet, Sour" });
     expect(factWords("Level", "Anyone")).toEqual({ name: "Level", value: "Anyone" });
   });
 });

@@ -214,8 +214,25 @@ export function slugOf(title: string): string {
   return withoutEnd(withoutEnds(plain, "-").slice(0, 80), "-");
 }
 
-/** A fact about a product as it is read: a unit in the name's brackets goes to the value ("Span (cm)": "190" is "Span", "190 cm"). */
+const NUMBER = /^\d+(?:[.,]\d+)?$/;
+
+/** Several values of one fact, as they are read: numbers as the span that they take ("100–150"), words one after the other. */
+function valueWords(value: string): string {
+  const parts = value
+    .split(/[|;]/)
+    .map((part) => part.trim())
+    .filter((part) => part !== "");
+  if (parts.length < 2 || !parts.every((part) => NUMBER.test(part))) return parts.join(", ");
+  const inOrder = parts.toSorted((a, b) => Number(a.replace(",", ".")) - Number(b.replace(",", ".")));
+  return `${inOrder[0]}–${inOrder.at(-1)}`;
+}
+
+/**
+ * A fact about a product as it is read: a unit in the name's brackets goes to the value, and no line breaks before it
+ * ("Span (cm)": "190" is "Span", "190 cm"; "100|150" is "100–150 cm").
+ */
 export function factWords(name: string, value: string): { readonly name: string; readonly value: string } {
   const match = /^(.*\S)\s*\(([^()]+)\)$/.exec(name);
-  return match ? { name: match[1]!, value: `${value} ${match[2]}` } : { name, value };
+  const words = valueWords(value);
+  return match ? { name: match[1]!, value: `${words}\u00a0${match[2]}` } : { name, value: words };
 }

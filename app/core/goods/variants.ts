@@ -1,5 +1,5 @@
 import type { Minor } from "../money";
-import { canBuy } from "./availability";
+import { canBuy, stateOf } from "./availability";
 import type { Option, Product, Variant } from "./types";
 
 /** What is chosen of each option, in their order; undefined where nothing is yet. */
@@ -41,6 +41,10 @@ export function valueState(product: Product, choice: ChosenValues, option: numbe
 export const priceOf = (product: Product, variant?: Variant): Minor => variant?.price ?? product.price;
 export const compareAtOf = (product: Product, variant?: Variant): Minor | null =>
   variant && variant.price !== null ? variant.compareAt : (variant?.compareAt ?? product.compareAt);
+
+/** Whether there is a price to show: what is only coming may have none yet. */
+export const hasPrice = (product: Product, variant?: Variant): boolean =>
+  stateOf(product, variant) !== "coming-soon" || (variant ? priceOf(product, variant) : priceSpan(product).most) > 0;
 
 /** Lowest and highest price of a product's variants; the price itself, twice, where it has none. */
 export function priceSpan(product: Product): { readonly least: Minor; readonly most: Minor } {

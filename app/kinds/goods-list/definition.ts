@@ -73,13 +73,13 @@ export const definition: Definition<GoodsListProps> = {
 .list-bar{display:flex;flex-wrap:wrap;gap:.6rem 1.2rem;align-items:center;justify-content:space-between;margin-bottom:var(--s2)}
 .list-count{color:var(--soft)}
 .list-sort{display:flex;align-items:center;gap:.6rem}
-.list-sort .field{width:auto}
+.list-sort .field{width:auto;min-width:0}
 .chips{display:flex;flex-wrap:wrap;gap:.5rem;margin-bottom:var(--s2)}
-.chip{display:inline-flex;align-items:center;gap:.5rem;min-height:2.25rem;padding:.25rem .8rem;border:1px solid var(--ink);border-radius:99px;text-decoration:none;font-size:var(--t-1)}
+.chip{display:inline-flex;align-items:center;gap:.5rem;min-height:2.25rem;padding:.25rem .8rem;border:1px solid var(--ink);border-radius:min(var(--control),99px);text-decoration:none;font-size:var(--t-1)}
 .chip:hover{background:var(--ink);color:var(--on-ink)}
 .chip-all{border-color:transparent;text-decoration:underline}
 .filters{font-size:var(--t0)}
-.filters-shade{display:none}
+.filters-shade,.filters-head{display:none}
 .facet{border:0;border-top:var(--rule) solid var(--line);margin:0;padding:.9rem 0}
 .facet legend,.facet-name{float:left;width:100%;font-weight:var(--strong);padding:0;margin-bottom:.5rem}
 .facet legend+*{clear:both}
@@ -88,15 +88,13 @@ export const definition: Definition<GoodsListProps> = {
 .facet label[data-none]{color:var(--soft)}
 .facet input[type=checkbox]{width:1.15rem;height:1.15rem;margin:0;accent-color:var(--brand);flex:none}
 .facet small{margin-inline-start:auto;color:var(--soft);font-variant-numeric:tabular-nums}
-.facet svg{width:1.1rem;height:1.1rem;border-radius:50%;border:1px solid var(--line);flex:none}
+.facet svg{width:1.1rem;height:1.1rem;border-radius:min(var(--control),50%);border:1px solid var(--line);flex:none}
 .facet-few{display:grid;grid-template-columns:1fr 1fr;column-gap:1.6rem}
 .facet details summary{cursor:pointer;color:var(--link-ink);min-height:2rem;padding-top:.3rem}
 .span-in{display:flex;gap:.6rem;align-items:center}
-.span-in .field{min-width:0}
+.span-in .field{min-width:0;-moz-appearance:textfield}
 .facet-now{display:grid}
 .filters-do{display:flex;gap:.6rem;flex-wrap:wrap;padding-top:.6rem}
-.filters-found{display:none}
-.is-open .filters-found{display:inline}
 .list-none{display:flex;flex-direction:column;gap:var(--s2);align-items:flex-start;padding-block:var(--s4)}
 .pages{display:flex;flex-wrap:wrap;gap:.4rem;justify-content:center;margin-top:var(--s5)}
 .pages a,.pages span{display:grid;place-items:center;min-width:2.75rem;min-height:2.75rem;padding-inline:.5rem;border-radius:var(--field-corners);text-decoration:none}
@@ -115,10 +113,22 @@ export const definition: Definition<GoodsListProps> = {
 .a-above .filters-do{grid-column:1/-1}
 }
 @media (max-width:899.98px){
-.filters-open{width:100%}
+.list{grid-template-columns:auto minmax(0,1fr);align-items:center;gap:var(--s2)}
+.list-main{display:contents}
+.list-main>*{grid-column:1/-1}
+.list-main>.list-bar{grid-column:2;margin:0;flex-wrap:nowrap;justify-content:flex-end}
+.list:not(:has(.filters))>.list-main>.list-bar{grid-column:1/-1}
+.list-bar .list-count{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
+.list-sort{min-width:0}
+.list-sort label>span{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
+.filters{position:sticky;top:0}
+.filters-open{white-space:nowrap}
 .filters-box:not(:target,.is-open){display:none}
 .filters-box:is(:target,.is-open){position:fixed;z-index:7;inset:0;display:flex;flex-direction:column;justify-content:flex-end}
 .filters-box:is(:target,.is-open) .filters-shade{display:block;flex:1;min-height:12dvh;background:rgb(10 16 20/.5)}
+.filters-head{display:flex;align-items:center;justify-content:space-between;position:sticky;top:-.6rem;z-index:1;margin-inline:calc(-1*var(--gutter));padding:.4rem .6rem .4rem var(--gutter);background:var(--page);border-bottom:1px solid var(--line);font-weight:var(--strong);font-size:var(--t1)}
+.filters-close{display:grid;place-items:center;width:2.75rem;height:2.75rem;text-decoration:none;font-size:1.5rem;line-height:1}
+.filters-head+.facet{border-top:0}
 .filters-form{max-height:84dvh;overflow:auto;overscroll-behavior:contain;background:var(--page);padding:.6rem var(--gutter) 0;border-radius:1rem 1rem 0 0}
 .filters-do{position:sticky;bottom:0;background:var(--page);padding-block:.8rem calc(.8rem + env(safe-area-inset-bottom));border-top:1px solid var(--line)}
 .filters-do .button{flex:1}

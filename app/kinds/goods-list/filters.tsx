@@ -76,8 +76,14 @@ export function Filters({ props, listing, query, action, whole, sought }: Filter
         Filter{count ? ` (${count})` : ""}
       </a>
       <div className="filters-box" id={box}>
-        <a className="filters-shade" href={`#${list}`} aria-label="Close the filters" />
+        <a className="filters-shade filters-shut" href={`#${list}`} aria-hidden="true" tabIndex={-1} />
         <form className="filters-form" id={form} method="get" action={action}>
+          <p className="filters-head">
+            Filter
+            <a className="filters-close filters-shut" href={`#${list}`} aria-label="Close">
+              <span aria-hidden="true">×</span>
+            </a>
+          </p>
           {sought === null ? null : <input type="hidden" name="q" value={sought} />}
           {listing.facets.map((facet) => (
             <Facet key={facet.key} facet={facet} />
@@ -137,11 +143,11 @@ export function Filters({ props, listing, query, action, whole, sought }: Filter
           ) : null}
           <div className="filters-do">
             <button className="button" type="submit">
-              Show<span className="filters-found"> {countWords(listing.total)}</span>
+              Show {countWords(listing.total)}
             </button>
             {count ? (
               <a className="button button-3" href={whole}>
-                Take all back
+                Clear all
               </a>
             ) : null}
           </div>

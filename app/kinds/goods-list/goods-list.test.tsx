@@ -91,7 +91,7 @@ describe("a list of goods", () => {
     expect(to("Size: S ×")).toBe("/collections/c?size=M&from=15&to=30&now=1");
     expect(to("Price: €15.00 to €30.00 ×")).toBe("/collections/c?size=M&size=S&now=1");
     expect(to("Can be bought now ×")).toBe("/collections/c?size=M&size=S&from=15&to=30");
-    expect(to("Take all back")).toBe("/collections/c");
+    expect(to("Clear all")).toBe("/collections/c");
     expect(drawn({ from: 1500 }).to("Price: from €15.00 ×")).toBe("/collections/c");
     expect(drawn({ to: 3000, sort: "name" }).to("Price: up to €30.00 ×")).toBe("/collections/c?sort=name");
     expect(drawn({ reduced: true }).to("Reduced ×")).toBe("/collections/c");
@@ -119,7 +119,7 @@ describe("a list of goods", () => {
   it("that nothing fits says so in the seller's words, and leads back", () => {
     const none = drawn({ from: 900_000 }, { empty: "Not a thing." });
     expect(none.html).toContain("Not a thing.");
-    expect(none.to("Take all back")).toBe("/collections/c");
+    expect(none.to("Clear all")).toBe("/collections/c");
   });
 
   it("of a search keeps what was looked for in every address", () => {
@@ -128,7 +128,10 @@ describe("a list of goods", () => {
     expect(found.to("2")).toBe("/search?q=kite&size=S&page=2");
     expect(found.html).toContain('<input type="hidden" name="q" value="kite"/>');
     expect(found.html).toContain("Best fit");
-    expect(drawn({}, {}, "").html).toBe("");
+    // Whoever has asked for nothing yet is shown ways on.
+    const blank = drawn({}, {}, "");
+    expect(blank.to("Everything")).toBe("/collections/all");
+    expect(blank.cards).toBe(4);
     const some = drawn({}, {}, "kite sausage").html;
     expect(some).toContain("Nothing has all of “kite sausage”.");
     const none = drawn({}, {}, "xylophone");

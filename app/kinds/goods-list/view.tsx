@@ -11,7 +11,7 @@ import {
   type Sort,
 } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { ProductCard, useEnv, usePartId, Words, type PageSubject } from "../parts";
+import { ProductCard, useEnv, usePartId, WaysOn, Words, type PageSubject } from "../parts";
 import type { GoodsListProps } from "./definition";
 import { countWords, Filters } from "./filters";
 
@@ -88,7 +88,6 @@ function Pages({
 function NothingFound({ sought }: { sought: string }) {
   const { goods } = useEnv();
   const meant = meantQuery(goods, sought);
-  const loved = goods.products.toSorted((a, b) => b.sold - a.sold).slice(0, 4);
   return (
     <div className="list-none">
       <p className="lead">
@@ -102,28 +101,7 @@ function NothingFound({ sought }: { sought: string }) {
           " Try one word less, or another word for it."
         )}
       </p>
-      <div className="chips">
-        {goods.collections.slice(0, 8).map((c) => (
-          <a key={c.id} className="chip" href={`/collections/${c.slug}`}>
-            {c.title}
-          </a>
-        ))}
-        <a className="chip" href="/collections/all">
-          Everything
-        </a>
-      </div>
-      {loved.length ? (
-        <>
-          <h2 className="card-title">What others like</h2>
-          <ul className="grid">
-            {loved.map((product) => (
-              <li key={product.id}>
-                <ProductCard product={product} sizes="(min-width:1024px) 25vw, 50vw" />
-              </li>
-            ))}
-          </ul>
-        </>
-      ) : null}
+      <WaysOn />
     </div>
   );
 }
@@ -141,11 +119,11 @@ export function View({ props }: ViewProps<GoodsListProps>) {
   const address = useAddress(shown);
   const isSearch = shown.page === "search";
   if (isSearch && shown.sought.trim() === "")
-    return studio ? (
+    return (
       <div className="in">
-        <p className="over">Goods stand here once something is looked for.</p>
+        <WaysOn />
       </div>
-    ) : null;
+    );
   if (isSearch && shown.found.fit === "none")
     return (
       <div className="in">
@@ -221,23 +199,32 @@ export function View({ props }: ViewProps<GoodsListProps>) {
               <span />
             )}
             {props.sort && listing.total > 1 ? (
-              <label className="list-sort">
-                Order
-                <select
-                  className="field"
-                  name="sort"
-                  form={filter}
-                  defaultValue={query.sort === own ? "" : (query.sort ?? "")}
-                  key={query.sort}
-                >
-                  {isSearch ? <option value="">Best fit</option> : null}
-                  {sorts.map((s) => (
-                    <option key={s} value={s === own ? "" : s}>
-                      {SORT_WORDS[s]}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <div className="list-sort">
+                <label>
+                  <span>Sort by</span>
+                  <select
+                    className="field"
+                    name="sort"
+                    form={filter}
+                    defaultValue={query.sort === own ? "" : (query.sort ?? "")}
+                    key={query.sort}
+                  >
+                    {isSearch ? <option value="">Best fit</option> : null}
+                    {sorts.map((s) => (
+                      <option key={s} value={s === own ? "" : s}>
+                        {SORT_WORDS[s]}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+                {studio ? null : (
+                  <noscript>
+                    <button className="button button-2" type="submit" form={filter}>
+                      Show
+                    </button>
+                  </noscript>
+                )}
+              </div>
             ) : null}
           </div>
           {chips.length ? (
@@ -248,7 +235,7 @@ export function View({ props }: ViewProps<GoodsListProps>) {
                 </a>
               ))}
               <a className="chip chip-all" href={whole}>
-                Take all back
+                Clear all
               </a>
             </div>
           ) : null}
@@ -275,7 +262,7 @@ export function View({ props }: ViewProps<GoodsListProps>) {
                 hint="When nothing fits"
               />
               <a className="button button-2" href={isNarrowed(query) ? whole : "/collections/all"}>
-                {isNarrowed(query) ? "Take all back" : "See everything"}
+                {isNarrowed(query) ? "Clear all" : "See everything"}
               </a>
             </div>
           )}

@@ -66,6 +66,8 @@ export const definition: Definition<HeaderProps> = {
 @media (max-width:799.98px){
 .s-header .nav{display:none}
 .s-header .wordmark{flex:1}
+.s-header .wordmark>span{min-width:0;overflow:hidden;text-overflow:ellipsis;white-space:nowrap}
+.s-header .wordmark{font-size:clamp(.8125rem,calc((100vw - var(--beside,11.25rem))/(.56*var(--letters,12))),var(--t1))}
 .s-header .in{gap:.25rem}
 .s-header .wordmark{min-width:0}
 .find{order:1}
@@ -81,6 +83,15 @@ export const definition: Definition<HeaderProps> = {
 .drop a{display:flex;align-items:center;min-height:3.1rem;font-size:var(--t1);text-decoration:none}
 .s-header{z-index:4}
 }
-@media (max-width:359.98px){.s-header .wordmark{font-size:var(--t0)}.find{width:2.25rem}}
+@media (max-width:479.98px){
+.drop-word{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
+.drop summary{min-width:2.75rem;justify-content:center}
+}
+@media (max-width:359.98px){.find{width:2.25rem}.s-header{--beside:10.25rem}}
+.name-16{--letters:16}
+.name-20{--letters:20}
+.name-26{--letters:26}
+.name-34{--letters:34}
+.name-60{--letters:60}
 `,
 };

@@ -27,7 +27,7 @@ export function View({ props }: ViewProps<HeaderProps>): ReactNode {
           </nav>
           <details className="drop">
             <summary>
-              <span className="bars" aria-hidden="true" /> Menu
+              <span className="bars" aria-hidden="true" /> <span className="drop-word">Menu</span>
             </summary>
             <nav aria-label="Main menu, small screen">{list}</nav>
           </details>

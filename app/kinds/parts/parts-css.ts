@@ -14,6 +14,9 @@ export const PARTS_CSS = `
 .field{min-height:var(--field-height);padding:.5rem var(--field-pad);border:0 solid;border-width:var(--field-edges);border-color:var(--field-edge);border-radius:var(--field-corners);background:var(--field-bg);color:var(--ink);width:100%}
 .field::placeholder{color:var(--soft);opacity:1}
 .field.is-focus{outline:2px solid var(--focus);outline-offset:3px}
+.field::-webkit-inner-spin-button,.field::-webkit-outer-spin-button{appearance:none;margin:0}
+.field::-webkit-search-cancel-button{appearance:none;width:1.5rem;height:1.5rem;cursor:pointer;background:linear-gradient(45deg,#0000 46%,currentColor 0 54%,#0000 0) 50%/.9rem .9rem no-repeat,linear-gradient(-45deg,#0000 46%,currentColor 0 54%,#0000 0) 50%/.9rem .9rem no-repeat}
+select.field{appearance:none;padding-inline-end:2.4rem;background-image:linear-gradient(45deg,#0000 50%,currentColor 0),linear-gradient(-45deg,currentColor 50%,#0000 0);background-size:.4rem .4rem;background-position:right 1.25rem center,right .85rem center;background-repeat:no-repeat;text-overflow:ellipsis}
 .field:disabled{background:var(--disabled);color:var(--on-disabled);border-color:transparent}
 .field[aria-invalid=true]{border-color:var(--danger)}
 .price{display:inline-flex;flex-wrap:wrap;flex-direction:var(--price-flow);align-items:baseline;gap:0 .4em;align-self:var(--goods-justify);border:var(--price-edge) solid var(--field-line);padding:var(--price-pad);font-size:calc(var(--t0)*var(--price-size));font-weight:var(--price-weight);font-variant-numeric:tabular-nums;white-space:nowrap}
@@ -36,10 +39,14 @@ export const PARTS_CSS = `
 .card:hover .card-title a{text-decoration:underline}
 .card:has(a:focus-visible){outline:2px solid var(--focus);outline-offset:4px}
 .card-title a:focus-visible{outline:none}
-.card-words{display:flex;flex-direction:column;gap:.2rem;padding:.75rem var(--goods-pad) var(--goods-pad);text-align:var(--goods-align)}
+.grid>li>.card{height:100%}
+.card-words{flex:1;display:flex;flex-direction:column;gap:.2rem;padding:.75rem var(--goods-pad) var(--goods-pad);text-align:var(--goods-align)}
+.card-end{display:flex;flex-direction:column;align-items:var(--goods-justify);gap:.2rem;margin-top:auto}
 .card-facts{display:flex;flex-wrap:wrap;justify-content:var(--goods-justify);column-gap:.8em;font-size:var(--t-1);color:var(--soft)}
-.card-facts dt{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
+.card-facts>div:not(.is-named) dt{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
+.card-facts .is-named{display:flex;gap:.3em}
 .is-over .card-picture .pic{filter:saturate(.35);opacity:.75}
+.is-over .card-picture .pic-second{display:none}
 .box{border:var(--card-edge) solid var(--line);border-radius:var(--card);padding:var(--card-pad);background:var(--card-bg);box-shadow:var(--card-shadow)}
 .rating{display:inline-flex;align-items:center;gap:.12em;color:var(--rating)}
 .rating i{width:1.05em;height:1.05em;background:currentColor;clip-path:var(--rating-sign)}

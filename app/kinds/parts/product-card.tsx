@@ -30,6 +30,9 @@ export function Rating({ value, count }: { value: number; count: number }): Reac
   );
 }
 
+/** Whether a fact is a number alone, which says nothing without its name. */
+const isNumber = (value: string) => /^[\d.,–]+$/.test(value);
+
 /** A product in a grid, a shelf or a list: one link, whole card. */
 export function ProductCard({ product, sizes, eager = false, level = 3, facts }: CardProps): ReactNode {
   const { card, goods, locale } = useEnv();
@@ -56,15 +59,19 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts }:
         {said.length ? (
           <dl className="card-facts">
             {said.map(({ name, value }) => (
-              <div key={name}>
+              <div key={name} className={isNumber(value) ? "is-named" : undefined}>
                 <dt>{name}</dt>
                 <dd>{value}</dd>
               </div>
             ))}
           </dl>
         ) : null}
-        {product.rating ? <Rating value={product.rating.average} count={product.rating.count} /> : null}
-        {card.price ? <Price product={product} /> : null}
+        {product.rating || card.price ? (
+          <div className="card-end">
+            {product.rating ? <Rating value={product.rating.average} count={product.rating.count} /> : null}
+            {card.price ? <Price product={product} /> : null}
+          </div>
+        ) : null}
       </div>
     </article>
   );

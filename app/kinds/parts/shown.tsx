@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import {
   compareAtOf,
   firstVariant,
+  hasPrice,
   homeOf,
   pathOf,
   priceOf,
@@ -56,6 +57,7 @@ export function Crumbs({ crumbs }: { crumbs: readonly Crumb[] }): ReactNode {
 /** A product's price, or that of one variant; with what it was before where it is reduced, and "from" where prices differ. */
 export function Price({ product, variant }: { product: Product; variant?: Variant | undefined }): ReactNode {
   const { money } = useEnv();
+  if (!hasPrice(product, variant)) return null;
   const span = priceSpan(product);
   if (!variant && span.most > span.least)
     return (

@@ -55,7 +55,7 @@ export const definition: Definition<ProductBuyProps> = {
 .buy .button{flex:1 1 12rem}
 .buy[hidden],.tell[hidden]{display:none}
 .buy-count{display:grid;gap:.3rem;font-size:var(--t-1)}
-.buy-count .field{width:5.5rem;font-size:var(--t0)}
+.buy-count .field{width:5.5rem;-moz-appearance:textfield;font-size:var(--t0)}
 .tell{display:grid;gap:.6rem;max-width:30rem}
 .tell-row{display:flex;flex-wrap:wrap;gap:.6rem}
 .tell .field{flex:1 1 12rem;width:auto}

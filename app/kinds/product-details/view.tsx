@@ -41,15 +41,7 @@ export function View({ props, arrangement }: ViewProps<ProductDetailsProps>) {
   if (!found) return null;
   const { product } = found;
   const facts = [
-    ...Object.entries(product.attributes).map(([name, value]) =>
-      factWords(
-        name,
-        value
-          .split(/[|;]/)
-          .map((part) => part.trim())
-          .join(", "),
-      ),
-    ),
+    ...Object.entries(product.attributes).map(([name, value]) => factWords(name, value)),
     ...product.specification,
   ];
   const list: (Panel | null)[] = [

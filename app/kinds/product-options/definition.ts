@@ -36,8 +36,8 @@ export const definition: Definition<ProductOptionsProps> = {
 .opt:hover .opt-face{border-color:var(--ink)}
 .opt[data-state=unavailable] .opt-face{color:var(--soft);background:linear-gradient(to top right,transparent calc(50% - .5px),var(--field-line) calc(50% - .5px) calc(50% + .5px),transparent calc(50% + .5px)),var(--field)}
 .opt[data-state=none] .opt-face{color:var(--soft);border-style:dashed}
-.opt-swatch .opt-face{padding:.25rem;min-width:2.75rem;border-radius:50%;width:2.75rem;height:2.75rem}
-.opt-swatch svg{width:100%;height:100%;border-radius:50%}
+.opt-swatch .opt-face{padding:.25rem;min-width:2.75rem;border-radius:min(var(--control),50%);width:2.75rem;height:2.75rem}
+.opt-swatch svg{width:100%;height:100%;border-radius:min(var(--control),50%)}
 .opt-swatch[data-state=none] svg{opacity:.4}
 .opt-swatch[data-state=unavailable] .opt-face{background:var(--field)}
 .opt-swatch[data-state=unavailable] .opt-face::after{content:"";position:absolute;inset:calc(50% - 1px) 0 auto;height:2px;background:var(--page);box-shadow:0 0 0 .5px var(--ink);rotate:-45deg}

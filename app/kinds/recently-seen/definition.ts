@@ -23,5 +23,9 @@ export const definition: Definition<RecentlySeenProps> = {
   defaults: { heading: "You looked at", most: 4 },
   ...GOODS_ROW,
   script: "goods",
-  css: `.s-recently-seen .head{margin-bottom:var(--s3);text-align:var(--align,start)}`,
+  css: `
+.s-recently-seen .head{margin-bottom:var(--s3);text-align:var(--align,start)}
+zest-recent{display:block}
+.s-recently-seen:has(>zest-recent[hidden]){display:none}
+`,
 };

@@ -50,6 +50,8 @@ export const definition: Definition<ReviewsProps> = {
 .review-by{color:var(--soft);font-size:var(--t-1)}
 .review-text{white-space:pre-line}
 .review-answer{border-inline-start:3px solid var(--line);padding-inline-start:1rem;margin-top:.4rem}
+.review-write{margin-top:var(--s3)}
+.review-write:first-child{margin-top:0}
 .reviews-more summary,.review-write summary{cursor:pointer;list-style:none;width:max-content}
 .reviews-more summary::-webkit-details-marker,.review-write summary::-webkit-details-marker{display:none}
 .review-form{display:grid;gap:.9rem;max-width:34rem;padding-top:var(--s3)}

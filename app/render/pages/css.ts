@@ -6,16 +6,47 @@ export const PAGES_CSS = `
 .crumbs li+li::before{content:"/";margin-right:.6rem}
 .crumbs a{display:inline-block;min-height:1.5rem}
 .plain-head{display:flex;flex-direction:column;gap:var(--s2);margin-bottom:var(--s4);--head:var(--t5)}
+zest-cart{display:block}
+.cart-both{display:grid;gap:var(--s4)}
 .cart{border-top:var(--rule) solid var(--line)}
-.cart-line{display:grid;grid-template-columns:6rem 1fr auto;gap:var(--s2) var(--s3);padding-block:var(--s3);border-bottom:var(--rule) solid var(--line);align-items:start}
-.cart-line .pic{aspect-ratio:4/5;border-radius:calc(var(--card)/2)}
-.cart-words{display:grid;gap:.3rem;justify-items:start}
-.cart-words>a{font-weight:var(--strong);text-decoration:none;min-height:1.5rem}
+.cart-line{display:grid;grid-template:"pic words price" auto "pic count remove" 1fr/5.5rem minmax(0,1fr) auto;gap:.3rem var(--s3);padding-block:var(--s3);border-bottom:var(--rule) solid var(--line);align-items:start}
+.cart-line>.pic{grid-area:pic;aspect-ratio:var(--cart-shape,1);border-radius:calc(var(--card)/2)}
+.cart-line>.price{grid-area:price;align-self:start;font-weight:var(--strong)}
+.cart-words{grid-area:words;display:grid;gap:.15rem;justify-items:start}
+.cart-words>a{font-weight:var(--strong);text-decoration:none;line-height:1.3;min-height:1.5rem}
 .cart-words>a:hover{text-decoration:underline}
-.cart-count{display:flex;flex-wrap:wrap;gap:.4rem;align-items:center;margin-top:.4rem}
-.cart-count .field{width:5rem}
-.cart-count .button-3{padding-inline:.6rem}
 .cart-choice{color:var(--soft);font-size:var(--t-1)}
-.cart-total{display:flex;justify-content:space-between;gap:1rem;padding-block:var(--s3);font-weight:var(--strong);font-size:var(--t1)}
-.message-page{min-height:52svh;display:flex;flex-direction:column;justify-content:center;gap:var(--s3);align-items:flex-start;--head:var(--t5)}
+.cart-count{grid-area:count;justify-self:start;align-self:end;position:relative;display:inline-flex;align-items:stretch;min-height:2.5rem;border:1px solid var(--field-line);border-radius:var(--field-corners);overflow:hidden}
+.cart-count input{width:2.6rem;border:0;background:none;text-align:center;font-variant-numeric:tabular-nums;appearance:textfield;-moz-appearance:textfield;border-radius:0}
+.cart-count input::-webkit-inner-spin-button{appearance:none;margin:0}
+.cart-step{width:2.5rem;border:0;background:none;cursor:pointer;font-size:1.15em;line-height:1}
+.cart-step:hover{background:var(--raised)}
+.cart-step:disabled{color:var(--soft);cursor:default}
+.cart-count:focus-within{outline:2px solid var(--focus);outline-offset:2px}
+.cart-count :focus-visible{outline-offset:-3px}
+.cart-remove{grid-area:remove;align-self:end;justify-self:end}
+.cart-remove button{border:0;background:none;padding:.4rem 0;min-height:2.5rem;color:var(--soft);font-size:var(--t-1);text-decoration:underline;text-underline-offset:.2em;cursor:pointer}
+.cart-remove button:hover{color:var(--ink)}
+.cart-sum{display:grid;gap:var(--s2);align-self:start}
+.cart-total{display:flex;justify-content:space-between;gap:1rem;font-weight:var(--strong);font-size:var(--t1)}
+.cart-none{display:grid;gap:var(--s3);justify-items:start}
+.ways-on{width:100%;margin-top:var(--s5);--head:var(--t2)}
+.ways-on .head{margin-block:var(--s4) var(--s2)}
+.ways-on>.head:first-child{margin-top:0}
+.ways-on .grid{--columns:2}
+zest-cart[aria-busy=true] .cart-both{opacity:.6;transition:opacity .2s .15s}
+@media (min-width:800px){
+.ways-on .grid{--columns:4}
+.cart-line{grid-template:"pic words count price" auto "pic words remove remove" 1fr/6.5rem minmax(0,1fr) auto minmax(5.5rem,auto);column-gap:var(--s4)}
+.cart-count{align-self:start}
+.cart-line>.price{min-height:2.5rem;align-items:center;justify-self:end}
+}
+@media (min-width:1000px){
+.cart-both{grid-template-columns:minmax(0,1fr) 19rem;gap:var(--s6)}
+.cart-sum{position:sticky;top:1.5rem;padding:var(--s3);background:var(--raised);border-radius:var(--card)}
+}
+@media (max-width:999.98px){
+.cart-sum{position:sticky;bottom:0;z-index:2;margin-inline:calc(-1*var(--gutter));padding:.8rem var(--gutter) calc(.8rem + env(safe-area-inset-bottom));background:var(--page);border-top:1px solid var(--line)}
+}
+.message-page{padding-block:var(--s6);display:flex;flex-direction:column;gap:var(--s3);align-items:flex-start;--head:var(--t5)}
 `;

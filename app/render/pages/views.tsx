@@ -1,75 +1,111 @@
 import type { ReactNode } from "react";
 import { mostOf, priceOf, type Goods } from "~/core/goods";
-import { Pic, productAddress, useEnv } from "~/kinds/parts";
+import { Pic, productAddress, useEnv, WaysOn } from "~/kinds/parts";
 import type { CartLine } from "../target";
 
-/** What a shopper has put into the cart. Every line is a form of its own, so that it works without a script. */
+function Line({ line: { product, variant, count, problem } }: { line: CartLine }): ReactNode {
+  const { money } = useEnv();
+  const most = mostOf(product, variant);
+  const title = variant ? `${product.title}, ${variant.values.join(", ")}` : product.title;
+  const which = (
+    <>
+      <input type="hidden" name="product" value={product.id} />
+      <input type="hidden" name="variant" value={variant?.id ?? ""} />
+    </>
+  );
+  return (
+    <li className="cart-line">
+      <Pic picture={variant?.picture ?? product.pictures[0] ?? null} sizes="6rem" alt="" />
+      <div className="cart-words">
+        <a href={`${productAddress(product)}${variant ? `?variant=${variant.id}` : ""}`}>{product.title}</a>
+        {variant ? <p className="cart-choice">{variant.values.join(" · ")}</p> : null}
+        {problem ? (
+          <p className="message" data-state="care">
+            {problem}
+          </p>
+        ) : null}
+      </div>
+      {/* Enter in a field presses the first button of its form: here one that changes nothing but what was typed. */}
+      <form className="cart-count" method="post" action="/cart/change">
+        {which}
+        <button className="unseen" type="submit" tabIndex={-1} aria-hidden="true">
+          Change
+        </button>
+        <button className="cart-step" type="submit" name="step" value="-1" aria-label={`One less of ${title}`}>
+          −
+        </button>
+        <input
+          type="number"
+          name="count"
+          aria-label={`How many of ${title}`}
+          min={0}
+          max={most === Infinity ? 99 : most}
+          defaultValue={count}
+          key={count}
+          inputMode="numeric"
+        />
+        <button
+          className="cart-step"
+          type="submit"
+          name="step"
+          value="1"
+          aria-label={`One more of ${title}`}
+          disabled={count >= most}
+        >
+          +
+        </button>
+      </form>
+      <span className="price">{money(priceOf(product, variant) * count)}</span>
+      <form className="cart-remove" method="post" action="/cart/change">
+        {which}
+        <button type="submit" name="remove" value="1" aria-label={`Remove ${title}`}>
+          Remove
+        </button>
+      </form>
+    </li>
+  );
+}
+
+/** What a shopper has put into the cart. Every line is made of forms of its own, so that it works without a script. */
 export function CartPage({ lines, said }: { lines: readonly CartLine[]; said?: string | undefined }): ReactNode {
   const { money } = useEnv();
   const total = lines.reduce((sum, { product, variant, count }) => sum + priceOf(product, variant) * count, 0);
+  const goOn = (
+    <a className="button button-2" href="/collections/all">
+      Continue shopping
+    </a>
+  );
   return (
     <div className="in plain">
-      <div className="plain-head">
-        <h1 className="head">Your cart</h1>
-        {said ? (
-          <p className="message" data-state="done" role="status">
+      <zest-cart>
+        <div className="plain-head">
+          <h1 className="head">Your cart</h1>
+          <p className={said ? "message" : "message unseen"} data-state="done" role="status">
             {said}
           </p>
-        ) : null}
-        {lines.length ? null : <p className="lead">There is nothing in it yet.</p>}
-      </div>
-      {lines.length ? (
-        <>
-          <ul className="cart">
-            {lines.map(({ product, variant, count, problem }) => {
-              const most = mostOf(product, variant);
-              return (
-                <li key={`${product.id} ${variant?.id ?? ""}`} className="cart-line">
-                  <Pic picture={variant?.picture ?? product.pictures[0] ?? null} sizes="7rem" alt="" />
-                  <div className="cart-words">
-                    <a href={`${productAddress(product)}${variant ? `?variant=${variant.id}` : ""}`}>{product.title}</a>
-                    {variant ? <p className="cart-choice">{variant.values.join(" · ")}</p> : null}
-                    {problem ? (
-                      <p className="message" data-state="care">
-                        {problem}
-                      </p>
-                    ) : null}
-                    <form className="cart-count" method="post" action="/cart/change">
-                      <input type="hidden" name="product" value={product.id} />
-                      <input type="hidden" name="variant" value={variant?.id ?? ""} />
-                      <label>
-                        <span className="unseen">How many of {product.title}</span>
-                        <input
-                          className="field"
-                          type="number"
-                          name="count"
-                          min={0}
-                          max={most === Infinity ? 99 : most}
-                          defaultValue={count}
-                          inputMode="numeric"
-                        />
-                      </label>
-                      <button className="button button-3" type="submit">
-                        Change
-                      </button>
-                      <button className="button button-3" type="submit" name="remove" value="1">
-                        Take out
-                      </button>
-                    </form>
-                  </div>
-                  <span className="price">{money(priceOf(product, variant) * count)}</span>
-                </li>
-              );
-            })}
-          </ul>
-          <p className="cart-total">
-            <span>Together</span> <span className="price">{money(total)}</span>
-          </p>
-        </>
-      ) : null}
-      <a className="button button-2" href="/collections/all">
-        Look on
-      </a>
+        </div>
+        {lines.length ? (
+          <div className="cart-both">
+            <ul className="cart">
+              {lines.map((line) => (
+                <Line key={`${line.product.id} ${line.variant?.id ?? ""}`} line={line} />
+              ))}
+            </ul>
+            <section className="cart-sum" aria-label="Summary">
+              <p className="cart-total">
+                <span>Total</span> <span className="price">{money(total)}</span>
+              </p>
+              {goOn}
+            </section>
+          </div>
+        ) : (
+          <div className="cart-none">
+            <p className="lead">There is nothing in it yet.</p>
+            {goOn}
+            <WaysOn />
+          </div>
+        )}
+      </zest-cart>
     </div>
   );
 }
@@ -83,6 +119,7 @@ export function MessagePage({ title, text, goods }: { title: string; text: strin
       <a className="button" href={goods.products.length ? "/collections/all" : "/"}>
         {goods.products.length ? "See everything we make" : "Back to the start"}
       </a>
+      <WaysOn />
     </div>
   );
 }

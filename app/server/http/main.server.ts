@@ -1,6 +1,6 @@
-import type { Server } from "node:http";
+import { createServer, type RequestListener, type Server } from "node:http";
 import { resolve } from "node:path";
-import express, { type Express, type RequestHandler } from "express";
+import express, { type RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
 import { dropOldCarts } from "../carts/index.server";
 import { configure, localShopOrigin, type Config } from "../config/index.server";
@@ -10,9 +10,11 @@ import { dropOldTallies } from "../limits/index.server";
 import { storefront } from "../storefront/index.server";
 import { studio } from "./studio";
 
-const listen = (app: Express, host: string, port: number): Promise<Server> =>
+const listen = (app: RequestListener, host: string, port: number): Promise<Server> =>
   new Promise((done, fail) => {
-    const server = app.listen(port, host, (error?: Error) => (error ? fail(error) : done(server)));
+    const server = createServer(app);
+    server.once("error", fail);
+    server.listen(port, host, () => done(server));
   });
 
 const portOf = (server: Server) => {
@@ -52,7 +54,7 @@ export async function start(
     void Promise.all([dropOldCarts(), dropOldTallies()]).catch((error: unknown) => console.error(error));
   tidy();
   setInterval(tidy, 24 * 60 * 60_000).unref();
-  const shopServer = await listen(express().use(shops ?? storefront()), settings.host, settings.shopPort);
+  const shopServer = await listen(shops ? express().use(shops) : storefront(), settings.host, settings.shopPort);
   // Whoever asked for any free port learns here which one it became.
   const isAnyPort = settings.shopPort === 0 && settings.shopOrigin === localShopOrigin(0);
   if (isAnyPort) configure({ ...settings, shopOrigin: localShopOrigin(portOf(shopServer)) });

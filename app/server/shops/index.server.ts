@@ -127,16 +127,35 @@ export async function freshShop({ ownerId, id }: Pick<Shop, "ownerId" | "id">): 
 
 /** How long another process may serve what this one has changed, in ms. */
 const REMEMBERED_MS = 500;
-const remembered = new LRUCache<string, { readonly shop: Shop | undefined }>({ max: 5_000, ttl: REMEMBERED_MS });
+type Remembered = { readonly shop: Shop | undefined };
+const remembered = new LRUCache<string, Remembered>({ max: 5_000, ttl: REMEMBERED_MS });
+/** What is being read: whoever asks meanwhile waits for the same answer. */
+const reading = new Map<string, Promise<Remembered>>();
 
 /** Makes a change of a shop show at once in what this process serves. */
-export const forgetShops = (): void => remembered.clear();
+export function forgetShops(): void {
+  remembered.clear();
+  reading.clear();
+}
+
+/** The shop at a host name, where it was read a moment ago. */
+export const shopJustRead = (host: string): Shop | undefined => remembered.get(host)?.shop;
 
 /** The shop at a host name. Asked on every request of a shopper, so it is remembered for a moment. */
 export async function shopAt(host: string): Promise<Shop | undefined> {
-  const known = remembered.get(host);
-  if (known) return known.shop;
-  const [shop] = await toShops(await ShopRow.findAll({ where: { host } }));
-  remembered.set(host, { shop });
-  return shop;
+  const known = remembered.get(host) ?? reading.get(host);
+  if (known) return (await known).shop;
+  const asked = (async () => {
+    const [shop] = await toShops(await ShopRow.findAll({ where: { host } }));
+    return { shop };
+  })();
+  reading.set(host, asked);
+  try {
+    const found = await asked;
+    // What was changed meanwhile is not to be forgotten again.
+    if (reading.get(host) === asked) remembered.set(host, found);
+    return found.shop;
+  } finally {
+    if (reading.get(host) === asked) reading.delete(host);
+  }
 }

@@ -20,14 +20,22 @@ describe("a new shop", () => {
     ["currency", { currency: "eur" }],
     ["timeZone", { timeZone: "Atlantis/Harbour" }],
   ])("is refused at its %s with a sentence for %j", (place, wrong) => {
-    const parsed = newShopSchema.safeParse({ name: "Kites", host: "kites", currency: "EUR", timeZone: "Europe/London", ...wrong });
+    const parsed = newShopSchema.safeParse({
+      name: "Kites",
+      host: "kites",
+      currency: "EUR",
+      timeZone: "Europe/London",
+      ...wrong,
+    });
     expect(parsed.success).toBe(false);
     expect(parsed.error!.issues[0]!.path).toEqual([place]);
     expect(parsed.error!.issues[0]!.message).toMatch(/\.$/);
   });
 
   it("is written as people write names and addresses", () =>
-    expect(newShopSchema.parse({ name: " Kites ", host: " Kites-2 ", currency: "JPY", timeZone: "Asia/Tokyo" })).toEqual({
+    expect(
+      newShopSchema.parse({ name: " Kites ", host: " Kites-2 ", currency: "JPY", timeZone: "Asia/Tokyo" }),
+    ).toEqual({
       name: "Kites",
       host: "kites-2",
       currency: "JPY",
@@ -45,14 +53,18 @@ describe("a new shop", () => {
 
   it("has an address of its own", async () => {
     const { ownerId, shop } = await ownerWithShop();
-    expect(await createShop(ownerId, { name: "Again", host: shop.host, currency: "EUR", timeZone: "Europe/London" })).toEqual({
+    expect(
+      await createShop(ownerId, { name: "Again", host: shop.host, currency: "EUR", timeZone: "Europe/London" }),
+    ).toEqual({
       ok: false,
       field: "host",
       why: "Another shop has this address. Choose another one.",
     });
     // Of two that want the same at once, one has it.
     const host = `${shop.host.slice(0, 30)}-two`;
-    const both = await Promise.all([1, 2].map(() => createShop(ownerId, { name: "Two", host, currency: "EUR", timeZone: "Europe/London" })));
+    const both = await Promise.all(
+      [1, 2].map(() => createShop(ownerId, { name: "Two", host, currency: "EUR", timeZone: "Europe/London" })),
+    );
     expect(both.filter((b) => b.ok)).toHaveLength(1);
     expect((await shopsOf(ownerId)).map((s) => s.host)).toEqual([shop.host, host]);
   });

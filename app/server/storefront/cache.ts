@@ -7,7 +7,7 @@ const MOST_OF_A_SHOP = 32 * 1024 * 1024;
 /** Beside its bytes a page may come to hold them packed, in two ways. */
 const WITH_PACKED = 1.6;
 
-const sizeOf = (page: ServedPage) => Math.ceil(page.raw.length * WITH_PACKED);
+const sizeOf = (page: ServedPage) => Math.ceil(page.bytes("identity").length * WITH_PACKED);
 
 type Pages = LRUCache<string, ServedPage>;
 

@@ -1,7 +1,9 @@
+import type { IncomingMessage, ServerResponse } from "node:http";
 import express, { type Express, type Request, type Response } from "express";
 import compression from "compression";
 import helmet from "helmet";
 import { z } from "zod";
+import { withoutEnd } from "~/core/document";
 import type { Picture } from "~/core/pictures";
 import { isOutOfReach, SignUp } from "../database/index.server";
 import { situationNow } from "../goods/index.server";
@@ -11,20 +13,13 @@ import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng } from "./favicon";
+import { answerKept, hostLabel } from "./front";
 import { contentOf, messagePage, pageAt, sitemapOf, usesFont } from "./pages";
 import { TooMany } from "./gate";
 import { fromHere, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
 import { shopping } from "./shopping";
 
 export { contentOf } from "./pages";
-
-/** The shop's name in a request's host name: the first label of `larkspindle.localhost`, and of no other domain. */
-function hostLabel(request: Request): string | undefined {
-  const [, domain = ""] = /^https?:\/\/\{shop\}\.([^:]+)/.exec(config().shopOrigin) ?? [];
-  const host = (request.headers.host ?? "").toLowerCase().replace(/:\d+$/, "");
-  const label = host.endsWith(`.${domain}`) ? host.slice(0, -domain.length - 1) : "";
-  return /^[a-z0-9-]{1,40}$/.test(label) ? label : undefined;
-}
 
 const signUpSchema = z.object({ address: z.string().trim().toLowerCase().max(254).pipe(z.email()) });
 
@@ -46,7 +41,15 @@ function reportOutage(error: unknown): void {
 }
 
 /** The shops that are published here, each at its own host name. */
-export function storefront(): Express {
+export function storefront(): (request: IncomingMessage, response: ServerResponse) => void {
+  const others = whateverElse();
+  return (request, response) => {
+    if (!answerKept(request, response)) others(request, response);
+  };
+}
+
+/** What answers where nothing lies ready. */
+function whateverElse(): Express {
   const app = express();
   app.disable("x-powered-by");
   app.set("etag", false);
@@ -140,18 +143,14 @@ export function storefront(): Express {
   app.use(shopping());
 
   app.get("/{*path}", async (request, response) => {
-    // What stands before it need not be an address: `//` is none.
-    const [, ...query] = request.url.split("?");
     const shop = shopOf(response);
-    const place = placeOf(request.ip ?? "");
-    const page = await pageAt(
-      shop,
-      request.path,
-      new URLSearchParams(query.join("?")),
-      originOf(response),
-      situationNow(shop),
-      place,
-    );
+    const { path, url } = request;
+    if (path.length > 1 && path.endsWith("/")) {
+      // With the shop's own origin: what begins with two slashes would lead elsewhere.
+      response.redirect(301, originOf(response) + (withoutEnd(path, "/") || "/") + url.slice(path.length));
+      return;
+    }
+    const page = await pageAt(shop, url, originOf(response), situationNow(shop), placeOf(request.ip ?? ""));
     if (page) return send(request, response, page);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response

@@ -1,12 +1,12 @@
 import { createHash } from "node:crypto";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
-import { withoutEnd, textPages } from "~/core/document";
+import { textPages } from "~/core/document";
 import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
 import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
-import { outcomeOf, type Situation } from "~/core/situation";
+import { nextChange, outcomeOf, type Situation } from "~/core/situation";
 import { renderPage, targetAt, type Broken, type RenderedPage, type ShopContent, type Target } from "~/render";
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
@@ -16,34 +16,42 @@ import type { Shop } from "../shops/index.server";
 import { PageCache } from "./cache";
 import { createGate } from "./gate";
 
+export type Encoding = "br" | "gzip" | "identity";
+
+/** Header fields, one after the other by name and value: those of a whole answer, and those that say “it is still good”. */
+export type Head = { readonly etag: string; readonly whole: string[]; readonly unchanged: string[] };
+
 /** A page as it goes over the wire. */
 export type ServedPage = {
   readonly status: number;
-  readonly raw: Buffer;
-  readonly etag: string;
+  /** What it is known by, whichever way it is packed. */
+  readonly hash: string;
+  /** Its bytes, as they are and packed. */
+  readonly bytes: (encoding: Encoding) => Buffer;
+  /** What it was sent with, where that is the same for everybody. */
+  readonly heads: Partial<Record<Encoding, Head>>;
   /** For `style-src`: the page's one style element, by its hash. */
   readonly styleHash: string;
   /** What its parts need to be allowed. */
   readonly permissions: ReadonlySet<Permission>;
-  readonly packed: (encoding: "br" | "gzip") => Buffer;
 };
 
 const sha = (text: string | Buffer) => createHash("sha256").update(text).digest("base64");
 
 function served(status: number, { html, css, permissions }: RenderedPage, sent: "often" | "once"): ServedPage {
   const raw = Buffer.from(html);
-  const packed: { br?: Buffer; gzip?: Buffer } = {};
+  const packed: Partial<Record<Encoding, Buffer>> = { identity: raw };
+  const pack = (encoding: Exclude<Encoding, "identity">) =>
+    encoding === "br"
+      ? brotliCompressSync(raw, { params: { [constants.BROTLI_PARAM_QUALITY]: sent === "often" ? 9 : 3 } })
+      : gzipSync(raw, { level: sent === "often" ? 9 : 3 });
   return {
     status,
-    raw,
-    etag: `"${sha(raw).slice(0, 22)}"`,
+    hash: sha(raw).slice(0, 22),
     permissions,
     styleHash: `'sha256-${sha(css)}'`,
-    packed: (encoding) =>
-      (packed[encoding] ??=
-        encoding === "br"
-          ? brotliCompressSync(raw, { params: { [constants.BROTLI_PARAM_QUALITY]: sent === "often" ? 9 : 3 } })
-          : gzipSync(raw, { level: sent === "often" ? 9 : 3 })),
+    bytes: (encoding) => (packed[encoding] ??= encoding === "identity" ? raw : pack(encoding)),
+    heads: {},
   };
 }
 
@@ -107,15 +115,32 @@ function partOf(target: Target): string | undefined {
   }
 }
 
+/** A page that is kept, and until when it is the one to send: for as long as the shop is in this state, and not past a moment in ms. */
+type KeptAddress = { readonly key: string; readonly shop: Shop; readonly until: number };
+const addresses = new LRUCache<string, KeptAddress>({ max: 5_000 });
+/** Longer addresses than that are nobody's links; they would take more room than what they lead to. */
+const LONGEST_ADDRESS = 300;
+
+/** The page at an address that was asked for before and that nothing has changed since; undefined where that has to be found out. */
+export function keptAt(shop: Shop, url: string, now: number): ServedPage | undefined {
+  const known = addresses.get(`${shop.id} ${url}`);
+  if (!known || now >= known.until) return undefined;
+  const { publicationId, goodsVersion, picturesVersion } = known.shop;
+  const isSame =
+    publicationId === shop.publicationId &&
+    goodsVersion === shop.goodsVersion &&
+    picturesVersion === shop.picturesVersion;
+  return isSame ? cache.get(shop.id, known.key) : undefined;
+}
+
 /**
- * The page at `path`. A page is drawn once for every state of publication, goods and pictures, and for every outcome of
+ * The page at an address below the shop's own, like `/products/a?size=2`. A page is drawn once for every state of publication, goods and pictures, and for every outcome of
  * what it depends on in the situation; whoever asks next gets the same bytes. What there is no end of (searches, narrowed
  * lists) is not kept, and paths that lead nowhere share one page, so that made-up addresses can't fill the memory.
  */
 export async function pageAt(
   shop: Shop,
-  path: string,
-  query: URLSearchParams,
+  url: string,
   origin: string,
   situation: Situation = situationNow(shop),
   place = "",
@@ -123,14 +148,19 @@ export async function pageAt(
   const content = await contentOf(shop, situation);
   if (!content) return undefined;
   latest.set(shop.host, { content, origin });
-  const plain = path.length > 1 ? withoutEnd(path, "/") : path;
-  const target = targetAt(plain, query, content.draft.documents, content.goods);
+  // What stands before the question mark need not be an address: `//` is none.
+  const [path = "", ...query] = url.split("?");
+  const asked = new URLSearchParams(query.join("?"));
+  const target = targetAt(path, asked, content.draft.documents, content.goods);
   const status = target.page === "message" ? 404 : 200;
   const part = partOf(target);
   if (part === undefined) return inTurn(place, () => drawn(status, target, content, origin, "once"));
-  const outcome = outcomeOf(situation, axesOf(await goodsAsStored(shop)));
+  const axes = axesOf(await goodsAsStored(shop));
+  const outcome = outcomeOf(situation, axes);
   const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome].join(" ");
-  const key = target.page === "message" ? `${state} ?` : `${state} ${plain} ${part}`;
+  const key = target.page === "message" ? `${state} ?` : `${state} ${path} ${part}`;
+  if (status === 200 && url.length <= LONGEST_ADDRESS)
+    addresses.set(`${shop.id} ${url}`, { key, shop, until: nextChange(situation, axes) });
   const known = cache.get(shop.id, key);
   if (known) return known;
   return inTurn(place, () => {

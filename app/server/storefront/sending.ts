@@ -1,8 +1,10 @@
+import type { IncomingMessage } from "node:http";
 import type { Request, Response } from "express";
+import { LRUCache } from "lru-cache";
 import { shopOrigin } from "../config/index.server";
 import type { Shop } from "../shops/index.server";
 import { placeOf, within } from "../limits/index.server";
-import { sorryPage, type ServedPage } from "./pages";
+import { sorryPage, type Encoding, type ServedPage } from "./pages";
 
 export type Locals = { shop: Shop };
 
@@ -34,28 +36,63 @@ const policyOf = ({ styleHash, permissions }: ServedPage): string =>
     "frame-ancestors 'none'",
   ].join("; ");
 
-/** Sends a page, packed as the browser takes it, or says that the one it has is still good. */
-export function send(
-  request: Request,
-  response: Response,
-  page: ServedPage,
-  cache = "public, max-age=0, must-revalidate",
-): void {
+/**
+ * What every visitor gets: browsers ask each time whether it is still good; what stands between may keep it for a second, so that
+ * a crowd is one request.
+ */
+const FOR_ALL = "public, max-age=0, s-maxage=1, must-revalidate";
+
+// There are few ways in which browsers say what they can unpack, and reading one takes a while.
+const encodings = new LRUCache<string, Encoding>({ max: 200 });
+
+/** How a browser wants what it is sent, where that was asked before with the same words. */
+export const encodingJustRead = ({ headers }: IncomingMessage): Encoding | undefined =>
+  encodings.get(headers["accept-encoding"] ?? "");
+
+function encodingOf(request: Request): Encoding {
+  // Browsers name gzip first and mean nothing by it; asked for both at once, it would always be gzip.
+  const encoding = (["br", "gzip"] as const).find((each) => request.acceptsEncodings(each) !== false) ?? "identity";
+  const words = request.headers["accept-encoding"] ?? "";
+  if (words.length <= 200) encodings.set(words, encoding);
+  return encoding;
+}
+
+const TAG = /(?:W\/)?("[^"]*")/g;
+
+/** Whether a browser has what it would be sent, by the tags it says it has: weak ones count as well (RFC 9110, 13.1.2). */
+export function hasAlready(said: string | undefined, etag: string): boolean {
+  if (said === undefined) return false;
+  return said.trim() === "*" || [...said.matchAll(TAG)].some(([, tag]) => tag === etag);
+}
+
+/** Each way of packing has a tag of its own: what is compared by it are bytes (RFC 9110, 8.8.3). */
+export const etagOf = ({ hash }: ServedPage, encoding: Encoding): string =>
+  encoding === "identity" ? `"${hash}"` : `"${hash}-${encoding}"`;
+
+/** Sends a page, packed as the browser takes it, or says that the one it has is still good. `cache`: where it is not for everybody. */
+export function send(request: Request, response: Response, page: ServedPage, cache = FOR_ALL): void {
+  const encoding = encodingOf(request);
+  const etag = etagOf(page, encoding);
   response.setHeader("Content-Security-Policy", policyOf(page));
   response.setHeader("Cache-Control", cache);
-  response.setHeader("ETag", page.etag);
+  response.setHeader("ETag", etag);
   response.setHeader("Vary", "Accept-Encoding");
-  if (page.status === 200 && request.headers["if-none-match"] === page.etag) {
+  const bytes = page.bytes(encoding);
+  const unchanged = fieldsOf(response);
+  response.setHeader("Content-Type", "text/html; charset=utf-8");
+  response.setHeader("Content-Length", bytes.length);
+  if (encoding !== "identity") response.setHeader("Content-Encoding", encoding);
+  if (cache === FOR_ALL) page.heads[encoding] ??= { etag, unchanged, whole: fieldsOf(response) };
+  if (page.status === 200 && hasAlready(request.headers["if-none-match"], etag)) {
+    for (const name of ["Content-Type", "Content-Length", "Content-Encoding"]) response.removeHeader(name);
     response.status(304).end();
     return;
   }
-  const encoding = request.acceptsEncodings(["br", "gzip"]);
-  if (encoding === "br" || encoding === "gzip") response.setHeader("Content-Encoding", encoding);
-  response
-    .status(page.status)
-    .type("html")
-    .send(encoding === "br" || encoding === "gzip" ? page.packed(encoding) : page.raw);
+  response.status(page.status).end(bytes);
 }
+
+const fieldsOf = (response: Response): string[] =>
+  Object.entries(response.getHeaders()).flatMap(([name, value]) => [name, String(value)]);
 
 /** Counts what comes from one place to one shop; false once there are more than `most` in a minute. */
 export const perMinute =

@@ -42,6 +42,13 @@ function chosenVariant(goods: Goods, body: Record<string, unknown>): Record<stri
   return { ...body, variant: variantFor(product, choice)?.id ?? "" };
 }
 
+/** How many a form of the cart asks for: none, as many as it says, or one more or less than that. */
+function countedOf(body: Record<string, unknown>): Record<string, unknown> {
+  if (body.remove === "1") return { ...body, count: 0 };
+  const { step, count } = body;
+  return step === "1" || step === "-1" ? { ...body, count: Math.max(0, Number(count) + Number(step)) } : body;
+}
+
 /** What shoppers do besides reading: carts, reviews, wishes, and what pages ask for while they are read. */
 export function shopping(): Router {
   const router = express.Router();
@@ -88,7 +95,7 @@ export function shopping(): Router {
       const shop = shopOf(response);
       const goods = await goodsOf(shop);
       const body = (request.body ?? {}) as Record<string, unknown>;
-      const input = cartInput.safeParse(chosenVariant(goods, body.remove === "1" ? { ...body, count: 0 } : body));
+      const input = cartInput.safeParse(chosenVariant(goods, countedOf(body)));
       if (!input.success)
         return answer(request, response, 422, "That could not be put into the cart", input.error.issues[0]!.message);
       const done = await changeCart(shop.id, cookieOf(request, "cart"), goods, how, input.data);

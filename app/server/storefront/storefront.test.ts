@@ -6,6 +6,7 @@ import { setProp, setShown } from "~/core/commands";
 import { Publication, SignUp } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
+import { invalidIn } from "~/render/fixtures/validator";
 import { importGoods } from "../goods/index.server";
 import { addPicture } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
@@ -79,12 +80,26 @@ describe("pages", () => {
     const paths = [...map.body.matchAll(/<loc>http:\/\/[^/]+([^<]*)<\/loc>/g)].map((m) => m[1]!);
     expect(paths).toHaveLength(1 + 1 + 7 + 45 + 1);
     for (const path of [paths[0]!, paths[1]!, paths[4]!, paths[20]!]) expect((await ask(path)).status, path).toBe(200);
-    for (const path of ["/nowhere", "/products/nothing", "/collections/", "/products/a/b", "/%00", "/studio"]) {
+    for (const path of ["/nowhere", "/products/nothing", "/collections", "/products/a/b", "/%00", "/studio"]) {
       const answer = await ask(path);
       expect(answer.status, path).toBe(404);
       expect(answer.body, path).toContain("There is nothing here");
     }
   });
+
+  it.each([
+    "/",
+    "/collections/single-line-kites?level=Anyone&sort=price-up",
+    "/collections/windsocks?from=9999",
+    "/products/larkspindle-delta-190",
+    "/products/kittiwake-ul",
+    "/products/turnstone",
+    "/pages/about",
+    "/search?q=delta",
+    "/search?q=nothing-at-all",
+    "/cart",
+    "/nowhere",
+  ])("%s is valid HTML", async (path) => expect(await invalidIn((await ask(path)).body)).toEqual([]));
 
   it("of a search show what fits, say when nothing does, and keep what was asked for from doing harm", async () => {
     const some = await ask("/search?q=delta");
@@ -141,7 +156,7 @@ describe("pages", () => {
     expect(packed.headers["content-encoding"]).toBe("br");
     const { brotliDecompressSync } = await import("node:zlib");
     expect(brotliDecompressSync(packed.bytes).toString("utf8")).toContain("<!doctype html>");
-    const again = await ask("/", { headers: { "If-None-Match": packed.headers.etag! } });
+    const again = await ask("/", { headers: { "Accept-Encoding": "br", "If-None-Match": packed.headers.etag! } });
     expect([again.status, again.body]).toEqual([304, ""]);
   });
 

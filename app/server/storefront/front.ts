@@ -1,0 +1,42 @@
+import type { IncomingMessage, ServerResponse } from "node:http";
+import { config } from "../config/index.server";
+import { shopJustRead } from "../shops/index.server";
+import { keptAt } from "./pages";
+import { encodingJustRead, hasAlready } from "./sending";
+
+// Most of what shoppers ask for lies ready. That is answered here, before a framework has looked at it; whatever is not
+// certain at first sight goes the long way, which also writes down what is sent from here the next time.
+
+let domain = { of: "", is: "" };
+
+/** What shops' names stand before, as in `localhost`. */
+function domainOfShops(): string {
+  const { shopOrigin } = config();
+  if (domain.of !== shopOrigin)
+    domain = { of: shopOrigin, is: /^https?:\/\/\{shop\}\.([^:]+)/.exec(shopOrigin)?.[1] ?? "" };
+  return domain.is;
+}
+
+/** The shop's name in a request's host name: the first label of `larkspindle.localhost`, and of no other domain. */
+export function hostLabel({ headers }: IncomingMessage): string | undefined {
+  const [host = ""] = (headers.host ?? "").toLowerCase().split(":");
+  const end = `.${domainOfShops()}`;
+  const label = host.endsWith(end) ? host.slice(0, -end.length) : "";
+  return /^[a-z0-9-]{1,40}$/.test(label) ? label : undefined;
+}
+
+/** Sends a page that is kept and that nothing has changed since; false where somebody else has to answer. */
+export function answerKept(request: IncomingMessage, response: ServerResponse): boolean {
+  const { method, url = "", headers } = request;
+  if (method !== "GET" && method !== "HEAD") return false;
+  const label = hostLabel(request);
+  const shop = label === undefined ? undefined : shopJustRead(label);
+  const encoding = encodingJustRead(request);
+  if (!shop || !encoding) return false;
+  const page = keptAt(shop, url, Date.now());
+  const head = page?.heads[encoding];
+  if (!page || !head) return false;
+  if (hasAlready(headers["if-none-match"], head.etag)) response.writeHead(304, head.unchanged).end();
+  else response.writeHead(page.status, head.whole).end(page.bytes(encoding));
+  return true;
+}

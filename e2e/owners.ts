@@ -1,0 +1,65 @@
+import type { Page } from "@playwright/test";
+import { readCsv } from "~/core/formats";
+import { createAccount, openSession, sessionCookie } from "~/server/accounts/index.server";
+import { configure, readConfig } from "~/server/config/index.server";
+import { connect, Owner } from "~/server/database/index.server";
+import { DEMO_OWNER } from "~/server/demo/index.server";
+import { importGoods } from "~/server/goods/index.server";
+import { createShop, shopsOf, type Shop } from "~/server/shops/index.server";
+import { DATABASE, DATA, STUDIO } from "./place";
+
+// Owners, shops and sessions as the application makes them, without the way through its pages: that way is a journey of its
+// own, and to walk it before each of the others would take longer than they do.
+
+let count = 0;
+let isConnected = false;
+
+function atWork(): void {
+  if (isConnected) return;
+  const settings = readConfig({ ZEST_DATABASE: DATABASE, ZEST_DATA: DATA });
+  configure(settings);
+  connect(settings.database, 2);
+  isConnected = true;
+}
+
+async function enter(page: Page, ownerId: string, path: string): Promise<void> {
+  const [name, value] = sessionCookie(await openSession(ownerId), false)
+    .split(";")[0]!
+    .split("=");
+  await page.context().addCookies([{ name: name!, value: value!, url: STUDIO }]);
+  await page.goto(STUDIO + path);
+}
+
+/** What an owner is called and signs in with, unlike any other of this run. */
+export function somebody() {
+  const n = `${Date.now().toString(36)}${process.env.TEST_PARALLEL_INDEX ?? ""}${++count}`;
+  return {
+    host: `shop-${n}`,
+    name: `Shop ${n}`,
+    address: `owner-${n}@shop.example`,
+    password: "a long enough password",
+  };
+}
+
+/** A new account with a shop of its own, so that a journey disturbs no other; signed in, in the area that is given. */
+export async function openShop(page: Page, { area = "pages", goods = "" } = {}) {
+  atWork();
+  const owner = somebody();
+  const { name, address, password, host } = owner;
+  const account = await createAccount({ name: "Owner", address, password });
+  if (!account.ok) throw new Error(account.why);
+  const made = await createShop(account.owner.id, { name, host, currency: "EUR", timeZone: "Europe/London" });
+  if (!made.ok) throw new Error(made.why);
+  if (goods) await importGoods(made.shop, readCsv(goods));
+  await enter(page, account.owner.id, `/s/${made.shop.id}/${area}`);
+  return owner;
+}
+
+/** The demo shop and its owner's session, in the area that is given. */
+export async function openDemo(page: Page, { area = "pages" } = {}): Promise<Shop> {
+  atWork();
+  const owner = (await Owner.findOne({ where: { address: DEMO_OWNER.address } }))!;
+  const [shop] = await shopsOf(owner.id);
+  await enter(page, owner.id, `/s/${shop!.id}/${area}`);
+  return shop!;
+}
