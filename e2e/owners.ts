@@ -5,7 +5,8 @@ import { configure, readConfig } from "~/server/config/index.server";
 import { connect, Owner } from "~/server/database/index.server";
 import { DEMO_OWNER } from "~/server/demo/index.server";
 import { importGoods } from "~/server/goods/index.server";
-import { createShop, shopsOf, type Shop } from "~/server/shops/index.server";
+import { pendingChanges, publish } from "~/server/publishing/index.server";
+import { createShop, shopsOf, starterDraft, type Shop } from "~/server/shops/index.server";
 import { DATABASE, DATA, STUDIO } from "./place";
 
 // Owners, shops and sessions as the application makes them, without the way through its pages: that way is a journey of its
@@ -43,16 +44,33 @@ export function somebody() {
 
 /** A new account with a shop of its own, so that a journey disturbs no other; signed in, in the area that is given. */
 export async function openShop(page: Page, { area = "pages", goods = "" } = {}) {
+  const { owner, ownerId, shop } = await makeShop({ goods });
+  await enter(page, ownerId, `/s/${shop.id}/${area}`);
+  return owner;
+}
+
+/** A shop that is published already, in a theme and under a name, without anybody signed in. Gives its host name. */
+export async function publishedShop({ theme = "pomelo", name = "", goods = "" }): Promise<string> {
+  const { shop } = await makeShop({ goods, theme, name });
+  await publish(shop.id, (await pendingChanges(shop.id)).seq);
+  return shop.host;
+}
+
+async function makeShop({ goods = "", theme = "pomelo", name: shopName = "" }) {
   atWork();
   const owner = somebody();
   const { name, address, password, host } = owner;
   const account = await createAccount({ name: "Owner", address, password });
   if (!account.ok) throw new Error(account.why);
-  const made = await createShop(account.owner.id, { name, host, currency: "EUR", timeZone: "Europe/London" });
+  const draft = starterDraft(shopName || name);
+  const made = await createShop(
+    account.owner.id,
+    { name, host, currency: "EUR", timeZone: "Europe/London" },
+    { ...draft, look: { ...draft.look, theme } },
+  );
   if (!made.ok) throw new Error(made.why);
   if (goods) await importGoods(made.shop, readCsv(goods));
-  await enter(page, account.owner.id, `/s/${made.shop.id}/${area}`);
-  return owner;
+  return { owner, ownerId: account.owner.id, shop: made.shop };
 }
 
 /** The demo shop and its owner's session, in the area that is given. */

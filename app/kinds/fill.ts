@@ -7,7 +7,8 @@ import { KINDS, kindVersion, makeNode, type Field } from ".";
 /** A picture of the library that suits a wide place: the widest-shaped one, of several the oldest. */
 const widest = (pictures: readonly Picture[]): Picture | undefined =>
   pictures
-    .filter((p) => !p.vector && p.width >= 800)
+    // A drawing, or what is far wider than high, is a logo sooner than a scene.
+    .filter((p) => !p.vector && p.width >= 800 && p.width <= p.height * 3)
     .reverse()
     .sort((a, b) => b.width / b.height - a.width / a.height)[0];
 

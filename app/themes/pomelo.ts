@@ -43,13 +43,13 @@ export const pomelo: Theme = {
     footer: { arrangement: "wide-name" },
   },
   css: `
-.head{max-width:18ch}
-.s-hero .head{max-width:11ch;line-height:.94}
-.s-text.a-statement .head{max-width:20ch}
-.s-header .wordmark{font-size:calc(var(--t1)*1.12)}
+.head{max-width:11em}
+.s-hero .head{max-width:6.6em;line-height:.94}
+.s-text.a-statement .head{max-width:12em}
+.s-header{--name-size:calc(var(--t1)*1.12)}
 .nav a{font-weight:540}
 .over{color:var(--link)}
-.a-on-picture .over{color:var(--on-picture)}
+.a-on-picture:not(:has(>.pic-none)) .over{color:var(--on-picture)}
 @media (min-width:800px){.s-picture-words .pic{min-height:26rem}}
 `,
   widths: [],

@@ -56,10 +56,10 @@ export const yuzu: Theme = {
   },
   css: `
 .s-header{border-bottom:1px solid var(--ink)}
-.s-header .wordmark{font-size:var(--t2)}
+.s-header{--name-size:var(--t2)}
 .s-header .nav a{font-size:var(--t0);font-weight:560}
-main>.s+.s{border-top:1px solid var(--ink)}
-.head{max-width:26ch}
+main>.s:not(:has(.w-trail))+.s{border-top:1px solid var(--ink)}
+.head{max-width:18em}
 .over{font-stretch:86%;letter-spacing:.04em;color:var(--soft)}
 .s-hero.a-beside .in{padding-inline:0;max-width:none;gap:0;grid-auto-flow:row}
 .s-hero.a-beside .hero-words{padding:var(--s5) var(--gutter)}
@@ -68,7 +68,7 @@ main>.s+.s{border-top:1px solid var(--ink)}
 .grid:has(.card)>li,.s-collection-tiles .grid>li{border-right:var(--rule) solid var(--line);border-bottom:var(--rule) solid var(--line)}
 .card{padding:.75rem}
 .card:hover{background:var(--raised)}
-.card-picture .pic{background:none}
+.card-picture .pic:not(.pic-none){background:none}
 .card-words{gap:.35rem}
 .card-title{order:1;font-weight:600}
 .card-facts{order:2;display:grid;grid-template-columns:1fr;row-gap:0;font-stretch:86%}

@@ -113,6 +113,14 @@ export const describePicture = endpoint({
   answer: done,
 });
 
+/** Takes pictures out of the library, or brings back what was removed. */
+export const removePictures = endpoint({
+  method: "POST",
+  path: "picture/remove",
+  input: z.strictObject({ ids: z.array(id).min(1).max(200), restore: z.boolean() }),
+  answer: done,
+});
+
 // Versions of pages
 
 export const versionHead = z.object({

@@ -121,7 +121,9 @@ export function measureDeclarations(look: SolvedLook): Declarations {
     "--text-weight": String(type.text.weight),
     "--strong": String(type.text.strong),
     "--text-leading": String(type.text.leading),
-    "--measure": `${type.measure}ch`,
+    // A letter of running text is about half as wide as the text is high (common practice, no source). The unit `ch` is the width
+    // of a zero, which is another one while a stand-in font is shown: lines would break elsewhere once the font is there.
+    "--measure": `${Math.round(type.measure * 5.4) / 10}em`,
     "--card": `${corners.card}px`,
     "--control": `${corners.control}px`,
     "--content": `${read.amount("space.content")}px`,

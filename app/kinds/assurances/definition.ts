@@ -37,9 +37,9 @@ export const definition: Definition<AssurancesProps> = {
   props,
   defaults: {
     signs: [
-      { sign: "parcel", words: "Sent on the next working day" },
-      { sign: "return", words: "30 days to send it back" },
-      { sign: "mend", words: "Mended by us when it breaks" },
+      { sign: "parcel", words: "" },
+      { sign: "return", words: "" },
+      { sign: "mend", words: "" },
     ],
   },
   style: {},

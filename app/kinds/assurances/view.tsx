@@ -4,6 +4,8 @@ import type { AssurancesProps } from "./definition";
 
 export function View({ props }: ViewProps<AssurancesProps>) {
   const { studio } = useEnv();
+  // A promise stands in the shop once the seller has written it.
+  if (!studio && props.signs.every(({ words }) => !words)) return null;
   return (
     <ul className="signs">
       {props.signs.map(({ sign, words }, i) =>

@@ -48,7 +48,7 @@ export const definition: Definition<FooterProps> = {
   css: `
 .s-footer .in{display:grid;gap:var(--s4)}
 .s-footer .wordmark{justify-self:start}
-.foot-text{white-space:pre-line;text-wrap:pretty;max-width:40ch}
+.foot-text{white-space:pre-line;text-wrap:pretty;max-width:25em}
 .foot-links ul{display:grid;grid-template-columns:1fr 1fr;gap:0 var(--s3)}
 .foot-links a{display:inline-flex;align-items:center;min-height:2.25rem}
 .foot-small{font-size:var(--t-1);color:var(--soft);border-top:var(--rule) solid var(--line);padding-top:var(--s2)}

@@ -29,7 +29,7 @@ export const definition: Definition<FreehandProps> = {
       name: "One column",
       build: () => ({
         style: { all: { width: "narrow" } },
-        slots: { columns: [makeColumn(words("A heading of your own", "And what there is to say about it."))] },
+        slots: { columns: [makeColumn(words("A closer look", "Everything here was chosen with care."))] },
       }),
     },
     {
@@ -42,7 +42,7 @@ export const definition: Definition<FreehandProps> = {
             makeColumn([makeWidget("picture", { picture })], 66.67),
             makeColumn(
               [
-                ...words("Made to be used", "Say what it is, what it is made of, and who it is for."),
+                ...words("Made to be used", "Have a closer look, and ask if you would like to know more."),
                 makeWidget("button", { label: "Have a look", link }),
               ],
               33.33,
@@ -59,15 +59,21 @@ export const definition: Definition<FreehandProps> = {
         slots: {
           columns: [
             makeColumn(
-              [makeWidget("point", { sign: "house", heading: "Made here", text: "By us, by hand, one at a time." })],
+              [
+                makeWidget("point", {
+                  sign: "house",
+                  heading: "A small shop",
+                  text: "Run by people who know what they sell.",
+                }),
+              ],
               33.33,
             ),
             makeColumn(
               [
                 makeWidget("point", {
                   sign: "leaf",
-                  heading: "Made to last",
-                  text: "And mended by us when it breaks.",
+                  heading: "Chosen with care",
+                  text: "We look after what we sell.",
                 }),
               ],
               33.33,
@@ -76,8 +82,8 @@ export const definition: Definition<FreehandProps> = {
               [
                 makeWidget("point", {
                   sign: "sun",
-                  heading: "Sent tomorrow",
-                  text: "What is in stock leaves on the next working day.",
+                  heading: "Welcome in",
+                  text: "Take your time and have a look around.",
                 }),
               ],
               33.34,
@@ -92,10 +98,7 @@ export const definition: Definition<FreehandProps> = {
       build: ({ product }) => ({
         style: { all: { across: "center" } },
         slots: {
-          columns: [
-            makeColumn([makeWidget("product", { product })], 40),
-            makeColumn([makeWidget("quote", { text: "The best thing I bought this year.", who: "A customer" })], 60),
-          ],
+          columns: [makeColumn([makeWidget("product", { product })], 40), makeColumn([makeWidget("quote", {})], 60)],
         },
       }),
     },

@@ -73,6 +73,7 @@ export const definition: Definition<GoodsListProps> = {
 .list-bar{display:flex;flex-wrap:wrap;gap:.6rem 1.2rem;align-items:center;justify-content:space-between;margin-bottom:var(--s2)}
 .list-count{color:var(--soft)}
 .list-sort{display:flex;align-items:center;gap:.6rem}
+.list-sort label{display:flex;align-items:center;gap:.6rem;min-width:0}
 .list-sort .field{width:auto;min-width:0}
 .chips{display:flex;flex-wrap:wrap;gap:.5rem;margin-bottom:var(--s2)}
 .chip{display:inline-flex;align-items:center;gap:.5rem;min-height:2.25rem;padding:.25rem .8rem;border:1px solid var(--ink);border-radius:min(var(--control),99px);text-decoration:none;font-size:var(--t-1)}
@@ -117,11 +118,12 @@ export const definition: Definition<GoodsListProps> = {
 .list-main{display:contents}
 .list-main>*{grid-column:1/-1}
 .list-main>.list-bar{grid-column:2;margin:0;flex-wrap:nowrap;justify-content:flex-end}
+.filters,.list-main>.list-bar{position:sticky;top:0;z-index:5;padding-block:.4rem;background:var(--page)}
+.filters{z-index:6}
 .list:not(:has(.filters))>.list-main>.list-bar{grid-column:1/-1}
 .list-bar .list-count{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
 .list-sort{min-width:0}
 .list-sort label>span{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
-.filters{position:sticky;top:0}
 .filters-open{white-space:nowrap}
 .filters-box:not(:target,.is-open){display:none}
 .filters-box:is(:target,.is-open){position:fixed;z-index:7;inset:0;display:flex;flex-direction:column;justify-content:flex-end}

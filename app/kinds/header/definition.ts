@@ -41,6 +41,7 @@ export const definition: Definition<HeaderProps> = {
   styles: ["width", "spaceTop", "spaceBottom", "set"],
   css: `
 .s-header .in{display:flex;align-items:center;justify-content:space-between;gap:var(--s3)}
+.s-header .wordmark{font-size:var(--name-size,var(--t1))}
 .s-header .nav ul{display:flex;flex-wrap:wrap;gap:.25rem clamp(.9rem,1.8vw,1.9rem)}
 .s-header .nav a{display:inline-flex;align-items:center;min-height:2.5rem;text-decoration:none}
 .s-header .nav a:hover{text-decoration:underline;text-decoration-thickness:.1em}
@@ -67,7 +68,7 @@ export const definition: Definition<HeaderProps> = {
 .s-header .nav{display:none}
 .s-header .wordmark{flex:1}
 .s-header .wordmark>span{min-width:0;overflow:hidden;text-overflow:ellipsis;white-space:nowrap}
-.s-header .wordmark{font-size:clamp(.8125rem,calc((100vw - var(--beside,11.25rem))/(.56*var(--letters,12))),var(--t1))}
+.s-header .wordmark{font-size:clamp(.8125rem,calc((100vw - 11.25rem)/(.54*var(--letters,12))),var(--name-size,var(--t1)))}
 .s-header .in{gap:.25rem}
 .s-header .wordmark{min-width:0}
 .find{order:1}
@@ -87,7 +88,6 @@ export const definition: Definition<HeaderProps> = {
 .drop-word{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
 .drop summary{min-width:2.75rem;justify-content:center}
 }
-@media (max-width:359.98px){.find{width:2.25rem}.s-header{--beside:10.25rem}}
 .name-16{--letters:16}
 .name-20{--letters:20}
 .name-26{--letters:26}

@@ -32,6 +32,7 @@ export const definition: Definition<HeadingProps> = {
     },
   ],
   props,
+  placeholders: ["text"],
   defaults: { text: "A heading", level: "2" },
   style: { all: { headSize: 3 } },
   styles: ["headSize", "align", "ink", "weight", "leading", "breaks"],

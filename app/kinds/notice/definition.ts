@@ -29,7 +29,8 @@ export const definition: Definition<NoticeProps> = {
     { type: "link", key: "link", label: "Link leads to" },
   ],
   props,
-  defaults: { text: "Free delivery over 60, all autumn", more: "", link: NO_LINK },
+  placeholders: ["text"],
+  defaults: { text: "Welcome in. Have a look around.", more: "", link: NO_LINK },
   style: { all: { set: "notice", width: "content", spaceTop: 1, spaceBottom: 1 } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set"],
   css: `

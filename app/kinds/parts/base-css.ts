@@ -22,7 +22,7 @@ button,input,select,textarea{font:inherit;color:inherit}
 .over{font-size:var(--t-1);font-weight:var(--strong);color:var(--soft)}
 .pic{position:relative;overflow:hidden;background:var(--raised)}
 .pic img{width:100%;height:100%;object-fit:cover}
-.pic-none{background:repeating-linear-gradient(135deg,var(--line) 0 1px,transparent 1px 14px),var(--raised)}
+.pic-none{background:radial-gradient(115% 95% at 12% 118%,color-mix(in oklab,var(--brand) 30%,var(--raised)) 0 50%,#0000 50.2%),radial-gradient(75% 62% at 92% -6%,color-mix(in oklab,var(--brand) 17%,var(--raised)) 0 50%,#0000 50.2%),color-mix(in oklab,var(--brand) 8%,var(--raised))}
 .more{display:inline-block;padding-block:.4rem;color:var(--link-ink);font-weight:var(--strong);text-decoration:var(--link-line)}
 .more:hover{text-decoration:underline;text-decoration-thickness:calc(var(--link-thickness)*2)}
 .grid{display:grid;grid-template-columns:repeat(var(--columns,4),minmax(0,1fr));gap:var(--s4) var(--s3)}

@@ -16,7 +16,7 @@ export const PARTS_CSS = `
 .field.is-focus{outline:2px solid var(--focus);outline-offset:3px}
 .field::-webkit-inner-spin-button,.field::-webkit-outer-spin-button{appearance:none;margin:0}
 .field::-webkit-search-cancel-button{appearance:none;width:1.5rem;height:1.5rem;cursor:pointer;background:linear-gradient(45deg,#0000 46%,currentColor 0 54%,#0000 0) 50%/.9rem .9rem no-repeat,linear-gradient(-45deg,#0000 46%,currentColor 0 54%,#0000 0) 50%/.9rem .9rem no-repeat}
-select.field{appearance:none;padding-inline-end:2.4rem;background-image:linear-gradient(45deg,#0000 50%,currentColor 0),linear-gradient(-45deg,currentColor 50%,#0000 0);background-size:.4rem .4rem;background-position:right 1.25rem center,right .85rem center;background-repeat:no-repeat;text-overflow:ellipsis}
+select.field{appearance:none;padding-inline-end:2.4rem;background-image:linear-gradient(45deg,#0000 50%,currentColor 0),linear-gradient(135deg,currentColor 50%,#0000 0);background-size:.4rem .4rem;background-position:right 1.25rem center,right .85rem center;background-repeat:no-repeat;text-overflow:ellipsis}
 .field:disabled{background:var(--disabled);color:var(--on-disabled);border-color:transparent}
 .field[aria-invalid=true]{border-color:var(--danger)}
 .price{display:inline-flex;flex-wrap:wrap;flex-direction:var(--price-flow);align-items:baseline;gap:0 .4em;align-self:var(--goods-justify);border:var(--price-edge) solid var(--field-line);padding:var(--price-pad);font-size:calc(var(--t0)*var(--price-size));font-weight:var(--price-weight);font-variant-numeric:tabular-nums;white-space:nowrap}

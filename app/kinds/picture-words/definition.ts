@@ -38,10 +38,11 @@ export const definition: Definition<PictureWordsProps> = {
     { type: "picture", key: "picture", label: "Picture" },
   ],
   props,
+  placeholders: ["heading", "text"],
   defaults: {
     over: "",
-    heading: "How it is made",
-    text: "Tell shoppers something that only you can tell: where you work, what you use, why you do it this way.",
+    heading: "A small shop",
+    text: "We look after what we sell, and we are glad that you are here.",
     more: "",
     link: NO_LINK,
     picture: null,

@@ -28,7 +28,8 @@ export const definition: Definition<PointProps> = {
     { type: "text", key: "text", label: "In a sentence", most: 300 },
   ],
   props,
-  defaults: { sign: "star", heading: "What sets you apart", text: "And why that is good for those who buy from you." },
+  placeholders: ["heading", "text"],
+  defaults: { sign: "star", heading: "A small shop", text: "Glad that you are here." },
   style: { all: { size: 0 } },
   styles: ["align", "size", "ink"],
   css: `

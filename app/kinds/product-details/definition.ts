@@ -50,12 +50,7 @@ export const definition: Definition<ProductDetailsProps> = {
   defaults: {
     description: "Description",
     facts: "Specification",
-    more: [
-      {
-        head: "Delivery and returns",
-        text: "What is in stock leaves us on the next working day. You can send it back within 30 days.",
-      },
-    ],
+    more: [],
   },
   style: {},
   styles: ["size"],

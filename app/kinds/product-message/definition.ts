@@ -35,7 +35,7 @@ export const definition: Definition<ProductMessageProps> = {
   ],
   props,
   defaults: {
-    text: "Say here what matters for these goods.",
+    text: "",
     sign: "wave",
     goods: { products: [], collections: [], tags: [] },
   },

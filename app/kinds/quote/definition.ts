@@ -22,7 +22,7 @@ export const definition: Definition<QuoteProps> = {
     { type: "line", key: "who", label: "Who said it", most: 80, hint: "Optional" },
   ],
   props,
-  defaults: { text: "What a customer said about you, in their own words.", who: "" },
+  defaults: { text: "", who: "" },
   style: { all: { size: 2 } },
   styles: ["size", "align", "face", "ink", "leading"],
   css: `

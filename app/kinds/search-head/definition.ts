@@ -32,7 +32,7 @@ export const definition: Definition<SearchHeadProps> = {
   css: `
 .s-search-head .in{display:flex;flex-direction:column;gap:var(--s2);align-items:var(--align-box,flex-start)}
 .search{position:relative;display:flex;flex-wrap:wrap;gap:.6rem;width:100%;max-width:36rem}
-.search .field{flex:1 1 14rem;width:auto}
+.search .field{flex:1 1 9rem;width:auto}
 .suggest{position:absolute;z-index:5;top:calc(100% + .35rem);left:0;right:0;background:var(--page);border:1px solid var(--line);border-radius:var(--card);box-shadow:0 18px 40px -18px rgb(10 16 20/.45);overflow:hidden;text-align:start}
 .suggest[hidden]{display:none}
 .suggest a{display:flex;gap:.8rem;align-items:center;padding:.5rem .8rem;text-decoration:none;min-height:3rem}

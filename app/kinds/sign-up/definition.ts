@@ -29,11 +29,12 @@ export const definition: Definition<SignUpProps> = {
     { type: "line", key: "note", label: "Small print", most: 200 },
   ],
   props,
+  placeholders: ["text"],
   defaults: {
     heading: "Hear from us now and then",
     text: "New things, and when old favourites are back.",
     button: "Sign up",
-    note: "About once a month. Leave whenever you like.",
+    note: "You can leave the list whenever you like.",
   },
   style: { all: { set: "tint", width: "content", headSize: 3, spaceTop: 5, spaceBottom: 5, align: "start" } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],

@@ -29,13 +29,17 @@ export const definition: Definition<TextProps> = {
     { type: "rich", key: "text", label: "Text", most: 6000 },
   ],
   props,
-  defaults: { heading: "A few words about us", text: "Write what a shopper should know before buying from you." },
+  placeholders: ["text"],
+  defaults: {
+    heading: "A few words about us",
+    text: "We are a small shop, and we are glad that you found us. Have a look around, and take your time.",
+  },
   style: { all: { set: "page", width: "content", headSize: 3, spaceTop: 6, spaceBottom: 6, align: "start" } },
   styles: ["width", "align", "measure", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],
   css: `
 .s-text .in{display:flex;flex-direction:column;gap:var(--s3);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
-.s-text .lead{max-width:66ch}
-.a-statement .head{max-width:22ch}
+.s-text .lead{max-width:35em}
+.a-statement .head{max-width:13em}
 @media (min-width:800px){.s-text.a-beside .in{display:grid;grid-template-columns:1fr 1.6fr;gap:var(--s5);align-items:start}}
 `,
 };

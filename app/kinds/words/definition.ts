@@ -19,7 +19,7 @@ export const definition: Definition<WordsProps> = {
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [{ type: "rich", key: "text", label: "Text", most: MOST }],
   props,
-  defaults: { text: "Write here." },
+  defaults: { text: "" },
   style: {},
   styles: ["size", "face", "weight", "ink", "leading", "measure", "align"],
   css: `.w-words{text-align:var(--align,inherit)}`,

@@ -35,6 +35,7 @@ zest-cart{display:block}
 .ways-on>.head:first-child{margin-top:0}
 .ways-on .grid{--columns:2}
 zest-cart[aria-busy=true] .cart-both{opacity:.6;transition:opacity .2s .15s}
+@media (max-width:359.98px){.cart-line{column-gap:var(--s2)}.cart-step{width:2.1rem}.cart-count input{width:2.1rem}}
 @media (min-width:800px){
 .ways-on .grid{--columns:4}
 .cart-line{grid-template:"pic words count price" auto "pic words remove remove" 1fr/6.5rem minmax(0,1fr) auto minmax(5.5rem,auto);column-gap:var(--s4)}

@@ -18,9 +18,10 @@ import * as goods from "./migrations/004-goods";
 import * as stays from "./migrations/005-what-was-said-stays";
 import * as apart from "./migrations/006-apart";
 import * as accounts from "./migrations/007-accounts";
+import * as removedPictures from "./migrations/008-removed-pictures";
 
 /** Numbered and only ever added to. */
-const MIGRATIONS = [first, pageVersions, presence, goods, stays, apart, accounts];
+const MIGRATIONS = [first, pageVersions, presence, goods, stays, apart, accounts, removedPictures];
 
 let connection: Sequelize | undefined;
 /** The transaction that the code at hand runs in. */

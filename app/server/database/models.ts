@@ -116,6 +116,7 @@ export class PictureRow extends Row<PictureRow> {
   declare focusY: number;
   declare vector: boolean;
   declare createdAt: Date;
+  declare removedAt: Date | null;
 }
 export class CollectionRow extends Row<CollectionRow> {
   declare id: string;
@@ -326,8 +327,10 @@ export function defineModels(sequelize: Sequelize): void {
       focusY: count,
       vector: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       createdAt: moment,
+      removedAt: { type: DataTypes.DATE(3), allowNull: true, defaultValue: null },
     }),
-    named("pictures"),
+    // Whoever wants removed ones as well says so.
+    { ...named("pictures"), defaultScope: { where: { removedAt: null } } },
   );
   CollectionRow.init(
     apart({

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import { UniqueConstraintError } from "sequelize";
+import { Op, UniqueConstraintError } from "sequelize";
 import { newId } from "~/core/document";
 import type { Picture } from "~/core/pictures";
 import { countUp, PictureRow } from "../database/index.server";
@@ -77,9 +77,13 @@ export async function keepRead(
   more: { alt?: string; focus?: readonly [number, number] } = {},
 ): Promise<{ readonly picture: Picture; readonly known: boolean }> {
   const hash = createHash("sha256").update(prepared.bytes).digest("hex");
-  const find = () => PictureRow.findOne({ where: { shopId, hash } });
+  const find = () => PictureRow.unscoped().findOne({ where: { shopId, hash } });
   const known = await find();
-  if (known) return { picture: toPicture(known), known: true };
+  if (known) {
+    // Whoever uploads what they have removed wants it back.
+    if (known.removedAt) await restorePictures(shopId, [known.id]);
+    return { picture: toPicture(known), known: true };
+  }
   await keepOriginal(hash, prepared.vector, Buffer.from(prepared.bytes));
   try {
     const row = await PictureRow.create({
@@ -122,4 +126,26 @@ export async function describePicture(shopId: string, change: PictureChange): Pr
   await countUp(shopId, "pictures");
   forgetShops();
   return true;
+}
+
+/** How long a removed picture can be brought back. */
+const KEPT_DAYS = 30;
+
+async function mark(shopId: string, ids: readonly string[], removedAt: Date | null): Promise<number> {
+  const [count] = await PictureRow.unscoped().update({ removedAt }, { where: { shopId, id: [...ids] } });
+  await countUp(shopId, "pictures");
+  forgetShops();
+  return count;
+}
+
+/** Takes pictures out of the library, and so out of every place where they stand, the shop included. Gives how many. */
+export const removePictures = (shopId: string, ids: readonly string[]): Promise<number> =>
+  mark(shopId, ids, new Date());
+
+/** Brings removed pictures back, with everything that was said of them. */
+export const restorePictures = (shopId: string, ids: readonly string[]): Promise<number> => mark(shopId, ids, null);
+
+/** Forgets pictures that were removed long ago. Their files stay: other shops may have the same ones. */
+export async function dropRemovedPictures(now = Date.now()): Promise<void> {
+  await PictureRow.unscoped().destroy({ where: { removedAt: { [Op.lt]: new Date(now - KEPT_DAYS * 86_400_000) } } });
 }

@@ -29,7 +29,10 @@ export const frameDocument = (top: readonly Part[], bottom: readonly Part[]): Pa
   root: root({ top, bottom }),
 });
 
-/** What a new shop starts with: a whole home page in good order, with words that say what belongs there. */
+/**
+ * What a new shop starts with: a whole home page in good order, in words that are true of any small shop. It promises nothing:
+ * what a seller promises, they write.
+ */
 export function starterDraft(name: string): Draft {
   const section = (kind: string, props: Record<string, Json> = {}) => makeNode(kind, props);
   const all = { to: "home" } as const;
@@ -47,8 +50,7 @@ export function starterDraft(name: string): Draft {
         ],
         [
           section("footer", {
-            about: `${name}: a small shop with a short story. Tell it here.`,
-            contact: "Your address\nyour@mail.example",
+            about: `${name} is a small shop. Thank you for looking in.`,
             small: `© ${name}`,
           }),
         ],
@@ -62,7 +64,6 @@ export function starterDraft(name: string): Draft {
       about: pageDocument("about", "About us", [
         section("text", {
           heading: `About ${name}`,
-          text: "Who makes what you sell, where, and since when? Two or three short paragraphs are enough. Shoppers read this page before they trust a shop they do not know.",
         }),
       ]),
     },

@@ -9,6 +9,7 @@ import { fillNode, fillStart, sectionAround } from "~/kinds/fill";
 import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section } from "~/render";
 import { themeById } from "~/themes";
+import { useScenes } from "../pictures";
 import { useStudio, useStudioStore } from "../keeping";
 import { ShopFrame, usePageSheets } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
@@ -57,7 +58,7 @@ function withExample(widget: Part, goods: Goods, pictures: readonly Picture[]): 
 function Miniature({ choice, tile }: { choice: AddChoice; tile: Tile }) {
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
-  const pictures = useStudio((s) => s.pictures);
+  const pictures = useScenes();
   const { currency, locale } = useStudio((s) => s.shop);
   const holder = useRef<HTMLDivElement>(null);
   const [seen, setSeen] = useState(false);
@@ -182,7 +183,8 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
   const suited = ({ definition: { only } }: AddChoice) => !only || (sort !== undefined && only.includes(sort));
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
   const widgets = WIDGETS.filter((c) => suited(c) && matches(c));
-  const make = (choice: AddChoice) => choice.make(store.getState().goods, store.getState().pictures);
+  const scenes = useScenes();
+  const make = (choice: AddChoice) => choice.make(store.getState().goods, scenes);
   const close = () => {
     setSought("");
     onClose();

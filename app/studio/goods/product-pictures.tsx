@@ -160,6 +160,11 @@ export function ProductPictures({ product, set }: FormPart) {
       <PicturePicker
         open={choosing}
         onClose={() => setChoosing(false)}
+        own={[...product.pictures, ...product.variants.flatMap((v) => v.picture ?? [])]}
+        onSeveral={(ids) => {
+          keep([...order.filter((each) => !ids.includes(each)), ...ids]);
+          setChoosing(false);
+        }}
         onChoose={(id) => {
           keep([...order.filter((each) => each !== id), id]);
           setChoosing(false);

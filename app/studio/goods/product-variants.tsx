@@ -162,10 +162,12 @@ function OptionEditor({ option, at, part }: { option: Option; at: number; part: 
 
 function PictureCell({
   id,
+  own,
   label,
   onChoose,
 }: {
   id: string | null;
+  own: readonly string[];
   label: string;
   onChoose: (id: string | null) => void;
 }) {
@@ -197,6 +199,7 @@ function PictureCell({
       </IconButton>
       <PicturePicker
         open={open}
+        own={own}
         onClose={() => setOpen(false)}
         onChoose={(chosen) => {
           onChoose(chosen);
@@ -259,6 +262,7 @@ function ForAll({ part }: { part: FormPart }) {
       </Button>
       <PicturePicker
         open={choosing}
+        own={product.pictures}
         onClose={() => setChoosing(false)}
         onChoose={(picture) => {
           apply({ picture });
@@ -354,6 +358,7 @@ export function ProductVariants(part: FormPart) {
                       <TableCell>
                         <PictureCell
                           id={v.picture}
+                          own={product.pictures}
                           label={`Picture of ${name}`}
                           onChoose={(picture) => change(v.id, { picture })}
                         />

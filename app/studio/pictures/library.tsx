@@ -1,13 +1,76 @@
-import { Alert, Box, Button, ButtonBase, TextField, Typography } from "@mui/material";
+import {
+  Alert,
+  Box,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  Drawer,
+  TextField,
+  Typography,
+  useMediaQuery,
+} from "@mui/material";
+import { Trash2, X } from "lucide-react";
 import { useState, type MouseEvent } from "react";
 import { sourceOf, type Picture } from "~/core/pictures";
-import { useStudio } from "../keeping";
-import { Blank, INK, useWhenChanged } from "../ui";
+import { removePictures } from "~/core/protocol";
+import { useReload, useStudio, useStudioStore } from "../keeping";
+import { Blank, FindField, IconAction, INK, useWhenChanged } from "../ui";
+import { logoOf } from "./logo-of";
+import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
+import { usesOfPicture } from "./uses";
 import { useDescribe } from "./use-describe";
 
+/** Where a picture stands, in words. */
+function WhereUsed({ picture }: { picture: Picture }) {
+  const draft = useStudio((s) => s.draft);
+  const stored = useStudio((s) => s.stored);
+  const places = usesOfPicture(picture.id, draft, stored);
+  return (
+    <Box>
+      <Typography variant="subtitle2">Where it is used</Typography>
+      {places.length ? (
+        <Box component="ul" aria-label="Where it is used" sx={{ m: 0, pl: 2.5, overflowWrap: "anywhere" }}>
+          {places.slice(0, 8).map((place) => (
+            <li key={place}>{place}</li>
+          ))}
+          {places.length > 8 ? <li>and {places.length - 8} more</li> : null}
+        </Box>
+      ) : (
+        <Typography color="text.secondary">Nowhere yet.</Typography>
+      )}
+    </Box>
+  );
+}
+
+/** Asks before a picture goes, and says what its places will look like then. */
+function RemoveDialog({ picture, onClose, onGo }: { picture: Picture; onClose: () => void; onGo: () => void }) {
+  return (
+    <Dialog open onClose={onClose} maxWidth="xs" fullWidth aria-labelledby="remove-picture">
+      <DialogTitle id="remove-picture" component="h2" sx={{ typography: "h2" }}>
+        Remove this picture?
+      </DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 1.5 }}>
+        <WhereUsed picture={picture} />
+        <Typography color="text.secondary">
+          It goes from the library and from the shop at once. Places that showed it stand in your brand’s colour until
+          they get another one. You can bring it back for 30 days by uploading it again, and now with Undo.
+        </Typography>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" color="error" onClick={onGo}>
+          Remove
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
 /** Says what a picture shows and what must stay in view when it is cropped. */
-function Describe({ picture }: { picture: Picture }) {
+function Describe({ picture, onRemove }: { picture: Picture; onRemove: () => void }) {
   const { describe, isBusy, problem } = useDescribe();
   const [alt, setAlt] = useState(picture.alt);
   const [focus, setFocus] = useState(picture.focus);
@@ -33,11 +96,7 @@ function Describe({ picture }: { picture: Picture }) {
     />
   );
   return (
-    <Box
-      component="aside"
-      aria-label="About this picture"
-      sx={{ display: "grid", gap: 1.5, alignContent: "start", position: "sticky", top: 16 }}
-    >
+    <Box component="aside" aria-label="About this picture" sx={{ display: "grid", gap: 1.5, alignContent: "start" }}>
       <Box
         sx={{ position: "relative", cursor: "crosshair", lineHeight: 0, border: `1px solid ${INK.line}` }}
         onClick={point}
@@ -84,13 +143,17 @@ function Describe({ picture }: { picture: Picture }) {
       <Typography variant="caption" color="text.secondary">
         {picture.name} · {picture.width} × {picture.height}
       </Typography>
+      <WhereUsed picture={picture} />
       {problem ? <Alert severity="error">{problem}</Alert> : null}
       <Button
         variant="contained"
         disabled={!isChanged || isBusy}
         onClick={() => void describe({ id: picture.id, alt, focus })}
       >
-        {isBusy ? "Keeping …" : "Keep"}
+        {isBusy ? "Saving …" : "Save"}
+      </Button>
+      <Button color="error" startIcon={<Trash2 size={16} aria-hidden />} onClick={onRemove}>
+        Remove …
       </Button>
     </Box>
   );
@@ -98,81 +161,122 @@ function Describe({ picture }: { picture: Picture }) {
 
 /** The shop's pictures. */
 export function Library() {
+  const store = useStudioStore();
+  const reload = useReload();
   const pictures = useStudio((s) => s.pictures);
+  const logo = useStudio((s) => logoOf(s.draft));
+  const isNarrow = useMediaQuery("(max-width:899.98px)");
   const [chosen, setChosen] = useState<string | null>(null);
-  const picture = pictures.find((p) => p.id === chosen) ?? pictures[0];
+  const [sought, setSought] = useState("");
+  const [asking, setAsking] = useState<Picture | null>(null);
+  const [gone, setGone] = useState<Picture | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const words = sought.toLowerCase().trim();
+  const found = pictures.filter((p) => !words || `${p.name} ${p.alt}`.toLowerCase().includes(words));
+  // On a narrow screen the details lie over the pictures, and only when they are asked for.
+  const picture = pictures.find((p) => p.id === chosen) ?? (isNarrow ? undefined : found[0]);
+  const change = async (which: Picture, restore: boolean) => {
+    setProblem(null);
+    const reply = await store.getState().client.ask(removePictures, { ids: [which.id], restore });
+    if (!reply.ok) return setProblem(reply.why);
+    await reload();
+    setGone(restore ? null : which);
+    setChosen(restore ? which.id : null);
+  };
+  const details = picture ? <Describe picture={picture} onRemove={() => setAsking(picture)} /> : null;
   return (
-    <Box sx={{ height: "100%", overflowY: "auto", p: 3 }}>
-      <Box sx={{ maxWidth: 1240, mx: "auto", display: "grid", gap: 2.5 }}>
-        <Box sx={{ display: "flex", alignItems: "center", gap: 3, flexWrap: "wrap" }}>
-          <Box sx={{ flex: 1 }}>
+    <Box sx={{ height: "100%", p: { xs: 1.5, md: 3 }, pb: { xs: 0, md: 0 } }}>
+      <Box
+        sx={{
+          maxWidth: 1480,
+          height: "100%",
+          mx: "auto",
+          display: "grid",
+          gap: 2,
+          gridTemplateRows: "auto auto minmax(0,1fr)",
+          gridTemplateColumns: "minmax(0,1fr)",
+        }}
+      >
+        <Box sx={{ display: "flex", alignItems: "center", gap: 2, flexWrap: "wrap" }}>
+          <Box sx={{ flex: 1, minWidth: 140 }}>
             <Typography variant="h1">Pictures</Typography>
             <Typography color="text.secondary">
               {pictures.length === 1 ? "1 picture" : `${pictures.length} pictures`}
             </Typography>
           </Box>
-          <Uploader several label="Upload pictures" onAdded={(added) => setChosen(added.id)} />
+          {pictures.length ? <FindField label="Find by words" value={sought} onChange={setSought} width={220} /> : null}
+          <Uploader several label="Upload pictures" onAdded={(added) => setChosen(isNarrow ? null : added.id)} />
         </Box>
-        {picture ? (
-          <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr) 300px", gap: 3, alignItems: "start" }}>
-            <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(132px, 1fr))", gap: 1.25 }}>
-              {pictures.map((each) => (
-                <ButtonBase
-                  key={each.id}
-                  aria-label={each.alt || each.name}
-                  aria-pressed={each.id === picture.id}
-                  onClick={() => setChosen(each.id)}
-                  sx={{
-                    position: "relative",
-                    display: "block",
-                    borderRadius: 1,
-                    overflow: "hidden",
-                    outline: each.id === picture.id ? `3px solid ${INK.ink}` : `1px solid ${INK.line}`,
-                    boxShadow: each.id === picture.id ? `0 0 0 6px ${INK.lemon}` : "none",
-                  }}
-                >
-                  <Box
-                    component="img"
-                    loading="lazy"
-                    src={sourceOf(each, 320)}
-                    alt=""
-                    sx={{
-                      display: "block",
-                      width: "100%",
-                      aspectRatio: "1/1",
-                      objectFit: "cover",
-                      objectPosition: `${each.focus[0]}% ${each.focus[1]}%`,
-                      bgcolor: INK.raised,
-                    }}
-                  />
-                  {each.alt ? null : (
-                    <Typography
-                      variant="caption"
-                      sx={{
-                        position: "absolute",
-                        left: 0,
-                        right: 0,
-                        bottom: 0,
-                        bgcolor: INK.lemon,
-                        color: INK.ink,
-                        fontWeight: 600,
-                      }}
-                    >
-                      not described
-                    </Typography>
-                  )}
-                </ButtonBase>
-              ))}
-            </Box>
-            <Describe picture={picture} />
-          </Box>
-        ) : (
+        <Box role="status" sx={{ display: "grid", gap: 1 }}>
+          {gone ? (
+            <Alert
+              severity="success"
+              onClose={() => setGone(null)}
+              action={
+                <Button color="inherit" onClick={() => void change(gone, true)}>
+                  Undo
+                </Button>
+              }
+            >
+              “{gone.alt || gone.name}” is removed.
+            </Alert>
+          ) : null}
+          {problem ? <Alert severity="error">{problem}</Alert> : null}
+        </Box>
+        {pictures.length === 0 ? (
           <Blank
             title="No pictures yet"
             text="Upload photos of your goods and of where you make them. They are turned upright, and made in the right size for every screen, by themselves."
           />
+        ) : (
+          <Box
+            sx={{
+              display: "grid",
+              gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,1fr) 300px" },
+              gridTemplateRows: "minmax(0,1fr)",
+              gap: 3,
+              minHeight: 0,
+            }}
+          >
+            {found.length ? (
+              <PictureGrid
+                label={`Pictures, ${found.length}`}
+                pictures={found}
+                chosen={picture?.id ?? null}
+                onChoose={(each) => setChosen(each.id)}
+                note={(each) => (each.id === logo ? "logo" : each.alt ? undefined : "not described")}
+              />
+            ) : (
+              <Typography color="text.secondary">No picture is described by “{sought}”.</Typography>
+            )}
+            {isNarrow ? (
+              <Drawer
+                anchor="bottom"
+                open={picture !== undefined}
+                onClose={() => setChosen(null)}
+                slotProps={{ paper: { sx: { maxHeight: "86dvh", p: 2 } } }}
+              >
+                <Box sx={{ display: "flex", justifyContent: "flex-end" }}>
+                  <IconAction label="Close" icon={X} onClick={() => setChosen(null)} />
+                </Box>
+                {details}
+              </Drawer>
+            ) : (
+              <Box sx={{ overflowY: "auto", pb: 3 }}>{details}</Box>
+            )}
+          </Box>
         )}
       </Box>
+      {asking ? (
+        <RemoveDialog
+          picture={asking}
+          onClose={() => setAsking(null)}
+          onGo={() => {
+            setAsking(null);
+            void change(asking, false);
+          }}
+        />
+      ) : null}
     </Box>
   );
 }

@@ -1,78 +1,77 @@
-import { Box, ButtonBase, Dialog, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { Box, Dialog, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useState } from "react";
-import { sourceOf } from "~/core/pictures";
 import { useStudio } from "../keeping";
-import { FindField, IconAction, INK } from "../ui";
+import { FindField, IconAction } from "../ui";
+import { logoOf } from "./logo-of";
+import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
 
-type PickerProps = { open: boolean; onClose: () => void; onChoose: (picture: string) => void };
+type PickerProps = {
+  open: boolean;
+  onClose: () => void;
+  onChoose: (picture: string) => void;
+  /** Pictures that belong to what one is chosen for: they come first. */
+  own?: readonly string[];
+  /** Where several can be taken at once: what is done with files that are uploaded together. */
+  onSeveral?: (pictures: readonly string[]) => void;
+};
 
-/** Chooses a picture of the library, or takes a new one in. */
-export function PicturePicker({ open, onClose, onChoose }: PickerProps) {
+/** Chooses a picture of the library, or takes new ones in. What belongs to the matter comes first, then the newest. */
+export function PicturePicker({ open, onClose, onChoose, own = [], onSeveral }: PickerProps) {
   const pictures = useStudio((s) => s.pictures);
+  const logo = useStudio((s) => logoOf(s.draft));
   const [sought, setSought] = useState("");
   const words = sought.toLowerCase().trim();
   const found = pictures.filter((p) => !words || `${p.name} ${p.alt}`.toLowerCase().includes(words));
-  // Wide pictures first: they are what sections ask for most.
-  const sorted = found.toSorted((a, b) => Number(b.width > b.height) - Number(a.width > a.height));
+  // A logo is chosen as a picture only by whoever looks for it.
+  const rank = (id: string) => (own.includes(id) ? 0 : id === logo ? 2 : 1);
+  const sorted = found.toSorted((a, b) => rank(a.id) - rank(b.id));
   return (
-    <Dialog open={open} onClose={onClose} maxWidth="md" fullWidth aria-labelledby="choose-picture">
-      <DialogTitle id="choose-picture" component="div" sx={{ display: "flex", alignItems: "center", gap: 2 }}>
+    <Dialog
+      open={open}
+      onClose={onClose}
+      maxWidth="md"
+      fullWidth
+      aria-labelledby="choose-picture"
+      slotProps={{ paper: { sx: { height: "min(760px, calc(100% - 64px))" } } }}
+    >
+      <DialogTitle
+        id="choose-picture"
+        component="div"
+        sx={{ display: "flex", alignItems: "center", gap: 2, flexWrap: "wrap" }}
+      >
         <Typography component="h2" variant="h2" sx={{ flex: 1 }}>
           Choose a picture
         </Typography>
         <FindField label="Find by words" value={sought} onChange={setSought} width={240} />
         <IconAction label="Close" icon={X} onClick={onClose} />
       </DialogTitle>
-      <DialogContent sx={{ display: "grid", gap: 2, gridTemplateRows: "auto minmax(0,1fr)" }}>
-        <Uploader onAdded={(picture) => onChoose(picture.id)} />
+      <DialogContent sx={{ display: "grid", gap: 1.5, gridTemplateRows: "auto minmax(0,1fr)", overflow: "hidden" }}>
+        <Uploader
+          several
+          label="Upload pictures"
+          onDone={(added) => {
+            const ids = added.map((p) => p.id);
+            if (ids.length === 1) onChoose(ids[0]!);
+            else if (ids.length > 1) onSeveral?.(ids);
+          }}
+        />
         {sorted.length ? (
-          <Box
-            sx={{
-              display: "grid",
-              gridTemplateColumns: "repeat(auto-fill, minmax(130px, 1fr))",
-              gap: 1.25,
-              pb: 1,
-              pt: 0.5,
-            }}
-          >
-            {sorted.map((picture) => (
-              <ButtonBase
-                key={picture.id}
-                aria-label={picture.alt || picture.name}
-                onClick={() => onChoose(picture.id)}
-                sx={{
-                  display: "block",
-                  borderRadius: 1,
-                  overflow: "hidden",
-                  border: `1px solid ${INK.line}`,
-                  "&:hover": { borderColor: INK.ink },
-                }}
-              >
-                <Box
-                  component="img"
-                  loading="lazy"
-                  src={sourceOf(picture, 320)}
-                  alt=""
-                  sx={{
-                    display: "block",
-                    width: "100%",
-                    aspectRatio: "4/3",
-                    objectFit: "cover",
-                    objectPosition: `${picture.focus[0]}% ${picture.focus[1]}%`,
-                    bgcolor: INK.paper,
-                  }}
-                />
-              </ButtonBase>
-            ))}
-          </Box>
+          <PictureGrid
+            label={`Pictures, ${sorted.length}`}
+            pictures={sorted}
+            onChoose={(picture) => onChoose(picture.id)}
+            note={(picture) => (own.includes(picture.id) ? "its own" : picture.id === logo ? "logo" : undefined)}
+          />
         ) : (
-          <Typography color="text.secondary">
-            {pictures.length
-              ? `No picture is described by “${sought}”.`
-              : "There are no pictures yet. Upload the first one above."}
-          </Typography>
+          <Box>
+            <Typography color="text.secondary">
+              {pictures.length
+                ? `No picture is described by “${sought}”.`
+                : "There are no pictures yet. Upload the first ones above."}
+            </Typography>
+          </Box>
         )}
       </DialogContent>
     </Dialog>

@@ -6,10 +6,17 @@ import { useStudioStore, useReload } from "../keeping";
 import { FileInput, INK } from "../ui";
 import { ACCEPTED, upload } from "./upload";
 
-type UploaderProps = { onAdded?: (picture: Picture) => void; several?: boolean; label?: string };
+type UploaderProps = {
+  /** Each as it comes. */
+  onAdded?: (picture: Picture) => void;
+  /** All that came, once no more are on their way. */
+  onDone?: (pictures: readonly Picture[]) => void;
+  several?: boolean;
+  label?: string;
+};
 
 /** Takes pictures in by button or by dropping them; says how far it is, and what could not be used and why. */
-export function Uploader({ onAdded, several = false, label = "Upload a picture" }: UploaderProps) {
+export function Uploader({ onAdded, onDone, several = false, label = "Upload a picture" }: UploaderProps) {
   const store = useStudioStore();
   const reload = useReload();
   const input = useRef<HTMLInputElement>(null);
@@ -19,6 +26,7 @@ export function Uploader({ onAdded, several = false, label = "Upload a picture" 
   const take = async (files: readonly File[]) => {
     const wanted = several ? files : files.slice(0, 1);
     const failed: string[] = [];
+    const came: Picture[] = [];
     setProblems([]);
     for (const [index, file] of wanted.entries()) {
       setShare(index / wanted.length);
@@ -29,12 +37,14 @@ export function Uploader({ onAdded, several = false, label = "Upload a picture" 
         const { pictures } = store.getState();
         if (!pictures.some((p) => p.id === result.picture.id))
           store.setState({ pictures: [result.picture, ...pictures] });
+        came.push(result.picture);
         onAdded?.(result.picture);
       } else failed.push(result.why);
     }
     setShare(null);
     setProblems(failed);
     await reload();
+    if (failed.length === 0) onDone?.(came);
   };
   return (
     <Box
@@ -71,7 +81,12 @@ export function Uploader({ onAdded, several = false, label = "Upload a picture" 
         </Typography>
       </Box>
       <FileInput ref={input} label={label} accept={ACCEPTED} multiple={several} onFiles={(files) => void take(files)} />
-      {share !== null ? <LinearProgress variant="determinate" value={share * 100} aria-label="Uploading" /> : null}
+      {share !== null ? (
+        <Box sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
+          <LinearProgress variant="determinate" value={share * 100} aria-label="Uploading" sx={{ flex: 1 }} />
+          <Typography variant="caption">{Math.round(share * 100)} %</Typography>
+        </Box>
+      ) : null}
       {problems.map((why) => (
         <Alert key={why} severity="error">
           {why}

@@ -14,6 +14,8 @@ import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from "
 import { differences } from "~/core/document";
 import { askForPending, publishDraft, type Pending } from "~/core/protocol";
 import { changeWords } from "~/kinds/change-words";
+import { placeholdersIn } from "~/kinds/placeholders";
+import { placeWords } from "~/kinds/references";
 import { useReload, useStudio, useStudioStore } from "../keeping";
 import { INK, useWhenChanged } from "../ui";
 
@@ -136,6 +138,7 @@ export function PublishDialog({
             </Box>
           </>
         ) : null}
+        {pending && pending.changes.length > 0 ? <StillTheStudios /> : null}
         {stage.name === "done" ? (
           <Typography>
             {stage.changes === 1 ? "One change is" : `${stage.changes} changes are`} live at{" "}
@@ -169,6 +172,27 @@ export function PublishDialog({
         ) : null}
       </DialogActions>
     </Dialog>
+  );
+}
+
+/** Names the words that the studio put there, so that nobody publishes them without knowing. */
+function StillTheStudios() {
+  const draft = useStudio((s) => s.draft);
+  const found = useMemo(() => placeholdersIn(draft), [draft]);
+  if (found.length === 0) return null;
+  return (
+    <Alert severity="info" sx={{ mt: 2 }}>
+      {found.length === 1 ? "These words are still ours, not yours:" : "Some words are still ours, not yours:"}
+      <Box component="ul" aria-label="Words of the studio" sx={{ m: 0, pl: 2.5 }}>
+        {found.slice(0, 6).map((each, i) => (
+          <li key={i}>
+            {placeWords(each)}: “{each.words}”
+          </li>
+        ))}
+        {found.length > 6 ? <li>and {found.length - 6} more</li> : null}
+      </Box>
+      They are true of any small shop; yours sell better.
+    </Alert>
   );
 }
 

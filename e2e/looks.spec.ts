@@ -1,0 +1,183 @@
+import { readFileSync } from "node:fs";
+import { expect, test, type Page } from "@playwright/test";
+import { publishedShop } from "./owners";
+import { DEMO, shopAt } from "./studio";
+
+// Faults of looks, as boxes that can be measured: in every theme, from the narrowest phone on.
+
+const THEMES = ["pomelo", "quince", "yuzu"];
+const NAMES = [
+  "Oda",
+  "Larkspindle Kites",
+  "Hollingbourne & Daughters",
+  "Grandmother Hollingbourne’s Preserves & Pickles",
+];
+const goods = readFileSync("demo/goods.csv", "utf8");
+
+const box = (page: Page, selector: string) =>
+  page
+    .locator(selector)
+    .first()
+    .evaluate((element) => {
+      const { left, right, top, bottom, width, height } = element.getBoundingClientRect();
+      return { left, right, top, bottom, width, height };
+    });
+
+for (const theme of THEMES)
+  test(`in ${theme}, the header is one line from 320 px on, whatever the shop is called`, async ({ page }) => {
+    for (const name of NAMES) {
+      const host = await publishedShop({ theme, name, goods: "Title,Price\nJam,4.00\n" });
+      await page.goto(shopAt(host));
+      for (const width of [320, 360, 375, 390, 412, 430]) {
+        await page.setViewportSize({ width, height: 700 });
+        const said = `${name} at ${width}`;
+        const parts = await page
+          .locator(".s-header .in > *:visible")
+          .evaluateAll((all) =>
+            all.map((e) => e.getBoundingClientRect()).map(({ left, right, top, bottom }) => [left, right, top, bottom]),
+          );
+        const inOrder = parts.sort((a, b) => a[0]! - b[0]!);
+        inOrder.slice(1).forEach((part, i) => expect(part[0]!, said).toBeGreaterThanOrEqual(inOrder[i]![1]! - 0.5));
+        expect(inOrder[0]![0]!, said).toBeGreaterThanOrEqual(0);
+        expect(inOrder.at(-1)![1]!, said).toBeLessThanOrEqual(width);
+        // One line: all of them share their middle.
+        const middles = inOrder.map(([, , top, bottom]) => (top! + bottom!) / 2);
+        expect(Math.max(...middles) - Math.min(...middles), said).toBeLessThan(2);
+        const words = page.locator(".s-header .wordmark > span");
+        const [height, size, isCut] = await words.evaluate(
+          (e) =>
+            [
+              e.getBoundingClientRect().height,
+              parseFloat(getComputedStyle(e).fontSize),
+              e.scrollWidth > e.clientWidth + 1,
+            ] as const,
+        );
+        expect(height, said).toBeLessThan(size * 1.8);
+        if (name.length <= 18) expect(isCut, said).toBe(false);
+      }
+    }
+  });
+
+for (const theme of THEMES)
+  for (const width of [390, 1280])
+    test(`in ${theme}, nothing moves at ${width} px when fonts come late`, async ({ page }) => {
+      const host = await publishedShop({ theme, name: "Larkspindle Kites", goods });
+      await page.setViewportSize({ width, height: 800 });
+      let release = () => {};
+      const held = new Promise<void>((done) => (release = done));
+      await page.route("**/fonts/**", async (route) => {
+        await held;
+        await route.continue();
+      });
+      for (const path of ["/", "/collections/single-line-kites", "/products/larkspindle-delta-190"]) {
+        await page.addInitScript(() => {
+          const w = window as unknown as { shift: number };
+          w.shift = 0;
+          new PerformanceObserver((list) => {
+            for (const entry of list.getEntries() as (PerformanceEntry & { value: number })[]) w.shift += entry.value;
+          }).observe({ type: "layout-shift", buffered: true });
+        });
+        await page.goto(shopAt(host) + path, { waitUntil: "domcontentloaded" });
+        await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+        release();
+        await page.evaluate(() =>
+          document.fonts.ready.then(
+            () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
+          ),
+        );
+        expect(
+          await page.evaluate(() => [...document.fonts].filter((f) => f.status === "loaded").length),
+          path,
+        ).toBeGreaterThan(0);
+        expect(await page.evaluate(() => (window as unknown as { shift: number }).shift), path).toBeLessThan(0.02);
+      }
+    });
+
+test("a card of what is sold out shows one picture, also under the pointer", async ({ page }) => {
+  await page.goto(`${DEMO}/collections/all?sort=name`);
+  const over = page.locator(".card.is-over").first();
+  await over.scrollIntoViewIfNeeded();
+  await over.hover();
+  await expect(over.locator(".pic:visible")).toHaveCount(1);
+});
+
+test("goods that were looked at stand in line with the page, and leave no band while there are none", async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/products/larkspindle-delta-190`);
+  await expect(page.locator(".s-recently-seen")).toBeHidden();
+  expect((await box(page, ".s-recently-seen")).height).toBe(0);
+  await page.goto(`${DEMO}/products/harbour-box`);
+  await expect(page.locator(".s-recently-seen .card")).toHaveCount(1);
+  const [seen, other] = [await box(page, ".s-recently-seen .head"), await box(page, ".s-reviews .head")];
+  expect(Math.abs(seen.left - other.left)).toBeLessThan(1);
+});
+
+for (const theme of THEMES)
+  test(`in ${theme}, short pages end at the window's bottom and lead on`, async ({ page }) => {
+    const host = await publishedShop({ theme, name: "Larkspindle Kites", goods });
+    for (const height of [844, 1800]) {
+      await page.setViewportSize({ width: 390, height });
+      for (const path of ["/search", "/cart", "/nowhere"]) {
+        await page.goto(shopAt(host) + path);
+        expect((await box(page, "footer")).bottom, path).toBeGreaterThanOrEqual(height - 1);
+        await expect(page.locator("main .card").first(), path).toBeVisible();
+        const [main, window] = [await box(page, "main"), 390];
+        expect(main.right, path).toBeLessThanOrEqual(window);
+      }
+    }
+  });
+
+test("on a phone, filter and order of a list share one row that stays, and the filter says how many it would show", async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${DEMO}/collections/single-line-kites`);
+  const [filter, sort] = [await box(page, ".filters-open"), await box(page, ".list-sort select")];
+  expect(Math.abs((filter.top + filter.bottom) / 2 - (sort.top + sort.bottom) / 2)).toBeLessThan(4);
+  expect(sort.right).toBeLessThanOrEqual(390);
+  await page.locator(".card").nth(8).scrollIntoViewIfNeeded();
+  expect((await box(page, ".filters-open")).top).toBeGreaterThanOrEqual(0);
+  await page.getByRole("link", { name: "Filter" }).click();
+  await page.getByRole("checkbox", { name: "Anyone" }).check();
+  const show = page.getByRole("button", { name: /^Show \d+ products?$/ });
+  await expect(show).toBeVisible();
+  // Nothing of the page lies over the sheet.
+  const at = await box(page, ".filters-do .button");
+  expect(
+    await page.evaluate(
+      ([x, y]) => document.elementFromPoint(x!, y!)?.closest(".filters-do") !== null,
+      [(at.left + at.right) / 2, (at.top + at.bottom) / 2],
+    ),
+  ).toBe(true);
+  await page.getByRole("link", { name: "Close" }).click();
+  await expect(show).toBeHidden();
+});
+
+test("the cart changes where it stands, by stepper and by number, at 320 px as well", async ({ page }) => {
+  await page.setViewportSize({ width: 320, height: 640 });
+  for (const product of ["larkspindle-delta-190", "harbour-cone"]) {
+    await page.goto(`${DEMO}/products/${product}`);
+    await page.getByRole("button", { name: "Add to cart" }).first().click();
+    await expect(page.getByRole("link", { name: "See the cart" })).toBeVisible();
+  }
+  await page.goto(`${DEMO}/cart`);
+  const line = page.locator(".cart-line").first();
+  await expect(page.locator(".cart-line")).toHaveCount(2);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
+  const before = await line.locator(".price").textContent();
+  await line.getByRole("button", { name: /^One more of/ }).click();
+  await expect(line.getByRole("spinbutton")).toHaveValue("2");
+  await expect(line.locator(".price")).not.toHaveText(before!);
+  await expect(page.getByRole("link", { name: "Cart, 3 things in it" })).toBeVisible();
+  await line.getByRole("spinbutton").fill("1");
+  await page.keyboard.press("Enter");
+  await expect(line.locator(".price")).toHaveText(before!);
+  await expect(line.getByRole("spinbutton")).toHaveValue("1");
+  // What is summed up stays in sight.
+  await expect(page.locator(".cart-sum")).toBeInViewport();
+  await line.getByRole("button", { name: /^Remove/ }).click();
+  await expect(page.locator(".cart-line")).toHaveCount(1);
+  await page.getByRole("button", { name: /^Remove/ }).click();
+  await expect(page.getByText("There is nothing in it yet.")).toBeVisible();
+});
