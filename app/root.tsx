@@ -83,7 +83,7 @@ export function ErrorBoundary() {
         {said ??
           (isGone
             ? "It may have been removed, or it belongs to another account."
-            : "What you had done is kept. Try again; if it stays like this, restart Zest Window.")}
+            : "What you had done is saved. Try again; if it stays like this, restart Zest Window.")}
       </Typography>
       <Button variant="contained" href="/">
         To my shops

@@ -87,7 +87,7 @@ await page.goto(page.url().replace(/goods.*/, "pages?page=product"));
 await wide().locator(".w-product-options").click();
 await take("product-layout");
 await area("Goods");
-await page.getByRole("link", { name: "Bring in goods" }).click();
+await page.getByRole("link", { name: "Import goods" }).click();
 const file =
   "SKU,Title,Price,Collection,Colour\nLK-110,Larkspindle Delta 190,66.50,Single-line kites,Dawn\nLK-800,Evening Ribbon,14.00,Windsocks,Heather\nLK-801,Gull Tail,a fiver,Windsocks,White\n";
 await page

@@ -133,7 +133,7 @@ test("what was written and not kept survives a closed tab; another tab's change 
   await withGoods(page);
   await page.getByRole("link", { name: "Apple jam" }).click();
   await page.getByLabel("Title", { exact: true }).fill("Apple jam, spiced");
-  await expect(page.getByText("Not kept yet")).toBeVisible();
+  await expect(page.getByText("Not saved yet")).toBeVisible();
   const address = page.url();
   await page.close({ runBeforeUnload: false });
   const again = await context.newPage();
@@ -144,12 +144,12 @@ test("what was written and not kept survives a closed tab; another tab's change 
   await other.goto(address);
   await other.getByRole("button", { name: "Throw it away" }).click();
   await other.getByLabel("Title", { exact: true }).fill("Apple butter");
-  await other.getByRole("button", { name: "Keep", exact: true }).click();
-  await expect(other.getByText("Kept. The shop shows it now.")).toBeVisible();
-  await again.getByRole("button", { name: "Keep", exact: true }).click();
+  await other.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(other.getByText("Saved. The shop shows it now.")).toBeVisible();
+  await again.getByRole("button", { name: "Save", exact: true }).click();
   await expect(again.getByText(/was changed elsewhere while you wrote/)).toBeVisible();
   await again.getByRole("button", { name: "Keep mine" }).click();
-  await expect(again.getByText("Kept. The shop shows it now.")).toBeVisible();
+  await expect(again.getByText("Saved. The shop shows it now.")).toBeVisible();
   await other.reload();
   await expect(other.getByLabel("Title", { exact: true })).toHaveValue("Apple jam, spiced");
 });
@@ -191,8 +191,8 @@ test("a collection by rules counts live; one by hand is put into order; one stan
     await page.keyboard.press("Space");
     await expect(list.getByRole("button", { name: "1: Pear jam" })).toBeVisible({ timeout: 1000 });
   }).toPass();
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
-  await expect(page.getByText("Kept. The shop shows it now.")).toBeVisible();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
+  await expect(page.getByText("Saved. The shop shows it now.")).toBeVisible();
   const served = await (await askShop(page, host, "/collections/jams")).text();
   expect(served.indexOf("Pear jam</a>")).toBeLessThan(served.indexOf("Apple jam</a>"));
 });
@@ -206,7 +206,7 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
   sheet.addRow(["K-1", "Kite, red", 12.5, "delta-dawn.webp", new Date("2027-03-01T00:00:00Z")]);
   sheet.addRow(["K-2", "Kite, blue", 14, "", null]);
   await area(page, "Goods");
-  await page.getByRole("link", { name: "Bring in goods" }).click();
+  await page.getByRole("link", { name: "Import goods" }).click();
   const ware = {
     name: "ware.xlsx",
     mimeType: "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
@@ -233,7 +233,7 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
   await page
     .getByLabel("ZIP of pictures")
     .setInputFiles({ name: "pictures.zip", mimeType: "application/zip", buffer: Buffer.from(zip) });
-  await page.getByRole("button", { name: "Bring in 2 products" }).click();
+  await page.getByRole("button", { name: "Import 2 products" }).click();
   await expect(page.getByText("2 products added, 0 changed, 0 as they were. 1 picture added.")).toBeVisible();
   await part(page, "Products");
   await expect(page.getByRole("row", { name: /Kite, red/ }).locator("img")).toBeVisible();
@@ -241,10 +241,10 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
   await expect(page.getByText("No goods yet")).toBeVisible();
 
   await test.step("the next time, the columns are known", async () => {
-    await part(page, "Bring in");
+    await part(page, "Import");
     await page.getByLabel("File with goods").setInputFiles(ware);
     await expect(page.getByRole("combobox", { name: "Bezeichnung" })).toHaveText("title");
-    await page.getByRole("button", { name: "Bring in 2 products" }).click();
+    await page.getByRole("button", { name: "Import 2 products" }).click();
     await expect(page.getByText("2 products added, 0 changed, 0 as they were.")).toBeVisible();
     await part(page, "Products");
     await expect(page.getByRole("row", { name: /Kite, blue/ })).toContainText("€14.00");
@@ -255,7 +255,7 @@ test("ten thousand lines come in with progress, can be stopped, and are worked w
   test.setTimeout(120_000);
   await openShop(page);
   await area(page, "Goods");
-  await page.getByRole("link", { name: "Bring in goods" }).click();
+  await page.getByRole("link", { name: "Import goods" }).click();
   const lines = Array.from({ length: 10_000 }, (_, i) => `S-${i},Thing ${i},${(i % 90) + 1}.00,Kind ${i % 7}`);
   const file = {
     name: "many.csv",
@@ -263,16 +263,16 @@ test("ten thousand lines come in with progress, can be stopped, and are worked w
     buffer: Buffer.from(`Article no.,Name,Price incl. VAT,Kind\n${lines.join("\n")}`),
   };
   await page.getByLabel("File with goods").setInputFiles(file);
-  await page.getByRole("button", { name: "Bring in 10,000 products" }).click();
+  await page.getByRole("button", { name: "Import 10,000 products" }).click();
   // Well under way, and not done.
   await expect(page.getByText(/^Goods: [1-9][\d,]* of 10,000$/)).toBeVisible();
   await page.getByRole("button", { name: "Stop" }).click();
   await expect(page.getByText("Stopped. Nothing of the goods was stored.")).toBeVisible();
   await part(page, "Products");
   await expect(page.getByText("No goods yet")).toBeVisible();
-  await part(page, "Bring in");
+  await part(page, "Import");
   await page.getByLabel("File with goods").setInputFiles(file);
-  await page.getByRole("button", { name: "Bring in 10,000 products" }).click();
+  await page.getByRole("button", { name: "Import 10,000 products" }).click();
   await expect(page.getByText("10,000 products added, 0 changed, 0 as they were.")).toBeVisible({ timeout: 60_000 });
   await page.getByRole("link", { name: "Look at them" }).click();
   await expect(page.getByText("1–100 of 10,000")).toBeVisible();
@@ -315,7 +315,7 @@ test("reviews are let through, answered, and brought in from a file", async ({ p
   await page.getByRole("button", { name: "Shown (1)" }).click();
   await page.getByRole("button", { name: "Answer" }).click();
   await page.getByLabel("Your answer").fill("Come by on Wednesday.");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByText("You: Come by on Wednesday.")).toBeVisible();
   await page.getByLabel("File with reviews").setInputFiles({
     name: "r.csv",
@@ -323,7 +323,7 @@ test("reviews are let through, answered, and brought in from a file", async ({ p
     buffer: Buffer.from("sku,stars,text,name\nJ-1,4,Sweet,Uwe\nJ-9,4,Sweet,Uwe\nJ-1,9,Sweet,Uwe\n"),
   });
   await expect(page.getByText("Line 3, sku: There is no product with the SKU “J-9”.")).toBeVisible();
-  await page.getByRole("button", { name: "Bring in 1" }).click();
+  await page.getByRole("button", { name: "Import 1" }).click();
   await expect(page.getByText("1 reviews brought in; 0 were there already.")).toBeVisible();
   const served = await (await askShop(page, host, "/products/apple-jam")).text();
   expect(served).toContain("Come by on Wednesday.");

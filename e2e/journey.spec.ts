@@ -24,7 +24,7 @@ test("a new seller goes from an account to an open shop", async ({ page, context
 
   await test.step("goods come from a file, after a look at what was understood", async () => {
     await area(page, "Goods");
-    await page.getByRole("link", { name: "Bring in goods" }).click();
+    await page.getByRole("link", { name: "Import goods" }).click();
     await page.getByLabel("File with goods").setInputFiles({
       name: "goods.csv",
       mimeType: "text/csv",
@@ -34,7 +34,7 @@ test("a new seller goes from an account to an open shop", async ({ page, context
     });
     await expect(page.getByText("2 new products, 0 changed, 0 as they are")).toBeVisible();
     await expect(page.getByRole("list", { name: "Problems" })).toContainText("Line 3, price: “lots” is not an amount.");
-    await page.getByRole("button", { name: "Bring in 2 products" }).click();
+    await page.getByRole("button", { name: "Import 2 products" }).click();
     await expect(page.getByText("2 products added, 0 changed, 0 as they were.")).toBeVisible();
     await page.getByRole("link", { name: "Look at them" }).click();
     await expect(page.getByRole("link", { name: "Quince jelly" })).toBeVisible();
@@ -43,7 +43,7 @@ test("a new seller goes from an account to an open shop", async ({ page, context
   await test.step("a theme is put on and another one, and nothing is lost", async () => {
     await area(page, "Brand");
     await page.getByRole("link", { name: "Change theme" }).click();
-    await page.getByRole("button", { name: "Wear Quince" }).click();
+    await page.getByRole("button", { name: "Use Quince" }).click();
     await benchReady(page);
     await expect(pane(page, "Wide").locator(".card-title").first()).toContainText("Apple jam");
   });
@@ -216,7 +216,7 @@ test("the goods of the demo shop can be saved as a file and brought in again wit
     await page.getByRole("menuitem", { name: format }).click();
   };
   const [download] = await Promise.all([page.waitForEvent("download"), saveAs("Comma-separated (CSV)")]);
-  await page.getByRole("link", { name: "Bring in goods" }).click();
+  await page.getByRole("link", { name: "Import goods" }).click();
   await page.getByLabel("File with goods").setInputFiles(await download.path());
   await expect(page.getByText("0 new products, 0 changed, 45 as they are")).toBeVisible();
   await expect(page.getByRole("button", { name: "Nothing to bring in" })).toBeDisabled();
@@ -224,7 +224,7 @@ test("the goods of the demo shop can be saved as a file and brought in again wit
   await expect(page.getByText("This is neither a CSV file nor an XLSX workbook.")).toBeVisible();
   await page.goBack();
   const [workbook] = await Promise.all([page.waitForEvent("download"), saveAs("Workbook (XLSX)")]);
-  await page.getByRole("link", { name: "Bring in goods" }).click();
+  await page.getByRole("link", { name: "Import goods" }).click();
   await page.getByLabel("File with goods").setInputFiles(await workbook.path());
   await expect(page.getByText("0 new products, 0 changed, 45 as they are")).toBeVisible();
 });

@@ -54,7 +54,7 @@ test("a change that can't be kept is put aside with the reason, offered again, a
   const before = await heading.inputValue();
   await heading.fill("Not today");
   await expect(
-    page.getByText(/“Words changed in Hero” could not be kept: The server has no room for it\./),
+    page.getByText(/“Words changed in Hero” could not be saved: The server has no room for it\./),
   ).toBeVisible();
   await expect(heading).toHaveValue(before);
   await expect(page.getByRole("button", { name: "Nothing to undo" })).toBeDisabled();
@@ -65,11 +65,11 @@ test("a change that can't be kept is put aside with the reason, offered again, a
     await kept(page);
     await page.reload();
     await benchReady(page);
-    await page.getByRole("button", { name: "1 change could not be kept" }).click();
-    const list = page.getByRole("presentation").filter({ hasText: "They are kept in this browser." });
+    await page.getByRole("button", { name: "1 change could not be saved" }).click();
+    const list = page.getByRole("presentation").filter({ hasText: "They are saved in this browser." });
     await expect(list).toContainText("The server has no room for it.");
     await list.getByRole("button", { name: "Try again" }).click();
-    await expect(page.getByRole("button", { name: "1 change could not be kept" })).toHaveCount(0);
+    await expect(page.getByRole("button", { name: "1 change could not be saved" })).toHaveCount(0);
     await kept(page);
     await expect(pane(page, "Wide").getByRole("heading", { level: 1 })).toHaveText("Not today");
   });

@@ -371,8 +371,8 @@ test("versions of a page are kept, compared as pictures and as words, and brough
   const dialog = page.getByRole("dialog", { name: "Versions of Home" });
   await open();
   await expect(dialog.getByText("None yet.")).toBeVisible();
-  await dialog.getByLabel("Keep it as it is now, named").fill("Before the sale");
-  await dialog.getByRole("button", { name: "Keep this version" }).click();
+  await dialog.getByLabel("Save it as it is now, named").fill("Before the sale");
+  await dialog.getByRole("button", { name: "Save this version" }).click();
   await expect(dialog.getByRole("button", { name: /^Before the sale/ })).toBeVisible();
   await dialog.getByRole("button", { name: "Close" }).click();
 
@@ -486,8 +486,8 @@ test("the bench passes axe in each of its states, and its tree follows the arrow
   await test.step("versions", async () => {
     await page.getByRole("button", { name: "Versions of this page" }).click();
     const dialog = page.getByRole("dialog", { name: "Versions of Home" });
-    await dialog.getByLabel("Keep it as it is now, named").fill("Mine");
-    await dialog.getByRole("button", { name: "Keep this version" }).click();
+    await dialog.getByLabel("Save it as it is now, named").fill("Mine");
+    await dialog.getByRole("button", { name: "Save this version" }).click();
     await dialog.getByRole("button", { name: /^Mine/ }).click();
     await expect(dialog.getByText("just as it was in this version")).toBeVisible();
     await expectAccessible(page);

@@ -131,7 +131,7 @@ test("screens of goods and pictures pass axe", async ({ page }) => {
   await openDemo(page, { area: "goods" });
   await page.getByRole("grid", { name: "Goods" }).waitFor();
   await expectAccessible(page);
-  for (const part of ["Collections", "Reviews", "What sells", "Words and search", "Bring in"]) {
+  for (const part of ["Collections", "Reviews", "What sells", "Words and search", "Import"]) {
     await page.getByRole("navigation", { name: "Parts of Goods" }).getByRole("link", { name: part }).click();
     await expect(page.locator("h1").first()).toBeVisible();
     await expectAccessible(page);

@@ -29,7 +29,7 @@ test("a shopper filters, sorts and takes things back, on one page, with an addre
   expect(promised).toBeLessThan(both);
   // What has the hand keeps it.
   await expect(wind).toBeFocused();
-  await page.getByLabel("Order").selectOption("Price, low to high");
+  await page.getByLabel("Sort by").selectOption("Price, low to high");
   await expect(page).toHaveURL(/sort=price-up/);
   await expect(count(page)).toHaveText(promised === 1 ? "1 product" : `${promised} products`);
   const here = page.url();
@@ -41,7 +41,7 @@ test("a shopper filters, sorts and takes things back, on one page, with an addre
   await page.goBack();
   await expect(page).toHaveURL(here);
   await expect(level.getByLabel(/^Anyone/)).toBeChecked();
-  await page.locator(".chips").getByRole("link", { name: "Take all back" }).click();
+  await page.locator(".chips").getByRole("link", { name: "Clear all" }).click();
   await expect(count(page)).toHaveText("14 products");
 });
 
@@ -66,7 +66,7 @@ test("a price that nothing has is answered, and led back from", async ({ page })
   await page.getByLabel("Price from").fill("5000");
   await page.getByLabel("Price from").press("Enter");
   await expect(page.getByText("Nothing fits all of that.")).toBeVisible();
-  await page.locator(".list-none").getByRole("link", { name: "Take all back" }).click();
+  await page.locator(".list-none").getByRole("link", { name: "Clear all" }).click();
   await expect(page.getByText("Harbour Cone")).toBeVisible();
 });
 
@@ -91,7 +91,7 @@ test("without JavaScript filters, pages, variants and the cart work as well", as
   await page.getByRole("button", { name: "Add to cart" }).first().click();
   await expect(page.getByText("It is in your cart.")).toBeVisible();
   await expect(page.getByText("120 cm · Dawn")).toBeVisible();
-  await page.getByRole("button", { name: "Take out" }).click();
+  await page.getByRole("button", { name: "Remove" }).click();
   await expect(page.getByText("There is nothing in it yet.")).toBeVisible();
   await context.close();
 });

@@ -59,7 +59,7 @@ export const details = (page: Page): Locator => page.getByRole("complementary", 
 
 /** Every change has reached the server. */
 export const kept = (page: Page) =>
-  expect(page.getByRole("status").filter({ hasText: /^Kept \d\d:\d\d/ })).toBeVisible();
+  expect(page.getByRole("status").filter({ hasText: /^Saved \d\d:\d\d/ })).toBeVisible();
 
 /** Goes to an area by its name in the top bar. */
 export async function area(page: Page, name: "Brand" | "Pages" | "Goods" | "Pictures"): Promise<void> {

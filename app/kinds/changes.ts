@@ -63,7 +63,7 @@ function problemOfDocument(document: PageDocument, { parts, grown }: Touched): s
   if (unsound) return `This change would damage the page (${unsound.code}).`;
   for (const node of walk(document.root)) {
     if (!parts.has(node.id)) continue;
-    if (!fitsLimits(node)) return "Something in it is longer than what can be kept.";
+    if (!fitsLimits(node)) return "Something in it is longer than what can be saved.";
     if (node.kind === "root") continue;
     if ((node.version ?? 1) > versionOf(migrationsOf(node.kind)))
       return `“${nameOf(node)}” was made with a newer version.`;

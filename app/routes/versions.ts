@@ -26,7 +26,7 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
   const removal = removeVersion.input.safeParse(sent);
   if (removal.success) return Response.json({ removed: await removePageVersion(shop.id, removal.data.remove) });
   const input = keepVersion.input.safeParse(sent);
-  if (!input.success) return refuse(input.error.issues[0]?.message ?? "This version can’t be kept.", 400);
+  if (!input.success) return refuse(input.error.issues[0]?.message ?? "This version can’t be saved.", 400);
   const kept = await keepPageVersion(shop.id, input.data);
   return kept.ok ? Response.json({ version: kept.version }) : refuse(kept.why);
 });

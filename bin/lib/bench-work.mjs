@@ -28,7 +28,7 @@ async function fill(page) {
   }
   await page
     .getByRole("status", { name: "" })
-    .filter({ hasText: /^Kept \d/ })
+    .filter({ hasText: /^Saved \d/ })
     .waitFor();
 }
 

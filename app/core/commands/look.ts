@@ -101,7 +101,7 @@ export function keepVersion(draft: Draft, name: string, at: string): Outcome {
     return refuse(`There are ${MOST_VERSIONS} versions already. Remove one first.`);
   const { theme, brand } = draft.look;
   const version: BrandVersion = { name: trimmed.slice(0, 60), at, theme, brand };
-  return setLook(draft, ["versions", newId()], version, "keepVersion", `Brand kept as “${version.name}”`, false);
+  return setLook(draft, ["versions", newId()], version, "keepVersion", `Brand saved as “${version.name}”`, false);
 }
 
 export function removeVersion(draft: Draft, id: string): Outcome {
@@ -128,5 +128,10 @@ export const setShopName = (draft: Draft, name: string): Outcome =>
 export const setTagline = (draft: Draft, tagline: string): Outcome =>
   setLook(draft, ["identity", "tagline"], tagline, "setTagline", "Tagline changed", true);
 
-export const setLogo = (draft: Draft, logo: Logo): Outcome =>
-  setLook(draft, ["identity", "logo"], logo, "setLogo", "Logo changed", false);
+/** Changes the logo; what it says nothing of is left out. `isDrag`: one of many small steps, such as a slider's, that are one in the end. */
+export const setLogo = (draft: Draft, logo: Logo, isDrag = false): Outcome =>
+  setLook(draft, ["identity", "logo"], JSON.parse(JSON.stringify(logo)) as Json, "setLogo", "Logo changed", isDrag);
+
+/** Gives the browser's tab a picture of its own; without one, its icon is made from the logo. */
+export const setIcon = (draft: Draft, picture: string | undefined): Outcome =>
+  setLook(draft, ["identity", "icon"], picture, "setIcon", "Icon changed", false);

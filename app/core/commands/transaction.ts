@@ -24,7 +24,7 @@ export type Outcome =
   | { readonly ok: true; readonly transaction: Transaction; readonly mergeKey?: string }
   | { readonly ok: false; readonly why: string };
 
-/** A label that can be kept: one that is too long loses its end. */
+/** A label that can be saved: one that is too long loses its end. */
 export const labelOf = (words: string): string =>
   words.length <= LONGEST_LABEL ? words : `${words.slice(0, LONGEST_LABEL - 1).replace(/[\uD800-\uDBFF]$/u, "")}…`;
 

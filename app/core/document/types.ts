@@ -64,7 +64,21 @@ export type Draft = {
 export type Logo =
   | { readonly form: "words" }
   | { readonly form: "sign"; readonly sign: string }
-  | { readonly form: "picture"; readonly picture: string };
+  | {
+      readonly form: "picture";
+      readonly picture: string;
+      /** In px; as `LOGO_HEIGHT` where it says nothing. */
+      readonly height?: number | undefined;
+      /** How it is shown where its own colours can't be seen; as it is where nothing is said. */
+      readonly header?: LogoWay | undefined;
+      readonly footer?: LogoWay | undefined;
+    };
+
+/** A logo that can't be seen as it is: all white, all black, on a white or a black plate, or the name in its stead. */
+export const LOGO_WAYS = ["light", "dark", "on-light", "on-dark", "words"] as const;
+export type LogoWay = (typeof LOGO_WAYS)[number];
+/** How high a logo stands, in px: the least, the usual, the most. */
+export const LOGO_HEIGHT = { least: 24, usual: 40, most: 96 } as const;
 
 /**
  * What a brand says for itself: values by the keys of the table of settings (`core/theme`); a key that is absent is the
@@ -83,7 +97,13 @@ export type BrandVersion = {
 
 export type Look = {
   readonly theme: string;
-  readonly identity: { readonly name: string; readonly tagline: string; readonly logo: Logo };
+  readonly identity: {
+    readonly name: string;
+    readonly tagline: string;
+    readonly logo: Logo;
+    /** A picture for the browser's tab; made from the logo or the name where there is none. */
+    readonly icon?: string | undefined;
+  };
   readonly brand: Brand;
   /** Brands put aside, by id. */
   readonly versions: Readonly<Record<string, BrandVersion>>;

@@ -36,7 +36,7 @@ export function readSent(sent: readonly unknown[]): ReadSent {
     if (!parsed.success) {
       const id = typeof each === "object" && each !== null && "id" in each ? String(each.id) : "";
       const issue = parsed.error.issues[0];
-      const why = issue?.code === "too_big" ? "It is larger than what can be kept." : "It can’t be read.";
+      const why = issue?.code === "too_big" ? "It is larger than what can be saved." : "It can’t be read.";
       return { ok: false, answer: { ok: false, code: "refused", transaction: id, why } };
     }
     transactions.push(parsed.data);

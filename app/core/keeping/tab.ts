@@ -4,7 +4,7 @@ import { applyAll, type ApplyFailure } from "../operations";
 import { MOST_OPERATIONS, MOST_SENT, MOST_SENT_CHARACTERS } from "../schema";
 import type { Answer, Asked, News } from "./protocol";
 
-/** A change that could not be kept, and why, in the seller's words. It is offered again and never thrown away unasked. */
+/** A change that could not be saved, and why, in the seller's words. It is offered again and never thrown away unasked. */
 export type Aside = { readonly transaction: Transaction; readonly why: string };
 
 /**
@@ -120,7 +120,7 @@ function carriedOver(tab: Tab, confirmed: Draft, base: number, pending: readonly
 }
 
 const GONE = "What it changed has been removed or replaced elsewhere meanwhile.";
-const NEEDED = "It needs a change that could not be kept.";
+const NEEDED = "It needs a change that could not be saved.";
 
 export type Met = {
   readonly tab: Tab;

@@ -1,2 +1,3 @@
+export * from "./logo";
 export * from "./renditions";
 export * from "./words-on-picture";

@@ -1,5 +1,5 @@
 // The limits of what can be stored. The studio and the server read the same constants, so that nothing can be made that
-// could not be kept.
+// could not be saved.
 
 /** The most characters that any single value may hold. */
 export const MOST_CHARACTERS = 20_000;

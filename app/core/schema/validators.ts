@@ -5,6 +5,8 @@ import {
   type PageDocument,
   type Draft,
   type Json,
+  LOGO_HEIGHT,
+  LOGO_WAYS,
   type Look,
   type Part,
   type StyleSheet,
@@ -93,8 +95,15 @@ export const lookSchema: z.ZodType<Look, unknown> = z.strictObject({
     logo: z.discriminatedUnion("form", [
       z.strictObject({ form: z.literal("words") }),
       z.strictObject({ form: z.literal("sign"), sign: z.string().max(40) }),
-      z.strictObject({ form: z.literal("picture"), picture: id }),
+      z.strictObject({
+        form: z.literal("picture"),
+        picture: id,
+        height: z.number().int().min(LOGO_HEIGHT.least).max(LOGO_HEIGHT.most).optional(),
+        header: z.enum(LOGO_WAYS).optional(),
+        footer: z.enum(LOGO_WAYS).optional(),
+      }),
     ]),
+    icon: id.optional(),
   }),
   brand: brandSchema,
   // Looks stored before brands could be put aside have none.

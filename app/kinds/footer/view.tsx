@@ -9,7 +9,7 @@ export function View({ props }: ViewProps<FooterProps>) {
     .filter((entry) => studio || (entry.label && href(entry.link)));
   return (
     <div className="in">
-      <Wordmark />
+      <Wordmark place="footer" />
       <Words at="about" as="p" className="foot-text" text={props.about} hint="About you" />
       {links.length ? (
         <nav className="foot-links" aria-label="Footer">

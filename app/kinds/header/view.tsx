@@ -19,7 +19,7 @@ export function View({ props }: ViewProps<HeaderProps>): ReactNode {
   );
   return (
     <div className="in">
-      <Wordmark />
+      <Wordmark place="header" />
       {entries.length ? (
         <>
           <nav className="nav" aria-label="Main menu">

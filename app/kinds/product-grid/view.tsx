@@ -39,7 +39,7 @@ export function View({ props, arrangement, first }: ViewProps<ProductGridProps>)
         <p className="goods-none">
           {goods.products.length
             ? "There is nothing in this collection yet."
-            : "Your goods will stand here. Bring them in under Goods."}
+            : "Your goods will stand here. Add or import them under Goods."}
         </p>
       )}
     </div>

@@ -19,7 +19,9 @@ export async function requireOwner(request: Request): Promise<OwnerIdentity> {
   // A script that asks for data could make nothing of the sign-in page.
   const isForScript = request.headers.get("Accept") === "application/json";
   if (request.method !== "GET" || isForScript)
-    throw new Response("You are signed out. Sign in again; what you changed is kept in this browser.", { status: 401 });
+    throw new Response("You are signed out. Sign in again; what you changed is saved in this browser.", {
+      status: 401,
+    });
   const { pathname } = new URL(request.url);
   const back = pathname.replace(/\.data$/, "");
   throw redirect(back === "/" ? "/sign-in" : `/sign-in?to=${encodeURIComponent(back)}`);

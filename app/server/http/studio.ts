@@ -91,7 +91,7 @@ async function mayView(request: Request, hash: string): Promise<boolean> {
   return (await PictureRow.count({ where: { hash, shopId: shops.map((s) => s.id) } })) > 0;
 }
 
-const WENT_WRONG = "Something went wrong here. What you had done is kept; try again in a moment.";
+const WENT_WRONG = "Something went wrong here. What you had done is saved; try again in a moment.";
 
 /** The studio's web server around a build of its routes. `assets` is the folder of built browser files. */
 export function studio(

@@ -1,9 +1,9 @@
 import { isDiskFull, isOutOfReach } from "../database/index.server";
 
 const NOT_REACHED =
-  "The studio can’t reach its database. What you have done is kept in this browser; try again in a moment.";
+  "The studio can’t reach its database. What you have done is saved in this browser; try again in a moment.";
 const FULL =
-  "There is no room left on the studio’s disk. What you have done is kept in this browser; it goes on when there is room.";
+  "There is no room left on the studio’s disk. What you have done is saved in this browser; it goes on when there is room.";
 
 /** The answer to trouble that is the machine's and passes; undefined where an error is of another kind. */
 export function troubleOf(error: unknown): Response | undefined {

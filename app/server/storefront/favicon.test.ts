@@ -34,15 +34,15 @@ describe("an icon", () => {
     for (const pair of TYPE_PAIRS) {
       const dressed = look({}, { typePair: pair.id, colour: "#1f6f8b" });
       const { page, ink } = solveLook(themeById("pomelo"), dressed).roles.sets.brand;
-      const [grounds, inks] = await shares(await iconPng(dressed, undefined, 64), [page, ink]);
+      const [grounds, inks] = await shares(await iconPng(dressed, [], 64), [page, ink]);
       expect(grounds, pair.id).toBeGreaterThan(0.4);
       expect(inks, pair.id).toBeGreaterThan(0.04);
     }
   });
 
   it("is the sign where one was chosen, and differs from the letter", async () => {
-    const letter = await iconPng(look(), undefined, 32);
-    const sign = await iconPng(look({ logo: { form: "sign", sign: "kite" } }), undefined, 32);
+    const letter = await iconPng(look(), [], 32);
+    const sign = await iconPng(look({ logo: { form: "sign", sign: "kite" } }), [], 32);
     expect(sign.equals(letter)).toBe(false);
     expect(await sharp(sign).metadata()).toMatchObject({ width: 32, height: 32, format: "png" });
   });
@@ -54,7 +54,7 @@ describe("an icon", () => {
       .toBuffer();
     const added = await addPicture(shop.id, red, "logo.png");
     if (!added.ok) throw new Error(added.why);
-    const png = await iconPng(look({ logo: { form: "picture", picture: added.picture.id } }), added.picture, 60);
+    const png = await iconPng(look({ logo: { form: "picture", picture: added.picture.id } }), [added.picture], 60);
     const [share] = await shares(png, ["#d02030"]);
     expect(share).toBeGreaterThan(0.28);
     expect(share).toBeLessThan(0.38);
@@ -62,7 +62,7 @@ describe("an icon", () => {
 
   it("falls back to the letter when the picture is gone", async () => {
     const gone = look({ logo: { form: "picture", picture: "gone" } });
-    expect((await iconPng(gone, undefined, 32)).equals(await iconPng(look(), undefined, 32))).toBe(true);
+    expect((await iconPng(gone, [], 32)).equals(await iconPng(look(), [], 32))).toBe(true);
   });
 
   it("says its size and place in the ICO head", () => {

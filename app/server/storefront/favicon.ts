@@ -26,19 +26,22 @@ function initial(look: Look): string {
   return `<g transform="translate(${x} ${y}) scale(${scale} ${-scale})"><path d="${glyph.path.toSVG()}" fill="INK" stroke="INK" stroke-width="${font.unitsPerEm * EMBOLDEN}" stroke-linejoin="round"/></g>`;
 }
 
-/** The shop's icon as PNG, `size` px square: the uploaded logo, the chosen sign, or the first letter on brand colour. */
-export async function iconPng(look: Look, logo: Picture | undefined, size: number): Promise<Buffer> {
-  if (look.identity.logo.form === "picture" && logo) {
+/** The shop's icon as PNG, `size` px square: the picture chosen for it, the uploaded logo, the chosen sign, or the first letter on brand colour. */
+export async function iconPng(look: Look, pictures: readonly Picture[], size: number): Promise<Buffer> {
+  const { icon, logo: mark } = look.identity;
+  const wanted = icon ?? (mark.form === "picture" ? mark.picture : undefined);
+  const logo = wanted === undefined ? undefined : pictures.find((p) => p.id === wanted);
+  if (logo) {
     const drawn = await readApart("icon", { bytes: await readOriginal(logo.hash, logo.vector), size });
     // A logo that can't be drawn in time is no reason for a shop to have no icon.
     if (drawn.ok) return Buffer.from(drawn.value);
   }
   const { brand } = solveLook(themeById(look.theme), look).roles.sets;
   const sign = look.identity.logo.form === "sign" ? entryOf(SIGNS, look.identity.logo.sign) : undefined;
-  const mark = sign
+  const drawing = sign
     ? `<g transform="translate(11 11) scale(1.75)"><path fill-rule="evenodd" d="${sign.path}" fill="INK"/></g>`
     : initial(look);
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="64" height="64" viewBox="0 0 64 64"><rect width="64" height="64" rx="14" fill="${brand.page}"/>${mark.replaceAll("INK", brand.ink)}</svg>`;
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="64" height="64" viewBox="0 0 64 64"><rect width="64" height="64" rx="14" fill="${brand.page}"/>${drawing.replaceAll("INK", brand.ink)}</svg>`;
   return sharp(Buffer.from(svg), { density: (72 * size) / 64 })
     .resize(size, size)
     .png()

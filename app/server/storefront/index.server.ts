@@ -4,11 +4,10 @@ import compression from "compression";
 import helmet from "helmet";
 import { z } from "zod";
 import { withoutEnd } from "~/core/document";
-import type { Picture } from "~/core/pictures";
 import { isOutOfReach, SignUp } from "../database/index.server";
 import { situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
-import { config, trustProxies } from "../config/index.server";
+import { trustProxies } from "../config/index.server";
 import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
@@ -89,10 +88,7 @@ function whateverElse(): Express {
   const icon = async (response: Response, size: number): Promise<Buffer | undefined> => {
     const content = await contentOf(shopOf(response));
     if (!content) return undefined;
-    const { logo } = content.draft.look.identity;
-    const picture: Picture | undefined =
-      logo.form === "picture" ? content.pictures.find((p) => p.id === logo.picture) : undefined;
-    return iconPng(content.draft.look, picture, size);
+    return iconPng(content.draft.look, content.pictures, size);
   };
   const ICON_CACHE = "public, max-age=3600";
   app.get("/favicon.ico", async (_request, response) => {

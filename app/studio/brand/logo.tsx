@@ -6,6 +6,7 @@ import { Sign, SIGNS } from "~/kinds/parts";
 import { useStudio, useStudioStore } from "../keeping";
 import { PicturePicker, Uploader } from "../pictures";
 import { INK } from "../ui";
+import { IconChoice, LogoSight } from "./logo-sight";
 
 /** The logo: the name alone, a sign beside it, or an uploaded picture. The favicon is made from the same. */
 export function LogoChoice() {
@@ -80,6 +81,7 @@ export function LogoChoice() {
               />
             </ButtonBase>
           ) : null}
+          {picture && logo.form === "picture" ? <LogoSight logo={logo} picture={picture} /> : null}
           <Uploader label="Upload a logo" onAdded={(added) => set({ form: "picture", picture: added.id })} />
           {picture && picture.width < 200 && !picture.vector ? (
             <Typography variant="caption" sx={{ color: INK.brick }}>
@@ -88,6 +90,7 @@ export function LogoChoice() {
           ) : null}
         </>
       ) : null}
+      <IconChoice />
       <PicturePicker
         open={choosing}
         onClose={() => setChoosing(false)}

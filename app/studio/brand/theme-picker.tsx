@@ -114,9 +114,9 @@ export function ThemePicker() {
                     variant={isCurrent ? "outlined" : "contained"}
                     startIcon={isCurrent ? <Check size={16} aria-hidden /> : undefined}
                     onClick={() => choose(theme)}
-                    aria-label={isCurrent ? `${theme.name} is worn now, go on to Brand` : `Wear ${theme.name}`}
+                    aria-label={isCurrent ? `${theme.name} is in use, go on to Brand` : `Use ${theme.name}`}
                   >
-                    {isCurrent ? "Worn now" : "Wear it"}
+                    {isCurrent ? "In use" : "Use this theme"}
                   </Button>
                 </Box>
               </Box>

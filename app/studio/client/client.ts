@@ -47,7 +47,7 @@ export type Client = {
 const PATIENCE_MS = 30_000;
 
 const WORDS = {
-  "signed-out": "You are signed out. Sign in again; what you have done here is kept in this browser.",
+  "signed-out": "You are signed out. Sign in again; what you have done here is saved in this browser.",
   unreached: "That did not reach the server. What you have done is still here; try again in a moment.",
   gone: "This is no longer there.",
   behind: "Somebody else was faster. Look at what has changed, and try again.",

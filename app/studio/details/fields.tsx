@@ -90,7 +90,7 @@ function PictureField({ node, field, path }: FieldProps) {
           </Button>
           {picture ? (
             <Button size="small" onClick={() => set(null)}>
-              Take out
+              Remove
             </Button>
           ) : null}
         </Box>
@@ -262,7 +262,7 @@ function ProductField({ node, field, path }: FieldProps) {
       isOptionEqualToValue={(a, b) => a.id === b.id}
       onChange={(_event, next) => set(next?.id ?? null)}
       noOptionsText={
-        products.length ? "No product is called that." : "There are no products yet. Bring them in under Goods."
+        products.length ? "No product is called that." : "There are no products yet. Add or import them under Goods."
       }
       renderInput={(params) => (
         <TextField

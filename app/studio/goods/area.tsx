@@ -16,7 +16,7 @@ export function GoodsArea({ data }: { data: GoodsData }) {
       const answer = await send({ intent });
       const label = answer.ok ? answer.value.label : "";
       if (label === null) return;
-      say(answer, intent === "undo" ? `Taken back: ${label}` : `Done again: ${label}`);
+      say(answer, intent === "undo" ? `Undone: ${label}` : `Redone: ${label}`);
     },
     [send, say],
   );
@@ -38,7 +38,7 @@ export function GoodsArea({ data }: { data: GoodsData }) {
     ["Reviews", "/reviews", held],
     ["What sells", "/sells"],
     ["Words and search", "/words"],
-    ["Bring in", "/import"],
+    ["Import", "/import"],
   ];
   return (
     <Box sx={{ display: "grid", gridTemplate: "auto minmax(0,1fr) / minmax(0,1fr)", height: "100%", minHeight: 0 }}>

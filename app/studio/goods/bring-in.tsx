@@ -243,7 +243,7 @@ export function BringIn() {
     <Box sx={{ overflowY: "auto", p: 2 }}>
       <Box sx={{ maxWidth: 1080, mx: "auto", display: "grid", gap: 2 }}>
         <Box>
-          <Typography variant="h1">Bring in goods</Typography>
+          <Typography variant="h1">Import goods</Typography>
           <Typography color="text.secondary">
             A CSV file or an XLSX workbook, with a line for each product and, below it, one for each of its variants.
             You see what was understood before anything is stored, and one undo takes all of it back.
@@ -371,9 +371,7 @@ export function BringIn() {
                 disabled={(changes === 0 && !archive) || reading}
                 onClick={() => void bringIn()}
               >
-                {changes === 0 && !archive
-                  ? "Nothing to bring in"
-                  : `Bring in ${count(changes, "product", "products")}`}
+                {changes === 0 && !archive ? "Nothing to bring in" : `Import ${count(changes, "product", "products")}`}
               </Button>
             </Box>
             <Problems problems={plan.plan.problems} total={plan.problems} />

@@ -130,7 +130,7 @@ export function CollectionForm({
       if (!answer.problems[0]?.path) say(answer);
       return;
     }
-    say(answer, isNew ? "Collection added." : "Kept. The shop shows it now.");
+    say(answer, isNew ? "Collection added." : "Saved. The shop shows it now.");
     onDone(answer.value.id ?? null);
   };
   const removal = useRemoval();
@@ -166,7 +166,7 @@ export function CollectionForm({
           </>
         )}
         <Button variant="contained" disabled={isBusy || !isDirty} onClick={() => void keep()}>
-          {isNew ? "Add" : "Keep"}
+          {isNew ? "Add" : "Save"}
         </Button>
       </Box>
       {general.length ? <Alert severity="error">{general.map((p) => p.why).join(" ")}</Alert> : null}
@@ -243,7 +243,7 @@ export function CollectionForm({
             </Button>
             {picture ? (
               <Button size="small" onClick={() => set({ picture: null })}>
-                Take out
+                Remove
               </Button>
             ) : null}
           </Box>

@@ -150,7 +150,7 @@ function ProductForm({ id }: { id: string }) {
       setProblems([]);
       setMovedOn(false);
       localStorage.removeItem(key);
-      say(answer, known ? "Kept. The shop shows it now." : "Added to the shop.");
+      say(answer, known ? "Saved. The shop shows it now." : "Added to the shop.");
       if (!known) {
         leaving.current = true;
         void navigate(`/s/${shop.id}/goods/p/${kept.id}`, { replace: true });
@@ -204,9 +204,9 @@ function ProductForm({ id }: { id: string }) {
           </Typography>
           <Typography variant="body2" color="text.secondary" role="status">
             {isBusy
-              ? "Keeping …"
+              ? "Saving …"
               : isDirty
-                ? "Not kept yet"
+                ? "Not saved yet"
                 : known
                   ? product.archived
                     ? "Archived"
@@ -239,7 +239,7 @@ function ProductForm({ id }: { id: string }) {
             </Button>
           ) : null}
           <Button variant="contained" disabled={isBusy || !isDirty} onClick={() => void keep()}>
-            {known ? "Keep" : "Add to the shop"}
+            {known ? "Save" : "Add to the shop"}
           </Button>
         </Box>
         <Box sx={{ display: "grid", gap: 1.75, p: 2, maxWidth: 860, mx: "auto" }}>
@@ -318,7 +318,7 @@ function ProductForm({ id }: { id: string }) {
           ) : null}
           {elsewhere.length ? (
             <Alert severity="error">
-              {elsewhere.length === 1 ? "One thing" : `${elsewhere.length} things`} can’t be kept like that:{" "}
+              {elsewhere.length === 1 ? "One thing" : `${elsewhere.length} things`} can’t be saved like that:{" "}
               {elsewhere
                 .slice(0, 3)
                 .map((p) => p.why)

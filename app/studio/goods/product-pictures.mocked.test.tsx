@@ -61,7 +61,7 @@ it("a film stands where it was put, is described in words, and goes alone", asyn
   expect(text()).toContain("Describe it in a few words.");
   await write("What the film shows, for those who don’t see it", "It climbs off the pier");
   expect(product().video).toEqual({ file: FILE, after: 1, alt: "It climbs off the pier" });
-  await press("Take out It climbs off the pier");
+  await press("Remove It climbs off the pier");
   expect([product().video, product().pictures]).toEqual([null, ids]);
   expect(tiles()).toHaveLength(2);
 });

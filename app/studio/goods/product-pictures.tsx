@@ -29,7 +29,7 @@ function AltText({ picture }: { picture: Picture }) {
       error={problem !== null}
       helperText={
         problem ??
-        (isBusy ? "Keeping …" : text ? "Kept with the picture, wherever it stands." : "Describe it in a few words.")
+        (isBusy ? "Saving …" : text ? "Saved with the picture, wherever it stands." : "Describe it in a few words.")
       }
       slotProps={{ htmlInput: { maxLength: 300 } }}
     />

@@ -9,7 +9,7 @@ export const BULK: readonly (readonly [BulkKind, string])[] = [
   ["availability", "Availability …"],
   ["stock", "Stock …"],
   ["collection", "Put into a collection …"],
-  ["uncollect", "Take out of a collection …"],
+  ["uncollect", "Remove from a collection …"],
   ["tag", "Add a tag …"],
   ["untag", "Take a tag away …"],
   ["attribute", "Set an attribute …"],

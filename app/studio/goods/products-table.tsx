@@ -194,7 +194,7 @@ export function ProductsTable() {
               to={`/s/${shop}/goods/import`}
               startIcon={<FileUp size={16} aria-hidden />}
             >
-              Bring in goods
+              Import goods
             </Button>
           </>
         ) : null}
@@ -292,7 +292,7 @@ export function ProductsTable() {
       {products.length === 0 ? (
         <Blank
           title="No goods yet"
-          text="Bring in a file with a line for each product, or make the first one by hand. You see what was understood before anything is stored."
+          text="Import a file with a line for each product, or make the first one by hand. You see what was understood before anything is stored."
           action={
             <Button
               variant="contained"
@@ -300,7 +300,7 @@ export function ProductsTable() {
               to={`/s/${shop}/goods/import`}
               startIcon={<FileUp size={17} aria-hidden />}
             >
-              Bring in goods
+              Import goods
             </Button>
           }
         />

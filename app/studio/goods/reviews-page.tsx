@@ -120,7 +120,7 @@ function OneReview({ review }: { review: Review }) {
                 setAnswering(false);
             }}
           >
-            Keep
+            Save
           </Button>
         </Box>
       ) : null}
@@ -159,7 +159,7 @@ function BringReviews() {
     <Box sx={{ display: "grid", gap: 1 }}>
       <Box>
         <Button variant="outlined" startIcon={<FileUp size={16} aria-hidden />} onClick={() => input.current?.click()}>
-          Bring in reviews
+          Import reviews
         </Button>
         <Typography variant="body2" color="text.secondary" component="span" sx={{ ml: 1.5 }}>
           A CSV file or workbook with the columns sku, stars, text; and name, title, date, answer if you have them.
@@ -190,7 +190,7 @@ function BringReviews() {
                 await reload();
               }}
             >
-              Bring in {plan.count}
+              Import {plan.count}
             </Button>
           }
         >

@@ -89,10 +89,10 @@ export function SortTile({ id, index, name, picture, blank, isOpen, onOpen, onTa
       </ButtonBase>
       {children}
       {onTake ? (
-        <Tooltip title="Take out">
+        <Tooltip title="Remove">
           <IconButton
             size="small"
-            aria-label={`Take out ${name}`}
+            aria-label={`Remove ${name}`}
             onClick={onTake}
             sx={{
               position: "absolute",

@@ -31,7 +31,7 @@ export function WordsPage() {
   const keep = async () => {
     const answer = await send({ intent: "settings", settings: { words, synonyms: full } });
     setProblem(answer.ok ? null : (answer.problems[0]?.why ?? answer.why));
-    if (answer.ok) say(answer, "Kept. The shop says it now.");
+    if (answer.ok) say(answer, "Saved. The shop says it now.");
   };
   const set = (state: Availability, text: string) => {
     const { [state]: _old, ...rest } = words;
@@ -46,7 +46,7 @@ export function WordsPage() {
             Words and search
           </Typography>
           <Button variant="contained" disabled={!isDirty || isBusy} onClick={() => void keep()}>
-            Keep
+            Save
           </Button>
         </Box>
         {problem ? <Alert severity="error">{problem}</Alert> : null}

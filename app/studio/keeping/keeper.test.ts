@@ -101,7 +101,7 @@ describe("keeping", () => {
   it("sends a change a moment after it was made, says so, and empties this browser's storage", async () => {
     const store = studio();
     await keep(store);
-    type(store, "Kept");
+    type(store, "Saved");
     expect(store.getState().keep).toBe("keeping");
     expect(stored()).toHaveLength(1);
     expect(server.sent).toHaveLength(0);
@@ -193,7 +193,7 @@ describe("keeping", () => {
     expect(store.getState()).toMatchObject({ pending: [], keep: "kept" });
     expect(store.getState().aside).toEqual([{ transaction: first, why: "Not like that." }]);
     expect(store.getState().history.past.map((s) => s.label)).toEqual(["Goods not shown yet"]);
-    expect(store.getState().said?.text).toContain("“Words changed in Hero” could not be kept: Not like that.");
+    expect(store.getState().said?.text).toContain("“Words changed in Hero” could not be saved: Not like that.");
     // It is offered again, also after the tab was closed.
     expect(stored()).toHaveLength(1);
     fakeLocks();
@@ -238,7 +238,7 @@ describe("keeping", () => {
     expect(store.getState()).toMatchObject({ keep: "kept", pending: [], base: 6 });
     expect(store.getState().aside[0]).toMatchObject({ transaction: { label: "Words changed in Hero" } });
     expect(store.getState().history.past).toEqual([]);
-    expect(store.getState().said?.text).toContain("could not be kept");
+    expect(store.getState().said?.text).toContain("could not be saved");
   });
 
   it("merges nothing into what was ever sent: an answer that was lost while a hand drags loses nothing", async () => {

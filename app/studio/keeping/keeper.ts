@@ -57,7 +57,7 @@ export function startKeeper(store: StudioStore): Keeper {
     try {
       storeLeft(shop.id, tab, [...left.pending, ...pending], [...left.aside, ...aside]);
     } catch {
-      store.getState().say("This browser’s storage is full. Keep this tab open until everything is kept.", "problem");
+      store.getState().say("This browser’s storage is full. Keep this tab open until everything is saved.", "problem");
     }
   };
 
@@ -76,7 +76,7 @@ export function startKeeper(store: StudioStore): Keeper {
     if (first) {
       const many = aside.length > 1 ? ` and ${aside.length - 1} more` : "";
       say(
-        `“${first.transaction.label}”${many} could not be kept: ${first.why} It is put aside, up beside Undo.`,
+        `“${first.transaction.label}”${many} could not be saved: ${first.why} It is put aside, up beside Undo.`,
         "problem",
       );
     } else if (isNews) say("Changes from another tab are in.");

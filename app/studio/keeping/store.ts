@@ -91,7 +91,7 @@ export type StudioState = Tab & {
   readonly undo: () => void;
   readonly redo: () => void;
   readonly setAreaSteps: (steps: AreaSteps | null) => void;
-  /** Offers a change again that could not be kept, or lets go of it. Gives the reason where it still can't be done. */
+  /** Offers a change again that could not be saved, or lets go of it. Gives the reason where it still can't be done. */
   readonly tryAgain: (id: string) => string | undefined;
   readonly discard: (id: string) => void;
   /** Says which tabs are open elsewhere: what was done in them is not this one's to undo. */

@@ -36,7 +36,7 @@ function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
     area("Reviews", "goods/reviews"),
     area("What sells", "goods/sells"),
     area("Words and search", "goods/words"),
-    area("Bring in goods", "goods/import"),
+    area("Import goods", "goods/import"),
     ...goods.products.map((p): Destination => ({
       label: p.title,
       group: "Products",

@@ -60,8 +60,8 @@ export function Kept() {
           "The server can’t be reached. Your changes are safe in this browser and are sent as soon as it answers.",
         ] as const)
       : keep === "keeping"
-        ? ([LoaderCircle, "Keeping …", "Your latest change is on its way."] as const)
-        : ([Check, keptAt ? `Kept ${clock(keptAt)}` : "Kept", "Every change is kept by itself."] as const);
+        ? ([LoaderCircle, "Saving …", "Your latest change is on its way."] as const)
+        : ([Check, keptAt ? `Saved ${clock(keptAt)}` : "Saved", "Every change is saved by itself."] as const);
   return (
     <Tooltip title={hint}>
       <Box

@@ -4,7 +4,7 @@ import { useRef, useState } from "react";
 import { useStudio, useStudioStore } from "../keeping";
 import { IconAction, INK } from "../ui";
 
-/** Changes that could not be kept, each with the reason; they are offered again, and go only when the seller lets them go. */
+/** Changes that could not be saved, each with the reason; they are offered again, and go only when the seller lets them go. */
 export function PutAside() {
   const store = useStudioStore();
   const aside = useStudio((s) => s.aside);
@@ -12,7 +12,7 @@ export function PutAside() {
   const [problem, setProblem] = useState<{ readonly id: string; readonly why: string } | null>(null);
   const anchor = useRef<HTMLSpanElement>(null);
   if (aside.length === 0) return null;
-  const count = aside.length === 1 ? "1 change could not be kept" : `${aside.length} changes could not be kept`;
+  const count = aside.length === 1 ? "1 change could not be saved" : `${aside.length} changes could not be saved`;
   const again = (id: string) => {
     const why = store.getState().tryAgain(id);
     setProblem(why === undefined ? null : { id, why });
@@ -35,7 +35,7 @@ export function PutAside() {
             {count}
           </Typography>
           <Typography variant="body2" color="text.secondary">
-            They are kept in this browser. Try one again once what stood in its way has changed.
+            They are saved in this browser. Try one again once what stood in its way has changed.
           </Typography>
           {aside.map(({ transaction, why }) => (
             <Box key={transaction.id} sx={{ display: "grid", gap: 0.75 }}>

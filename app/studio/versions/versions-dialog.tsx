@@ -213,13 +213,13 @@ function Contents({ page }: { page: string }) {
           sx={{ display: "grid", gap: 1, mb: 2 }}
         >
           <TextField
-            label="Keep it as it is now, named"
+            label="Save it as it is now, named"
             value={name}
             onChange={(e) => setName(e.target.value)}
             slotProps={{ htmlInput: { maxLength: 80 } }}
           />
           <Button type="submit" variant="contained" disabled={busy || name.trim() === ""}>
-            Keep this version
+            Save this version
           </Button>
         </Box>
         {problem ? (

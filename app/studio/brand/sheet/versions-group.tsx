@@ -154,7 +154,7 @@ export function VersionsGroup() {
           }}
         />
         <Button type="submit" variant="outlined" sx={{ mt: 0.25 }}>
-          Keep
+          Save
         </Button>
       </Box>
       {sorted.length === 0 ? (
@@ -174,7 +174,7 @@ export function VersionsGroup() {
               variant="outlined"
               onClick={() => store.getState().run(wearVersion(store.getState().draft, id))}
             >
-              Wear it
+              Use this one
             </Button>
             <Button size="small" onClick={() => setComparing(id)}>
               Compare
