@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import type { ReactNode } from "react";
 import { walk, type Draft, type PageDocument, type Part } from "~/core/document";
-import { renditionAddress, sourceOf, widthsFor, type Picture } from "~/core/pictures";
+import { shareAddress, SHARE_SIZE, type Picture } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
 import { KINDS, type Later, type Permission } from "~/kinds";
@@ -132,6 +132,8 @@ function headHtml(
   content: ShopContent,
   origin: string,
   cuts: readonly Cut[],
+  /** The colour of the window's own parts around the page. */
+  ground: string,
   scripts: readonly string[],
   data: readonly object[],
 ): string {
@@ -147,6 +149,11 @@ function headHtml(
       (cut) => `<link rel="preload" href="${cutAddress(cut, "latin")}" as="font" type="font/woff2" crossorigin>`,
     ),
     '<link rel="icon" href="/favicon.ico" sizes="32x32">',
+    ...(identity.icon === undefined && identity.logo.form !== "picture"
+      ? ['<link rel="icon" href="/favicon.svg" type="image/svg+xml">']
+      : []),
+    '<link rel="manifest" href="/site.webmanifest">',
+    meta("theme-color", ground, "name"),
     '<link rel="apple-touch-icon" href="/apple-touch-icon.png">',
     meta("og:site_name", identity.name),
     meta("og:title", head.title),
@@ -156,10 +163,16 @@ function headHtml(
   if (head.address !== undefined) {
     parts.push(`<link rel="canonical" href="${escape(origin + head.address)}">`, meta("og:url", origin + head.address));
   } else parts.push('<meta name="robots" content="noindex">');
-  if (head.picture) {
-    const width = widthsFor(head.picture).findLast((w) => w <= 1280) ?? 0;
-    const address = head.picture.vector ? sourceOf(head.picture) : renditionAddress(head.picture, width);
-    parts.push(meta("og:image", origin + address), meta("og:image:alt", head.picture.alt));
+  // Not everybody who shows links reads WebP, and none of them SVG.
+  if (head.picture && !head.picture.vector) {
+    const [width, height] = SHARE_SIZE;
+    parts.push(
+      meta("og:image", origin + shareAddress(head.picture)),
+      meta("og:image:type", "image/jpeg"),
+      meta("og:image:width", String(width)),
+      meta("og:image:height", String(height)),
+      ...(head.picture.alt ? [meta("og:image:alt", head.picture.alt)] : []),
+    );
   }
   for (const thing of data)
     parts.push(`<script type="application/ld+json">${JSON.stringify(thing).replace(/</g, "\\u003c")}</script>`);
@@ -202,6 +215,7 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
     content,
     origin,
     cuts,
+    solveLook(theme, look).roles.sets.header.page,
     needsGoods ? [scripts.every, scripts.goods] : [scripts.every],
     structuredData(target, content, origin),
   );

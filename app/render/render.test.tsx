@@ -69,7 +69,7 @@ describe("a page's head", () => {
     expect(html).toContain(`<link rel="canonical" href="${ORIGIN}/products/plain">`);
     expect(html).toContain('<meta name="description" content="Flies. Well.">');
     expect(html).toMatch(
-      /<meta property="og:image" content="http:\/\/shop\.localhost:4311\/media\/[0-9a-f]{64}-1280\.webp">/,
+      /<meta property="og:image" content="http:\/\/shop\.localhost:4311\/media\/[0-9a-f]{64}-share\.jpg">/,
     );
     const early = [...html.slice(0, html.indexOf("</head>")).matchAll(/rel="preload"[^>]* as="(\w+)"/g)].map(
       (m) => m[1],

@@ -1,17 +1,16 @@
-import { spawn, spawnSync } from "node:child_process";
+import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { colourDrag, cssWeight, paletteOfLargePicture } from "./bench-brand.mjs";
 import { labFigures } from "./bench-shop.mjs";
+import { serving } from "./bench-serving.mjs";
 import { benchAtWork } from "./bench-work.mjs";
-import { freePort, startDatabase } from "./database.mjs";
+import { startDatabase } from "./database.mjs";
 import { runMain, say, Stop } from "./say.mjs";
 import { startServer } from "./server.mjs";
 import { checkNode, ensureBuild, ensureDebian, ensurePackages } from "./setup.mjs";
 
-const percentile = (values, share) =>
-  values.toSorted((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))];
 const round = (value) => Math.round(value * 100) / 100;
 const HOST = "larkspindle";
 const PAGES = [
@@ -43,52 +42,6 @@ async function pageWeight(browser, shop) {
     await context.close();
   }
   return weights;
-}
-
-function requestsPerSecond(address, host) {
-  const { stdout, status } = spawnSync("wrk", ["-t1", "-c16", "-d4s", "-H", `Host: ${host}`, address], {
-    encoding: "utf8",
-  });
-  const found = /Requests\/sec:\s+([\d.]+)/.exec(stdout ?? "");
-  if (status !== 0 || !found) throw new Stop(`wrk gave no result for ${address}`);
-  return Number(found[1]);
-}
-
-/** Requests per second of the shop's home page, and of nginx serving the same bytes, in turns on the same machine. */
-async function serving(shopPort, folder) {
-  const host = `${HOST}.localhost:${shopPort}`;
-  const address = `http://127.0.0.1:${shopPort}/`;
-  // Host may not be set on fetch; the bytes come the way that wrk will ask for them.
-  const html = spawnSync("curl", ["-s", "-H", `Host: ${host}`, address], { maxBuffer: 1 << 26 }).stdout;
-  if (!html?.length) throw new Stop("the shop gave no page to compare with");
-  const root = join(folder, "nginx");
-  mkdirSync(root, { recursive: true });
-  writeFileSync(join(root, "index.html"), html);
-  const port = await freePort();
-  writeFileSync(
-    join(root, "nginx.conf"),
-    `worker_processes 1; daemon off; pid ${root}/nginx.pid; error_log ${root}/error.log; events {} http { access_log off; client_body_temp_path ${root}/b; proxy_temp_path ${root}/p; fastcgi_temp_path ${root}/f; uwsgi_temp_path ${root}/u; scgi_temp_path ${root}/s; default_type text/html; server { listen 127.0.0.1:${port}; root ${root}; } }`,
-  );
-  if (process.getuid?.() === 0) spawnSync("chmod", ["-R", "a+rX", folder]);
-  const nginx = spawn("nginx", ["-c", join(root, "nginx.conf")], { stdio: "ignore" });
-  try {
-    const until = Date.now() + 5_000;
-    while (
-      spawnSync("curl", ["-sf", "-o", "/dev/null", `http://127.0.0.1:${port}/`]).status !== 0 &&
-      Date.now() < until
-    );
-    requestsPerSecond(address, host);
-    const shop = [];
-    const plain = [];
-    for (let round = 0; round < 3; round++) {
-      shop.push(requestsPerSecond(address, host));
-      plain.push(requestsPerSecond(`http://127.0.0.1:${port}/`, "localhost"));
-    }
-    const [ours, theirs] = [percentile(shop, 0.5), percentile(plain, 0.5)];
-    return { bytes: html.length, shop: Math.round(ours), nginx: Math.round(theirs), ratio: round(ours / theirs) };
-  } finally {
-    nginx.kill("SIGTERM");
-  }
 }
 
 await runMain(async () => {
@@ -125,7 +78,7 @@ await runMain(async () => {
     say("What a shopper on a phone waits for …");
     const lab = await labFigures(browser, shop, PAGES.slice(0, 3));
     say("Serving …");
-    const served = await serving(server.shopPort, folder);
+    const served = await serving(HOST, server.shopPort, folder);
     say("Rendering …");
     const measured = (script) => {
       const done = spawnSync("npx", ["tsx", script], {
@@ -191,7 +144,8 @@ await runMain(async () => {
     console.table([{ what: "colours of a 12-megapixel picture (ms)", ...palette }]);
     console.table([{ what: "CSS of a page (KB, gzip)", ...css, target: "under 20" }]);
     console.table([
-      { what: "home page, requests per second", shop: served.shop, nginx: served.nginx, ratio: served.ratio },
+      { what: "home page, requests per second", ...served },
+      { what: "target", shopToBareNode: "0.7 or more", throughNginxToFile: "0.9 or more" },
     ]);
     console.table(weight);
     console.table(lab);

@@ -1,5 +1,9 @@
 /** Widths in px at which a picture is served; each is made once. */
-export const RENDITION_WIDTHS = [160, 320, 480, 640, 960, 1280, 1920] as const;
+export const RENDITION_WIDTHS = [160, 320, 480, 640, 960, 1280, 1920, 2560] as const;
+
+/** What is shown of a page where a link to it is shared, in px: the proportions that the Open Graph protocol's readers show whole. */
+export const SHARE_SIZE = [1200, 630] as const;
+export const shareAddress = ({ hash }: Pick<Picture, "hash">): string => `/media/${hash}-share.jpg`;
 
 /** A picture of the shop's library, as pages need it. */
 export type Picture = {

@@ -1,6 +1,6 @@
 import { execFileSync, spawn, type ChildProcess } from "node:child_process";
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
-import { createServer, type Server } from "node:http";
+import { chmodSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { createServer, type IncomingHttpHeaders, type Server } from "node:http";
 import { request } from "node:https";
 import { createServer as createSocketServer, type AddressInfo } from "node:net";
 import { tmpdir } from "node:os";
@@ -41,6 +41,8 @@ const seen: { url: string; from: string }[] = [];
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), "zest-nginx-"));
+  // The workers of nginx are another user, who keeps pages below it.
+  chmodSync(folder, 0o755);
   port = await freePort();
   configure({
     ...before,
@@ -99,17 +101,14 @@ beforeAll(async () => {
     ],
     { stdio: "ignore" },
   );
-  const place = (name: string, to: number) => `
-  server {
-    listen 127.0.0.1:${port} ssl;
-    server_name ${name};
-    location / {
-      proxy_pass http://127.0.0.1:${to};
-      proxy_set_header Host $http_host;
-      proxy_set_header X-Forwarded-For $proxy_add_x_forwarded_for;
-      proxy_set_header X-Forwarded-Proto $scheme;
-    }
-  }`;
+  // The configuration that is shipped, with the addresses and files of this test.
+  const shipped = readFileSync("deploy/nginx.conf", "utf8")
+    .replace("127.0.0.1:4311", `127.0.0.1:${shopPort}`)
+    .replace("127.0.0.1:4310", `127.0.0.1:${studioPort}`)
+    .replaceAll("listen 443 ssl", `listen 127.0.0.1:${port} ssl`)
+    .replaceAll(/\/etc\/ssl\/zest\/\w+\.pem/g, join(folder, "cert.pem"))
+    .replaceAll(/\/etc\/ssl\/zest\/\w+\.key/g, join(folder, "key.pem"))
+    .replace("/var/cache/nginx/zest", join(folder, "cache"));
   writeFileSync(
     join(folder, "nginx.conf"),
     `daemon off;
@@ -118,11 +117,8 @@ error_log ${join(folder, "error.log")};
 events {}
 http {
   access_log off;
-  ssl_certificate ${join(folder, "cert.pem")};
-  ssl_certificate_key ${join(folder, "key.pem")};
   ${["client_body", "proxy", "fastcgi", "uwsgi", "scgi"].map((name) => `${name}_temp_path ${join(folder, name)};`).join("\n  ")}
-  ${place("*.shops.example", shopPort!)}
-  ${place("studio.example", studioPort!)}
+  ${shipped}
 }
 `,
   );
@@ -150,7 +146,7 @@ type Asked = {
 };
 
 const ask = (path: string, { method = "GET", name = host, from = "127.0.0.2", headers = {}, body = "" }: Asked = {}) =>
-  new Promise<{ status: number; body: string; cookies: string }>((done, fail) => {
+  new Promise<{ status: number; body: string; cookies: string; headers: IncomingHttpHeaders }>((done, fail) => {
     const sent = request(
       {
         host: "127.0.0.1",
@@ -178,6 +174,7 @@ const ask = (path: string, { method = "GET", name = host, from = "127.0.0.2", he
             status: response.statusCode ?? 0,
             body: text,
             cookies: String(response.headers["set-cookie"] ?? ""),
+            headers: response.headers,
           }),
         );
       },
@@ -227,6 +224,60 @@ describe("a shop behind nginx", () => {
     });
     expect(done.status).toBe(303);
     expect(done.cookies).toMatch(/^cart=[\w-]{43}; HttpOnly; .*; Secure,items=1; .*; Secure$/);
+  });
+});
+
+describe("what nginx keeps", () => {
+  /** Requests that came through to the shop while something was done. */
+  const cameThrough = async (what: () => Promise<unknown>): Promise<string[]> => {
+    const [shopServer] = servers as [Server];
+    const came: string[] = [];
+    const note = ({ url = "" }: { url?: string }) => void came.push(url);
+    shopServer.on("request", note);
+    await what();
+    shopServer.off("request", note);
+    return came;
+  };
+
+  it("is a page for a second, so that a crowd is one request; each way of packing by itself", async () => {
+    await ask("/collections/all");
+    const came = await cameThrough(() => Promise.all(Array.from({ length: 40 }, () => ask("/collections/all"))));
+    expect(came.length).toBeLessThanOrEqual(1);
+    const packed = await ask("/collections/all", { headers: { "Accept-Encoding": "gzip, deflate, br" } });
+    expect(packed.headers["content-encoding"]).toBe("br");
+    expect(
+      (await ask("/collections/all", { headers: { "Accept-Encoding": "gzip" } })).headers["content-encoding"],
+    ).toBe("gzip");
+    expect((await ask("/collections/all")).headers["content-encoding"]).toBeUndefined();
+    expect((await ask("/collections/all")).headers["cache-control"]).toContain("s-maxage=1");
+  });
+
+  it("is never a cart, a search that one shopper made narrow, or an answer to a form", async () => {
+    const came = await cameThrough(async () => {
+      for (let i = 0; i < 2; i++) {
+        await ask("/cart");
+        await signUp("127.0.0.8");
+      }
+    });
+    expect(came.filter((url) => url === "/cart")).toHaveLength(2);
+    expect(came.filter((url) => url === "/sign-up")).toHaveLength(2);
+  });
+
+  it("is still sent while the shop does not answer", async () => {
+    const [shopServer] = servers as [Server];
+    await ask("/pages/about");
+    const all = shopServer.listeners("request") as ((...given: unknown[]) => void)[];
+    shopServer.removeAllListeners("request");
+    shopServer.on("request", (request: { socket: { destroy: () => void } }) => request.socket.destroy());
+    // After its second it is asked for again, in vain.
+    await vi.waitFor(async () => {
+      const answers = await Promise.all([ask("/pages/about"), ask("/pages/about")]);
+      expect(answers.map((a) => a.status)).toEqual([200, 200]);
+      expect((await ask("/collections/nothing-kept")).status).toBe(502);
+    });
+    shopServer.removeAllListeners("request");
+    for (const each of all) shopServer.on("request", each);
+    expect((await ask("/pages/about")).status).toBe(200);
   });
 });
 

@@ -45,7 +45,7 @@ export async function sendPicture(
   if (name.endsWith(".svg"))
     response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; sandbox");
   response
-    .type(name.endsWith(".svg") ? "image/svg+xml" : "image/webp")
+    .type(name.endsWith(".svg") ? "image/svg+xml" : name.endsWith(".jpg") ? "image/jpeg" : "image/webp")
     .sendFile(file, { cacheControl: false, dotfiles: "allow" });
 }
 

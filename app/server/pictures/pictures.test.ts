@@ -20,7 +20,7 @@ describe("an uploaded picture", () => {
     expect(added).toMatchObject({
       ok: true,
       known: false,
-      picture: { width: 1600, height: 2400, alt: "", vector: false },
+      picture: { width: 1707, height: 2560, alt: "", vector: false },
     });
     const file = await fileFor(`${added.ok ? added.picture.hash : ""}-320.webp`);
     const meta = await sharp(file).metadata();

@@ -2,7 +2,7 @@ import { randomBytes } from "node:crypto";
 import { mkdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
 import sharp from "sharp";
-import { RENDITION_WIDTHS } from "~/core/pictures";
+import { RENDITION_WIDTHS, SHARE_SIZE } from "~/core/pictures";
 import { config } from "../config/index.server";
 
 // Files are named by the hash of their content, so they are never changed and can be cached for ever. This file is the
@@ -60,11 +60,26 @@ export function fileFor(name: string): Promise<string | undefined> {
   return made;
 }
 
+/** A picture as it is shown with a link to its page: cut to what there is room for, around what draws the eye. */
+async function share(path: string, hash: string): Promise<string | undefined> {
+  const original = pathOf(originalName(hash, false));
+  if (!(await exists(original))) return undefined;
+  const [width, height] = SHARE_SIZE;
+  const bytes = await sharp(original)
+    .flatten({ background: "#ffffff" })
+    .resize({ width, height, fit: "cover", position: sharp.strategy.attention })
+    .jpeg({ quality: 82, mozjpeg: true })
+    .toBuffer();
+  await put(path, bytes);
+  return path;
+}
+
 async function find(name: string): Promise<string | undefined> {
-  const match = /^([0-9a-f]{64})(?:\.svg|-(\d{2,4})\.webp)$/.exec(name);
+  const match = /^([0-9a-f]{64})(?:\.svg|-(\d{2,4})\.webp|-(share)\.jpg)$/.exec(name);
   if (!match) return undefined;
   const path = pathOf(name);
   if (await exists(path)) return path;
+  if (match[3]) return share(path, match[1]!);
   const width = Number(match[2]);
   if (!match[2] || !(RENDITION_WIDTHS as readonly number[]).includes(width)) return undefined;
   const original = pathOf(originalName(match[1]!, false));

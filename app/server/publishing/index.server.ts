@@ -34,6 +34,12 @@ export async function publishedDraft(publicationId: string, transaction?: Transa
   return draft;
 }
 
+/** When something was published, as an ISO 8601 date and time. */
+export async function publishedAt(publicationId: string): Promise<string> {
+  const row = await Publication.findByPk(publicationId, { attributes: ["createdAt"] });
+  return (row?.createdAt ?? new Date()).toISOString();
+}
+
 export type PendingChanges = {
   readonly first: boolean;
   readonly seq: number;

@@ -5,7 +5,7 @@ import { looksLikeSvg, problemWithDrawing } from "./svg";
 
 /** Most pixels that are decoded, and the longest side that is kept, in px. */
 const MOST_PIXELS = 50_000_000;
-const LONGEST_SIDE = 2400;
+const LONGEST_SIDE = 2560;
 /** The longest side that is decoded: a picture of one line takes long to turn and to shrink, and shows nothing. */
 const LONGEST_DECODED = 30_000;
 const LARGEST_DRAWING = 500_000;

@@ -138,13 +138,9 @@ export function forgetShops(): void {
   reading.clear();
 }
 
-/** The shop at a host name, where it was read a moment ago. */
-export const shopJustRead = (host: string): Shop | undefined => remembered.get(host)?.shop;
-
-/** The shop at a host name. Asked on every request of a shopper, so it is remembered for a moment. */
-export async function shopAt(host: string): Promise<Shop | undefined> {
-  const known = remembered.get(host) ?? reading.get(host);
-  if (known) return (await known).shop;
+async function read(host: string): Promise<Shop | undefined> {
+  const under = reading.get(host);
+  if (under) return (await under).shop;
   const asked = (async () => {
     const [shop] = await toShops(await ShopRow.findAll({ where: { host } }));
     return { shop };
@@ -158,4 +154,22 @@ export async function shopAt(host: string): Promise<Shop | undefined> {
   } finally {
     if (reading.get(host) === asked) reading.delete(host);
   }
+}
+
+/**
+ * The shop at a host name, where it was read a moment ago. One that is about to be forgotten is read again meanwhile, so that a
+ * crowd never has to wait for it.
+ */
+export function shopJustRead(host: string): Shop | undefined {
+  const known = remembered.get(host);
+  if (known && !reading.has(host) && remembered.getRemainingTTL(host) < REMEMBERED_MS / 2)
+    // Whoever comes when it is forgotten finds out what is wrong.
+    read(host).catch(() => undefined);
+  return known?.shop;
+}
+
+/** The shop at a host name. Asked on every request of a shopper, so it is remembered for a moment. */
+export async function shopAt(host: string): Promise<Shop | undefined> {
+  const known = remembered.get(host);
+  return known ? known.shop : read(host);
 }

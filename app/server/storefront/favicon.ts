@@ -36,17 +36,25 @@ export async function iconPng(look: Look, pictures: readonly Picture[], size: nu
     // A logo that can't be drawn in time is no reason for a shop to have no icon.
     if (drawn.ok) return Buffer.from(drawn.value);
   }
+  return sharp(Buffer.from(iconSvg(look)), { density: (72 * size) / 64 })
+    .resize(size, size)
+    .png()
+    .toBuffer();
+}
+
+/** The icon as a drawing: the chosen sign, or the first letter, on brand colour. */
+export function iconSvg(look: Look): string {
   const { brand } = solveLook(themeById(look.theme), look).roles.sets;
   const sign = look.identity.logo.form === "sign" ? entryOf(SIGNS, look.identity.logo.sign) : undefined;
   const drawing = sign
     ? `<g transform="translate(11 11) scale(1.75)"><path fill-rule="evenodd" d="${sign.path}" fill="INK"/></g>`
     : initial(look);
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="64" height="64" viewBox="0 0 64 64"><rect width="64" height="64" rx="14" fill="${brand.page}"/>${drawing.replaceAll("INK", brand.ink)}</svg>`;
-  return sharp(Buffer.from(svg), { density: (72 * size) / 64 })
-    .resize(size, size)
-    .png()
-    .toBuffer();
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="64" height="64" viewBox="0 0 64 64"><rect width="64" height="64" rx="14" fill="${brand.page}"/>${drawing.replaceAll("INK", brand.ink)}</svg>`;
 }
+
+/** Whether the icon is a drawing of ours and no picture of the seller's. */
+export const hasDrawnIcon = ({ identity }: Look): boolean =>
+  identity.icon === undefined && identity.logo.form !== "picture";
 
 /** An ICO file that holds one PNG (allowed since Windows Vista; 6-byte head, 16-byte entry, data). */
 export function icoOf(png: Buffer, size: number): Buffer {

@@ -8,6 +8,7 @@ import { encodingJustRead, hasAlready } from "./sending";
 // certain at first sight goes the long way, which also writes down what is sent from here the next time.
 
 let domain = { of: "", is: "" };
+let latest: { host: string; end: string; label: string | undefined } = { host: "", end: "", label: undefined };
 
 /** What shops' names stand before, as in `localhost`. */
 function domainOfShops(): string {
@@ -19,10 +20,15 @@ function domainOfShops(): string {
 
 /** The shop's name in a request's host name: the first label of `larkspindle.localhost`, and of no other domain. */
 export function hostLabel({ headers }: IncomingMessage): string | undefined {
-  const [host = ""] = (headers.host ?? "").toLowerCase().split(":");
   const end = `.${domainOfShops()}`;
-  const label = host.endsWith(end) ? host.slice(0, -end.length) : "";
-  return /^[a-z0-9-]{1,40}$/.test(label) ? label : undefined;
+  const host = headers.host ?? "";
+  // One crowd comes to one shop.
+  if (host === latest.host && end === latest.end) return latest.label;
+  const [name = ""] = host.toLowerCase().split(":");
+  const wanted = name.endsWith(end) ? name.slice(0, -end.length) : "";
+  const label = /^[a-z0-9-]{1,40}$/.test(wanted) ? wanted : undefined;
+  latest = { host, end, label };
+  return label;
 }
 
 /** Sends a page that is kept and that nothing has changed since; false where somebody else has to answer. */

@@ -4,6 +4,8 @@ import compression from "compression";
 import helmet from "helmet";
 import { z } from "zod";
 import { withoutEnd } from "~/core/document";
+import { solveLook } from "~/core/theme";
+import { themeById } from "~/themes";
 import { isOutOfReach, SignUp } from "../database/index.server";
 import { situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
@@ -11,7 +13,7 @@ import { trustProxies } from "../config/index.server";
 import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
-import { icoOf, iconPng } from "./favicon";
+import { hasDrawnIcon, icoOf, iconPng, iconSvg } from "./favicon";
 import { answerKept, hostLabel } from "./front";
 import { contentOf, messagePage, pageAt, sitemapOf, usesFont } from "./pages";
 import { TooMany } from "./gate";
@@ -104,12 +106,48 @@ function whateverElse(): Express {
     response.type("image/png").send(png);
   });
 
+  for (const size of [192, 512])
+    app.get(`/icon-${size}.png`, async (_request, response) => {
+      const png = await icon(response, size);
+      if (!png) return void response.status(404).end();
+      response.setHeader("Cache-Control", ICON_CACHE);
+      response.type("image/png").send(png);
+    });
+  app.get("/favicon.svg", async (_request, response) => {
+    const look = (await contentOf(shopOf(response)))?.draft.look;
+    if (!look || !hasDrawnIcon(look)) return void response.status(404).end();
+    response.setHeader("Cache-Control", ICON_CACHE);
+    response.setHeader("Content-Security-Policy", "default-src 'none'; sandbox");
+    response.type("image/svg+xml").send(iconSvg(look));
+  });
+  // W3C Web App Manifest: what a phone needs to put the shop onto its first screen.
+  app.get("/site.webmanifest", async (_request, response) => {
+    const look = (await contentOf(shopOf(response)))?.draft.look;
+    if (!look) return void response.status(404).end();
+    const { page } = solveLook(themeById(look.theme), look).roles.sets;
+    response.setHeader("Cache-Control", ICON_CACHE);
+    response.type("application/manifest+json").send(
+      JSON.stringify({
+        name: look.identity.name,
+        short_name: look.identity.name.slice(0, 30),
+        start_url: "/",
+        display: "browser",
+        background_color: page.page,
+        theme_color: page.page,
+        icons: [192, 512].map((size) => ({ src: `/icon-${size}.png`, sizes: `${size}x${size}`, type: "image/png" })),
+      }),
+    );
+  });
+
+  const MAP_CACHE = "public, max-age=3600";
   app.get("/robots.txt", (_request, response) => {
+    response.setHeader("Cache-Control", MAP_CACHE);
     response.type("text/plain").send(`User-agent: *\nAllow: /\nSitemap: ${originOf(response)}/sitemap.xml\n`);
   });
   app.get("/sitemap.xml", async (_request, response, next) => {
     const map = await sitemapOf(shopOf(response), originOf(response));
     if (!map) return next();
+    response.setHeader("Cache-Control", MAP_CACHE);
     response.type("application/xml").send(map);
   });
 

@@ -11,7 +11,7 @@ import { renderPage, targetAt, type Broken, type RenderedPage, type ShopContent,
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
 import { picturesOf } from "../pictures/index.server";
-import { publishedDraft } from "../publishing/index.server";
+import { publishedAt, publishedDraft } from "../publishing/index.server";
 import type { Shop } from "../shops/index.server";
 import { PageCache } from "./cache";
 import { createGate } from "./gate";
@@ -231,13 +231,18 @@ export async function sitemapOf(shop: Shop, origin: string): Promise<string | un
   const content = await contentOf(shop);
   if (!content) return undefined;
   const { products, collections } = content.goods;
-  const paths = [
-    "/",
-    ...(products.length ? ["/collections/all"] : []),
-    ...collections.map((c) => `/collections/${c.slug}`),
-    ...products.map((p) => `/products/${p.slug}`),
-    ...textPages(content.draft.documents).map((d) => `/pages/${d.id}`),
+  const published = await publishedAt(shop.publicationId!);
+  // Every page changes with a publication; a product's is not older than the product.
+  const later = (a: string, b: string) => (a > b ? a : b);
+  const paths: readonly (readonly [path: string, changed: string])[] = [
+    ["/", published],
+    ...(products.length ? [["/collections/all", published] as const] : []),
+    ...collections.map((c) => [`/collections/${c.slug}`, published] as const),
+    ...products.map((p) => [`/products/${p.slug}`, later(published, p.createdAt)] as const),
+    ...textPages(content.draft.documents).map((d) => [`/pages/${d.id}`, published] as const),
   ];
-  const urls = paths.map((path) => `<url><loc>${origin}${path}</loc></url>`).join("");
+  const urls = paths
+    .map(([path, changed]) => `<url><loc>${origin}${path}</loc><lastmod>${changed.slice(0, 10)}</lastmod></url>`)
+    .join("");
   return `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls}</urlset>`;
 }

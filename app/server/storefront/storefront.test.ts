@@ -160,6 +160,40 @@ describe("pages", () => {
     expect([again.status, again.body]).toEqual([304, ""]);
   });
 
+  it("say to the outside what they are: icons, manifest, a picture to share, and when they changed", async () => {
+    const { body } = await ask("/");
+    expect(body).toContain('<link rel="manifest" href="/site.webmanifest">');
+    expect(body).toMatch(/<meta name="theme-color" content="#[0-9a-f]{6}">/);
+    const manifest = await ask("/site.webmanifest");
+    const { icons, name } = JSON.parse(manifest.body) as { name: string; icons: { src: string; sizes: string }[] };
+    expect(body).toContain(`<title>${name}`);
+    for (const { src, sizes } of icons) {
+      const { width, height, format } = await sharp((await ask(src)).bytes).metadata();
+      expect([`${width}x${height}`, format]).toEqual([sizes, "png"]);
+    }
+    const drawing = await ask("/favicon.svg");
+    expect([drawing.status, drawing.headers["content-type"]]).toEqual([200, "image/svg+xml; charset=utf-8"]);
+    expect((await sharp(drawing.bytes).metadata()).width).toBe(64);
+    const map = await ask("/sitemap.xml");
+    const today = new Date().toISOString().slice(0, 10);
+    expect(map.body).toContain(`</loc><lastmod>${today}</lastmod></url>`);
+    for (const path of ["/sitemap.xml", "/robots.txt"])
+      expect((await ask(path)).headers["cache-control"], path).toBe("public, max-age=3600");
+  });
+
+  it("are shared with a JPEG of the size that is said", async () => {
+    const bytes = await sharp({ create: { width: 1000, height: 1400, channels: 3, background: "#a03020" } })
+      .png()
+      .toBuffer();
+    const added = await addPicture(owned.shop.id, bytes, "tall.png");
+    if (!added.ok) throw new Error(added.why);
+    const share = await ask(`/media/${added.picture.hash}-share.jpg`);
+    expect([share.status, share.headers["content-type"]]).toEqual([200, "image/jpeg"]);
+    const { width, height, format } = await sharp(share.bytes).metadata();
+    expect([width, height, format]).toEqual([1200, 630, "jpeg"]);
+    expect((await ask(`/media/${"0".repeat(64)}-share.jpg`)).status).toBe(404);
+  });
+
   it("have an icon made from the logo, as a whole ICO and PNG", async () => {
     const ico = await ask("/favicon.ico");
     expect(ico.bytes.readUInt16LE(2)).toBe(1);
