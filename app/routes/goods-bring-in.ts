@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { COLUMN_MEANINGS, type ColumnChoice } from "~/core/goods";
+import { COLUMN_MEANINGS, putRight, type ColumnChoice } from "~/core/goods";
 import {
   addArchive,
   importGoods,
@@ -33,6 +33,30 @@ const schema = z.object({
       }
     })
     .pipe(z.record(z.string().max(160), z.enum(COLUMN_MEANINGS))),
+  /** Cells that were written anew. */
+  fixes: z
+    .string()
+    .max(400_000)
+    .default("[]")
+    .transform((text, context) => {
+      try {
+        return JSON.parse(text) as unknown;
+      } catch {
+        context.addIssue({ code: "custom", message: "That is not JSON." });
+        return z.NEVER;
+      }
+    })
+    .pipe(
+      z
+        .array(
+          z.strictObject({
+            line: z.number().int().min(1).max(1_000_000),
+            at: z.number().int().min(0).max(1_000),
+            value: z.string().max(4_000),
+          }),
+        )
+        .max(1_000),
+    ),
 });
 
 /** As many lines of a plan as are shown, and as many problems as anybody reads. */
@@ -69,8 +93,9 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
   }
   // What was said of columns of these names before still holds, unless it is said otherwise now.
   const columns = { ...(await settingsOf(shop.id)).columns, ...input.data.columns } as ColumnChoice;
+  const table = putRight(read.table, input.data.fixes);
   if (intent === "plan") {
-    const plan = await planImport(shop, read.table, columns);
+    const plan = await planImport(shop, table, columns);
     return Response.json({
       step: "planned",
       plan: { ...plan, lines: plan.lines.slice(0, SHOWN), problems: plan.problems.slice(0, SHOWN) },
@@ -107,9 +132,9 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
           }
           pictures = done;
         }
-        tell({ step: "lines", at: 0, of: read.table.rows.length });
+        tell({ step: "lines", at: 0, of: table.rows.length });
         const now = await freshShop(shop);
-        const done = await importGoods(now, read.table, columns, {
+        const done = await importGoods(now, table, columns, {
           step: (at, of) => tell({ step: "lines", at, of }),
           signal: stop.signal,
         });

@@ -4,6 +4,8 @@ export type CsvTable = {
   readonly columns: readonly string[];
   readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
   readonly problems: readonly { readonly line: number; readonly why: string }[];
+  /** What stands between values, where the table was text. */
+  readonly delimiter?: string;
 };
 
 /** How a cell begins that a spreadsheet would run as a formula (OWASP, "CSV Injection"), whatever marks stand before it. */
@@ -26,6 +28,7 @@ export function readCsv(text: string, most = Infinity): CsvTable {
   const bare = text.replace(/^\ufeff/, "");
   let line = 1;
   let cursor = 0;
+  let delimiter = ",";
   Papa.parse<string[]>(bare, {
     delimitersToGuess: [",", ";", "\t"],
     step: ({ data, errors, meta }, parser) => {
@@ -37,6 +40,7 @@ export function readCsv(text: string, most = Infinity): CsvTable {
           });
         }
       }
+      delimiter = meta.delimiter;
       if (data.some((cell) => cell.trim() !== "")) rows.push({ line, cells: data.map(fromText) });
       const passed = bare.slice(cursor, meta.cursor);
       line += passed.match(/\r\n|\r|\n/g)?.length ?? 0;
@@ -45,7 +49,7 @@ export function readCsv(text: string, most = Infinity): CsvTable {
     },
   });
   const [head, ...body] = rows;
-  return { columns: head?.cells.map((c) => c.trim()) ?? [], rows: body, problems };
+  return { columns: head?.cells.map((c) => c.trim()) ?? [], rows: body, problems, delimiter };
 }
 
 /**

@@ -2,7 +2,16 @@ import { SOME_DAY } from "./fixtures/day";
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { readCsv } from "../formats";
-import { badgeOf, chosenProducts, factWords, makeProduct, readGoods as readTable, slugOf, type Product } from ".";
+import {
+  badgeOf,
+  chosenProducts,
+  factWords,
+  makeProduct,
+  putRight,
+  readGoods as readTable,
+  slugOf,
+  type Product,
+} from ".";
 
 const readGoods = (text: string, currency: string) => readTable(readCsv(text), currency);
 
@@ -62,6 +71,25 @@ describe("a goods file", () => {
     ["Title tag", "attribute"],
     ["Wind (Beaufort)", "attribute"],
     ["", "none"],
+    ["Artikelbezeichnung kurz", "attribute"],
+    ["Bezeichnung", "title"],
+    ["Verkaufspreis (EUR)", "price"],
+    ["Désignation", "title"],
+    ["PRIX TTC", "price"],
+    ["Catégorie", "collections"],
+    ["Categorie", "collections"],
+    ["Título", "title"],
+    ["Precio (€)", "price"],
+    ["Existencias", "stock"],
+    ["Nome prodotto", "title"],
+    ["Prezzo", "price"],
+    ["Giacenza", "stock"],
+    ["Productnaam", "title"],
+    ["Verkoopprijs", "price"],
+    ["Voorraad", "stock"],
+    ["Preço", "price"],
+    ["Descrição", "description"],
+    ["Code-barres", "barcode"],
   ] as const)("takes a column called “%s” to mean %s", (name, means) => {
     expect(readGoods(`${name},other\n1,2`, "EUR").columns[0]!.means).toBe(means);
   });
@@ -139,3 +167,45 @@ it.each([
   ["Łódź's Kite", "lodzs-kite"],
   ["  ", ""],
 ])("“%s” has the address %s", (title, slug) => expect(slugOf(title)).toBe(slug));
+
+describe("cells that are wrong", () => {
+  const table = readCsv("Title;Price;Stock\nApple jam;4,50;−4\nPear jam;lots;3\nPlum jam;5,00;2;more\n");
+
+  it("are said with what stands there, in words of the file at hand", () => {
+    const { problems } = readTable(table, "EUR");
+    expect(problems).toEqual([
+      {
+        line: 2,
+        column: "stock",
+        why: "“−4”: there can’t be fewer than none. Write 0, or nothing where pieces are not counted.",
+        cell: { at: 2, written: "−4" },
+      },
+      { line: 3, column: "price", why: "“lots” is not an amount.", cell: { at: 1, written: "lots" } },
+      expect.objectContaining({ line: 4, why: expect.stringContaining("a value with a semicolon in it") as string }),
+    ]);
+  });
+
+  it("are put right without the file being touched", () => {
+    const right = putRight(table, [
+      { line: 2, at: 2, value: "0" },
+      { line: 3, at: 1, value: "4,20" },
+      { line: 3, at: 9, value: "nowhere" },
+      { line: 99, at: 0, value: "no such line" },
+    ]);
+    const { lines, problems } = readTable(right, "EUR");
+    expect(lines.map((l) => [l.title, l.price, l.stock])).toEqual([
+      ["Apple jam", 450, 0],
+      ["Pear jam", 420, 3],
+    ]);
+    expect(problems.map((p) => p.line)).toEqual([4]);
+    expect(table.rows[0]!.cells[2]).toBe("−4");
+    expect(putRight(table, [])).toBe(table);
+  });
+
+  it("are none in the sample that is offered", () => {
+    const { lines, problems, columns } = readTable(readCsv(readFileSync("public/sample-goods.csv", "utf8")), "EUR");
+    expect(problems).toEqual([]);
+    expect(lines).toHaveLength(6);
+    expect(columns.filter((c) => c.means === "attribute").map((c) => c.name)).toEqual(["Taste", "Contents (g)"]);
+  });
+});

@@ -43,7 +43,33 @@ export type GoodsLine = {
 };
 
 /** What is wrong with a line, counted from 1; line 0: with the file as a whole, of which nothing can be brought in then. */
-export type LineProblem = { readonly line: number; readonly column: string; readonly why: string };
+export type LineProblem = {
+  readonly line: number;
+  readonly column: string;
+  readonly why: string;
+  /** Where one cell of the table is to blame: which column it stands in, counted from 0, and what is written there. */
+  readonly cell?: { readonly at: number; readonly written: string };
+};
+
+/** A cell that the seller wrote anew before anything was stored: on this line, in this column counted from 0. */
+export type CellFix = { readonly line: number; readonly at: number; readonly value: string };
+
+/** A table in which these cells say something else. */
+export function putRight(table: Table, fixes: readonly CellFix[]): Table {
+  const byLine = new Map<number, CellFix[]>();
+  for (const fix of fixes) byLine.set(fix.line, [...(byLine.get(fix.line) ?? []), fix]);
+  if (byLine.size === 0) return table;
+  return {
+    ...table,
+    rows: table.rows.map((row) => {
+      const own = byLine.get(row.line);
+      if (!own) return row;
+      const cells = [...row.cells];
+      for (const { at, value } of own) if (at < table.columns.length) cells[at] = value;
+      return { ...row, cells: Array.from(cells, (cell) => cell ?? "") };
+    }),
+  };
+}
 
 const FIELDS = {
   sku: ["sku", "article", "article number", "article no", "item number", "item no", "product code", "code"],
@@ -80,6 +106,212 @@ const FIELDS = {
   searchTitle: ["search title", "meta title"],
   searchDescription: ["search description", "meta description"],
 } as const;
+/**
+ * What the same columns are called in German, French, Spanish, Italian, Dutch and Portuguese (from memory of files of small shops; no source).
+ */
+const FIELDS_ELSEWHERE: Partial<Record<keyof typeof FIELDS, readonly string[]>> = {
+  sku: [
+    "artikelnummer",
+    "artikel-nr",
+    "artikelnr",
+    "art.-nr",
+    "référence",
+    "ref",
+    "référence produit",
+    "referencia",
+    "código",
+    "codice",
+    "codice articolo",
+    "artikelcode",
+  ],
+  title: [
+    "titel",
+    "name des artikels",
+    "artikel",
+    "artikelname",
+    "bezeichnung",
+    "produkt",
+    "produktname",
+    "titre",
+    "nom",
+    "nom du produit",
+    "produit",
+    "article",
+    "désignation",
+    "título",
+    "nombre",
+    "nombre del producto",
+    "producto",
+    "artículo",
+    "titolo",
+    "nome",
+    "nome prodotto",
+    "nome del prodotto",
+    "prodotto",
+    "articolo",
+    "productnaam",
+    "naam",
+    "omschrijving kort",
+    "nome do produto",
+    "produto",
+    "artigo",
+  ],
+  variantOf: ["variante von", "variante de", "variante di", "variant van", "übergeordneter artikel"],
+  options: ["optionen", "opciones", "opzioni", "opties", "opções", "déclinaison"],
+  description: [
+    "beschreibung",
+    "produktbeschreibung",
+    "artikelbeschreibung",
+    "descriptif",
+    "description du produit",
+    "descripción",
+    "descrizione",
+    "omschrijving",
+    "beschrijving",
+    "descrição",
+  ],
+  price: [
+    "preis",
+    "verkaufspreis",
+    "vk",
+    "bruttopreis",
+    "einzelpreis",
+    "prix",
+    "prix de vente",
+    "prix unitaire",
+    "prix ttc",
+    "precio",
+    "precio de venta",
+    "prezzo",
+    "prezzo di vendita",
+    "prijs",
+    "verkoopprijs",
+    "preço",
+    "preço de venda",
+  ],
+  compareAt: [
+    "uvp",
+    "streichpreis",
+    "alter preis",
+    "ursprünglicher preis",
+    "prix barré",
+    "ancien prix",
+    "precio anterior",
+    "precio tachado",
+    "prezzo pieno",
+    "prezzo precedente",
+    "van-prijs",
+    "oude prijs",
+    "adviesprijs",
+    "preço anterior",
+  ],
+  cost: [
+    "einkaufspreis",
+    "ek",
+    "kosten",
+    "prix d'achat",
+    "coût",
+    "coste",
+    "precio de compra",
+    "costo",
+    "prezzo di acquisto",
+    "inkoopprijs",
+    "custo",
+    "preço de custo",
+  ],
+  taxClass: ["steuerklasse", "mwst", "mehrwertsteuer", "steuersatz", "tva", "taux de tva", "iva", "btw", "btw-tarief"],
+  collections: [
+    "kategorie",
+    "kategorien",
+    "kollektion",
+    "warengruppe",
+    "catégorie",
+    "catégories",
+    "rayon",
+    "categoría",
+    "categorías",
+    "colección",
+    "categoria",
+    "categorie",
+    "collezione",
+    "collectie",
+    "categorias",
+    "coleção",
+  ],
+  tags: [
+    "schlagwörter",
+    "schlagworte",
+    "stichwörter",
+    "étiquettes",
+    "mots-clés",
+    "etiquetas",
+    "palabras clave",
+    "etichette",
+    "parole chiave",
+    "trefwoorden",
+    "palavras-chave",
+  ],
+  pictures: [
+    "bild",
+    "bilder",
+    "bilddatei",
+    "foto",
+    "fotos",
+    "image principale",
+    "photo",
+    "imagen",
+    "imágenes",
+    "immagine",
+    "immagini",
+    "afbeelding",
+    "afbeeldingen",
+    "imagem",
+    "imagens",
+  ],
+  stock: [
+    "bestand",
+    "lagerbestand",
+    "lager",
+    "menge",
+    "anzahl",
+    "stück",
+    "stock disponible",
+    "quantité",
+    "en stock",
+    "existencias",
+    "cantidad",
+    "giacenza",
+    "quantità",
+    "disponibilità",
+    "voorraad",
+    "aantal",
+    "estoque",
+    "quantidade",
+    "existências",
+  ],
+  barcode: ["strichcode", "code-barres", "código de barras", "codice a barre", "streepjescode"],
+  weight: ["gewicht (g)", "gewicht in g", "gewicht in gramm", "poids (g)", "peso (g)", "gewicht in gram"],
+  availability: [
+    "verfügbarkeit",
+    "zustand",
+    "disponibilité",
+    "statut",
+    "disponibilidad",
+    "estado",
+    "stato",
+    "beschikbaarheid",
+    "disponibilidade",
+  ],
+  availableFrom: [
+    "verfügbar ab",
+    "lieferbar ab",
+    "disponible à partir du",
+    "disponible desde",
+    "disponibile dal",
+    "leverbaar vanaf",
+    "disponível a partir de",
+  ],
+};
 export type GoodsField = keyof typeof FIELDS;
 export const GOODS_FIELDS = Object.keys(FIELDS) as readonly GoodsField[];
 
@@ -134,6 +366,10 @@ export type GoodsFile = {
 const plainName = (column: string) =>
   column
     .toLowerCase()
+    // Accents are often lost on the way.
+    .normalize("NFKD")
+    .replace(/[\u0300-\u036f]/g, "")
+    .replaceAll("’", "'")
     .replace(/[_\s]+/g, " ")
     .trim();
 
@@ -146,10 +382,16 @@ const isWord = (code: string | undefined) =>
 const withoutAside = (name: string) =>
   withoutEnd(name, " .,:#*/").replace(ASIDE, (found: string, code: string | undefined) => (isWord(code) ? found : ""));
 
+const NAMES: ReadonlyMap<string, GoodsField> = new Map(
+  GOODS_FIELDS.toReversed().flatMap((field) =>
+    [...(FIELDS_ELSEWHERE[field] ?? []), ...FIELDS[field]].map((name) => [plainName(name), field] as const),
+  ),
+);
+
 const guess = (column: string): ColumnMeaning => {
   const whole = plainName(column);
   for (let plain = whole, last = ""; plain !== last; last = plain, plain = withoutAside(plain)) {
-    const field = GOODS_FIELDS.find((f) => (FIELDS[f] as readonly string[]).includes(plain));
+    const field = NAMES.get(plain);
     // A weight without its unit would be read as grams.
     if (field && (field !== "weight" || plain === whole)) return field;
   }
@@ -179,6 +421,13 @@ const WORD_TO_AVAILABILITY = new Map<string, Availability>(
       ] as const,
   ),
 );
+
+/** What stands between values, in words. */
+const SIGN_WORDS: ReadonlyMap<string, string> = new Map([
+  [",", "comma"],
+  [";", "semicolon"],
+  ["\t", "tab"],
+]);
 
 const YES = new Set(["yes", "y", "true", "1", "x"]);
 const NO = new Set(["no", "n", "false", "0", ""]);
@@ -232,11 +481,16 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
   const skus = new Map<string, number>();
   for (const { line, cells } of table.rows) {
     const before = problems.length;
-    const report = (column: string, why: string) => problems.push({ line, column, why });
+    const report = (column: string, why: string) => {
+      const index = columns.findIndex(
+        ({ means }) => means !== "none" && means !== "attribute" && COLUMN_MEANS[means] === column,
+      );
+      problems.push({ line, column, why, ...(index < 0 ? {} : { cell: { at: index, written: cells[index] ?? "" } }) });
+    };
     if (cells.length > table.columns.length) {
       report(
         "",
-        `This line has ${cells.length} values, the head has ${table.columns.length}. Put quotation marks around a value with a comma in it.`,
+        `This line has ${cells.length} values, the head has ${table.columns.length}. Put quotation marks around a value with a ${SIGN_WORDS.get(table.delimiter ?? ",") ?? "comma"} in it.`,
       );
     }
     const cell = (field: GoodsField) => cells[at[field] ?? -1]?.trim() ?? "";
@@ -251,7 +505,16 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
     const whole = (field: "stock" | "weight"): number | null => {
       const written = cell(field);
       if (written === "") return null;
-      if (/^\d{1,7}$/.test(written)) return Number(written);
+      if (/^\d{1,7}(?:[.,]0+)?$/.test(written)) return Number.parseInt(written, 10);
+      if (/^[-−–]\s*\d/.test(written)) {
+        report(
+          COLUMN_MEANS[field],
+          field === "stock"
+            ? `“${written}”: there can’t be fewer than none. Write 0, or nothing where pieces are not counted.`
+            : "A weight can’t be negative.",
+        );
+        return null;
+      }
       report(COLUMN_MEANS[field], `“${written}” is not a whole number.`);
       return null;
     };

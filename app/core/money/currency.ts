@@ -54,7 +54,7 @@ export type ParsedMoney = { readonly ok: true; readonly amount: Minor } | { read
 export function parseMoney(text: string, currency: string): ParsedMoney {
   const digits = currencyDigits(currency);
   if (digits === undefined) return { ok: false, why: `${currency} is not a currency.` };
-  const bare = text.replace(/[\s\u00a0\u202f]|[€$£¥]|[A-Z]{3}/g, "");
+  const bare = text.replace(/[\s\u00a0\u202f]|[€$£¥]|[A-Z]{3}/g, "").replace(/^[−–]/, "-");
   if (bare === "") return { ok: false, why: "There is no amount." };
   const match = /^(-?)(\d{1,3}(?:([.,'])\d{3})(?:\3\d{3})*|\d+)(?:([.,])(\d+))?$/.exec(bare);
   if (!match) return { ok: false, why: `“${text}” is not an amount.` };

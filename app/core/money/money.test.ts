@@ -35,6 +35,7 @@ describe("amounts", () => {
     ["", "EUR", "There is no amount."],
     ["abc", "EUR", "“abc” is not an amount."],
     ["-5", "EUR", "An amount can't be negative."],
+    ["−5", "EUR", "An amount can't be negative."],
     ["1.234", "EUR", "“1.234” could be read in two ways. Write it without a thousands sign."],
     ["9.999", "EUR", "“9.999” could be read in two ways. Write it without a thousands sign."],
     ["12.345678", "EUR", "“12.345678” has more decimals than EUR has (2)."],

@@ -67,5 +67,10 @@ describe("goods files", () => {
   it("in an older code page keep their letters", async () => {
     const read = await readTableFile(Buffer.from("title,price\nM\u00fctze,5\n", "latin1"));
     expect(read.ok && read.table.rows[0]!.cells[0]).toBe("Mütze");
+    // WHATWG Encoding, windows-1252: 0x80 is the euro sign, 0x92 and 0x93 are quotation marks, which Latin-1 does not have.
+    const money = await readTableFile(
+      Buffer.from([...Buffer.from("title,price\nM"), 0x92, 0xfc, 0x93, ...Buffer.from(",5 "), 0x80, 10]),
+    );
+    expect(money.ok && money.table.rows[0]!.cells).toEqual(["M’ü“", "5 €"]);
   });
 });

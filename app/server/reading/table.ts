@@ -1,3 +1,4 @@
+import { decode as decodeOld } from "iconv-lite";
 import readSheet from "read-excel-file/node";
 import { readCsv } from "~/core/formats";
 import { MOST_COLUMNS, MOST_LINES, type Table } from "~/core/goods";
@@ -82,8 +83,9 @@ export async function readTable(given: Uint8Array): Promise<TableRead> {
   else {
     if (bytes.subarray(0, 4096).includes(0)) return no("This is neither a CSV file nor an XLSX workbook.");
     const text = bytes.toString("utf8");
-    // Files of older programs are in the Western European code page; read as UTF-8 they would have holes.
-    const decoded = text.includes("\ufffd") ? new TextDecoder("windows-1252").decode(bytes) : text;
+    // Files of older programs are in the Western European code page; read as UTF-8 they would have holes. (Node’s own decoder reads
+    // that page as Latin-1, which has no euro sign and no quotation marks.)
+    const decoded = text.includes("\ufffd") ? decodeOld(bytes, "windows-1252") : text;
     read = { ok: true, table: readCsv(decoded, MOST_LINES + 1) };
   }
   if (!read.ok) return read;

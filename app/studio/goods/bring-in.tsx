@@ -11,6 +11,7 @@ import {
   TableCell,
   TableHead,
   TableRow,
+  Link as MuiLink,
   TextField,
   Typography,
 } from "@mui/material";
@@ -21,7 +22,9 @@ import {
   AVAILABILITY_WORDS,
   COLUMN_MEANS,
   GOODS_FIELDS,
+  type CellFix,
   type ColumnMeaning,
+  type GoodsLine,
   type ArchiveDone,
   type ImportPlan,
   type LineDoes,
@@ -85,7 +88,42 @@ function Columns({ plan, onChange }: { plan: ImportPlan; onChange: (name: string
   );
 }
 
-function Problems({ problems, total }: { problems: readonly LineProblem[]; total: number }) {
+/** One cell to write anew, where it was found wrong. */
+function FixCell({ problem, onFix }: { problem: LineProblem; onFix: (fix: CellFix) => void }) {
+  const [value, setValue] = useState(problem.cell?.written ?? "");
+  const { cell } = problem;
+  if (!cell) return null;
+  const put = () => value !== cell.written && onFix({ line: problem.line, at: cell.at, value });
+  return (
+    <Box
+      component="span"
+      sx={{ display: "inline-flex", gap: 0.5, alignItems: "center", ml: 1, verticalAlign: "middle" }}
+    >
+      <TextField
+        value={value}
+        onChange={(e) => setValue(e.target.value)}
+        onKeyDown={(e) => e.key === "Enter" && put()}
+        slotProps={{
+          htmlInput: { "aria-label": `Line ${problem.line}, ${problem.column}`, maxLength: 4000 },
+          input: { sx: { height: 30, width: 150, bgcolor: INK.raised } },
+        }}
+      />
+      <Button size="small" variant="outlined" disabled={value === cell.written} onClick={put}>
+        Use this
+      </Button>
+    </Box>
+  );
+}
+
+function Problems({
+  problems,
+  total,
+  onFix,
+}: {
+  problems: readonly LineProblem[];
+  total: number;
+  onFix: (fix: CellFix) => void;
+}) {
   if (total === 0) return null;
   const whole = problems.filter((p) => p.line === 0);
   if (whole.length) {
@@ -102,13 +140,15 @@ function Problems({ problems, total }: { problems: readonly LineProblem[]; total
   return (
     <Alert severity="warning" sx={{ alignItems: "flex-start" }}>
       <Typography sx={{ fontWeight: 600 }}>
-        {count(total, "problem", "problems")}. These lines are left out; the others can be brought in.
+        {count(total, "problem", "problems")}. Put them right here, or these lines are left out; the others can be
+        imported.
       </Typography>
-      <Box component="ul" aria-label="Problems" sx={{ m: 0, mt: 0.5, pl: 2.5, maxHeight: 180, overflowY: "auto" }}>
+      <Box component="ul" aria-label="Problems" sx={{ m: 0, mt: 0.5, pl: 2.5, maxHeight: 220, overflowY: "auto" }}>
         {problems.map((p, i) => (
           <li key={i}>
             Line {p.line}
             {p.column ? `, ${p.column}` : ""}: {p.why}
+            <FixCell key={`${p.line} ${p.column} ${p.cell?.written}`} problem={p} onFix={onFix} />
           </li>
         ))}
         {total > problems.length ? <li>and {total - problems.length} more</li> : null}
@@ -116,6 +156,10 @@ function Problems({ problems, total }: { problems: readonly LineProblem[]; total
     </Alert>
   );
 }
+
+/** What a line will be in the shop: what is counted and is none is sold out, whatever else it says. */
+const stateWord = ({ availability, stock, oversell }: GoodsLine): string =>
+  AVAILABILITY_WORDS[availability === "in-stock" && stock === 0 && !oversell ? "sold-out" : availability];
 
 function Lines({ plan }: { plan: ImportPlan }) {
   const { currency, locale } = useStudio((s) => s.shop);
@@ -154,7 +198,7 @@ function Lines({ plan }: { plan: ImportPlan }) {
               </TableCell>
               <TableCell>{line.sku}</TableCell>
               <TableCell>{line.collections.join(", ")}</TableCell>
-              <TableCell>{AVAILABILITY_WORDS[line.availability]}</TableCell>
+              <TableCell>{stateWord(line)}</TableCell>
               <TableCell align="right">
                 {line.price === null ? "" : formatMoney(line.price, currency, locale)}
               </TableCell>
@@ -184,6 +228,7 @@ export function BringIn() {
   const [file, setFile] = useState<File | null>(null);
   const [archive, setArchive] = useState<File | null>(null);
   const [columns, setColumns] = useState<Readonly<Record<string, ColumnMeaning>>>({});
+  const [fixes, setFixes] = useState<readonly CellFix[]>([]);
   const [told, setTold] = useState<Told | null>(null);
   const [plan, setPlan] = useState<{ plan: ImportPlan; problems: number } | null>(null);
   const [reading, setReading] = useState(false);
@@ -191,19 +236,20 @@ export function BringIn() {
   const stop = useRef<AbortController | null>(null);
   const asked = useRef(0);
 
-  const bodyFor = (intent: string, chosen: File, choice: object) => {
+  const bodyFor = (intent: string, chosen: File, choice: object, cells: readonly CellFix[]) => {
     const body = new FormData();
     body.append("intent", intent);
     body.append("file", chosen, chosen.name);
     body.append("columns", JSON.stringify(choice));
+    body.append("fixes", JSON.stringify(cells));
     if (intent === "import" && archive) body.append("archive", archive, archive.name);
     return body;
   };
-  const look = async (chosen: File, choice: Readonly<Record<string, ColumnMeaning>>) => {
+  const look = async (chosen: File, choice: Readonly<Record<string, ColumnMeaning>>, cells: readonly CellFix[]) => {
     const mine = ++asked.current;
     setReading(true);
     setTold(null);
-    const reply = await client.upload("goods/bring-in", bodyFor("plan", chosen, choice));
+    const reply = await client.upload("goods/bring-in", bodyFor("plan", chosen, choice, cells));
     // Another file, or another meaning of a column, has been chosen since.
     if (mine !== asked.current) return;
     setReading(false);
@@ -214,8 +260,9 @@ export function BringIn() {
   const choose = (chosen: File) => {
     setFile(chosen);
     setColumns({});
+    setFixes([]);
     setPlan(null);
-    void look(chosen, {});
+    void look(chosen, {}, []);
   };
   const bringIn = async () => {
     if (!file) return;
@@ -224,7 +271,7 @@ export function BringIn() {
     setTold({ step: "lines", at: 0, of: 0 });
     const heard: { last: Told } = { last: { step: "refused", why: UNREACHED } };
     const hear = (line: unknown) => setTold((heard.last = line as Told));
-    const reply = await client.follow("goods/bring-in", bodyFor("import", file, columns), hear, {
+    const reply = await client.follow("goods/bring-in", bodyFor("import", file, columns, fixes), hear, {
       signal: abort.signal,
     });
     if (!reply.ok) heard.last = reply.code === "stopped" ? { step: "stopped" } : { step: "refused", why: reply.why };
@@ -246,7 +293,11 @@ export function BringIn() {
           <Typography variant="h1">Import goods</Typography>
           <Typography color="text.secondary">
             A CSV file or an XLSX workbook, with a line for each product and, below it, one for each of its variants.
-            You see what was understood before anything is stored, and one undo takes all of it back.
+            You see what was understood before anything is stored, and one undo takes all of it back.{" "}
+            <MuiLink href="/sample-goods.csv" download>
+              A sample file
+            </MuiLink>{" "}
+            shows every column that can be in it.
           </Typography>
         </Box>
         {told?.step === "done" ? (
@@ -371,16 +422,24 @@ export function BringIn() {
                 disabled={(changes === 0 && !archive) || reading}
                 onClick={() => void bringIn()}
               >
-                {changes === 0 && !archive ? "Nothing to bring in" : `Import ${count(changes, "product", "products")}`}
+                {changes === 0 && !archive ? "Nothing to import" : `Import ${count(changes, "product", "products")}`}
               </Button>
             </Box>
-            <Problems problems={plan.plan.problems} total={plan.problems} />
+            <Problems
+              problems={plan.plan.problems}
+              total={plan.problems}
+              onFix={(fix) => {
+                const next = [...fixes.filter((f) => f.line !== fix.line || f.at !== fix.at), fix];
+                setFixes(next);
+                if (file) void look(file, columns, next);
+              }}
+            />
             {plan.plan.missingPictures.length && !archive ? (
               <Alert severity="info">
                 {count(plan.plan.missingPictures.length, "picture is", "pictures are")} not in your library yet:{" "}
                 {plan.plan.missingPictures.slice(0, 6).join(", ")}
                 {plan.plan.missingPictures.length > 6 ? " …" : ""}. Add them as a ZIP here, or upload them under
-                Pictures and bring the same file in again; nothing will be doubled.
+                Pictures and import the same file again; nothing will be doubled.
               </Alert>
             ) : null}
             {plan.plan.newCollections.length ? (
@@ -391,7 +450,7 @@ export function BringIn() {
               onChange={(name, means) => {
                 const next = { ...columns, [name]: means };
                 setColumns(next);
-                if (file) void look(file, next);
+                if (file) void look(file, next, fixes);
               }}
             />
             <Lines plan={plan.plan} />
