@@ -196,7 +196,7 @@ test("a picture is chosen from the library by clicking its place, and links that
   await wide.locator(".s-picture-words .pic").click();
   const dialog = page.getByRole("dialog", { name: "Choose a picture" });
   await expect(dialog.getByText("There are no pictures yet. Upload the first one above.")).toBeVisible();
-  await dialog.getByLabel("Upload a picture").setInputFiles("demo/pictures/made/workshop-bench.webp");
+  await dialog.getByLabel("Upload pictures").setInputFiles("demo/pictures/made/workshop-bench.webp");
   await expect(wide.locator(".s-picture-words img")).toBeVisible();
   await expect(pane(page, "Phone").locator(".s-picture-words img")).toBeVisible();
 
@@ -241,7 +241,7 @@ test("words on a picture are measured on its pixels in both panes, and a tint th
   await details(page).getByRole("button", { name: "Choose a picture" }).click();
   await page
     .getByRole("dialog", { name: "Choose a picture" })
-    .getByLabel("Upload a picture")
+    .getByLabel("Upload pictures")
     .setInputFiles({ name: "pale-sky.png", mimeType: "image/png", buffer: pale });
   const found = page.getByRole("group", { name: "Words on the picture" });
   await expect(found.getByText(/On a phone: hard to read, [1-4]\.\d of 4\.5/)).toBeVisible();
@@ -249,6 +249,8 @@ test("words on a picture are measured on its pixels in both panes, and a tint th
   await found.getByRole("button", { name: "Tint it just enough" }).click();
   await expect(found.getByText(/On a phone: can be read/)).toBeVisible();
   await expect(found.getByText(/On a wide screen: can be read/)).toBeVisible();
+  // One tint serves both, so it is one value for all devices, which the field for all of them changes.
+  await expect(details(page).getByText(/only: /)).toHaveCount(0);
   // It follows: words that reach into the pale part of the picture are measured where they stand now.
   await details(page).getByRole("textbox", { name: "Tint over picture", exact: true }).fill("20");
   await page.getByRole("button", { name: /^Undo: Tint over picture/ }).click();

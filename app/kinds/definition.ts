@@ -115,6 +115,10 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly script?: "goods";
   /** What it needs to be allowed on its page. */
   readonly permissions?: readonly Permission[];
+  /** Words that Add shows in it where it begins empty, so that it can be seen what it is for; they never get onto a page. */
+  readonly sample?: Partial<Props>;
+  /** Other words by which people look for it. */
+  readonly synonyms?: readonly string[];
   /** Keys of words in the defaults that are the studio's own: whoever publishes them is told so. */
   readonly placeholders?: readonly string[];
   /** What the shop's script brings onto the page with it later; rules for that are sent although the markup has none of it yet. */

@@ -6,7 +6,7 @@ import { packedGoodsOf } from "~/server/goods/index.server";
 import { requireShop, shopAddress } from "~/server/http/guard.server";
 import { picturesOf } from "~/server/pictures/index.server";
 import { publishedDraft } from "~/server/publishing/index.server";
-import { shopsOf } from "~/server/shops/index.server";
+import { namesOf, shopsOf } from "~/server/shops/index.server";
 import { createStudioStore, StudioProvider } from "~/studio/keeping";
 import { Shell } from "~/studio/shell";
 import { createKeyFrames, KeyFramesProvider } from "~/studio/ui";
@@ -21,6 +21,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     shop.publicationId ? publishedDraft(shop.publicationId) : undefined,
     shopsOf(owner.id),
   ]);
+  const names = await namesOf(shops);
   return {
     ...loaded,
     goods,
@@ -36,7 +37,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       locale: shop.locale,
       timeZone: shop.timeZone,
     },
-    shops: shops.map(({ id, host }) => ({ id, host })),
+    shops: shops.map(({ id, host }) => ({ id, host, name: names.get(id) ?? host })),
     owner: owner.name,
     me: owner.id,
   };

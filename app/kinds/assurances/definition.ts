@@ -35,6 +35,14 @@ export const definition: Definition<AssurancesProps> = {
     },
   ],
   props,
+  sample: {
+    signs: [
+      { sign: "parcel", words: "How it is sent" },
+      { sign: "return", words: "How it can come back" },
+      { sign: "mend", words: "What you promise" },
+    ],
+  },
+  synonyms: ["trust", "promise", "usp", "benefits", "icons", "delivery", "returns", "guarantee"],
   defaults: {
     signs: [
       { sign: "parcel", words: "" },

@@ -39,6 +39,7 @@ export const definition: Definition<ButtonProps> = {
     },
   ],
   props,
+  synonyms: ["link", "call to action", "cta"],
   defaults: { label: "Have a look", link: NO_LINK, look: "first" },
   style: {},
   styles: ["align", "size"],

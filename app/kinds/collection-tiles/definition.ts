@@ -37,6 +37,7 @@ export const definition: Definition<CollectionTilesProps> = {
     },
   ],
   props,
+  synonyms: ["categories", "collection", "tiles", "departments"],
   defaults: { heading: "Find your way", tiles: [] },
   style: {
     all: {

@@ -113,6 +113,17 @@ export const definition: Definition<FreehandProps> = {
   ],
   fields: [],
   props,
+  synonyms: [
+    "columns",
+    "columns of text",
+    "layout",
+    "grid",
+    "blocks",
+    "custom",
+    "two columns",
+    "three columns",
+    "four columns",
+  ],
   defaults: {},
   style: {
     all: {

@@ -21,6 +21,7 @@ export const definition: Definition<GalleryProps> = {
   ],
   fields: [{ type: "yes", key: "zoom", label: "Opens large when pressed" }],
   props,
+  synonyms: ["images", "photos", "pictures", "video", "film", "slideshow", "carousel"],
   defaults: { zoom: true },
   style: {},
   styles: ["shape"],

@@ -27,6 +27,7 @@ export const definition: Definition<GoesWithProps> = {
     { type: "number", key: "most", label: "How many at most", least: 1, most: 12 },
   ],
   props,
+  synonyms: ["related", "upsell", "cross-sell", "accessories", "recommended"],
   defaults: { heading: "Goes well with it", most: 4 },
   ...GOODS_ROW,
   css: `.s-goes-with .head{margin-bottom:var(--s3);text-align:var(--align,start)}`,

@@ -18,6 +18,7 @@ export const definition: Definition<GroupProps> = {
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [],
   props,
+  synonyms: ["box", "row", "container", "stack"],
   defaults: {},
   style: { all: { flow: "row", gap: 3, down: "start" } },
   styles: ["flow", "gap", "down", "align"],

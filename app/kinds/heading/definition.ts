@@ -33,6 +33,7 @@ export const definition: Definition<HeadingProps> = {
   ],
   props,
   placeholders: ["text"],
+  synonyms: ["title", "headline", "head"],
   defaults: { text: "A heading", level: "2" },
   style: { all: { headSize: 3 } },
   styles: ["headSize", "align", "ink", "weight", "leading", "breaks"],

@@ -48,6 +48,7 @@ export const definition: Definition<HeroProps> = {
   ],
   props,
   placeholders: ["heading", "text"],
+  synonyms: ["banner", "header picture", "cover", "splash", "welcome", "intro", "big picture"],
   defaults: {
     over: "",
     heading: "Come in and have a look around",

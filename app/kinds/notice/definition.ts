@@ -30,6 +30,7 @@ export const definition: Definition<NoticeProps> = {
   ],
   props,
   placeholders: ["text"],
+  synonyms: ["announcement", "banner", "bar", "strip", "message"],
   defaults: { text: "Welcome in. Have a look around.", more: "", link: NO_LINK },
   style: { all: { set: "notice", width: "content", spaceTop: 1, spaceBottom: 1 } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set"],

@@ -26,6 +26,7 @@ export const definition: Definition<PictureProps> = {
     { type: "link", key: "link", label: "Leads to" },
   ],
   props,
+  synonyms: ["image", "photo", "banner", "video still"],
   defaults: { picture: null, caption: "", link: NO_LINK },
   style: { all: { shape: "4/3", round: "card", drift: "none" } },
   styles: ["shape", "round", "drift", "align"],

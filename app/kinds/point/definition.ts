@@ -29,6 +29,7 @@ export const definition: Definition<PointProps> = {
   ],
   props,
   placeholders: ["heading", "text"],
+  synonyms: ["icon", "feature", "benefit", "reason", "usp"],
   defaults: { sign: "star", heading: "A small shop", text: "Glad that you are here." },
   style: { all: { size: 0 } },
   styles: ["align", "size", "ink"],

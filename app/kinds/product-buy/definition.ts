@@ -33,6 +33,7 @@ export const definition: Definition<ProductBuyProps> = {
     { type: "line", key: "tellButton", label: "Button for that", most: 40 },
   ],
   props,
+  synonyms: ["add to cart", "cart", "buy", "quantity"],
   defaults: {
     label: "Add to cart",
     count: true,

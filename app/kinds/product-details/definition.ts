@@ -47,6 +47,7 @@ export const definition: Definition<ProductDetailsProps> = {
     },
   ],
   props,
+  synonyms: ["tabs", "accordion", "description", "specification", "questions", "faq"],
   defaults: {
     description: "Description",
     facts: "Specification",

@@ -33,6 +33,7 @@ export const definition: Definition<ProductGridProps> = {
     { type: "line", key: "more", label: "Link to all of them", most: 40, hint: "Leave empty for none" },
   ],
   props,
+  synonyms: ["products", "featured", "bestsellers", "new arrivals", "shop", "cards", "list of goods"],
   defaults: { heading: "New in the shop", text: "", collection: null, most: 8, more: "See all" },
   style: {
     all: {

@@ -34,6 +34,8 @@ export const definition: Definition<ProductMessageProps> = {
     { type: "goods", key: "goods", label: "Beside which goods" },
   ],
   props,
+  sample: { text: "Say here what matters for these goods." },
+  synonyms: ["notice", "info", "alert", "note"],
   defaults: {
     text: "",
     sign: "wave",

@@ -17,6 +17,7 @@ export const definition: Definition<ProductOptionsProps> = {
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [{ type: "line", key: "none", label: "Words for what there is not", most: 60 }],
   props,
+  synonyms: ["variants", "swatches", "colours", "sizes"],
   defaults: { none: "Not in this combination" },
   style: {},
   styles: [],

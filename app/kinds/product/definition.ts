@@ -20,6 +20,7 @@ export const definition: Definition<ProductProps> = {
   ],
   fields: [{ type: "product", key: "product", label: "Product" }],
   props,
+  synonyms: ["goods", "item", "featured product", "card"],
   defaults: { product: null },
   style: { all: { shape: "4/5" } },
   styles: ["shape"],

@@ -22,6 +22,8 @@ export const definition: Definition<QuoteProps> = {
     { type: "line", key: "who", label: "Who said it", most: 80, hint: "Optional" },
   ],
   props,
+  sample: { text: "Just what I was looking for.", who: "A customer" },
+  synonyms: ["testimonial", "review", "voice", "citation"],
   defaults: { text: "", who: "" },
   style: { all: { size: 2 } },
   styles: ["size", "align", "face", "ink", "leading"],

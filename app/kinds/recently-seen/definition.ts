@@ -20,6 +20,7 @@ export const definition: Definition<RecentlySeenProps> = {
     { type: "number", key: "most", label: "How many at most", least: 1, most: 12 },
   ],
   props,
+  synonyms: ["recently viewed", "history", "looked at"],
   defaults: { heading: "You looked at", most: 4 },
   ...GOODS_ROW,
   script: "goods",

@@ -27,6 +27,7 @@ export const definition: Definition<ReviewsProps> = {
     { type: "number", key: "most", label: "How many are open", least: 1, most: 20 },
   ],
   props,
+  synonyms: ["testimonials", "ratings", "stars", "voices", "feedback"],
   defaults: {
     heading: "What people say",
     empty: "Nobody has written about it yet. Be the first.",

@@ -21,6 +21,7 @@ export const definition: Definition<RuleProps> = {
   ],
   fields: [],
   props,
+  synonyms: ["divider", "separator", "line", "spacer", "space", "gap"],
   defaults: {},
   style: { all: { above: 2, below: 2 } },
   styles: [],

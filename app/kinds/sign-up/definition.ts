@@ -30,6 +30,7 @@ export const definition: Definition<SignUpProps> = {
   ],
   props,
   placeholders: ["text"],
+  synonyms: ["newsletter", "mail", "email", "mailing list", "subscribe", "contact"],
   defaults: {
     heading: "Hear from us now and then",
     text: "New things, and when old favourites are back.",

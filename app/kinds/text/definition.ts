@@ -30,6 +30,7 @@ export const definition: Definition<TextProps> = {
   ],
   props,
   placeholders: ["text"],
+  synonyms: ["paragraph", "copy", "about", "words", "story"],
   defaults: {
     heading: "A few words about us",
     text: "We are a small shop, and we are glad that you found us. Have a look around, and take your time.",

@@ -17,6 +17,7 @@ export const definition: Definition<TrailProps> = {
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [],
   props,
+  synonyms: ["breadcrumbs", "path", "navigation"],
   defaults: {},
   style: {},
   styles: ["align"],

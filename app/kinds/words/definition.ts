@@ -19,6 +19,8 @@ export const definition: Definition<WordsProps> = {
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [{ type: "rich", key: "text", label: "Text", most: MOST }],
   props,
+  sample: { text: "A paragraph in your own words: what it is, and why it is good." },
+  synonyms: ["text", "paragraph", "copy", "rich text"],
   defaults: { text: "" },
   style: {},
   styles: ["size", "face", "weight", "ink", "leading", "measure", "align"],

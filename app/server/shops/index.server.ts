@@ -113,6 +113,20 @@ export async function shopsOf(ownerId: string): Promise<readonly Shop[]> {
   return toShops(await ShopRow.findAll({ where: { ownerId }, order: [["createdAt", "ASC"]] }));
 }
 
+const nameSchema = z.object({ identity: z.object({ name: z.string() }) });
+
+/** What shops are called, as their owners have it now; the host name where that can't be read. */
+export async function namesOf(shops: readonly Shop[]): Promise<ReadonlyMap<string, string>> {
+  const rows = await DraftPart.findAll({ where: { shopId: shops.map((s) => s.id), part: "look" } });
+  return new Map(
+    shops.map(({ id, host }) => {
+      const body = rows.find((row) => row.shopId === id)?.body;
+      const look = nameSchema.safeParse(body === undefined ? undefined : JSON.parse(body));
+      return [id, look.success ? look.data.identity.name : host];
+    }),
+  );
+}
+
 /** The shop, if it is this owner's; somebody else's is the same as none. */
 export async function shopOf(ownerId: string, shopId: string): Promise<Shop | undefined> {
   return (await toShops(await ShopRow.findAll({ where: { id: shopId, ownerId } })))[0];

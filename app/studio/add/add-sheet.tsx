@@ -44,6 +44,16 @@ const WIDGET_TILE: Tile = { width: 124, height: 66, page: 320 };
 
 /** A widget alone on a page, as it would stand in a column. */
 const inColumn = (widget: Part): Part => sectionAround(widget, { all: { spaceTop: 3, spaceBottom: 3 } });
+/** A part with words in it where it begins empty: for looking at, not for a page. */
+function withSample(part: Part): Part {
+  const sample = kindOf(part)?.definition.sample;
+  return {
+    ...part,
+    props: sample ? { ...part.props, ...(sample as Part["props"]) } : part.props,
+    slots: Object.fromEntries(Object.entries(part.slots).map(([slot, parts]) => [slot, parts.map(withSample)])),
+  };
+}
+
 /** A widget with what it is for in it, where it would be empty by itself. */
 function withExample(widget: Part, goods: Goods, pictures: readonly Picture[]): Part {
   const example = kindOf(widget)?.definition.example;
@@ -71,7 +81,7 @@ function Miniature({ choice, tile }: { choice: AddChoice; tile: Tile }) {
     return () => observer.disconnect();
   }, []);
   const node = useMemo(() => {
-    const made = choice.make(goods, pictures);
+    const made = withSample(choice.make(goods, pictures));
     if (choice.definition.level === "section") return made;
     return inColumn(withExample(made, goods, pictures));
   }, [choice, goods, pictures]);
@@ -173,9 +183,11 @@ type AddSheetProps = {
 export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps) {
   const store = useStudioStore();
   const [sought, setSought] = useState("");
-  const words = sought.trim().toLowerCase();
-  const matches = ({ definition: d, name }: AddChoice) =>
-    !words || `${d.name} ${d.about} ${d.purpose} ${name}`.toLowerCase().includes(words);
+  const words = sought.trim().toLowerCase().split(/\s+/);
+  const matches = ({ definition: d, name }: AddChoice) => {
+    const said = `${d.name} ${d.about} ${d.purpose} ${name} ${d.synonyms?.join(" ") ?? ""}`.toLowerCase();
+    return words.every((word) => said.includes(word));
+  };
   const sort = useStudio((s) => {
     const document = entryOf(s.draft.documents, page);
     return document && layoutProps(document)?.of;

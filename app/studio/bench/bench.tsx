@@ -1,6 +1,6 @@
 import { sectionAround } from "~/kinds/fill";
-import { Box, Button, Drawer, ToggleButton, ToggleButtonGroup, useMediaQuery } from "@mui/material";
-import { Plus } from "lucide-react";
+import { Box, Button, Drawer, ToggleButton, ToggleButtonGroup, Tooltip, useMediaQuery } from "@mui/material";
+import { Eye, Plus } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
 import { useStore } from "zustand";
 import { addNode, setProp } from "~/core/commands";
@@ -100,18 +100,32 @@ function Header({ title, page, panes }: { title: ReactNode; page: string; panes:
 function PaneChoice() {
   const store = useStudioStore();
   const view = useStudio((s) => s.view);
+  const bare = useStudio((s) => s.bare);
   return (
-    <ToggleButtonGroup
-      exclusive
-      size="small"
-      value={view}
-      aria-label="Panes"
-      onChange={(_event, next: PaneView | null) => next && store.getState().setView(next)}
-    >
-      <ToggleButton value="phone">Phone</ToggleButton>
-      <ToggleButton value="both">Both</ToggleButton>
-      <ToggleButton value="wide">Wide</ToggleButton>
-    </ToggleButtonGroup>
+    <>
+      <Tooltip title="As shoppers see it (V)">
+        <ToggleButton
+          value="bare"
+          size="small"
+          selected={bare}
+          aria-label="As shoppers see it"
+          onChange={() => store.getState().setBare(!bare)}
+        >
+          <Eye size={17} strokeWidth={1.75} aria-hidden />
+        </ToggleButton>
+      </Tooltip>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={view}
+        aria-label="Panes"
+        onChange={(_event, next: PaneView | null) => next && store.getState().setView(next)}
+      >
+        <ToggleButton value="phone">Phone</ToggleButton>
+        <ToggleButton value="both">Both</ToggleButton>
+        <ToggleButton value="wide">Wide</ToggleButton>
+      </ToggleButtonGroup>
+    </>
   );
 }
 
@@ -176,6 +190,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
     "1": () => store.getState().setView("phone"),
     "2": () => store.getState().setView("both"),
     "3": () => store.getState().setView("wide"),
+    v: () => store.getState().setBare(!store.getState().bare),
     "[": () => actions.step(-1),
     "]": () => actions.step(1),
     a: openAdd,

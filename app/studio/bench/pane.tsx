@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from "react";
 import { useStudio, useStudioStore } from "../keeping";
 import {
+  BARE_CSS,
   paneCss,
   PaneShell,
   ShopFrame,
@@ -45,7 +46,8 @@ export function Pane({ device, page, pageSheets, scale, height, sync, onPicture,
   const carry = useCarry();
   const [frame, setFrame] = useState<Document | null>(null);
   const [hovered, setHovered] = useState<string | null>(null);
-  const css = useMemo(() => paneCss(scale), [scale]);
+  const bare = useStudio((s) => s.bare);
+  const css = useMemo(() => (bare ? BARE_CSS : paneCss(scale)), [scale, bare]);
   const dressing = useDressing(goods, pictures, currency, locale);
   const target = useTarget(page);
   const studio = useMemo(() => ({ editing, RichEditor }), [editing]);
@@ -99,7 +101,9 @@ export function Pane({ device, page, pageSheets, scale, height, sync, onPicture,
         onDocument={setFrame}
       >
         <ShopPage draft={draft} target={target} dressing={dressing} studio={studio} />
-        {frame ? <Marks frame={frame} device={device} hovered={hovered} dragging={dragging} onGrip={begin} /> : null}
+        {frame && !bare ? (
+          <Marks frame={frame} device={device} hovered={hovered} dragging={dragging} onGrip={begin} />
+        ) : null}
       </ShopFrame>
     </PaneShell>
   );

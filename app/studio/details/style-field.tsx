@@ -168,6 +168,19 @@ export const StyleField = memo(function StyleField({
           </>
         ) : null}
       </Typography>
+      {audience === "all" && differing.length === DEVICES.length ? (
+        <Typography variant="caption" component="p" role="note" sx={{ color: INK.plum, fontWeight: 600 }}>
+          Each device has its own, so what you choose here is seen nowhere.{" "}
+          <Link
+            component="button"
+            type="button"
+            variant="caption"
+            onClick={() => differing.forEach((d) => set(undefined, d))}
+          >
+            Put all of them back
+          </Link>
+        </Typography>
+      ) : null}
       {audience === "all"
         ? differing.map((d) => (
             <Typography key={d} variant="caption" component="p" sx={{ color: INK.plum }}>

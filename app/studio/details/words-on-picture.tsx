@@ -2,7 +2,8 @@ import { Alert, Box, Button, Typography } from "@mui/material";
 import { Check, TriangleAlert } from "lucide-react";
 import { setStyles } from "~/core/commands";
 import type { Layer } from "~/core/cascade";
-import type { Part } from "~/core/document";
+import { DEVICES, type Part } from "~/core/document";
+import type { Scrim } from "~/core/pictures";
 import { ratioWords } from "~/core/theme";
 import { chassisOf } from "~/kinds";
 import { useBenchFrames } from "../bench";
@@ -21,6 +22,8 @@ const FROM_WORDS = {
 
 /** How much more tint than needed is worth a word. */
 const SPARE = 12;
+/** Strengths that differ by so little are one. */
+const ALIKE = 10;
 
 const isPoor = (f: ContrastFinding) => f.reached < f.needed;
 const isMuch = (f: ContrastFinding) =>
@@ -39,7 +42,26 @@ export function WordsOnPicture({ node, layers }: { node: Part; layers: readonly 
   if (findings.length === 0) return null;
   const poor = findings.filter(isPoor);
   const spare = findings.filter(isMuch);
+  /** One tint for all devices, where theirs differ by nothing that is seen; undefined where each needs its own. */
+  const common = (of: readonly ContrastFinding[]): Scrim | undefined => {
+    const tints = of.map((f) => f.enough ?? f.scrim);
+    const [first] = tints;
+    if (!first || of.length < findings.length) return undefined;
+    if (tints.some((t) => t.from !== first.from || t.tone !== first.tone)) return undefined;
+    const strengths = tints.map((t) => t.strength);
+    const strength = Math.max(...strengths);
+    return strength - Math.min(...strengths) <= ALIKE ? { ...first, strength } : undefined;
+  };
   const mend = (of: readonly ContrastFinding[]) => {
+    const tint = common(of);
+    if (tint) {
+      const said = { scrim: tint.strength, scrimFrom: tint.from, scrimTone: tint.tone };
+      const values = Object.entries(said).flatMap(([property, value]) => [
+        ...DEVICES.map((audience) => ({ id: node.id, audience, property, value: undefined })),
+        { id: node.id, audience: "all" as const, property, value },
+      ]);
+      return store.getState().run(setStyles(store.getState().draft, values, "Tint just enough for the words"));
+    }
     const values = of.flatMap(({ device, enough }) =>
       // Tablets have no pane here; they show the picture more like a wide screen does.
       (device === "wide" ? (["tablet", "wide"] as const) : [device]).flatMap((audience) =>

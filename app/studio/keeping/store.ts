@@ -83,6 +83,7 @@ export type StudioState = Tab & {
   readonly holding: boolean;
   readonly audience: Audience;
   readonly view: PaneView;
+  readonly bare: boolean;
   readonly editing: Editing | null;
   readonly said: Message | null;
 
@@ -103,6 +104,8 @@ export type StudioState = Tab & {
   readonly hold: (holding: boolean) => void;
   readonly setAudience: (audience: Audience) => void;
   readonly setView: (view: PaneView) => void;
+  /** Panes without marks, hints and what is not shown yet: as shoppers see the page. */
+  readonly setBare: (bare: boolean) => void;
   readonly setEditing: (editing: Editing | null) => void;
   readonly say: (text: string, tone?: Message["tone"], canUndo?: boolean) => void;
   readonly hush: () => void;
@@ -169,6 +172,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     holding: false,
     audience: "all",
     view: "both",
+    bare: false,
     editing: null,
     said: null,
 
@@ -267,6 +271,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     hold: (holding) => set({ holding, lastMerge: null }),
     setAudience: (audience) => set({ audience }),
     setView: (view) => set({ view }),
+    setBare: (bare) => set({ bare }),
     setEditing: (editing) => set({ editing }),
     say: (text, tone = "plain", canUndo = false) => set({ said: { text, tone, canUndo, key: ++saidKeys } }),
     hush: () => set({ said: null }),

@@ -1,3 +1,12 @@
+/** The same for a pane that shows the page as shoppers see it: nothing of the studio. */
+export const BARE_CSS = `
+html{scroll-behavior:auto!important}
+body{position:relative;min-height:100vh}
+a,button{cursor:default}
+[data-at]:empty,[data-rich-at]:empty,.studio-hint,.undrawable,[data-not-shown],.is-elsewhere{display:none!important}
+[data-dead]{display:none!important}
+`;
+
 /** What a pane adds to the shop's own rules. `--k` undoes the pane's scale, so that marks keep their size on the screen. */
 export const paneCss = (scale: number): string => `
 html{--k:${(1 / scale).toFixed(4)};scroll-behavior:auto!important}

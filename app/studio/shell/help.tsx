@@ -4,6 +4,7 @@ import { IconAction, INK } from "../ui";
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ["1  2  3", "Phone, both, wide"],
+  ["V", "As shoppers see it, without marks"],
   ["4  5", "In Brand: all pages at once, all parts"],
   ["W", "In Brand: a click styles, or follows links"],
   ["[  ]", "Previous, next section"],

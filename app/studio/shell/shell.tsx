@@ -19,7 +19,7 @@ const AREAS = [
   ["Pictures", "pictures"],
 ] as const;
 
-export type ShopChoice = { readonly id: string; readonly host: string };
+export type ShopChoice = { readonly id: string; readonly host: string; readonly name: string };
 
 function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: string }) {
   const name = useStudio((s) => s.draft.look.identity.name);
@@ -47,7 +47,12 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
           .filter((s) => s.id !== shop.id)
           .map((s) => (
             <MenuItem key={s.id} component="a" href={`/s/${s.id}/pages`}>
-              {s.host}
+              <Box>
+                {s.name}
+                <Typography variant="caption" component="div" color="text.secondary">
+                  {s.host}
+                </Typography>
+              </Box>
             </MenuItem>
           ))}
         <MenuItem component={Link} to="/shops/new">

@@ -1,0 +1,152 @@
+import { expect, test, type Page } from "@playwright/test";
+import sharp from "sharp";
+import { newId } from "~/core/document";
+import { PictureRow, ShopRow } from "~/server/database/index.server";
+import { area, benchReady, details, inPlan, kept, openDemo, openGroup, openShop, pane, shopAt } from "./studio";
+
+/** A picture of a plain colour, as a file to upload. */
+const file = async (name: string, background: string, width = 900, height = 700) => ({
+  name,
+  mimeType: "image/png",
+  buffer: await sharp({ create: { width, height, channels: 3, background } })
+    .png()
+    .toBuffer(),
+});
+const tiles = (page: Page) => page.getByRole("group", { name: /^Pictures, / }).getByRole("button");
+const chooser = (page: Page) => page.getByRole("dialog", { name: "Choose a picture" });
+
+test("the library of the demo shop and its chooser have tiles of a size to see, that scroll", async ({ page }) => {
+  await openDemo(page, { area: "pictures" });
+  await expect(tiles(page).first()).toBeVisible();
+  const sizes = () =>
+    tiles(page).evaluateAll((all) =>
+      all.map((e) => e.getBoundingClientRect()).map(({ width, height }) => [width, height]),
+    );
+  for (const [width, height] of await sizes()) {
+    expect(width).toBeGreaterThan(120);
+    expect(Math.abs(width! - height!)).toBeLessThan(2);
+  }
+  await area(page, "Pages");
+  await benchReady(page);
+  await inPlan(page, "Hero").click();
+  await details(page).getByRole("button", { name: "Choose another" }).click();
+  await expect(tiles(page).first()).toBeVisible();
+  for (const [width, height] of await sizes()) expect(Math.min(width!, height!)).toBeGreaterThan(120);
+  // All of them can be reached, by wheel and by key.
+  const before = await tiles(page).first().getAttribute("aria-label");
+  await tiles(page).first().focus();
+  await page.keyboard.press("End");
+  await expect(tiles(page).last()).toBeFocused();
+  await expect(tiles(page).last()).toBeInViewport();
+  await page.keyboard.press("Home");
+  await expect(tiles(page).first()).toHaveAttribute("aria-label", before!);
+  await expect(tiles(page).first()).toBeFocused();
+});
+
+test("five thousand pictures are a few tiles at a time", async ({ page }) => {
+  const { host } = await openShop(page, { area: "goods" });
+  const shop = (await ShopRow.findOne({ where: { host } }))!;
+  await PictureRow.bulkCreate(
+    Array.from({ length: 5_000 }, (_each, i) => ({
+      id: newId(),
+      shopId: shop.id,
+      hash: i.toString(16).padStart(64, "0"),
+      name: `picture-${i}.webp`,
+      alt: `Picture ${i}`,
+      width: 1200,
+      height: 900,
+      bytes: 1,
+      focusX: 50,
+      focusY: 50,
+      vector: false,
+      createdAt: new Date(1_700_000_000_000 + i * 1000),
+    })),
+  );
+  await page.reload();
+  await area(page, "Pictures");
+  await expect(page.getByText("5000 pictures")).toBeVisible();
+  // The newest first.
+  await expect(tiles(page).first()).toHaveAttribute("aria-label", "Picture 4999");
+  expect(await tiles(page).count()).toBeLessThan(120);
+  await tiles(page).first().focus();
+  await page.keyboard.press("End");
+  await expect(page.getByRole("button", { name: "Picture 0", exact: true })).toBeFocused();
+  await page.getByLabel("Find by words").fill("Picture 4321");
+  await expect(tiles(page)).toHaveCount(1);
+});
+
+test("several pictures come at once; one says where it is used, is removed, and brought back", async ({ page }) => {
+  const { host } = await openShop(page, { area: "pictures" });
+  await page
+    .getByLabel("Upload pictures", { exact: true })
+    .setInputFiles([await file("red-barn.png", "#a03020"), await file("blue-door.png", "#204080")]);
+  await expect(page.getByText("2 pictures")).toBeVisible();
+  await area(page, "Pages");
+  await benchReady(page);
+  await inPlan(page, "Hero").click();
+  await details(page).getByRole("button", { name: "Choose a picture" }).first().click();
+  await chooser(page).getByRole("button", { name: "red barn" }).click();
+  await expect(pane(page, "Wide").locator(".s-hero img")).toHaveAttribute("alt", "red barn");
+  await kept(page);
+  await area(page, "Pictures");
+  await page.getByRole("button", { name: "red barn" }).click();
+  const about = page.getByRole("complementary", { name: "About this picture" });
+  await expect(about.getByRole("list", { name: "Where it is used" })).toContainText("Home › Hero");
+  await about.getByRole("button", { name: "Remove" }).click();
+  await page.getByRole("dialog", { name: "Remove this picture?" }).getByRole("button", { name: "Remove" }).click();
+  await expect(page.getByText("1 picture", { exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect(page.getByText("2 pictures")).toBeVisible();
+  await area(page, "Pages");
+  await benchReady(page);
+  await expect(pane(page, "Wide").locator(".s-hero img")).toHaveAttribute("alt", "red barn");
+
+  await test.step("publishing names the words that are still the studio's", async () => {
+    await page.getByRole("button", { name: /^Publish/ }).click();
+    const list = page.getByRole("list", { name: "Words of the studio" });
+    await expect(list).toContainText("Home › Hero: “Take your time.");
+    await page.getByRole("button", { name: "Publish now" }).click();
+    await expect(page.getByRole("heading", { name: "It is in the shop" })).toBeVisible();
+    await page.goto(shopAt(host));
+    await expect(page.locator("body")).not.toContainText(/One or two sentences|@mail|30 days/);
+  });
+});
+
+test("a white logo that can't be seen is found in the header, and mended with one press", async ({ page }) => {
+  await openShop(page, { area: "brand" });
+  await benchReady(page);
+  const sheet = await openGroup(page, "Name and logo");
+  await sheet.getByRole("button", { name: "Picture", exact: true }).click();
+  const white = await sharp({
+    create: { width: 600, height: 160, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } },
+  })
+    .composite([
+      { input: { create: { width: 420, height: 90, channels: 3, background: "#ffffff" } }, left: 90, top: 35 },
+    ])
+    .png()
+    .toBuffer();
+  await sheet
+    .getByLabel("Upload a logo", { exact: true })
+    .setInputFiles({ name: "white.png", mimeType: "image/png", buffer: white });
+  const header = sheet.getByRole("group", { name: "Logo in the header" });
+  await expect(sheet.getByText("Your logo can hardly be seen in the header.")).toBeVisible();
+  await expect(sheet.getByText("Your logo can hardly be seen in the footer.")).toBeHidden();
+  await header.getByRole("button", { name: "All black" }).click();
+  const logo = pane(page, "Wide").locator(".s-header .wordmark-picture");
+  await expect(logo).toHaveCSS("filter", "brightness(0)");
+  await header.getByRole("button", { name: "The name instead" }).click();
+  await expect(logo).toHaveCount(0);
+  await expect(pane(page, "Wide").locator(".s-header .wordmark span")).toBeVisible();
+  await header.getByRole("button", { name: "As it is" }).click();
+  await expect(logo).toHaveCSS("filter", "none");
+  // Its height is dragged, in one step of undo.
+  const slider = sheet.getByRole("slider", { name: /^Height/ });
+  await slider.focus();
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("ArrowRight");
+  await expect
+    .poll(() =>
+      logo.evaluate((e) => e.getBoundingClientRect().height / (e.ownerDocument.defaultView!.innerWidth / 1280)),
+    )
+    .toBeGreaterThan(44);
+});
