@@ -274,7 +274,7 @@ test("brands are put aside, compared and worn again", async ({ page }) => {
   const dialog = page.getByRole("dialog", { name: "“Spring” and the brand as it is" });
   await expect(dialog.getByRole("row", { name: /Brand colour #0b6b4a/ })).toBeVisible();
   await dialog.getByRole("button", { name: "Close" }).click();
-  await versions.getByRole("button", { name: "Use this theme" }).click();
+  await versions.getByRole("button", { name: "Use this one" }).click();
   await expect.poll(() => roleIn(pane(page, "Wide"), "brand")).toBe("#0b6b4a");
   await kept(page);
   await page.reload();

@@ -202,7 +202,7 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
   // Written by another spreadsheet library than the one that reads it.
   const book = new ExcelJS.Workbook();
   const sheet = book.addWorksheet("Ware");
-  sheet.addRow(["Artikel", "Bezeichnung", "Preis", "Foto", "Ab"]);
+  sheet.addRow(["Laufnummer", "Wie es heißt", "Kostet", "Abbildung", "Ab"]);
   sheet.addRow(["K-1", "Kite, red", 12.5, "delta-dawn.webp", new Date("2027-03-01T00:00:00Z")]);
   sheet.addRow(["K-2", "Kite, blue", 14, "", null]);
   await area(page, "Goods");
@@ -215,10 +215,10 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
   await page.getByLabel("File with goods").setInputFiles(ware);
   await expect(page.getByText("No column says the title. Say which one does.")).toBeVisible();
   for (const [column, means] of [
-    ["Artikel", "SKU"],
-    ["Bezeichnung", "title"],
-    ["Preis", "price"],
-    ["Foto", "pictures"],
+    ["Laufnummer", "SKU"],
+    ["Wie es heißt", "title"],
+    ["Kostet", "price"],
+    ["Abbildung", "pictures"],
     ["Ab", "available from"],
   ] as const) {
     await page.getByRole("region", { name: "Columns" }).getByRole("combobox", { name: column }).click();
@@ -243,7 +243,7 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
   await test.step("the next time, the columns are known", async () => {
     await part(page, "Import");
     await page.getByLabel("File with goods").setInputFiles(ware);
-    await expect(page.getByRole("combobox", { name: "Bezeichnung" })).toHaveText("title");
+    await expect(page.getByRole("combobox", { name: "Wie es heißt" })).toHaveText("title");
     await page.getByRole("button", { name: "Import 2 products" }).click();
     await expect(page.getByText("2 products added, 0 changed, 0 as they were.")).toBeVisible();
     await part(page, "Products");

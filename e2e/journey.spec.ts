@@ -219,7 +219,7 @@ test("the goods of the demo shop can be saved as a file and brought in again wit
   await page.getByRole("link", { name: "Import goods" }).click();
   await page.getByLabel("File with goods").setInputFiles(await download.path());
   await expect(page.getByText("0 new products, 0 changed, 45 as they are")).toBeVisible();
-  await expect(page.getByRole("button", { name: "Nothing to bring in" })).toBeDisabled();
+  await expect(page.getByRole("button", { name: "Nothing to import" })).toBeDisabled();
   await page.getByLabel("File with goods").setInputFiles(resolve("demo/pictures/made/runner.webp"));
   await expect(page.getByText("This is neither a CSV file nor an XLSX workbook.")).toBeVisible();
   await page.goBack();

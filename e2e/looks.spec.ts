@@ -61,7 +61,7 @@ for (const theme of THEMES)
 for (const theme of THEMES)
   for (const width of [390, 1280])
     test(`in ${theme}, nothing moves at ${width} px when fonts come late`, async ({ page }) => {
-      const host = await publishedShop({ theme, name: "Larkspindle Kites", goods });
+      const host = await publishedShop({ theme, name: "Oda & Finn", goods });
       await page.setViewportSize({ width, height: 800 });
       let release = () => {};
       const held = new Promise<void>((done) => (release = done));

@@ -25,6 +25,14 @@ export type Field =
   | { readonly type: "yes"; readonly key: string; readonly label: string }
   /** Chosen goods: products, collections and tags. */
   | { readonly type: "goods"; readonly key: string; readonly label: string }
+  /** Single products in an order of their own; `none`: what is shown while none is picked. */
+  | {
+      readonly type: "products";
+      readonly key: string;
+      readonly label: string;
+      readonly most: number;
+      readonly none: string;
+    }
   /** Attributes of goods, in an order; null: all of them. */
   | { readonly type: "attributes"; readonly key: string; readonly label: string; readonly none: string }
   | {

@@ -23,6 +23,8 @@ function valueOf(field: Field): Json | undefined {
       return `one-${field.type}`;
     case "link":
       return { to: "product", id: "linked" };
+    case "products":
+      return ["p1", "p2"];
     case "goods":
       return { products: ["p1", "p2"], collections: ["c1"], tags: ["t"] };
     case "rich":
@@ -65,6 +67,7 @@ describe.each([...KINDS.values()].map((k) => [k.definition.kind, k.definition] a
     const count = (fields: readonly Field[]): number =>
       fields.reduce((sum, f) => {
         if (f.type === "goods") return sum + 3;
+        if (f.type === "products") return sum + 2;
         if (f.type === "list") return sum + count(f.fields);
         return sum + (valueOf(f) === undefined ? 0 : 1);
       }, 0);

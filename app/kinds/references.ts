@@ -71,6 +71,8 @@ function mapValue(field: Field, value: Json | undefined, remap: Remap): Json | u
       return mapLink(value as unknown as Link, remap);
     case "rich":
       return typeof value === "string" ? value : (mapRich(value as unknown as RichNode, remap) as unknown as Json);
+    case "products":
+      return mapIds(value, "product", remap);
     case "goods": {
       const chosen = value as Props;
       const products = mapIds(chosen.products, "product", remap);

@@ -54,6 +54,8 @@ export function envOf(
       second: read.isOn("goods.second"),
       badge: read.isOn("goods.badge"),
       price: read.isOn("goods.price"),
+      compareAt: read.isOn("goods.compareAt"),
+      rating: read.isOn("goods.rating"),
     },
     facts: {
       shop: look.identity.name,

@@ -127,7 +127,6 @@ const FIELDS_ELSEWHERE: Partial<Record<keyof typeof FIELDS, readonly string[]>> 
   title: [
     "titel",
     "name des artikels",
-    "artikel",
     "artikelname",
     "bezeichnung",
     "produkt",

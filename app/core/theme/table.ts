@@ -222,6 +222,8 @@ const LIST: readonly Setting[] = [
   structural({ ...number("goods.facts", "goods", "Facts listed", [0, 4, 1], "", 2) }),
   structural(flag("goods.badge", "goods", "Badge", true)),
   structural(flag("goods.price", "goods", "Price", true)),
+  structural(flag("goods.compareAt", "goods", "Price before, where it is reduced", true)),
+  structural(flag("goods.rating", "goods", "Stars", true)),
 
   number("price.size", "price", "Size", [0.8, 1.8, 0.05], "×", 1),
   number("price.weight", "price", "Weight", [300, 900, 10], "", null),

@@ -37,7 +37,7 @@ export const definition: Definition<GalleryProps> = {
 .shot .pic,.shot video{display:block;width:100%;aspect-ratio:var(--shape,4/5);border-radius:var(--card);object-fit:cover;background:var(--raised)}
 .shot .pic img{object-fit:var(--goods-fit)}
 .shot-open{display:block;cursor:zoom-in}
-.thumbs{grid-area:thumbs;display:flex;gap:.5rem;overflow-x:auto;padding:3px}
+.thumbs{grid-area:thumbs;display:flex;flex-wrap:wrap;gap:.5rem;padding:3px}
 .thumbs a{display:block;width:4.25rem;border-radius:calc(var(--card)/2);outline:2px solid transparent;outline-offset:1px;overflow:hidden}
 .thumbs .pic{display:block;aspect-ratio:var(--shape,4/5)}
 .thumbs a[aria-current]{outline-color:var(--ink)}
@@ -50,7 +50,7 @@ export const definition: Definition<GalleryProps> = {
 @media (min-width:800px){
 .w-gallery:not(.a-grid) .shot .pic,.w-gallery:not(.a-grid) .shot video{max-height:calc(100svh - 9rem);min-height:22rem}
 .a-beside .gallery:has(.thumbs){grid-template:"thumbs stage"/calc(4.25rem + 6px) minmax(0,1fr);align-items:start}
-.a-beside .thumbs{flex-direction:column}
+.a-beside .thumbs{flex-direction:column;flex-wrap:nowrap}
 .gallery-swipe{display:none}
 }
 @media (max-width:799.98px){

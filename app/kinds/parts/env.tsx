@@ -32,7 +32,14 @@ export type KindEnv = {
   readonly href: (link: Link) => string | undefined;
   readonly money: (amount: number) => string;
   /** What a product card lists, as the brand says. */
-  readonly card: { readonly facts: number; readonly second: boolean; readonly badge: boolean; readonly price: boolean };
+  readonly card: {
+    readonly facts: number;
+    readonly second: boolean;
+    readonly badge: boolean;
+    readonly price: boolean;
+    readonly compareAt: boolean;
+    readonly rating: boolean;
+  };
   /** The shop's own text pages. */
   readonly pages: readonly { readonly id: string; readonly title: string }[];
   /** Only in the studio: words can be edited, and what is missing says so. */

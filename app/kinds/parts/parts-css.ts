@@ -42,6 +42,8 @@ select.field{appearance:none;padding-inline-end:2.4rem;background-image:linear-g
 .grid>li>.card{height:100%}
 .card-words{flex:1;display:flex;flex-direction:column;gap:.2rem;padding:.75rem var(--goods-pad) var(--goods-pad);text-align:var(--goods-align)}
 .card-end{display:flex;flex-direction:column;align-items:var(--goods-justify);gap:.2rem;margin-top:auto}
+.card-end>*{max-width:100%}
+.card-end .rating{flex-wrap:wrap;justify-content:inherit}
 .card-facts{display:flex;flex-wrap:wrap;justify-content:var(--goods-justify);column-gap:.8em;font-size:var(--t-1);color:var(--soft)}
 .card-facts>div:not(.is-named) dt{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
 .card-facts .is-named{display:flex;gap:.3em}

@@ -66,10 +66,12 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts }:
             ))}
           </dl>
         ) : null}
-        {product.rating || card.price ? (
+        {(card.rating && product.rating) || card.price ? (
           <div className="card-end">
-            {product.rating ? <Rating value={product.rating.average} count={product.rating.count} /> : null}
-            {card.price ? <Price product={product} /> : null}
+            {card.rating && product.rating ? (
+              <Rating value={product.rating.average} count={product.rating.count} />
+            ) : null}
+            {card.price ? <Price product={product} before={card.compareAt} /> : null}
           </div>
         ) : null}
       </div>

@@ -55,7 +55,16 @@ export function Crumbs({ crumbs }: { crumbs: readonly Crumb[] }): ReactNode {
 }
 
 /** A product's price, or that of one variant; with what it was before where it is reduced, and "from" where prices differ. */
-export function Price({ product, variant }: { product: Product; variant?: Variant | undefined }): ReactNode {
+export function Price({
+  product,
+  variant,
+  before: says = true,
+}: {
+  product: Product;
+  variant?: Variant | undefined;
+  /** Whether it says what it was before. */
+  before?: boolean;
+}): ReactNode {
   const { money } = useEnv();
   if (!hasPrice(product, variant)) return null;
   const span = priceSpan(product);
@@ -67,7 +76,7 @@ export function Price({ product, variant }: { product: Product; variant?: Varian
     );
   const only = variant ?? (product.variants.length ? product.variants[0] : undefined);
   const price = priceOf(product, only);
-  const before = compareAtOf(product, only);
+  const before = says ? compareAtOf(product, only) : null;
   if (before === null || before <= price) return <span className="price">{money(price)}</span>;
   return (
     <span className="price">

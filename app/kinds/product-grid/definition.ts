@@ -6,6 +6,7 @@ const props = z.object({
   heading: z.string().max(120),
   text: z.string().max(300),
   collection: z.string().max(40).nullable(),
+  products: z.array(z.string().max(40)).max(24),
   most: z.number().int().min(1).max(24),
   more: z.string().max(40),
 });
@@ -29,12 +30,13 @@ export const definition: Definition<ProductGridProps> = {
     { type: "line", key: "heading", label: "Heading", most: 120 },
     { type: "text", key: "text", label: "Text", most: 300 },
     { type: "collection", key: "collection", label: "Which goods", none: "All goods" },
+    { type: "products", key: "products", label: "Picked by hand", most: 24, none: "None: those of the collection." },
     { type: "number", key: "most", label: "How many at most", least: 1, most: 24 },
     { type: "line", key: "more", label: "Link to all of them", most: 40, hint: "Leave empty for none" },
   ],
   props,
   synonyms: ["products", "featured", "bestsellers", "new arrivals", "shop", "cards", "list of goods"],
-  defaults: { heading: "New in the shop", text: "", collection: null, most: 8, more: "See all" },
+  defaults: { heading: "New in the shop", text: "", collection: null, products: [], most: 8, more: "See all" },
   style: {
     all: {
       set: "page",

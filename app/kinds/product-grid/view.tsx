@@ -5,7 +5,9 @@ import type { ProductGridProps } from "./definition";
 
 export function View({ props, arrangement, first }: ViewProps<ProductGridProps>) {
   const { goods, studio } = useEnv();
-  const products = chosenProducts(goods, props.collection, props.most);
+  // What was picked by hand stands in the order in which it was picked; what has gone meanwhile is left out.
+  const picked = props.products.flatMap((id) => goods.products.find((p) => p.id === id) ?? []);
+  const products = picked.length ? picked.slice(0, props.most) : chosenProducts(goods, props.collection, props.most);
   const collection = goods.collections.find((c) => c.id === props.collection);
   const address = props.collection === null ? "/collections/all" : collection && collectionAddress(collection);
   // An empty grid says what belongs here to the seller, and nothing to shoppers.

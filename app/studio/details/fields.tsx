@@ -22,7 +22,7 @@ import { useStudio } from "../keeping";
 import { LinkField } from "../links";
 import { PicturePicker } from "../pictures";
 import { IconAction, INK, useWhenChanged } from "../ui";
-import { AttributesField, GoodsField, YesField } from "./goods-fields";
+import { AttributesField, GoodsField, ProductsField, YesField } from "./goods-fields";
 import { useSet, useSetOrSay, type FieldProps } from "./use-set";
 
 /** Text that is kept as it is typed. What may not be kept stays in the field, with the reason beside it. */
@@ -392,6 +392,8 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
       return <ListField node={node} field={field} path={path} />;
     case "yes":
       return <YesField node={node} field={field} path={path} />;
+    case "products":
+      return <ProductsField node={node} field={field} path={path} />;
     case "goods":
       return <GoodsField node={node} field={field} path={path} />;
     case "attributes":

@@ -1,5 +1,5 @@
 import { Autocomplete, Box, Button, Checkbox, FormControlLabel, Typography, TextField } from "@mui/material";
-import { ChevronDown, ChevronUp } from "lucide-react";
+import { ChevronDown, ChevronUp, X } from "lucide-react";
 import { readAt } from "~/core/operations";
 import { attributeNames } from "~/core/goods";
 import { nameOf, type Field } from "~/kinds";
@@ -74,6 +74,69 @@ export function GoodsField({ node, field, path }: FieldProps) {
         />
       )}
     />
+  );
+}
+
+/** Single products, in the order in which they were picked, which can be changed. */
+export function ProductsField({ node, field, path }: FieldProps & { field: Field & { type: "products" } }) {
+  const products = useStudio((s) => s.goods.products);
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const chosen = (readAt(node.props, path) ?? []) as readonly string[];
+  const titles = new Map(products.map((p) => [p.id, p.title]));
+  const move = (at: number, by: -1 | 1) => {
+    const next = [...chosen];
+    const [id] = next.splice(at, 1);
+    next.splice(at + by, 0, id!);
+    set(next);
+  };
+  return (
+    <Box role="group" aria-label={field.label} sx={{ display: "grid", gap: 0.5 }}>
+      <Autocomplete
+        size="small"
+        // Each pick is taken into the list below, and the field is free for the next one.
+        key={chosen.length}
+        options={products.filter((p) => !chosen.includes(p.id))}
+        value={null}
+        disabled={chosen.length >= field.most}
+        getOptionLabel={(p) => p.title}
+        getOptionKey={(p) => p.id}
+        onChange={(_e, picked) => picked && set([...chosen, picked.id])}
+        noOptionsText="No product is called that."
+        renderInput={(params) => (
+          <TextField {...params} label={field.label} helperText={chosen.length ? undefined : field.none} />
+        )}
+      />
+      {chosen.map((id, at) => {
+        const title = titles.get(id) ?? "A product that is gone";
+        return (
+          <Box key={id} sx={{ display: "flex", alignItems: "center", minHeight: 30, minWidth: 0 }}>
+            <Typography variant="body2" noWrap sx={{ flex: 1, minWidth: 0 }}>
+              {at + 1}. {title}
+            </Typography>
+            <IconAction
+              label={`${title} earlier`}
+              icon={ChevronUp}
+              size={15}
+              disabled={at === 0}
+              onClick={() => move(at, -1)}
+            />
+            <IconAction
+              label={`${title} later`}
+              icon={ChevronDown}
+              size={15}
+              disabled={at === chosen.length - 1}
+              onClick={() => move(at, 1)}
+            />
+            <IconAction
+              label={`Remove ${title}`}
+              icon={X}
+              size={15}
+              onClick={() => set(chosen.filter((each) => each !== id))}
+            />
+          </Box>
+        );
+      })}
+    </Box>
   );
 }
 
