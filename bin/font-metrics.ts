@@ -3,12 +3,9 @@ import { readFileSync, writeFileSync } from "node:fs";
 import * as fontkit from "fontkit";
 import subsetFont from "subset-font";
 import { averageWidthOf } from "../app/core/fixtures/letter-widths";
-import { FAMILIES, fontFileName, type Family } from "../app/core/theme/families";
+import { FAMILIES, fontFileName, HEAD_SIZE, type Family } from "../app/core/theme/families";
 
 const LETTERS = "abcdefghijklmnopqrstuvwxyz ";
-
-/** Size in px at which families with an optical size axis are measured: between a hero and the heads of sections. */
-const HEAD_SIZE = 72;
 
 /** The average width at a place on the font's axes, measured on an instance cut there. */
 async function widthAt(file: Buffer, axes: Record<string, number>): Promise<number> {

@@ -202,7 +202,7 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
   // Written by another spreadsheet library than the one that reads it.
   const book = new ExcelJS.Workbook();
   const sheet = book.addWorksheet("Ware");
-  sheet.addRow(["Laufnummer", "Wie es heißt", "Kostet", "Abbildung", "Ab"]);
+  sheet.addRow(["Laufnummer", "Wie es heißt", "Kostet", "Bildname", "Ab"]);
   sheet.addRow(["K-1", "Kite, red", 12.5, "delta-dawn.webp", new Date("2027-03-01T00:00:00Z")]);
   sheet.addRow(["K-2", "Kite, blue", 14, "", null]);
   await area(page, "Goods");
@@ -218,7 +218,7 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
     ["Laufnummer", "SKU"],
     ["Wie es heißt", "title"],
     ["Kostet", "price"],
-    ["Abbildung", "pictures"],
+    ["Bildname", "pictures"],
     ["Ab", "available from"],
   ] as const) {
     await page.getByRole("region", { name: "Columns" }).getByRole("combobox", { name: column }).click();

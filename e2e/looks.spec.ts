@@ -61,7 +61,7 @@ for (const theme of THEMES)
 for (const theme of THEMES)
   for (const width of [390, 1280])
     test(`in ${theme}, nothing moves at ${width} px when fonts come late`, async ({ page }) => {
-      const host = await publishedShop({ theme, name: "Oda & Finn", goods });
+      const host = await publishedShop({ theme, name: "Ida", goods });
       await page.setViewportSize({ width, height: 800 });
       let release = () => {};
       const held = new Promise<void>((done) => (release = done));
@@ -144,12 +144,14 @@ test("on a phone, filter and order of a list share one row that stays, and the f
   await expect(show).toBeVisible();
   // Nothing of the page lies over the sheet.
   const at = await box(page, ".filters-do .button");
-  expect(
-    await page.evaluate(
-      ([x, y]) => document.elementFromPoint(x!, y!)?.closest(".filters-do") !== null,
-      [(at.left + at.right) / 2, (at.top + at.bottom) / 2],
-    ),
-  ).toBe(true);
+  await expect
+    .poll(() =>
+      page.evaluate(
+        ([x, y]) => document.elementFromPoint(x!, y!)?.closest(".filters-do") !== null,
+        [(at.left + at.right) / 2, (at.top + at.bottom) / 2],
+      ),
+    )
+    .toBe(true);
   await page.getByRole("link", { name: "Close" }).click();
   await expect(show).toBeHidden();
 });

@@ -21,7 +21,7 @@ function studiosWords(): ReadonlySet<string> {
     if (text.length >= LEAST) words.add(text);
   };
   for (const { definition } of KINDS.values()) {
-    const defaults = new Map(Object.entries(definition.defaults as Record<string, unknown>));
+    const defaults = new Map(Object.entries(definition.defaults));
     for (const key of definition.placeholders ?? []) note(defaults.get(key));
     for (const start of definition.starts ?? []) {
       const { slots = {} } = start.build({ picture: null, product: null, link: { to: "nowhere" } });

@@ -23,7 +23,9 @@ const all: readonly (readonly [name: string, draw: () => string, scale: number])
 const jobs = all.filter(([name]) => name.includes(wanted));
 let done = 0;
 for (const [name, draw, scale] of jobs) {
-  await sharp(Buffer.from(draw()), { density: 72 * scale, limitInputPixels: false }).webp({ quality: 80, effort: 5 }).toFile(`${folder}${name}.webp`);
+  await sharp(Buffer.from(draw()), { density: 72 * scale, limitInputPixels: false })
+    .webp({ quality: 80, effort: 5 })
+    .toFile(`${folder}${name}.webp`);
   process.stdout.write(`\r${++done} of ${jobs.length} pictures drawn`);
 }
 process.stdout.write("\n");

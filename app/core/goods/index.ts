@@ -4,6 +4,14 @@ export * from "./barcode";
 export * from "./collections";
 export { indexOf } from "./facets";
 export * from "./import";
+export {
+  COLUMN_MEANINGS,
+  COLUMN_MEANS,
+  GOODS_FIELDS,
+  type ColumnChoice,
+  type ColumnMeaning,
+  type GoodsField,
+} from "./import-columns";
 export * from "./listing";
 export { axesOf, goodsOn, productOn } from "./on-day";
 export { packGoods, unpackGoods, updateGoods, type GoodsUpdate, type SellersGoods } from "./packing";

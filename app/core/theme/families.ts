@@ -17,6 +17,9 @@ const family = (
   axis: Family["axis"] = "wght",
 ): Family => ({ id, name, fallback, axis, weights });
 
+/** Size in px for which heads of families with an axis of optical size are drawn: between a hero and the heads of sections. */
+export const HEAD_SIZE = 72;
+
 export const FAMILIES: readonly Family[] = [
   family("alegreya", "Alegreya", "serif", [400, 900]),
   family("archivo", "Archivo", "sans", [100, 900], "wdth"),

@@ -1,4 +1,5 @@
 import { entryOf } from "../document";
+import { familyById, HEAD_SIZE } from "./families";
 import { deepened, gradientCss, solveGradient } from "./gradient";
 import type { SolvedLook } from "./look";
 import { ALL_SETS, RATIOS, ROLES, type AnySet, type Roles } from "./roles";
@@ -113,6 +114,8 @@ export function measureDeclarations(look: SolvedLook): Declarations {
   Object.assign(declared, {
     "--heads": stacks.heads,
     "--heads-weight": String(type.heads.weight),
+    // Letters of some families are drawn narrower the larger they are; heads keep one drawing, so that a stand-in is as wide as they.
+    "--heads-drawn": familyById(type.heads.family).axis === "opsz" ? `"opsz" ${HEAD_SIZE}` : "normal",
     "--heads-stretch": `${type.heads.stretch ?? 100}%`,
     "--heads-tracking": `${type.heads.tracking}em`,
     "--heads-leading": String(type.heads.leading),

@@ -114,7 +114,8 @@ export const definition: Definition<GoodsListProps> = {
 .a-above .filters-do{grid-column:1/-1}
 }
 @media (max-width:899.98px){
-.list{grid-template-columns:auto minmax(0,1fr);align-items:center;gap:var(--s2)}
+.list{grid-template-columns:auto minmax(0,1fr);align-items:center;gap:var(--s2) 0}
+.list-main>.list-bar{padding-inline-start:var(--s2)}
 .list-main{display:contents}
 .list-main>*{grid-column:1/-1}
 .list-main>.list-bar{grid-column:2;margin:0;flex-wrap:nowrap;justify-content:flex-end}
@@ -133,7 +134,7 @@ export const definition: Definition<GoodsListProps> = {
 .filters-head+.facet{border-top:0}
 .filters-form{max-height:84dvh;overflow:auto;overscroll-behavior:contain;background:var(--page);padding:.6rem var(--gutter) 0;border-radius:1rem 1rem 0 0}
 .filters-do{position:sticky;bottom:0;background:var(--page);padding-block:.8rem calc(.8rem + env(safe-area-inset-bottom));border-top:1px solid var(--line)}
-.filters-do .button{flex:1}
+.filters-do .button{flex:1 1 auto;white-space:nowrap}
 }
 `,
 };

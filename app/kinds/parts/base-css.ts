@@ -18,7 +18,7 @@ button,input,select,textarea{font:inherit;color:inherit}
 .skip:focus{left:0}
 .s{position:relative;color:var(--ink);padding-block:var(--space-top,0) var(--space-bottom,0)}
 .in{width:100%;max-width:calc(var(--max,var(--content)) + 2*var(--sides,var(--gutter)));margin-inline:auto;padding-inline:var(--sides,var(--gutter))}
-.head{font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);font-size:var(--head,var(--t3));text-transform:var(--heads-case);text-wrap:balance;white-space:var(--breaks,pre-line);hyphens:none}
+.head{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);font-size:var(--head,var(--t3));text-transform:var(--heads-case);text-wrap:balance;white-space:var(--breaks,pre-line);hyphens:none}
 .lead{text-wrap:pretty;white-space:pre-line;max-width:var(--measure)}
 .over{font-size:var(--t-1);font-weight:var(--strong);color:var(--soft)}
 .pic{position:relative;overflow:hidden;background:var(--raised)}
@@ -28,7 +28,7 @@ button,input,select,textarea{font:inherit;color:inherit}
 .more:hover{text-decoration:underline;text-decoration-thickness:calc(var(--link-thickness)*2)}
 .grid{display:grid;grid-template-columns:repeat(var(--columns,4),minmax(0,1fr));gap:var(--s4) var(--s3)}
 .sign{width:1.35em;height:1.35em;flex:none}
-.wordmark{display:inline-flex;align-items:center;gap:.45em;min-height:2.75rem;font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);text-transform:var(--heads-case);font-size:var(--t1);line-height:1.1;text-decoration:none}
+.wordmark{display:inline-flex;align-items:center;gap:.45em;min-height:2.75rem;font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);text-transform:var(--heads-case);font-size:var(--t1);line-height:1.1;text-decoration:none}
 .wordmark-picture{width:auto;max-width:min(15rem,100%);object-fit:contain;object-position:0 50%}
 ${LOGO_CSS}
 .logo-light{filter:brightness(0) invert(1)}

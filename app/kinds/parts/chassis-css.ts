@@ -36,7 +36,7 @@ export const CHASSIS_CSS = `
 @keyframes drift-zoom{from{scale:1}to{scale:1.14}}
 .rich{max-width:var(--measure);text-wrap:pretty}
 .rich>*+*{margin-top:.85em}
-.rich-h{font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);text-wrap:balance}
+.rich-h{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);text-wrap:balance}
 .rich-2{font-size:var(--t3)}
 .rich-3{font-size:var(--t2)}
 .rich-4{font-size:var(--t1)}
@@ -51,7 +51,7 @@ export const CHASSIS_CSS = `
 .rich-table{border-collapse:collapse;width:100%;text-align:start}
 .rich-table th,.rich-table td{padding:.5em .8em .5em 0;border-bottom:max(1px,var(--rule)) solid var(--line);vertical-align:top;text-align:start}
 .rich-table th{font-weight:var(--strong)}
-.in-heads{font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking)}
+.in-heads{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking)}
 .in-text{font-family:var(--text)}
 .size--1{font-size:var(--t-1)}
 .size-1{font-size:var(--t1)}

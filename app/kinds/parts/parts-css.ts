@@ -43,14 +43,13 @@ select.field{appearance:none;padding-inline-end:2.4rem;background-image:linear-g
 .card-words{flex:1;display:flex;flex-direction:column;gap:.2rem;padding:.75rem var(--goods-pad) var(--goods-pad);text-align:var(--goods-align)}
 .card-end{display:flex;flex-direction:column;align-items:var(--goods-justify);gap:.2rem;margin-top:auto}
 .card-end>*{max-width:100%}
-.card-end .rating{flex-wrap:wrap;justify-content:inherit}
 .card-facts{display:flex;flex-wrap:wrap;justify-content:var(--goods-justify);column-gap:.8em;font-size:var(--t-1);color:var(--soft)}
 .card-facts>div:not(.is-named) dt{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
 .card-facts .is-named{display:flex;gap:.3em}
 .is-over .card-picture .pic{filter:saturate(.35);opacity:.75}
 .is-over .card-picture .pic-second{display:none}
 .box{border:var(--card-edge) solid var(--line);border-radius:var(--card);padding:var(--card-pad);background:var(--card-bg);box-shadow:var(--card-shadow)}
-.rating{display:inline-flex;align-items:center;gap:.12em;color:var(--rating)}
+.rating{display:inline-flex;flex-wrap:wrap;align-items:center;gap:.12em;color:var(--rating)}
 .rating i{width:1.05em;height:1.05em;background:currentColor;clip-path:var(--rating-sign)}
 .rating i.is-off{background:var(--line)}
 .rating i.is-half{background:linear-gradient(90deg,currentColor 50%,var(--line) 50%)}

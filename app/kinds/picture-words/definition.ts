@@ -39,7 +39,7 @@ export const definition: Definition<PictureWordsProps> = {
   ],
   props,
   placeholders: ["heading", "text"],
-  synonyms: ["half", "half and half", "split", "image with text", "side by side", "two columns", "about", "story"],
+  synonyms: ["half", "half and half", "split", "side by side", "two columns", "about", "story"],
   defaults: {
     over: "",
     heading: "A small shop",

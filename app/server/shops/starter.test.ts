@@ -28,7 +28,7 @@ describe("words that are still the studio's", () => {
 
   it("name every sentence that a kind begins with", () => {
     for (const { definition } of KINDS.values()) {
-      const defaults = new Map(Object.entries(definition.defaults as Record<string, unknown>));
+      const defaults = new Map(Object.entries(definition.defaults));
       for (const key of definition.placeholders ?? []) expect(defaults.has(key), definition.kind).toBe(true);
     }
   });
