@@ -33,10 +33,10 @@ describe("the demo shop's pictures", () => {
     for (const scene of WORKSHOP) expect(drawWorkshop(scene), scene.name).not.toMatch(/NaN|undefined|Infinity/);
   });
 
-  it("are 1600 px on their long side, and product pictures are 4 : 5", async () => {
+  it("are 1600 px on their long side, scenes 2560, and product pictures are 4 : 5", async () => {
     for (const { name } of listed.filter((_p, i) => i % 9 === 0)) {
       const { width, height } = await sharp(`demo/pictures/made/${name}.webp`).metadata();
-      expect(Math.max(width, height), name).toBe(1600);
+      expect(Math.max(width, height), name).toBe(/^(scene|workshop)-/.test(name) ? 2560 : 1600);
     }
     expect(await sharp("demo/pictures/made/rokkaku.webp").metadata()).toMatchObject({ width: 1280, height: 1600 });
   });

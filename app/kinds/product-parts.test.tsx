@@ -442,3 +442,33 @@ describe("messages for chosen goods", () => {
     expect(studio.includes("Not beside this product.")).toBe(!stands);
   });
 });
+
+describe("promises", () => {
+  const signs = [
+    { sign: "parcel", words: "Leaves us tomorrow" },
+    { sign: "mend", words: "Mended here" },
+    { sign: "leaf", words: "" },
+  ];
+  const said = (of: Product) => {
+    const { shown, how } = product(of);
+    return draw("assurances", shown, { ...how, props: { signs } }).words;
+  };
+
+  it("of sending stand beside what can be sent, and beside nothing else", () => {
+    expect(said(kite({ stock: 5 }))).toBe("Leaves us tomorrow Mended here");
+    for (const more of [
+      { stock: 0 },
+      { availability: "coming-soon" },
+      { availability: "made-to-order" },
+      { availability: "collect-only" },
+      { availability: "discontinued" },
+    ] as const)
+      expect(said(kite(more)), JSON.stringify(more)).toBe("Mended here");
+  });
+
+  it("are none in the shop until somebody has written one", () => {
+    const blank = signs.map((s) => ({ ...s, words: "" }));
+    expect(draw("assurances", undefined, { props: { signs: blank } }).html).toBe("");
+    expect(draw("assurances", undefined, { props: { signs: blank }, studio: true }).html).toContain("data-hint");
+  });
+});

@@ -19,7 +19,7 @@ export function View({ props, arrangement }: ViewProps<GalleryProps>) {
   const inUse = product.variants.flatMap((v) =>
     v.picture && !product.pictures.includes(v.picture) ? [v.picture] : [],
   );
-  const order = [...new Set([...(asked ? [asked] : []), ...product.pictures, ...inUse])];
+  const order = [...new Set([...(asked ? [asked] : []), ...product.pictures, ...inUse])].filter((each) => find(each));
   const shots: Shot[] = order.map((picture) => ({ picture }));
   if (product.video) shots.splice(Math.min(product.video.after, shots.length), 0, { film: product.video.file });
   if (shots.length === 0) shots.push({ picture: null });

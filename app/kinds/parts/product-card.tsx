@@ -35,7 +35,9 @@ const isNumber = (value: string) => /^[\d.,–]+$/.test(value);
 
 /** A product in a grid, a shelf or a list: one link, whole card. */
 export function ProductCard({ product, sizes, eager = false, level = 3, facts }: CardProps): ReactNode {
-  const { card, goods, locale } = useEnv();
+  const { card, goods, locale, picture } = useEnv();
+  // One that was removed from the library leaves its place to the next.
+  const [first = null, second] = product.pictures.filter((id) => picture(id));
   const badge = card.badge ? badgeOf(product, { day: goods.asOf.day, locale, words: goods.words }) : undefined;
   const state = stateOf(product);
   const Head = level === 2 ? "h2" : "h3";
@@ -46,10 +48,8 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts }:
   return (
     <article className={isOver ? "card is-over" : "card"}>
       <div className="card-picture">
-        <Pic picture={product.pictures[0] ?? null} sizes={sizes} eager={eager} alt="" />
-        {card.second && product.pictures[1] ? (
-          <Pic picture={product.pictures[1]} sizes={sizes} className="pic-second" alt="" />
-        ) : null}
+        <Pic picture={first} sizes={sizes} eager={eager} alt="" />
+        {card.second && second ? <Pic picture={second} sizes={sizes} className="pic-second" alt="" /> : null}
         {badge ? <span className={`badge badge-${badge.look}`}>{badge.words}</span> : null}
       </div>
       <div className="card-words">

@@ -125,6 +125,20 @@ it("slashes at the end of an address lead to the page without them, within the s
   }
 });
 
+it("what a form sent without anything in it is left out of the address", async () => {
+  const origin = `http://${owned.shop.host}.localhost:${front.port}`;
+  for (const [path, to] of [
+    ["/collections/all?from=&to=&sort=name", "/collections/all?sort=name"],
+    ["/collections/all?from=&to=", "/collections/all"],
+    ["/search?q=&sort=", "/search?q="],
+  ] as const) {
+    const answer = await long(path);
+    expect([answer.status, answer.headers.location], path).toEqual([302, origin + to]);
+  }
+  for (const path of ["/search?q=", "/collections/all?page=1", "/collections/all?level=a%3D"])
+    expect((await long(path)).status, path).toBe(200);
+});
+
 it("tags are compared as they are written, strong or weak", () => {
   expect(hasAlready(undefined, '"a"')).toBe(false);
   expect(hasAlready('"b",W/"a"', '"a"')).toBe(true);

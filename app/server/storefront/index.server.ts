@@ -41,6 +41,16 @@ function reportOutage(error: unknown): void {
   console.error("the database can't be reached:", error instanceof Error ? error.message : error);
 }
 
+/** An address without what a form sent although nothing was written there; what is looked for may be nothing. */
+function withoutBlanks(url: string): string {
+  const [path = "", ...rest] = url.split("?");
+  if (rest.length === 0) return url;
+  const given = rest.join("?").split("&");
+  const said = given.filter((pair) => pair.startsWith("q=") || /=./.test(pair) || !pair.endsWith("="));
+  if (said.length === given.length) return url;
+  return said.length ? `${path}?${said.join("&")}` : path;
+}
+
 /** The shops that are published here, each at its own host name. */
 export function storefront(): (request: IncomingMessage, response: ServerResponse) => void {
   const others = whateverElse();
@@ -184,6 +194,8 @@ function whateverElse(): Express {
       response.redirect(301, originOf(response) + (withoutEnd(path, "/") || "/") + url.slice(path.length));
       return;
     }
+    const asked = withoutBlanks(url);
+    if (asked !== url) return response.redirect(302, originOf(response) + asked);
     const page = await pageAt(shop, url, originOf(response), situationNow(shop), placeOf(request.ip ?? ""));
     if (page) return send(request, response, page);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");

@@ -72,6 +72,13 @@ describe("a cart in the shop", () => {
     const changed = await send("/cart/change", { product: by("A").id, count: "1" }, { Cookie });
     expect([changed.status, changed.headers.location]).toEqual([303, "/cart"]);
     expect((await ask("/cart", { headers: { Cookie } })).body).toContain("€10.00");
+    // One more and one less, by buttons beside the number.
+    await send("/cart/change", { product: by("A").id, count: "1", step: "1" }, { Cookie });
+    expect((await ask("/cart", { headers: { Cookie } })).body).toContain("€20.00");
+    await send("/cart/change", { product: by("A").id, count: "2", step: "-1" }, { Cookie });
+    expect((await ask("/cart", { headers: { Cookie } })).body).toContain("€10.00");
+    await send("/cart/change", { product: by("A").id, count: "2", step: "7" }, { Cookie });
+    expect((await ask("/cart", { headers: { Cookie } })).body).toContain("€20.00");
     await send("/cart/change", { product: by("A").id, count: "3", remove: "1" }, { Cookie });
     expect((await ask("/cart", { headers: { Cookie } })).body).toContain("There is nothing in it yet.");
   });

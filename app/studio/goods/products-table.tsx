@@ -127,7 +127,7 @@ export function ProductsTable() {
   const removal = useRemoval();
   const countWords = ids.length === 1 ? "1 product" : `${ids.length} products`;
   return (
-    <Box sx={{ display: "flex", flexDirection: "column", minHeight: 0, p: 2, gap: 1.5 }}>
+    <Box sx={{ display: "flex", flexDirection: "column", minHeight: 0, overflowY: "auto", p: 2, gap: 1.5 }}>
       {removal.dialog}
       <Box sx={{ display: "flex", alignItems: "center", gap: 1.25, flexWrap: "wrap" }}>
         <Typography variant="h1" sx={{ mr: 1 }}>
@@ -313,7 +313,7 @@ export function ProductsTable() {
           action={<Button onClick={() => setFilters({ find: "", in: "", state: "", archived: "" })}>Show all</Button>}
         />
       ) : (
-        <Box sx={{ flex: 1, minHeight: 0 }}>
+        <Box sx={{ flex: 1, minHeight: 320 }}>
           {isThere ? (
             <DataGrid
               {...gridNonce()}

@@ -2,7 +2,7 @@ import { entryOf } from "~/core/document";
 import { Alert, Box, Button, Divider, Link as MuiLink, Menu, MenuItem, Snackbar, Typography } from "@mui/material";
 import { ChevronDown, ExternalLink, Keyboard } from "lucide-react";
 import { useEffect, useRef, useState, type ReactNode } from "react";
-import { Form, Link, NavLink } from "react-router";
+import { Form, Link, NavLink, useLocation } from "react-router";
 import { startKeeper, useStudio, useStudioStore, type Keeper } from "../keeping";
 import { PublishButton, PublishDialog } from "../publish";
 import { IconAction, INK, useKeys, Zest } from "../ui";
@@ -104,6 +104,7 @@ export function Shell({
   const undo = () => step(store, "undo");
   const redo = () => step(store, "redo");
   const openPublish = () => setDialog("publish");
+  const hasPlan = useLocation().pathname.endsWith("/pages");
   useKeys({
     "ctrl+z": undo,
     "ctrl+shift+z": redo,
@@ -115,6 +116,34 @@ export function Shell({
   const flush = () => keeper.current?.flush() ?? Promise.resolve(true);
   return (
     <Box sx={{ display: "grid", gridTemplate: "auto minmax(0,1fr) / minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
+      {hasPlan ? (
+        <MuiLink
+          href="#plan"
+          onClick={(event) => {
+            // The plan is one stop, and the quickest way to anything on the page.
+            const first = document.querySelector<HTMLElement>(
+              '[role="tree"] [role="treeitem"][tabindex="0"], [role="tree"] [role="treeitem"]',
+            );
+            if (!first) return;
+            event.preventDefault();
+            first.focus();
+          }}
+          sx={{
+            position: "absolute",
+            left: -999,
+            top: 6,
+            zIndex: 2000,
+            px: 2,
+            py: 1,
+            bgcolor: INK.ink,
+            color: INK.paper,
+            borderRadius: 1,
+            "&:focus": { left: 8 },
+          }}
+        >
+          Skip to the plan
+        </MuiLink>
+      ) : null}
       <Box
         component="header"
         sx={{

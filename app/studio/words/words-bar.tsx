@@ -344,6 +344,13 @@ function LinkTool({ editor }: { editor: Editor }) {
 }
 
 function InsertTools({ editor }: { editor: Editor }) {
+  const store = useStudioStore();
+  /** What is put in or taken out as a whole is a step of its own, however soon something is typed before or after it. */
+  const asStep = (act: () => void) => {
+    store.getState().hold(false);
+    act();
+    store.getState().hold(false);
+  };
   const inTable = useEditorFact(editor, (e) => e.isActive("table"));
   const facts = useStudio((s) => s.draft.look.identity);
   const told = (field: LiveField) => (field === "shop" ? facts.name : field === "tagline" ? facts.tagline : "");
@@ -374,7 +381,7 @@ function InsertTools({ editor }: { editor: Editor }) {
               key={field}
               onClick={() => {
                 close();
-                editor.chain().focus().insertContent({ type: "liveField", attrs: { field } }).run();
+                asStep(() => editor.chain().focus().insertContent({ type: "liveField", attrs: { field } }).run());
               }}
             >
               {LIVE_FIELDS[field]}
@@ -394,7 +401,7 @@ function InsertTools({ editor }: { editor: Editor }) {
               key={words}
               onClick={() => {
                 close();
-                act();
+                asStep(act);
               }}
             >
               {words}
