@@ -19,6 +19,7 @@ export default defineConfig({
           include: ["app/**/*.test.{ts,tsx}", "demo/**/*.test.ts"],
           exclude: [...outsideServer.exclude, mocked],
           isolate: false,
+          setupFiles: ["./app/studio/fixtures/leave-nothing.ts"],
         },
       },
       { ...shared, test: { ...workers, ...outsideServer, name: "mocked", include: [`app/${mocked}`] } },
