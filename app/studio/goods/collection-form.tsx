@@ -10,7 +10,7 @@ import {
   Typography,
 } from "@mui/material";
 import { Plus, Trash2 } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import {
   collectionInput,
   list,
@@ -115,6 +115,13 @@ export function CollectionForm({
   ];
   const around = collections.filter((c) => isNew || !below(collection.id).includes(c.id));
   const picture = pictures.find((p) => p.id === collection.picture);
+  const isHere = useRef(true);
+  useEffect(() => {
+    isHere.current = true;
+    return () => {
+      isHere.current = false;
+    };
+  }, []);
   const keep = async () => {
     const parsed = collectionInput.safeParse(inputOf(collection));
     if (!parsed.success)
@@ -131,7 +138,8 @@ export function CollectionForm({
       return;
     }
     say(answer, isNew ? "Collection added." : "Saved. The shop shows it now.");
-    onDone(answer.value.id ?? null);
+    // Whoever has gone on to another collection meanwhile stays there, with what they have begun.
+    if (isHere.current) onDone(answer.value.id ?? null);
   };
   const removal = useRemoval();
   const removeIt = async () => {
