@@ -206,6 +206,38 @@ test("a picture is chosen from the library by clicking its place, and links that
   await expect(wide.locator(".s-hero .button")).toHaveAttribute("href", "https://shop.example/offers");
 });
 
+test("the page is seen as shoppers see it; Add finds things by what people call them", async ({ page }) => {
+  await inPlan(page, "Hero").click();
+  const frame = pane(page, "Wide");
+  const hint = frame.locator(".s-hero .over");
+  await expect(frame.locator(".zm-frame")).toBeVisible();
+  await expect(hint).toBeVisible();
+  await inPlan(page, "Goods").click();
+  await page.keyboard.press("h");
+  await expect(frame.locator(".s-product-grid")).toHaveAttribute("data-not-shown", "");
+  await page.keyboard.press("v");
+  await expect(page.getByRole("button", { name: "As shoppers see it" })).toHaveAttribute("aria-pressed", "true");
+  await expect(frame.locator("#zest-marks")).toHaveCount(0);
+  await expect(hint).toBeHidden();
+  await expect(frame.locator(".s-product-grid")).toBeHidden();
+  await page.keyboard.press("v");
+  await expect(frame.locator(".zm-frame")).toBeVisible();
+  await expect(hint).toBeVisible();
+
+  await page.keyboard.press("a");
+  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  for (const [said, found] of [
+    ["newsletter", /^Add Sign-up/],
+    ["testimonial", "Add Quote"],
+    ["image text", /^Add Picture & words/],
+    ["breadcrumbs", null],
+  ] as const) {
+    await sheet.getByLabel("Find").fill(said);
+    if (found) await expect(sheet.getByRole("button", { name: found }).first()).toBeVisible();
+    else await expect(sheet.getByText(`Nothing here is called “${said}”.`)).toBeVisible();
+  }
+});
+
 test("the demo shop: what is marked not yet shown is drawn under a screen and absent from the shop", async ({
   page,
 }) => {

@@ -208,6 +208,13 @@ test("signing out ends it, wrong passwords are told apart from nothing, and stra
   await expect(plan(page)).toBeVisible();
 });
 
+test("the demo shop is one press away for whoever only looks", async ({ page }) => {
+  await page.goto(`${STUDIO}/sign-in`);
+  await page.getByRole("button", { name: "Use the demo account" }).click();
+  await benchReady(page);
+  await expect(page.getByRole("button", { name: "Larkspindle Kites" })).toBeVisible();
+});
+
 test("the goods of the demo shop can be saved as a file and brought in again without a change", async ({ page }) => {
   await signInToDemo(page);
   await area(page, "Goods");

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
 import { publishedShop } from "./owners";
-import { DEMO, shopAt } from "./studio";
+import { area, DEMO, openShop, shopAt } from "./studio";
 
 // Faults of looks, as boxes that can be measured: in every theme, from the narrowest phone on.
 
@@ -69,14 +69,14 @@ for (const theme of THEMES)
         await held;
         await route.continue();
       });
+      await page.addInitScript(() => {
+        const w = window as unknown as { shift: number };
+        w.shift = 0;
+        new PerformanceObserver((list) => {
+          for (const entry of list.getEntries() as (PerformanceEntry & { value: number })[]) w.shift += entry.value;
+        }).observe({ type: "layout-shift", buffered: true });
+      });
       for (const path of ["/", "/collections/single-line-kites", "/products/larkspindle-delta-190"]) {
-        await page.addInitScript(() => {
-          const w = window as unknown as { shift: number };
-          w.shift = 0;
-          new PerformanceObserver((list) => {
-            for (const entry of list.getEntries() as (PerformanceEntry & { value: number })[]) w.shift += entry.value;
-          }).observe({ type: "layout-shift", buffered: true });
-        });
         await page.goto(shopAt(host) + path, { waitUntil: "domcontentloaded" });
         await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
         release();
@@ -171,15 +171,78 @@ test("the cart changes where it stands, by stepper and by number, at 320 px as w
   await line.getByRole("button", { name: /^One more of/ }).click();
   await expect(line.getByRole("spinbutton")).toHaveValue("2");
   await expect(line.locator(".price")).not.toHaveText(before!);
-  await expect(page.getByRole("link", { name: "Cart, 3 things in it" })).toBeVisible();
+  await expect(page.getByRole("link", { name: "Cart 3" })).toBeVisible();
   await line.getByRole("spinbutton").fill("1");
   await page.keyboard.press("Enter");
   await expect(line.locator(".price")).toHaveText(before!);
   await expect(line.getByRole("spinbutton")).toHaveValue("1");
+  await expect(page.getByRole("status").filter({ hasText: /^Total/ })).toHaveCount(1);
+  // Presses that come faster than the server answers all count.
+  const more = line.getByRole("button", { name: /^One more of/ });
+  for (let i = 0; i < 3; i++) await more.dispatchEvent("click");
+  await expect(page.getByRole("link", { name: "Cart 5" })).toBeVisible();
+  await expect(line.getByRole("spinbutton")).toHaveValue("4");
+  // A number that was typed is sent with the press on the button beside it.
+  await line.getByRole("spinbutton").fill("2");
+  await more.click();
+  await expect(line.getByRole("spinbutton")).toHaveValue("3");
+  await expect(page.getByRole("link", { name: "Cart 4" })).toBeVisible();
   // What is summed up stays in sight.
   await expect(page.locator(".cart-sum")).toBeInViewport();
   await line.getByRole("button", { name: /^Remove/ }).click();
   await expect(page.locator(".cart-line")).toHaveCount(1);
   await page.getByRole("button", { name: /^Remove/ }).click();
   await expect(page.getByText("There is nothing in it yet.")).toBeVisible();
+});
+
+for (const theme of THEMES)
+  test(`in ${theme}, goods without pictures stand on a ground of the brand, on cards and on their page`, async ({
+    page,
+  }) => {
+    const host = await publishedShop({ theme, name: "Ida", goods: "Title,Price\nJam,4.00\n" });
+    const ground = (selector: string) =>
+      page
+        .locator(selector)
+        .first()
+        .evaluate((e) => getComputedStyle(e).backgroundImage);
+    await page.goto(shopAt(host));
+    expect(await ground(".card .pic-none")).toContain("radial-gradient");
+    await page.goto(`${shopAt(host)}/products/jam`);
+    expect(await ground(".shot .pic-none")).toContain("radial-gradient");
+  });
+
+test("the studio's bar is one row above its areas on a phone, and an import of many wrong lines is no wider than it", async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 320, height: 700 });
+  await openShop(page);
+  await page.locator("[data-panes-ready]").waitFor();
+  for (const width of [320, 360, 390]) {
+    await page.setViewportSize({ width, height: 700 });
+    for (const to of ["Goods", "Pictures", "Pages"] as const) {
+      await area(page, to);
+      await expect(page.getByRole("button", { name: /^Publish/ })).toBeVisible();
+      const [publish, areas] = [
+        (await page.getByRole("button", { name: /^Publish/ }).boundingBox())!,
+        (await page.getByRole("navigation", { name: "Areas" }).boundingBox())!,
+      ];
+      expect(publish.y + publish.height, `${to} at ${width}`).toBeLessThan(52);
+      expect(publish.x + publish.width, `${to} at ${width}`).toBeLessThanOrEqual(width);
+      expect(areas.y, `${to} at ${width}`).toBeGreaterThanOrEqual(publish.y + publish.height);
+    }
+  }
+  await area(page, "Goods");
+  await page.getByRole("link", { name: "Import goods" }).click();
+  const lines = Array.from({ length: 130 }, (_each, i) => `A jam with quite a long name ${i},lots ${i}`).join("\n");
+  await page
+    .getByLabel("File with goods")
+    .setInputFiles({ name: "g.csv", mimeType: "text/csv", buffer: Buffer.from(`Title,Price\nGood,3\n${lines}\n`) });
+  const alone = page.getByRole("button", { name: "Import 1 product" });
+  await expect(alone).toBeVisible();
+  const seen = (await alone.boundingBox())!;
+  expect(seen.x + seen.width).toBeLessThanOrEqual(390);
+  // One of them is put right where it stands.
+  await page.getByRole("textbox", { name: "Line 3, price" }).fill("4,20");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("button", { name: "Import 2 products" })).toBeVisible();
 });

@@ -141,12 +141,32 @@ test("a white logo that can't be seen is found in the header, and mended with on
   await expect(logo).toHaveCSS("filter", "none");
   // Its height is dragged, in one step of undo.
   const slider = sheet.getByRole("slider", { name: /^Height/ });
-  await slider.focus();
-  await page.keyboard.press("ArrowRight");
-  await page.keyboard.press("ArrowRight");
-  await expect
-    .poll(() =>
-      logo.evaluate((e) => e.getBoundingClientRect().height / (e.ownerDocument.defaultView!.innerWidth / 1280)),
-    )
-    .toBeGreaterThan(44);
+  const knob = (await slider.locator("xpath=..").boundingBox())!;
+  await page.mouse.move(knob.x + knob.width / 2, knob.y + knob.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(knob.x + 40, knob.y + knob.height / 2, { steps: 4 });
+  await page.mouse.move(knob.x + 80, knob.y + knob.height / 2, { steps: 4 });
+  await page.mouse.up();
+  const height = () => logo.evaluate((e) => Math.round(e.getBoundingClientRect().height));
+  const wanted = Number(await slider.getAttribute("aria-valuenow"));
+  expect(wanted).toBeGreaterThan(44);
+  await expect.poll(height).toBe(wanted);
+  await page.getByRole("button", { name: "Undo: Logo changed" }).click();
+  await expect.poll(height).toBe(40);
+
+  await test.step("a picture of its own for the browser's tab is a change to publish", async () => {
+    await sheet.getByRole("button", { name: "Choose a picture for the browser’s tab" }).click();
+    await chooser(page).getByRole("button", { name: "white" }).click();
+    await expect(sheet.getByText("A picture of its own.")).toBeVisible();
+    await kept(page);
+    await page.getByRole("button", { name: /^Publish/ }).click();
+    await page.getByRole("button", { name: "Publish now" }).click();
+    await page.getByRole("button", { name: "Close" }).click();
+    await sheet.getByRole("button", { name: "Make it from the logo" }).click();
+    await kept(page);
+    await page.getByRole("button", { name: /^Publish, 1 change/ }).click();
+    await expect(page.getByRole("list", { name: "What will change" })).toHaveText(
+      "Brand: icon of the browser’s tab changed",
+    );
+  });
 });

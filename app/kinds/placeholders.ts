@@ -1,4 +1,4 @@
-import { walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import { entryOf, walk, type Draft, type PageDocument, type Part } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
 import { KINDS, kindOf } from ".";
 
@@ -21,13 +21,11 @@ function studiosWords(): ReadonlySet<string> {
     if (text.length >= LEAST) words.add(text);
   };
   for (const { definition } of KINDS.values()) {
-    const defaults = new Map(Object.entries(definition.defaults));
-    for (const key of definition.placeholders ?? []) note(defaults.get(key));
+    for (const key of definition.placeholders ?? []) note(entryOf(definition.defaults, key));
     for (const start of definition.starts ?? []) {
       const { slots = {} } = start.build({ picture: null, product: null, link: { to: "nowhere" } });
       for (const part of Object.values(slots).flat())
-        for (const { props } of walk(part))
-          ["text", "heading"].forEach((key) => note(new Map(Object.entries(props)).get(key)));
+        for (const { props } of walk(part)) for (const key of ["text", "heading"]) note(entryOf(props, key));
     }
   }
   return (known = words);
@@ -41,10 +39,9 @@ export function placeholdersIn(draft: Draft): readonly Placeholder[] {
   const found: Placeholder[] = [];
   const look = (document: PageDocument, part: Part): void => {
     if (!part.shown) return;
-    const props = new Map(Object.entries(part.props));
     for (const field of kindOf(part)?.definition.fields ?? []) {
       if (field.type !== "line" && field.type !== "text" && field.type !== "rich") continue;
-      const words = textOf(props.get(field.key));
+      const words = textOf(entryOf(part.props, field.key));
       if (own.has(words)) found.push({ document, part, words });
     }
     for (const children of Object.values(part.slots)) for (const child of children) look(document, child);

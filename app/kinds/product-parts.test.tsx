@@ -2,6 +2,7 @@ import { SOME_DAY } from "~/core/goods/fixtures/day";
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import { makeCollection, makeProduct, type Goods, type Product, type Review, type Variant } from "~/core/goods";
+import type { Brand } from "~/core/document";
 import { envOf } from "~/render";
 import { contentWith, goods as fixtures, pictures } from "~/render/fixtures/content";
 import { KINDS, makeNode } from ".";
@@ -43,15 +44,17 @@ type How = {
   readonly goods?: Goods;
   readonly studio?: boolean;
   readonly partsOf?: KindEnv["partsOf"];
+  readonly brand?: Brand;
 };
 
 /** A part as it is drawn on a page, its markup; by `words` what is to be read there. */
 function draw(
   kind: string,
   shown: PageSubject | undefined,
-  { props = {}, arrangement, goods = fixtures, studio, partsOf = () => [] }: How = {},
+  { props = {}, arrangement, goods = fixtures, studio, partsOf = () => [], brand = {} }: How = {},
 ) {
-  const content = { ...contentWith([]), goods };
+  const { draft, ...rest } = contentWith([]);
+  const content = { ...rest, draft: { ...draft, look: { ...draft.look, brand } }, goods };
   const found = KINDS.get(kind)!;
   const { View } = found;
   const html = renderToStaticMarkup(
@@ -470,5 +473,36 @@ describe("promises", () => {
     const blank = signs.map((s) => ({ ...s, words: "" }));
     expect(draw("assurances", undefined, { props: { signs: blank } }).html).toBe("");
     expect(draw("assurances", undefined, { props: { signs: blank }, studio: true }).html).toContain("data-hint");
+  });
+});
+
+describe("a section of goods", () => {
+  const products = ["A", "B", "C"].map((title, i) =>
+    makeProduct({
+      id: title,
+      title,
+      price: 1000 + i,
+      compareAt: 2000,
+      stock: 3,
+      rating: { average: 4, count: 2, each: [0, 0, 0, 2, 0] },
+    }),
+  );
+  const goods: Goods = { products, asOf: SOME_DAY, collections: [], digits: 2 };
+  const titles = (props: object) =>
+    [...draw("product-grid", undefined, { goods, props }).html.matchAll(/products\/[^"]*">(\w)</g)].map((m) => m[1]);
+
+  it("shows what was picked by hand, in that order; what has gone is left out, and without any pick all of them", () => {
+    expect(titles({ products: ["C", "gone", "A"] })).toEqual(["C", "A"]);
+    expect(titles({ products: ["C", "A", "B"], most: 2 })).toEqual(["C", "A"]);
+    expect(titles({ products: ["gone"] }).toSorted()).toEqual(["A", "B", "C"]);
+  });
+
+  it("has cards that say what the brand lets them say", () => {
+    const said = (brand: Brand) => draw("product-grid", undefined, { goods, brand }).html;
+    expect(said({})).toMatch(/class="rating"[\s\S]*€20\.00/);
+    expect(said({ "goods.rating": false })).not.toContain('class="rating"');
+    expect(said({ "goods.compareAt": false })).not.toContain("€20.00");
+    expect(said({ "goods.compareAt": false })).toContain("€10.00");
+    expect(said({ "goods.price": false, "goods.rating": false })).not.toContain("card-end");
   });
 });

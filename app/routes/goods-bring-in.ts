@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { COLUMN_MEANINGS, putRight, type ColumnChoice } from "~/core/goods";
+import { COLUMN_MEANINGS, MOST_COLUMNS, putRight, type ColumnChoice } from "~/core/goods";
 import {
   addArchive,
   importGoods,
@@ -16,47 +16,38 @@ import { freshShop } from "~/server/shops/index.server";
 import { formOf } from "~/server/http/form.server";
 import type { Route } from "./+types/goods-bring-in";
 
+/** What a field of a form says as JSON; `usual` where it says nothing. */
+const jsonText = (most: number, usual: string) =>
+  z
+    .string()
+    .max(most)
+    .default(usual)
+    .transform((text, context) => {
+      try {
+        return JSON.parse(text) as unknown;
+      } catch {
+        context.addIssue({ code: "custom", message: "That is not JSON." });
+        return z.NEVER;
+      }
+    });
+
 const schema = z.object({
   intent: z.enum(["plan", "import", "plan-reviews", "import-reviews"]),
   file: z.file("Choose a file."),
   archive: z.file().optional(),
-  columns: z
-    .string()
-    .max(100_000)
-    .default("{}")
-    .transform((text, context) => {
-      try {
-        return JSON.parse(text) as unknown;
-      } catch {
-        context.addIssue({ code: "custom", message: "That is not JSON." });
-        return z.NEVER;
-      }
-    })
-    .pipe(z.record(z.string().max(160), z.enum(COLUMN_MEANINGS))),
+  columns: jsonText(100_000, "{}").pipe(z.record(z.string().max(160), z.enum(COLUMN_MEANINGS))),
   /** Cells that were written anew. */
-  fixes: z
-    .string()
-    .max(400_000)
-    .default("[]")
-    .transform((text, context) => {
-      try {
-        return JSON.parse(text) as unknown;
-      } catch {
-        context.addIssue({ code: "custom", message: "That is not JSON." });
-        return z.NEVER;
-      }
-    })
-    .pipe(
-      z
-        .array(
-          z.strictObject({
-            line: z.number().int().min(1).max(1_000_000),
-            at: z.number().int().min(0).max(1_000),
-            value: z.string().max(4_000),
-          }),
-        )
-        .max(1_000),
-    ),
+  fixes: jsonText(400_000, "[]").pipe(
+    z
+      .array(
+        z.strictObject({
+          line: z.number().int().min(1).max(1_000_000),
+          at: z.number().int().min(0).max(MOST_COLUMNS),
+          value: z.string().max(4_000),
+        }),
+      )
+      .max(1_000),
+  ),
 });
 
 /** As many lines of a plan as are shown, and as many problems as anybody reads. */

@@ -49,8 +49,6 @@ const items = Number(/(?:^|; )items=(\d+)/.exec(document.cookie)?.[1] ?? 0);
 for (const badge of document.querySelectorAll<HTMLElement>(".cart-n")) {
   badge.textContent = items ? String(items) : "";
   badge.hidden = items === 0;
-  if (items)
-    badge.closest("a")?.setAttribute("aria-label", `Cart, ${items === 1 ? "1 thing" : `${items} things`} in it`);
 }
 
 // A module of its own, so that nothing of it is global.

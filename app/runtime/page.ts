@@ -45,12 +45,8 @@ export function showCount(count: number): void {
   for (const badge of all(".cart-n")) {
     badge.textContent = count ? String(count) : "";
     badge.hidden = count === 0;
-    badge.closest("a")?.setAttribute("aria-label", cartWords(count));
   }
 }
-
-export const cartWords = (count: number) =>
-  count === 0 ? "Cart" : `Cart, ${count === 1 ? "1 thing" : `${count} things`} in it`;
 
 let toastTimer = 0;
 /** It stays long enough to be read and reached, and for as long as somebody is at it. */

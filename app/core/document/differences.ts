@@ -7,7 +7,7 @@ type At = { readonly document: PageDocument; readonly section: Part; readonly no
 
 /** One change between two drafts, in the terms of the document; wording is the caller's. */
 export type Difference =
-  | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" }
+  | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" | "icon" }
   /** One setting of the brand, by its key. */
   | { readonly what: "brand"; readonly key: string }
   | { readonly what: "page-added" | "page-removed" | "renamed" | "used-elsewhere"; readonly document: PageDocument }
@@ -115,6 +115,7 @@ export function differences(before: Draft, after: Draft): readonly Difference[] 
   look("name", before.look.identity.name, after.look.identity.name);
   look("tagline", before.look.identity.tagline, after.look.identity.tagline);
   look("logo", before.look.identity.logo, after.look.identity.logo);
+  look("icon", before.look.identity.icon, after.look.identity.icon);
   for (const key of keysThatDiffer(before.look.brand, after.look.brand)) found.push({ what: "brand", key });
   for (const [id, document] of Object.entries(after.documents)) {
     const old = entryOf(before.documents, id);

@@ -34,7 +34,8 @@ export const definition: Definition<GalleryProps> = {
 .stage{grid-area:stage;display:grid;grid-auto-flow:column;grid-auto-columns:100%;overflow-x:auto;scroll-snap-type:x mandatory;scrollbar-width:none;border-radius:var(--card);overscroll-behavior-x:contain}
 .stage::-webkit-scrollbar{display:none}
 .shot{scroll-snap-align:start;position:relative;min-width:0}
-.shot .pic,.shot video{display:block;width:100%;aspect-ratio:var(--shape,4/5);border-radius:var(--card);object-fit:cover;background:var(--raised)}
+.shot .pic,.shot video{display:block;width:100%;aspect-ratio:var(--shape,4/5);border-radius:var(--card);object-fit:cover}
+.shot video{background:var(--raised)}
 .shot .pic img{object-fit:var(--goods-fit)}
 .shot-open{display:block;cursor:zoom-in}
 .thumbs{grid-area:thumbs;display:flex;flex-wrap:wrap;gap:.5rem;padding:3px}

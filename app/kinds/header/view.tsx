@@ -47,7 +47,8 @@ export function View({ props }: ViewProps<HeaderProps>): ReactNode {
         </a>
       ) : null}
       {goods.products.length ? (
-        <a className="find cart-link" href="/cart" aria-label="Cart">
+        <a className="find cart-link" href="/cart">
+          <span className="unseen">Cart</span>
           <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
             <path
               d="M3.500 7.500h17l-1.600 12.500H5.100ZM8.500 10V7a3.500 3.500 0 0 1 7 0v3"

@@ -52,7 +52,7 @@ export const definition: Definition<HeroProps> = {
   defaults: {
     over: "",
     heading: "Come in and have a look around",
-    text: "Take your time. There is something new every now and then.",
+    text: "Take your time. It is good to have you here.",
     button: "See what’s new",
     link: NO_LINK,
     more: "",

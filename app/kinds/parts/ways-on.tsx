@@ -8,7 +8,7 @@ const bestFirst = (products: readonly Product[]) =>
   products.toSorted((a, b) => Number(canBuy(b)) - Number(canBuy(a)) || b.sold - a.sold);
 
 /** Where a shopper can go on from a page that has nothing to show: collections, and what others buy. */
-export function WaysOn({ heading = "What others like" }: { heading?: string }): ReactNode {
+export function WaysOn(): ReactNode {
   const { goods } = useEnv();
   const loved = bestFirst(goods.products).slice(0, 4);
   if (loved.length === 0) return null;
@@ -24,7 +24,8 @@ export function WaysOn({ heading = "What others like" }: { heading?: string }): 
           Everything
         </a>
       </nav>
-      <h2 className="head">{heading}</h2>
+      {/* Nobody is said to like what nobody has bought yet. */}
+      <h2 className="head">{loved.some((p) => p.sold > 0) ? "What others like" : "From the shop"}</h2>
       <ul className="grid">
         {loved.map((product) => (
           <li key={product.id}>

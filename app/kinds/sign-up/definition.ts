@@ -33,9 +33,9 @@ export const definition: Definition<SignUpProps> = {
   synonyms: ["newsletter", "mail", "email", "mailing list", "subscribe", "contact"],
   defaults: {
     heading: "Hear from us now and then",
-    text: "New things, and when old favourites are back.",
+    text: "",
     button: "Sign up",
-    note: "You can leave the list whenever you like.",
+    note: "",
   },
   style: { all: { set: "tint", width: "content", headSize: 3, spaceTop: 5, spaceBottom: 5, align: "start" } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],

@@ -10,7 +10,7 @@ zest-cart{display:block}
 .cart-both{display:grid;gap:var(--s4)}
 .cart{border-top:var(--rule) solid var(--line)}
 .cart-line{display:grid;grid-template:"pic words price" auto "pic count remove" 1fr/5.5rem minmax(0,1fr) auto;gap:.3rem var(--s3);padding-block:var(--s3);border-bottom:var(--rule) solid var(--line);align-items:start}
-.cart-line>.pic{grid-area:pic;aspect-ratio:var(--cart-shape,1);border-radius:calc(var(--card)/2)}
+.cart-line>.pic{grid-area:pic;aspect-ratio:1;border-radius:calc(var(--card)/2)}
 .cart-line>.price{grid-area:price;align-self:start;font-weight:var(--strong)}
 .cart-words{grid-area:words;display:grid;gap:.15rem;justify-items:start}
 .cart-words>a{font-weight:var(--strong);text-decoration:none;line-height:1.3;min-height:1.5rem}
@@ -32,7 +32,6 @@ zest-cart{display:block}
 .cart-none{display:grid;gap:var(--s3);justify-items:start}
 .ways-on{width:100%;margin-top:var(--s5);--head:var(--t2)}
 .ways-on .head{margin-block:var(--s4) var(--s2)}
-.ways-on>.head:first-child{margin-top:0}
 .ways-on .grid{--columns:2}
 zest-cart[aria-busy=true] .cart-both{opacity:.6;transition:opacity .2s .15s}
 @media (max-width:359.98px){.cart-line{column-gap:var(--s2)}.cart-step{width:2.1rem}.cart-count input{width:2.1rem}}

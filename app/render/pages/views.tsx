@@ -117,7 +117,7 @@ export function MessagePage({ title, text, goods }: { title: string; text: strin
       <h1 className="head">{title}</h1>
       <p className="lead">{text}</p>
       <a className="button" href={goods.products.length ? "/collections/all" : "/"}>
-        {goods.products.length ? "See everything we make" : "Back to the start"}
+        {goods.products.length ? "See everything" : "Back to the start"}
       </a>
       <WaysOn />
     </div>

@@ -133,6 +133,7 @@ const KEPT_DAYS = 30;
 
 async function mark(shopId: string, ids: readonly string[], removedAt: Date | null): Promise<number> {
   const [count] = await PictureRow.unscoped().update({ removedAt }, { where: { shopId, id: [...ids] } });
+  if (count === 0) return 0;
   await countUp(shopId, "pictures");
   forgetShops();
   return count;

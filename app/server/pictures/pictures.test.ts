@@ -2,7 +2,17 @@ import { readFileSync } from "node:fs";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
 import { ownerWithShop } from "../fixtures/owner";
-import { addPicture, describePicture, fileFor, hasPicture, picturesOf } from "./index.server";
+import { freshShop } from "../shops/index.server";
+import {
+  addPicture,
+  describePicture,
+  dropRemovedPictures,
+  fileFor,
+  hasPicture,
+  picturesOf,
+  removePictures,
+  restorePictures,
+} from "./index.server";
 
 const plain = (width: number, height: number) =>
   sharp({ create: { width, height, channels: 3, background: "#c93a17" } });
@@ -94,5 +104,49 @@ describe("an uploaded picture", () => {
     expect(await describePicture(other.shop.id, change)).toBe(false);
     expect(await describePicture(mine.shop.id, change)).toBe(true);
     expect((await picturesOf(mine.shop.id))[0]).toMatchObject({ alt: "A red field", focus: [20, 80] });
+  });
+});
+
+describe("a picture that is removed", () => {
+  const png = (background: string) =>
+    sharp({ create: { width: 300, height: 200, channels: 3, background } })
+      .png()
+      .toBuffer();
+  const taken = async (shopId: string, background: string) => {
+    const added = await addPicture(shopId, await png(background), "barn.png", { alt: "A barn" });
+    if (!added.ok) throw new Error(added.why);
+    return added.picture;
+  };
+
+  it("is gone from library and shop, and comes back with all that was said of it", async () => {
+    const { shop } = await ownerWithShop();
+    const { id, hash } = await taken(shop.id, "#a01010");
+    const { picturesVersion } = await freshShop(shop);
+    expect(await removePictures(shop.id, [id])).toBe(1);
+    expect([await picturesOf(shop.id), await hasPicture(shop.id, hash)]).toEqual([[], false]);
+    // Pages that showed it are drawn anew.
+    expect((await freshShop(shop)).picturesVersion).toBeGreaterThan(picturesVersion);
+    expect(await restorePictures(shop.id, [id])).toBe(1);
+    expect(await picturesOf(shop.id)).toMatchObject([{ id, alt: "A barn" }]);
+    await removePictures(shop.id, [id]);
+    // Uploaded again it is the same one.
+    expect((await taken(shop.id, "#a01010")).id).toBe(id);
+    expect(await hasPicture(shop.id, hash)).toBe(true);
+  });
+
+  it("is nobody else's to remove or bring back, and is forgotten after a month", async () => {
+    const [mine, other] = [await ownerWithShop(), await ownerWithShop()];
+    const { id } = await taken(mine.shop.id, "#10a010");
+    const { picturesVersion } = await freshShop(other.shop);
+    expect(await removePictures(other.shop.id, [id])).toBe(0);
+    expect((await freshShop(other.shop)).picturesVersion).toBe(picturesVersion);
+    expect(await picturesOf(mine.shop.id)).toHaveLength(1);
+    await removePictures(mine.shop.id, [id]);
+    expect(await restorePictures(other.shop.id, [id])).toBe(0);
+    await dropRemovedPictures(Date.now() + 29 * 86_400_000);
+    expect(await restorePictures(mine.shop.id, [id])).toBe(1);
+    await removePictures(mine.shop.id, [id]);
+    await dropRemovedPictures(Date.now() + 31 * 86_400_000);
+    expect(await restorePictures(mine.shop.id, [id])).toBe(0);
   });
 });

@@ -114,17 +114,20 @@ export async function shopsOf(ownerId: string): Promise<readonly Shop[]> {
 }
 
 const nameSchema = z.object({ identity: z.object({ name: z.string() }) });
+const nameIn = (look: string): string | undefined => {
+  try {
+    return nameSchema.safeParse(JSON.parse(look)).data?.identity.name;
+  } catch {
+    // What is damaged is said where that shop is opened.
+    return undefined;
+  }
+};
 
 /** What shops are called, as their owners have it now; the host name where that can't be read. */
 export async function namesOf(shops: readonly Shop[]): Promise<ReadonlyMap<string, string>> {
   const rows = await DraftPart.findAll({ where: { shopId: shops.map((s) => s.id), part: "look" } });
-  return new Map(
-    shops.map(({ id, host }) => {
-      const body = rows.find((row) => row.shopId === id)?.body;
-      const look = nameSchema.safeParse(body === undefined ? undefined : JSON.parse(body));
-      return [id, look.success ? look.data.identity.name : host];
-    }),
-  );
+  const looks = new Map(rows.map(({ shopId, body }) => [shopId, body]));
+  return new Map(shops.map(({ id, host }) => [id, nameIn(looks.get(id) ?? "") ?? host]));
 }
 
 /** The shop, if it is this owner's; somebody else's is the same as none. */

@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { problemOf } from "~/kinds";
+import { DraftPart } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { ownerWithShop } from "../fixtures/owner";
-import { createShop, forgetShops, freshShop, newShopSchema, shopAt, shopOf, shopsOf } from "./index.server";
+import { createShop, forgetShops, freshShop, namesOf, newShopSchema, shopAt, shopOf, shopsOf } from "./index.server";
 
 describe("a new shop", () => {
   it.each([
@@ -87,5 +88,16 @@ describe("a shop", () => {
     await createShop(ownerId, { name: "New", host, currency: "EUR", timeZone: "Europe/London" });
     forgetShops();
     expect((await shopAt(host))?.host).toBe(host);
+  });
+});
+
+describe("names of shops", () => {
+  it("are what their owners call them now, and the host name where that can't be read", async () => {
+    const [one, two] = [await ownerWithShop(), await ownerWithShop()];
+    const { draft } = await loadDraft(one.shop.id);
+    await DraftPart.update({ body: "{ not JSON" }, { where: { shopId: two.shop.id, part: "look" } });
+    const names = await namesOf([one.shop, two.shop]);
+    expect(names.get(one.shop.id)).toBe(draft.look.identity.name);
+    expect(names.get(two.shop.id)).toBe(two.shop.host);
   });
 });

@@ -19,7 +19,7 @@ function withHero(hero: Part): Draft {
 describe("words that are still the studio's", () => {
   it("are named with their place until they are written anew, or are not shown", () => {
     const all = words();
-    expect(all).toContain("Home › Hero: Take your time. There is something new every now and then.");
+    expect(all).toContain("Home › Hero: Take your time. It is good to have you here.");
     const hero = draft.documents.home!.root.slots.main![0]!;
     const written = withHero({ ...hero, props: { ...hero.props, text: "Jam from our own plums." } });
     expect(words(written).length).toBe(all.length - 1);

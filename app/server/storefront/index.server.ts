@@ -26,7 +26,7 @@ const signUpSchema = z.object({ address: z.string().trim().toLowerCase().max(254
 
 const THANKS = {
   title: "Thank you",
-  text: "You are on the list. We write rarely, and only when there is something to say.",
+  text: "You are on the list.",
 };
 const NOT_AN_ADDRESS = { title: "That is not a mail address", text: "Please go back and check what you wrote." };
 

@@ -1,6 +1,6 @@
 import { Box, ButtonBase, Drawer, Typography } from "@mui/material";
 import { X } from "lucide-react";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { createContext, useContext, useEffect, useMemo, useRef, useState } from "react";
 import { addNode, locate } from "~/core/commands";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
@@ -37,6 +37,9 @@ const WIDGETS: readonly AddChoice[] = kindsOf("widget").map(({ definition }) => 
   make: (...given) => fillNode(definition.kind, ...given),
 }));
 
+/** The pictures that may be put anywhere by themselves; picked out once for all tiles. */
+const Scenes = createContext<readonly Picture[]>([]);
+
 /** How a tile is drawn: its size on the screen, and the width of the page that is shrunk into it. */
 type Tile = { readonly width: number; readonly height: number; readonly page: number };
 const SECTION_TILE: Tile = { width: 224, height: 138, page: 1180 };
@@ -66,9 +69,10 @@ function withExample(widget: Part, goods: Goods, pictures: readonly Picture[]): 
 
 /** A section as it would look here, small and live. Drawn only once it comes into view. */
 function Miniature({ choice, tile }: { choice: AddChoice; tile: Tile }) {
+  const scenes = useContext(Scenes);
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
-  const pictures = useScenes();
+  const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
   const holder = useRef<HTMLDivElement>(null);
   const [seen, setSeen] = useState(false);
@@ -81,10 +85,10 @@ function Miniature({ choice, tile }: { choice: AddChoice; tile: Tile }) {
     return () => observer.disconnect();
   }, []);
   const node = useMemo(() => {
-    const made = withSample(choice.make(goods, pictures));
+    const made = withSample(choice.make(goods, scenes));
     if (choice.definition.level === "section") return made;
-    return inColumn(withExample(made, goods, pictures));
-  }, [choice, goods, pictures]);
+    return inColumn(withExample(made, goods, scenes));
+  }, [choice, goods, scenes]);
   const alone = useMemo<Draft>(
     () => ({
       look: draft.look,
@@ -249,58 +253,60 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
     close();
   };
   return (
-    <Drawer
-      anchor="bottom"
-      open={at !== null}
-      onClose={close}
-      slotProps={{
-        paper: {
-          "aria-label": "Add a section",
-          role: "dialog",
-          sx: { height: "58vh", borderTop: `2px solid ${INK.ink}`, bgcolor: INK.paper },
-        },
-      }}
-    >
-      <Box
-        sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1.5, borderBottom: `1px solid ${INK.line}` }}
+    <Scenes value={scenes}>
+      <Drawer
+        anchor="bottom"
+        open={at !== null}
+        onClose={close}
+        slotProps={{
+          paper: {
+            "aria-label": "Add a section",
+            role: "dialog",
+            sx: { height: "58vh", borderTop: `2px solid ${INK.ink}`, bgcolor: INK.paper },
+          },
+        }}
       >
-        <Typography variant="h2" sx={{ flex: 1 }}>
-          What should be there?
-        </Typography>
-        <FindField label="Find" value={sought} onChange={setSought} width={280} autoFocus />
-        <IconAction label="Close" keys="Esc" icon={X} onClick={close} />
-      </Box>
-      <Box sx={{ overflowY: "auto", px: 3, py: 2, display: "grid", gap: 3 }}>
-        {widgets.length && isInColumns ? things : null}
-        {PURPOSES.map((purpose) => {
-          const inside = sections.filter((c) => c.definition.purpose === purpose);
-          if (inside.length === 0) return null;
-          return (
-            <Box component="section" key={purpose} aria-label={purpose}>
-              <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
-                {purpose}
-              </Typography>
-              <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2 }}>
-                {inside.map((choice) => (
-                  <TileButton
-                    key={`${choice.definition.kind} ${choice.id}`}
-                    choice={choice}
-                    tile={SECTION_TILE}
-                    label={`Add ${choice.definition.name}: ${choice.name}`}
-                    onAdd={() => add(choice)}
-                  />
-                ))}
-              </Box>
-            </Box>
-          );
-        })}
-        {widgets.length && !isInColumns ? things : null}
-        {sections.length + widgets.length === 0 ? (
-          <Typography color="text.secondary">
-            Nothing here is called “{sought}”. Try what it should do: welcome, goods, story, sign-up.
+        <Box
+          sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1.5, borderBottom: `1px solid ${INK.line}` }}
+        >
+          <Typography variant="h2" sx={{ flex: 1 }}>
+            What should be there?
           </Typography>
-        ) : null}
-      </Box>
-    </Drawer>
+          <FindField label="Find" value={sought} onChange={setSought} width={280} autoFocus />
+          <IconAction label="Close" keys="Esc" icon={X} onClick={close} />
+        </Box>
+        <Box sx={{ overflowY: "auto", px: 3, py: 2, display: "grid", gap: 3 }}>
+          {widgets.length && isInColumns ? things : null}
+          {PURPOSES.map((purpose) => {
+            const inside = sections.filter((c) => c.definition.purpose === purpose);
+            if (inside.length === 0) return null;
+            return (
+              <Box component="section" key={purpose} aria-label={purpose}>
+                <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
+                  {purpose}
+                </Typography>
+                <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2 }}>
+                  {inside.map((choice) => (
+                    <TileButton
+                      key={`${choice.definition.kind} ${choice.id}`}
+                      choice={choice}
+                      tile={SECTION_TILE}
+                      label={`Add ${choice.definition.name}: ${choice.name}`}
+                      onAdd={() => add(choice)}
+                    />
+                  ))}
+                </Box>
+              </Box>
+            );
+          })}
+          {widgets.length && !isInColumns ? things : null}
+          {sections.length + widgets.length === 0 ? (
+            <Typography color="text.secondary">
+              Nothing here is called “{sought}”. Try what it should do: welcome, goods, story, sign-up.
+            </Typography>
+          ) : null}
+        </Box>
+      </Drawer>
+    </Scenes>
   );
 }

@@ -2,7 +2,7 @@ import { Box, ButtonBase, Popover, TextField, Tooltip } from "@mui/material";
 import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { HexColorPicker, setNonce } from "react-colorful";
 import { readColour, type Hex } from "~/core/theme";
-import { useStudioStore } from "../keeping";
+import { holdWhilePressed, useStudioStore } from "../keeping";
 import { INK, useBehind, useWhenChanged } from "../ui";
 
 const NOT_A_COLOUR = "This is not a colour. Write it like #1f6f8b, teal or rgb(31 111 139).";
@@ -55,21 +55,6 @@ const Picker = memo(function Picker({ label, start, anchor, offered, onChange, o
     setColour(hex);
     change(hex);
   };
-  // However slowly the pages follow, what one hand does in one go is one step of undo.
-  const begin = () => {
-    store.getState().hold(true);
-    const end = () => requestAnimationFrame(() => requestAnimationFrame(() => store.getState().hold(false)));
-    const over = new AbortController();
-    for (const how of ["pointerup", "pointercancel"] as const)
-      window.addEventListener(
-        how,
-        () => {
-          over.abort();
-          end();
-        },
-        { signal: over.signal },
-      );
-  };
   useEffect(() => {
     // The picker's own style element must carry the nonce of the page.
     const nonce = document.querySelector<HTMLScriptElement>("script[nonce]")?.nonce;
@@ -87,7 +72,7 @@ const Picker = memo(function Picker({ label, start, anchor, offered, onChange, o
         backdrop: { invisible: true },
       }}
     >
-      <Box onPointerDown={begin}>
+      <Box onPointerDown={() => holdWhilePressed(store)}>
         <HexColorPicker color={colour} onChange={pick} />
       </Box>
       {offered.length ? (

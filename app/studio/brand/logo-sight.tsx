@@ -6,7 +6,7 @@ import { isLight, LEAST_LOGO_CONTRAST, logoContrast, sourceOf, type Picture, typ
 import { solveLook } from "~/core/theme";
 import { Sign } from "~/kinds/parts";
 import { themeById } from "~/themes";
-import { useStudio, useStudioStore } from "../keeping";
+import { holdWhilePressed, useStudio, useStudioStore } from "../keeping";
 import { PicturePicker } from "../pictures";
 import { INK } from "../ui";
 
@@ -75,6 +75,7 @@ export function LogoSight({ logo, picture }: { logo: PictureLogo; picture: Pictu
           max={LOGO_HEIGHT.most}
           step={4}
           value={logo.height ?? LOGO_HEIGHT.usual}
+          onPointerDown={() => holdWhilePressed(store)}
           onChange={(_e, height) => set({ height }, true)}
         />
       </Box>
@@ -185,7 +186,7 @@ export function IconChoice() {
         </Typography>
       </ButtonBase>
       <Typography variant="caption" color="text.secondary">
-        {icon ? "A picture of its own." : "Made from your logo. Press it to choose another picture."}{" "}
+        {icon ? "A picture of its own." : "Made from your logo. Press it to choose another picture."}
       </Typography>
       {icon ? (
         <Button size="small" sx={{ justifySelf: "start" }} onClick={() => set(undefined)}>

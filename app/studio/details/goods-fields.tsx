@@ -1,3 +1,4 @@
+import { useMemo, useState } from "react";
 import { Autocomplete, Box, Button, Checkbox, FormControlLabel, Typography, TextField } from "@mui/material";
 import { ChevronDown, ChevronUp, X } from "lucide-react";
 import { readAt } from "~/core/operations";
@@ -81,8 +82,9 @@ export function GoodsField({ node, field, path }: FieldProps) {
 export function ProductsField({ node, field, path }: FieldProps & { field: Field & { type: "products" } }) {
   const products = useStudio((s) => s.goods.products);
   const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
-  const chosen = (readAt(node.props, path) ?? []) as readonly string[];
-  const titles = new Map(products.map((p) => [p.id, p.title]));
+  const [sought, setSought] = useState("");
+  const chosen = readAt(node.props, path) as readonly string[];
+  const titles = useMemo(() => new Map(products.map((p) => [p.id, p.title])), [products]);
   const move = (at: number, by: -1 | 1) => {
     const next = [...chosen];
     const [id] = next.splice(at, 1);
@@ -93,10 +95,12 @@ export function ProductsField({ node, field, path }: FieldProps & { field: Field
     <Box role="group" aria-label={field.label} sx={{ display: "grid", gap: 0.5 }}>
       <Autocomplete
         size="small"
+        options={products}
         // Each pick is taken into the list below, and the field is free for the next one.
-        key={chosen.length}
-        options={products.filter((p) => !chosen.includes(p.id))}
         value={null}
+        inputValue={sought}
+        onInputChange={(_e, text, why) => setSought(why === "input" ? text : "")}
+        getOptionDisabled={(p) => chosen.includes(p.id)}
         disabled={chosen.length >= field.most}
         getOptionLabel={(p) => p.title}
         getOptionKey={(p) => p.id}

@@ -2,7 +2,7 @@ import { Box, Link, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typogr
 import { memo } from "react";
 import { Link as RouterLink } from "react-router";
 import { resolve, type StyleChoice, type Layer, type Property, type Source } from "~/core/cascade";
-import { locate, setStyle } from "~/core/commands";
+import { locate, setStyle, setStyles } from "~/core/commands";
 import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue, entryOf } from "~/core/document";
 import { FRAME_SETS, setName, type AnySet, type FrameSet } from "~/core/theme";
 import { useStudio, useStudioStore } from "../keeping";
@@ -175,7 +175,12 @@ export const StyleField = memo(function StyleField({
             component="button"
             type="button"
             variant="caption"
-            onClick={() => differing.forEach((d) => set(undefined, d))}
+            onClick={() => {
+              const values = ids.flatMap((each) =>
+                DEVICES.map((d) => ({ id: each, audience: d, property: property.name, value: undefined })),
+              );
+              store.getState().run(setStyles(store.getState().draft, values, `${what} put back on every device`));
+            }}
           >
             Put all of them back
           </Link>

@@ -166,7 +166,7 @@ function Lines({ plan }: { plan: ImportPlan }) {
   const total = plan.counts.new + plan.counts.changed + plan.counts.same;
   if (plan.lines.length === 0) return null;
   return (
-    <Box component="section" aria-label="Lines">
+    <Box component="section" aria-label="Lines" sx={{ overflowX: "auto" }}>
       <Table
         size="small"
         aria-label="What was understood"
@@ -288,7 +288,7 @@ export function BringIn() {
   const changes = plan ? plan.plan.counts.new + plan.plan.counts.changed : 0;
   return (
     <Box sx={{ overflowY: "auto", p: 2 }}>
-      <Box sx={{ maxWidth: 1080, mx: "auto", display: "grid", gap: 2 }}>
+      <Box sx={{ maxWidth: 1080, mx: "auto", display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 2 }}>
         <Box>
           <Typography variant="h1">Import goods</Typography>
           <Typography color="text.secondary">

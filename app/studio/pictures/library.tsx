@@ -98,13 +98,20 @@ function Describe({ picture, onRemove }: { picture: Picture; onRemove: () => voi
   return (
     <Box component="aside" aria-label="About this picture" sx={{ display: "grid", gap: 1.5, alignContent: "start" }}>
       <Box
-        sx={{ position: "relative", cursor: "crosshair", lineHeight: 0, border: `1px solid ${INK.line}` }}
+        sx={{
+          position: "relative",
+          width: "fit-content",
+          mx: "auto",
+          cursor: "crosshair",
+          lineHeight: 0,
+          border: `1px solid ${INK.line}`,
+        }}
         onClick={point}
       >
         <img
           src={sourceOf(picture, 640)}
           alt={picture.alt}
-          style={{ width: "100%", height: "auto" }}
+          style={{ width: "auto", height: "auto", maxWidth: "100%", maxHeight: "46dvh" }}
           width={picture.width}
           height={picture.height}
         />
@@ -224,10 +231,12 @@ export function Library() {
           {problem ? <Alert severity="error">{problem}</Alert> : null}
         </Box>
         {pictures.length === 0 ? (
-          <Blank
-            title="No pictures yet"
-            text="Upload photos of your goods and of where you make them. They are turned upright, and made in the right size for every screen, by themselves."
-          />
+          <Box>
+            <Blank
+              title="No pictures yet"
+              text="Upload photos of your goods, and of what is behind them. They are turned upright, and made in the right size for every screen, by themselves."
+            />
+          </Box>
         ) : (
           <Box
             sx={{

@@ -10,6 +10,7 @@ export function usesOfPicture(id: string, draft: Draft, goods: SellersGoods): re
   const collections = goods.collections.filter((c) => c.picture === id);
   return [
     ...(logoOf(draft) === id ? ["your logo"] : []),
+    ...(draft.look.identity.icon === id ? ["the browser’s tab"] : []),
     ...new Set(onPages),
     ...products.map((p) => p.title),
     ...collections.map((c) => `the collection “${c.title}”`),

@@ -32,7 +32,7 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
         onClick={(event) => setAnchor(event.currentTarget)}
         endIcon={<ChevronDown size={15} aria-hidden />}
         aria-haspopup="menu"
-        sx={{ maxWidth: { xs: 132, md: 210 }, px: 1 }}
+        sx={{ maxWidth: { xs: "min(132px, calc(100vw - 250px))", md: 210 }, px: 1 }}
       >
         <Typography component="span" noWrap sx={{ fontWeight: 600 }}>
           {name}

@@ -1,3 +1,4 @@
+import { Box } from "@mui/material";
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect, useRef } from "react";
 import { useLocation, useNavigate } from "react-router";
@@ -32,13 +33,16 @@ export function UndoRedo() {
         onClick={() => step(store, "undo")}
         disabled={!undo}
       />
-      <IconAction
-        label={redo ? `Redo${where}: ${redo}` : `Nothing to redo${where}`}
-        keys="Ctrl+Shift+Z"
-        icon={Redo2}
-        onClick={() => step(store, "redo")}
-        disabled={!redo}
-      />
+      {/* On the narrowest phones there is no room for both; the list of steps beside it goes forward as well. */}
+      <Box sx={{ "@media (max-width:399.98px)": { display: area ? "block" : "none" } }}>
+        <IconAction
+          label={redo ? `Redo${where}: ${redo}` : `Nothing to redo${where}`}
+          keys="Ctrl+Shift+Z"
+          icon={Redo2}
+          onClick={() => step(store, "redo")}
+          disabled={!redo}
+        />
+      </Box>
       {area ? null : <Steps />}
     </>
   );
