@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import type { ReactNode } from "react";
-import { walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import { iconPicture, walk, type Draft, type PageDocument, type Part } from "~/core/document";
 import { shareAddress, SHARE_SIZE, type Picture } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
@@ -149,9 +149,7 @@ function headHtml(
       (cut) => `<link rel="preload" href="${cutAddress(cut, "latin")}" as="font" type="font/woff2" crossorigin>`,
     ),
     '<link rel="icon" href="/favicon.ico" sizes="32x32">',
-    ...(identity.icon === undefined && identity.logo.form !== "picture"
-      ? ['<link rel="icon" href="/favicon.svg" type="image/svg+xml">']
-      : []),
+    ...(iconPicture(identity) === undefined ? ['<link rel="icon" href="/favicon.svg" type="image/svg+xml">'] : []),
     '<link rel="manifest" href="/site.webmanifest">',
     meta("theme-color", ground, "name"),
     '<link rel="apple-touch-icon" href="/apple-touch-icon.png">',

@@ -1,4 +1,4 @@
-import { entryOf } from "~/core/document";
+import { entryOf, logoPicture } from "~/core/document";
 import type {
   BreadcrumbList,
   ItemAvailability,
@@ -193,8 +193,9 @@ function colourOf(product: Product, variant: Variant): { color?: string; size?: 
 
 /** The shop itself, on its first page: who it is, and how to look for something in it. */
 function shopThings({ draft, goods, pictures }: ShopContent, origin: string): StructuredThing[] {
-  const { name, logo } = draft.look.identity;
-  const drawn = logo.form === "picture" ? pictures.find((p) => p.id === logo.picture) : undefined;
+  const { name } = draft.look.identity;
+  const logo = logoPicture(draft.look.identity);
+  const drawn = logo === undefined ? undefined : pictures.find((p) => p.id === logo);
   const mark = drawn ? origin + sourceOf(drawn, 640) : `${origin}/apple-touch-icon.png`;
   return [
     { "@context": "https://schema.org", "@type": "Organization", name, url: `${origin}/`, logo: mark },

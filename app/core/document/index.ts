@@ -3,4 +3,5 @@ export * from "./tree";
 export { integrityOf, type IntegrityProblem } from "./integrity";
 export { differences, documentDifferences, type Difference } from "./differences";
 export { entryOf } from "./entry";
+export { iconPicture, logoPicture } from "./identity";
 export { withoutEnd, withoutEnds } from "./text";

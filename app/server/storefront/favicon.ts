@@ -1,6 +1,6 @@
 import * as fontkit from "fontkit";
 import sharp from "sharp";
-import { entryOf, type Look } from "~/core/document";
+import { entryOf, iconPicture, type Look } from "~/core/document";
 import type { Picture } from "~/core/pictures";
 import { familyById, solveLook } from "~/core/theme";
 import { SIGNS } from "~/kinds/parts";
@@ -28,8 +28,7 @@ function initial(look: Look): string {
 
 /** The shop's icon as PNG, `size` px square: the picture chosen for it, the uploaded logo, the chosen sign, or the first letter on brand colour. */
 export async function iconPng(look: Look, pictures: readonly Picture[], size: number): Promise<Buffer> {
-  const { icon, logo: mark } = look.identity;
-  const wanted = icon ?? (mark.form === "picture" ? mark.picture : undefined);
+  const wanted = iconPicture(look.identity);
   const logo = wanted === undefined ? undefined : pictures.find((p) => p.id === wanted);
   if (logo) {
     const drawn = await readApart("icon", { bytes: await readOriginal(logo.hash, logo.vector), size });
@@ -51,10 +50,6 @@ export function iconSvg(look: Look): string {
     : initial(look);
   return `<svg xmlns="http://www.w3.org/2000/svg" width="64" height="64" viewBox="0 0 64 64"><rect width="64" height="64" rx="14" fill="${brand.page}"/>${drawing.replaceAll("INK", brand.ink)}</svg>`;
 }
-
-/** Whether the icon is a drawing of ours and no picture of the seller's. */
-export const hasDrawnIcon = ({ identity }: Look): boolean =>
-  identity.icon === undefined && identity.logo.form !== "picture";
 
 /** An ICO file that holds one PNG (allowed since Windows Vista; 6-byte head, 16-byte entry, data). */
 export function icoOf(png: Buffer, size: number): Buffer {

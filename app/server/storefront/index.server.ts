@@ -3,7 +3,7 @@ import express, { type Express, type Request, type Response } from "express";
 import compression from "compression";
 import helmet from "helmet";
 import { z } from "zod";
-import { withoutEnd } from "~/core/document";
+import { iconPicture, withoutEnd } from "~/core/document";
 import { solveLook } from "~/core/theme";
 import { themeById } from "~/themes";
 import { isOutOfReach, SignUp } from "../database/index.server";
@@ -13,7 +13,7 @@ import { trustProxies } from "../config/index.server";
 import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
-import { hasDrawnIcon, icoOf, iconPng, iconSvg } from "./favicon";
+import { icoOf, iconPng, iconSvg } from "./favicon";
 import { answerKept, hostLabel } from "./front";
 import { contentOf, messagePage, pageAt, sitemapOf, usesFont } from "./pages";
 import { TooMany } from "./gate";
@@ -125,7 +125,7 @@ function whateverElse(): Express {
     });
   app.get("/favicon.svg", async (_request, response) => {
     const look = (await contentOf(shopOf(response)))?.draft.look;
-    if (!look || !hasDrawnIcon(look)) return void response.status(404).end();
+    if (!look || iconPicture(look.identity) !== undefined) return void response.status(404).end();
     response.setHeader("Cache-Control", ICON_CACHE);
     response.setHeader("Content-Security-Policy", "default-src 'none'; sandbox");
     response.type("image/svg+xml").send(iconSvg(look));

@@ -1,7 +1,7 @@
 import { Alert, Box, Button, ButtonBase, Slider, Typography } from "@mui/material";
 import { useEffect, useState } from "react";
 import { setIcon, setLogo } from "~/core/commands";
-import { LOGO_HEIGHT, type Logo, type LogoWay } from "~/core/document";
+import { iconPicture, LOGO_HEIGHT, type Logo, type LogoWay } from "~/core/document";
 import { isLight, LEAST_LOGO_CONTRAST, logoContrast, sourceOf, type Picture, type Pixels } from "~/core/pictures";
 import { solveLook } from "~/core/theme";
 import { Sign } from "~/kinds/parts";
@@ -133,7 +133,7 @@ export function IconChoice() {
   const pictures = useStudio((s) => s.pictures);
   const [choosing, setChoosing] = useState(false);
   const { logo, icon, name } = look.identity;
-  const wanted = icon ?? (logo.form === "picture" ? logo.picture : undefined);
+  const wanted = iconPicture(look.identity);
   const picture = pictures.find((p) => p.id === wanted);
   const { brand } = solveLook(themeById(look.theme), look).roles.sets;
   const set = (next: string | undefined) => store.getState().run(setIcon(store.getState().draft, next));

@@ -12,12 +12,13 @@ import {
   useMediaQuery,
 } from "@mui/material";
 import { Trash2, X } from "lucide-react";
-import { useState, type MouseEvent } from "react";
+import { useMemo, useState, type MouseEvent } from "react";
+import { logoPicture } from "~/core/document";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { removePictures } from "~/core/protocol";
 import { useReload, useStudio, useStudioStore } from "../keeping";
 import { Blank, FindField, IconAction, INK, useWhenChanged } from "../ui";
-import { logoOf } from "./logo-of";
+import { picturesNamed } from "./find";
 import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
 import { usesOfPicture } from "./uses";
@@ -27,7 +28,7 @@ import { useDescribe } from "./use-describe";
 function WhereUsed({ picture }: { picture: Picture }) {
   const draft = useStudio((s) => s.draft);
   const stored = useStudio((s) => s.stored);
-  const places = usesOfPicture(picture.id, draft, stored);
+  const places = useMemo(() => usesOfPicture(picture.id, draft, stored), [picture.id, draft, stored]);
   return (
     <Box>
       <Typography variant="subtitle2">Where it is used</Typography>
@@ -56,7 +57,7 @@ function RemoveDialog({ picture, onClose, onGo }: { picture: Picture; onClose: (
         <WhereUsed picture={picture} />
         <Typography color="text.secondary">
           It goes from the library and from the shop at once. Places that showed it stand in your brand’s colour until
-          they get another one. You can bring it back for 30 days by uploading it again, and now with Undo.
+          they get another one. Undo brings it back; so does uploading it again, for 30 days.
         </Typography>
       </DialogContent>
       <DialogActions>
@@ -171,15 +172,14 @@ export function Library() {
   const store = useStudioStore();
   const reload = useReload();
   const pictures = useStudio((s) => s.pictures);
-  const logo = useStudio((s) => logoOf(s.draft));
+  const logo = useStudio((s) => logoPicture(s.draft.look.identity));
   const isNarrow = useMediaQuery("(max-width:899.98px)");
   const [chosen, setChosen] = useState<string | null>(null);
   const [sought, setSought] = useState("");
   const [asking, setAsking] = useState<Picture | null>(null);
   const [gone, setGone] = useState<Picture | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const words = sought.toLowerCase().trim();
-  const found = pictures.filter((p) => !words || `${p.name} ${p.alt}`.toLowerCase().includes(words));
+  const found = picturesNamed(pictures, sought);
   // On a narrow screen the details lie over the pictures, and only when they are asked for.
   const picture = pictures.find((p) => p.id === chosen) ?? (isNarrow ? undefined : found[0]);
   const change = async (which: Picture, restore: boolean) => {

@@ -1,9 +1,10 @@
 import { Box, Dialog, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useState } from "react";
+import { logoPicture } from "~/core/document";
 import { useStudio } from "../keeping";
 import { FindField, IconAction } from "../ui";
-import { logoOf } from "./logo-of";
+import { picturesNamed } from "./find";
 import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
 
@@ -18,24 +19,30 @@ type PickerProps = {
 };
 
 /** Chooses a picture of the library, or takes new ones in. What belongs to the matter comes first, then the newest. */
-export function PicturePicker({ open, onClose, onChoose, own = [], onSeveral }: PickerProps) {
+export const PicturePicker = ({ open, ...choice }: PickerProps) => (
+  <Dialog
+    open={open}
+    onClose={choice.onClose}
+    maxWidth="md"
+    fullWidth
+    aria-labelledby="choose-picture"
+    slotProps={{ paper: { sx: { height: "min(760px, calc(100% - 64px))" } } }}
+  >
+    <Choice {...choice} />
+  </Dialog>
+);
+
+/** What is in the dialog. There is one of these dialogs for each variant of a product: closed, they do no work. */
+function Choice({ onClose, onChoose, own = [], onSeveral }: Omit<PickerProps, "open">) {
   const pictures = useStudio((s) => s.pictures);
-  const logo = useStudio((s) => logoOf(s.draft));
+  const logo = useStudio((s) => logoPicture(s.draft.look.identity));
   const [sought, setSought] = useState("");
-  const words = sought.toLowerCase().trim();
-  const found = pictures.filter((p) => !words || `${p.name} ${p.alt}`.toLowerCase().includes(words));
+  const found = picturesNamed(pictures, sought);
   // A logo is chosen as a picture only by whoever looks for it.
   const rank = (id: string) => (own.includes(id) ? 0 : id === logo ? 2 : 1);
   const sorted = found.toSorted((a, b) => rank(a.id) - rank(b.id));
   return (
-    <Dialog
-      open={open}
-      onClose={onClose}
-      maxWidth="md"
-      fullWidth
-      aria-labelledby="choose-picture"
-      slotProps={{ paper: { sx: { height: "min(760px, calc(100% - 64px))" } } }}
-    >
+    <>
       <DialogTitle
         id="choose-picture"
         component="div"
@@ -74,6 +81,6 @@ export function PicturePicker({ open, onClose, onChoose, own = [], onSeveral }: 
           </Box>
         )}
       </DialogContent>
-    </Dialog>
+    </>
   );
 }

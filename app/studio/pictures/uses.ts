@@ -1,7 +1,6 @@
-import type { Draft } from "~/core/document";
+import { logoPicture, type Draft } from "~/core/document";
 import type { SellersGoods } from "~/core/goods";
 import { placeWords, whereUsed } from "~/kinds/references";
-import { logoOf } from "./logo-of";
 
 /** Where a picture stands, in words: pages, goods, collections, the logo. */
 export function usesOfPicture(id: string, draft: Draft, goods: SellersGoods): readonly string[] {
@@ -9,7 +8,7 @@ export function usesOfPicture(id: string, draft: Draft, goods: SellersGoods): re
   const products = goods.products.filter((p) => p.pictures.includes(id) || p.variants.some((v) => v.picture === id));
   const collections = goods.collections.filter((c) => c.picture === id);
   return [
-    ...(logoOf(draft) === id ? ["your logo"] : []),
+    ...(logoPicture(draft.look.identity) === id ? ["your logo"] : []),
     ...(draft.look.identity.icon === id ? ["the browser’s tab"] : []),
     ...new Set(onPages),
     ...products.map((p) => p.title),
