@@ -10,13 +10,18 @@ export class List extends HTMLElement {
   /** Filters rise as a sheet where they don't stand beside the list; they stay up while the list below changes. */
   private open(isOpen: boolean, focus = true): void {
     this.isOpen = isOpen;
-    one(".filters-box", this)?.classList.toggle("is-open", isOpen);
+    const box = one(".filters-box", this);
+    box?.classList.toggle("is-open", isOpen);
+    if (!isOpen && box && location.hash === `#${box.id}`)
+      location.replace(one<HTMLAnchorElement>(".filters-shut", this)!.href);
     // Where they cover the list, what lies below is out of reach for as long.
     one(".list-main", this)?.toggleAttribute("inert", isOpen && matchMedia("(max-width:899.98px)").matches);
     if (focus) one(isOpen ? ".filters-form input" : ".filters-open", this)?.focus({ preventScroll: true });
   }
 
   connectedCallback(): void {
+    // Whoever was quicker than this script has opened them by their address.
+    if (location.hash !== "" && location.hash === `#${one(".filters-box", this)?.id}`) this.open(true, false);
     this.addEventListener("change", (event) => {
       const form = (event.target as HTMLInputElement).form;
       // On a phone several things are ticked before the sheet is closed; the list changes behind it.

@@ -265,6 +265,27 @@ describe("a list", () => {
     expect(box()).toBe(false);
   });
 
+  it("takes over filters that were opened before it was there, and shuts them", async () => {
+    // The browser tells of an address later than it changes it: the last telling is waited for, so that no other test hears it.
+    const told = vi.fn();
+    window.addEventListener("popstate", told);
+    location.hash = one<HTMLAnchorElement>(".filters-open").hash;
+    lay(location.pathname + location.search + location.hash);
+    expect(one(".filters-box").classList.contains("is-open")).toBe(true);
+    const box = one<HTMLInputElement>('.filters-form input[type="checkbox"]');
+    box.checked = true;
+    change(box);
+    await vi.waitFor(() => expect(sent).toHaveLength(1));
+    await vi.waitFor(() => expect(one("zest-list").hasAttribute("aria-busy")).toBe(false));
+    expect(one(".filters-box").classList.contains("is-open")).toBe(true);
+    location.hash = one<HTMLAnchorElement>(".filters-open").hash;
+    one<HTMLAnchorElement>(".filters-close").click();
+    expect(one(".filters-box").classList.contains("is-open")).toBe(false);
+    expect(location.hash).toBe(one<HTMLAnchorElement>(".filters-shut").hash);
+    await vi.waitFor(() => expect(told).toHaveBeenCalledTimes(3));
+    window.removeEventListener("popstate", told);
+  });
+
   it("lets links be opened elsewhere by those who hold a key for it", () => {
     lay("/collections/all?now=1");
     const click = new MouseEvent("click", { bubbles: true, cancelable: true, ctrlKey: true });
