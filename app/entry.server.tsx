@@ -4,6 +4,7 @@ import { CacheProvider } from "@emotion/react";
 import createEmotionServerModule from "@emotion/server/create-instance";
 import { renderToPipeableStream } from "react-dom/server";
 import { isRouteErrorResponse, ServerRouter, type AppLoadContext, type EntryContext } from "react-router";
+import { NonceContext } from "~/studio/ui";
 
 // Both packages may come as CommonJS, whose default export is inside the default.
 const unwrap = <T,>(module: T): T => (module as { default?: T }).default ?? module;
@@ -26,7 +27,9 @@ export default function handleRequest(
   return new Promise((done, fail) => {
     const { pipe, abort } = renderToPipeableStream(
       <CacheProvider value={cache}>
-        <ServerRouter context={context} url={request.url} nonce={nonce} />
+        <NonceContext value={nonce}>
+          <ServerRouter context={context} url={request.url} nonce={nonce} />
+        </NonceContext>
       </CacheProvider>,
       {
         nonce,

@@ -1,31 +1,18 @@
-import { Box, Button, CssBaseline, ThemeProvider, Typography } from "@mui/material";
-import type { ReactNode } from "react";
-import {
-  isRouteErrorResponse,
-  Links,
-  Meta,
-  Outlet,
-  Scripts,
-  ScrollRestoration,
-  useRouteError,
-  useRouteLoaderData,
-} from "react-router";
+import { Box, Button, CssBaseline, InitColorSchemeScript, ThemeProvider, Typography } from "@mui/material";
+import { useContext, type ReactNode } from "react";
+import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from "react-router";
 import { fontFaces } from "~/core/theme";
-import { studioTheme, Zest } from "~/studio/ui";
-import type { Route } from "./+types/root";
-
-export const loader = ({ context }: Route.LoaderArgs) => ({ nonce: context.nonce });
+import { LOOK_ATTRIBUTE, NonceContext, studioTheme, Zest } from "~/studio/ui";
 
 export const meta = () => [{ title: "Zest Window" }];
 
 const FACES = fontFaces("instrument-sans") + fontFaces("bricolage-grotesque");
 
 export function Layout({ children }: { children: ReactNode }) {
-  const loaded = useRouteLoaderData<typeof loader>("root");
   // The browser hides nonces from scripts that read the page, so what it finds there differs from what was sent.
-  const nonce = typeof document === "undefined" ? loaded?.nonce : "";
+  const nonce = useContext(NonceContext) ?? "";
   return (
-    <html lang="en">
+    <html lang="en" suppressHydrationWarning>
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
@@ -35,7 +22,8 @@ export function Layout({ children }: { children: ReactNode }) {
         <style nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: FACES }} />
       </head>
       <body>
-        <ThemeProvider theme={studioTheme}>
+        <InitColorSchemeScript attribute={LOOK_ATTRIBUTE} nonce={nonce} />
+        <ThemeProvider theme={studioTheme} defaultMode="system">
           <CssBaseline />
           {children}
         </ThemeProvider>

@@ -12,6 +12,7 @@ import {
 import { requireOwner } from "~/server/http/guard.server";
 import { formOf } from "~/server/http/form.server";
 import { EntryPage, Sessions } from "~/studio/accounts";
+import { LookChoice } from "~/studio/ui";
 import type { Route } from "./+types/you";
 
 export const meta = () => [{ title: "Your account · Zest Window" }];
@@ -90,6 +91,16 @@ export default function You({ loaderData, actionData }: Route.ComponentProps) {
         <Button type="submit" variant="contained" disabled={busy} sx={{ justifySelf: "start" }}>
           Change it
         </Button>
+      </Box>
+      <Divider sx={{ my: 3 }} />
+      <Box sx={{ display: "grid", gap: 1, justifyItems: "start" }}>
+        <Typography variant="h3" component="h2">
+          Look of the studio
+        </Typography>
+        <LookChoice />
+        <Typography variant="caption" color="text.secondary">
+          For this browser. Your shop’s look has nothing to do with it.
+        </Typography>
       </Box>
       <Divider sx={{ my: 3 }} />
       <Sessions sessions={sessions} isBusy={busy} />

@@ -1,6 +1,9 @@
 import { Box, Typography } from "@mui/material";
 import type { ReactNode } from "react";
-import { INK, Zest } from "../ui";
+import { INK, LOOKS, Zest } from "../ui";
+
+/** The window is drawn in the inks of the day; by night it is lit from within. */
+const DAY = LOOKS.light;
 
 /** The frame of the pages outside of a shop: sign-in, account, new shop. A window, seen from the street. */
 export function EntryPage({ title, text, children }: { title: string; text?: string; children: ReactNode }) {
@@ -32,7 +35,9 @@ export function EntryPage({ title, text, children }: { title: string; text?: str
         aria-hidden
         sx={{
           display: { xs: "none", md: "block" },
-          bgcolor: INK.lemon,
+          "& .sky": { fill: DAY.lemon },
+          "[data-look=dark] & .sky": { fill: "#33443b" },
+          "[data-look=dark] & .lit": { fill: "#f3e3ae" },
           borderLeft: `1px solid ${INK.ink}`,
           position: "relative",
           overflow: "hidden",
@@ -45,33 +50,33 @@ export function EntryPage({ title, text, children }: { title: string; text?: str
           height="100%"
           style={{ position: "absolute", inset: 0 }}
         >
-          <rect width="600" height="800" fill={INK.lemon} />
-          <path d="M0 640h600v160H0z" fill={INK.ink} />
-          <g stroke={INK.ink} strokeWidth="4" fill={INK.paper}>
-            <path d="M86 150h428v490H86z" />
-            <path d="M60 150 92 84h416l32 66z" fill={INK.ink} />
+          <rect width="600" height="800" className="sky" />
+          <path d="M0 640h600v160H0z" fill={DAY.ink} />
+          <g stroke={DAY.ink} strokeWidth="4" fill={DAY.paper}>
+            <path d="M86 150h428v490H86z" className="lit" />
+            <path d="M60 150 92 84h416l32 66z" fill={DAY.ink} />
           </g>
           {[0, 1, 2, 3, 4, 5, 6, 7].map((i) => (
             <path
               key={i}
               d={`M${60 + i * 60} 150h60v34a30 30 0 0 1-60 0z`}
-              fill={i % 2 ? INK.paper : INK.ink}
-              stroke={INK.ink}
+              fill={i % 2 ? DAY.paper : DAY.ink}
+              stroke={DAY.ink}
               strokeWidth="4"
             />
           ))}
-          <g stroke={INK.ink} strokeWidth="4">
+          <g stroke={DAY.ink} strokeWidth="4">
             <path d="M86 470h428M300 226v414" />
             <path d="M146 640V404a46 46 0 0 1 92 0v236" fill="#f3d66a" />
-            <circle cx="192" cy="330" r="30" fill={INK.paper} />
-            <path d="M360 300h110v110H360z" fill={INK.lemon} />
-            <path d="M360 410 415 340l22 28 14-16 19 22v36z" fill={INK.ink} />
-            <path d="M352 560h130l-14 80H366z" fill={INK.paper} />
+            <circle cx="192" cy="330" r="30" fill={DAY.paper} />
+            <path d="M360 300h110v110H360z" fill={DAY.lemon} />
+            <path d="M360 410 415 340l22 28 14-16 19 22v36z" fill={DAY.ink} />
+            <path d="M352 560h130l-14 80H366z" fill={DAY.paper} />
             <path d="M370 560c0-60 90-60 90 0" fill="none" />
-            <circle cx="400" cy="540" r="20" fill={INK.lemon} />
-            <circle cx="434" cy="536" r="22" fill={INK.lemon} />
+            <circle cx="400" cy="540" r="20" fill={DAY.lemon} />
+            <circle cx="434" cy="536" r="22" fill={DAY.lemon} />
           </g>
-          <path d="M86 226h428" stroke={INK.ink} strokeWidth="4" />
+          <path d="M86 226h428" stroke={DAY.ink} strokeWidth="4" />
           <path d="M120 600 270 240M330 620 490 250" stroke="#fff" strokeWidth="16" opacity=".5" />
         </svg>
       </Box>

@@ -1,5 +1,5 @@
 import { Box } from "@mui/material";
-import { INK } from "../ui";
+import { INK, ON_LEMON } from "../ui";
 import { useCarrying } from "./carry";
 
 /** What is being carried, beside the pointer, and what would happen, for those who listen. */
@@ -18,8 +18,7 @@ export function Ghost() {
             position: "fixed",
             zIndex: 2001,
             pointerEvents: "none",
-            bgcolor: INK.lemon,
-            color: INK.ink,
+            ...ON_LEMON,
             border: `1.5px solid ${INK.ink}`,
             borderRadius: 1,
             px: 1,

@@ -2,7 +2,7 @@ import { Box, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { memo, useDeferredValue, useEffect, useRef, type KeyboardEvent, type MouseEvent, useState } from "react";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
-import { INK } from "../ui";
+import { INK, ON_LEMON } from "../ui";
 import type { BenchActions } from "./actions";
 import { useCarry } from "./carry";
 import { partAt } from "./parts";
@@ -19,9 +19,9 @@ const DRAWN = { width: 80, height: 46 };
 
 const BONE_FILL: Readonly<Record<Bone["what"], string>> = {
   picture: "#b9c7bd",
-  head: INK.ink,
+  head: "#17241d",
   text: "#9aa39b",
-  button: INK.lemon,
+  button: "#f5c518",
   card: "#d6d9cf",
 };
 
@@ -217,7 +217,7 @@ const Strip = memo(function Strip({
         textOverflow: "ellipsis",
         fontWeight: r.kind === "column" || isChosen(r.id) ? 650 : 450,
         textDecoration: r.shown ? "none" : "line-through",
-        bgcolor: isChosen(r.id) ? INK.lemon : r.kind === "column" ? INK.bench : INK.raised,
+        ...(isChosen(r.id) ? ON_LEMON : { bgcolor: r.kind === "column" ? INK.bench : INK.raised }),
         boxShadow: `inset 0 0 0 1px ${isChosen(r.id) ? INK.ink : r.kind === "column" ? "transparent" : INK.line}`,
         touchAction: "none",
       }}
@@ -258,7 +258,7 @@ const Strip = memo(function Strip({
                   userSelect: "none",
                   touchAction: "pan-x",
                   border: `2px solid ${isSelected ? INK.ink : "transparent"}`,
-                  bgcolor: isSelected ? INK.lemon : "transparent",
+                  ...(isSelected ? ON_LEMON : {}),
                   opacity: dragging?.id === node.id ? 0.4 : 1,
                   "&:hover": {
                     borderColor: isSelected ? INK.ink : INK.soft,
@@ -331,7 +331,7 @@ const Strip = memo(function Strip({
               placeItems: "center",
               cursor: "pointer",
               color: INK.soft,
-              "&:hover, &:focus-visible": { bgcolor: INK.ink, color: INK.lemon },
+              "&:hover, &:focus-visible": { bgcolor: INK.ink, color: INK.spark },
             }}
           >
             <Plus size={15} strokeWidth={2} aria-hidden />

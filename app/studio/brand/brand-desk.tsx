@@ -16,7 +16,7 @@ import { memo, useCallback, useMemo, useState } from "react";
 import { ROLE_WORDS, setName, SET_NAMES, VISIONS, type Vision } from "~/core/theme";
 import { addressOf, onePageOfEachKind, partById, TARGET_KINDS, targetAt, targetName } from "~/render";
 import { useStudio } from "../keeping";
-import { INK, useBehind, useKeys, useWhenChanged } from "../ui";
+import { INK, ON_LEMON, useBehind, useKeys, useWhenChanged } from "../ui";
 import { createDesk, DeskProvider, useDesk, useDeskStore, type DeskView } from "./desk";
 import { PanesArea } from "./panes-area";
 import { ShownProvider, useShown, useWorkOutShown } from "./shown";
@@ -98,7 +98,7 @@ function VisionChoice() {
           aria-haspopup="menu"
           onClick={(event) => setAnchor(event.currentTarget)}
           startIcon={<Eye size={16} aria-hidden />}
-          sx={{ bgcolor: current ? INK.lemon : undefined, px: 1 }}
+          sx={{ ...(current ? ON_LEMON : {}), px: 1 }}
         >
           {current?.name ?? "Seen by"}
         </Button>
@@ -152,7 +152,7 @@ function SoughtLine() {
         gap: 1,
         px: 2,
         py: 0.25,
-        bgcolor: INK.lemon,
+        ...ON_LEMON,
         fontSize: 13,
         borderBottom: `1px solid ${INK.ink}`,
       }}

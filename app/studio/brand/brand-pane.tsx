@@ -254,7 +254,7 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
             <SillName>{DEVICE_NAME[device]}</SillName>
           )}
           {sought && found !== undefined ? (
-            <Typography variant="caption" noWrap sx={{ color: INK.lemon }}>
+            <Typography variant="caption" noWrap sx={{ color: INK.spark }}>
               {found === 1 ? "1 place" : `${found} places`}
             </Typography>
           ) : failingCount ? (

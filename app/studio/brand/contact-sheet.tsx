@@ -2,7 +2,7 @@ import { Box, ButtonBase, Typography } from "@mui/material";
 import { memo, useMemo } from "react";
 import { addressOf, onePageOfEachKind, TARGET_KINDS, targetName } from "~/render";
 import { useStudio } from "../keeping";
-import { INK } from "../ui";
+import { ON_LEMON } from "../ui";
 import { BrandPane } from "./brand-pane";
 import { useDesk, useDeskStore } from "./desk";
 import type { DeskPanes } from "./panes-area";
@@ -84,7 +84,7 @@ export const ContactSheet = memo(function ContactSheet({
               {sought ? (
                 <Typography
                   variant="caption"
-                  sx={{ bgcolor: found ? INK.lemon : "transparent", px: 0.5, borderRadius: 0.5, flex: "none" }}
+                  sx={{ ...(found ? ON_LEMON : {}), px: 0.5, borderRadius: 0.5, flex: "none" }}
                 >
                   {found ? `${found} here` : "not here"}
                 </Typography>

@@ -8,7 +8,7 @@ import { Sign } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { holdWhilePressed, useStudio, useStudioStore } from "../keeping";
 import { PicturePicker } from "../pictures";
-import { INK } from "../ui";
+import { INK, ON_LEMON } from "../ui";
 
 type PictureLogo = Extract<Logo, { form: "picture" }>;
 type Place = "header" | "footer";
@@ -108,7 +108,7 @@ export function LogoSight({ logo, picture }: { logo: PictureLogo; picture: Pictu
                   variant="outlined"
                   aria-pressed={way === each}
                   onClick={() => set({ [place]: each })}
-                  sx={way === each ? { bgcolor: INK.lemon } : {}}
+                  sx={way === each ? ON_LEMON : {}}
                 >
                   {WAY_WORDS[each]}
                 </Button>

@@ -5,7 +5,7 @@ import { sourceOf } from "~/core/pictures";
 import { Sign, SIGNS } from "~/kinds/parts";
 import { useStudio, useStudioStore } from "../keeping";
 import { PicturePicker, Uploader } from "../pictures";
-import { INK } from "../ui";
+import { INK, ON_LEMON } from "../ui";
 import { IconChoice, LogoSight } from "./logo-sight";
 
 /** The logo: the name alone, a sign beside it, or an uploaded picture. The favicon is made from the same. */
@@ -55,7 +55,7 @@ export function LogoChoice() {
                     borderRadius: 1,
                     fontSize: 18,
                     border: `1px solid ${isChosen ? INK.ink : INK.line}`,
-                    bgcolor: isChosen ? INK.lemon : "transparent",
+                    ...(isChosen ? ON_LEMON : {}),
                   }}
                 >
                   <Sign sign={sign} />

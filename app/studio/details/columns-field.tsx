@@ -5,7 +5,7 @@ import { addColumn, columnsOf, setShares, sharesIn } from "~/core/commands";
 import type { Audience, Part } from "~/core/document";
 import { LEAST_SHARE, MOST_COLUMNS, sharesOf, withShare } from "~/core/layout";
 import { useStudio, useStudioStore } from "../keeping";
-import { INK } from "../ui";
+import { INK, ON_LEMON } from "../ui";
 
 /** Proportions within reach of one click, by how many columns there are. */
 const PROPORTIONS: Readonly<Record<number, readonly (readonly number[])[]>> = {
@@ -105,7 +105,7 @@ export function ColumnsField({ section }: { section: Part }) {
                   label={words}
                   variant="outlined"
                   onClick={() => set(wanted, words)}
-                  sx={near(wanted, shares) ? { bgcolor: INK.lemon, borderColor: INK.ink } : {}}
+                  sx={near(wanted, shares) ? { ...ON_LEMON, borderColor: INK.ink } : {}}
                 />
               );
             })}

@@ -2,7 +2,7 @@ import { Box, Button } from "@mui/material";
 import { useCallback, useEffect } from "react";
 import { NavLink, Outlet } from "react-router";
 import { useStudio } from "../keeping";
-import { INK } from "../ui";
+import { INK, ON_LEMON } from "../ui";
 import { useChange, useSay, type GoodsData } from "./data";
 
 /** The Goods area: its parts, what undo does there, and whatever of it is open. */
@@ -65,7 +65,7 @@ export function GoodsArea({ data }: { data: GoodsData }) {
               sx={{
                 whiteSpace: "nowrap",
                 px: 1.25,
-                "&.active": { bgcolor: INK.lemon, color: INK.ink, fontWeight: 700 },
+                "&.active": { ...ON_LEMON, fontWeight: 700 },
               }}
             >
               {label}

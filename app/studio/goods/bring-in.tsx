@@ -348,7 +348,7 @@ export function BringIn() {
             p: 2,
             border: `1.5px dashed ${over ? INK.ink : INK.soft}`,
             borderRadius: 1,
-            bgcolor: over ? "rgb(245 197 24 / .2)" : INK.raised,
+            bgcolor: over ? INK.wash : INK.raised,
           }}
         >
           <Button

@@ -4,7 +4,7 @@ import { useMemo } from "react";
 import { Link, useSearchParams } from "react-router";
 import { makeCollection, sizeOf, type StoredCollection } from "~/core/goods";
 import { useStudio } from "../keeping";
-import { Blank, INK } from "../ui";
+import { Blank, INK, ON_LEMON } from "../ui";
 import { useChange, useGoods, useSay } from "./data";
 import { Sorting, useSortable } from "./sorting";
 import { CollectionForm } from "./collection-form";
@@ -59,7 +59,7 @@ function Entry({
           px: 1,
           gap: 1,
           fontWeight: isOpen ? 700 : 500,
-          bgcolor: isOpen ? INK.lemon : undefined,
+          ...(isOpen ? ON_LEMON : {}),
           "&:hover": { bgcolor: isOpen ? INK.lemon : undefined },
         }}
       >

@@ -349,7 +349,7 @@ export function ProductsTable() {
                   outlineOffset: -2,
                 },
                 "& .MuiDataGrid-row.Mui-selected, & .MuiDataGrid-row.Mui-selected:hover": {
-                  bgcolor: "rgb(245 197 24 / .22)",
+                  bgcolor: INK.wash,
                 },
                 "& .cell-edit": {
                   width: "100%",

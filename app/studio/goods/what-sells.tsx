@@ -141,7 +141,7 @@ export function WhatSells({ data }: { data: SellsData }) {
                     px: 1,
                     py: 0.75,
                     borderRadius: 0,
-                    bgcolor: open?.id === p.id ? "rgb(245 197 24 / .28)" : undefined,
+                    bgcolor: open?.id === p.id ? INK.wash : undefined,
                   }}
                 >
                   <Typography sx={{ fontVariantNumeric: "tabular-nums", color: INK.soft }}>{i + 1}</Typography>

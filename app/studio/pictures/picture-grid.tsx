@@ -2,7 +2,7 @@ import { Box, ButtonBase, Typography } from "@mui/material";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { useRef, useState, type KeyboardEvent } from "react";
 import { sourceOf, type Picture } from "~/core/pictures";
-import { INK, useSize } from "../ui";
+import { INK, ON_LEMON, useSize } from "../ui";
 
 type PictureGridProps = {
   /** What the grid is called. */
@@ -125,8 +125,7 @@ export function PictureGrid({ label, pictures, chosen, onChoose, note }: Picture
                           position: "absolute",
                           insetInline: 0,
                           bottom: 0,
-                          bgcolor: INK.lemon,
-                          color: INK.ink,
+                          ...ON_LEMON,
                           fontWeight: 600,
                         }}
                       >

@@ -3,7 +3,7 @@ import { Upload } from "lucide-react";
 import { useRef, useState } from "react";
 import type { Picture } from "~/core/pictures";
 import { useStudioStore, useReload } from "../keeping";
-import { FileInput, INK } from "../ui";
+import { FileInput, INK, ON_LEMON } from "../ui";
 import { ACCEPTED, upload } from "./upload";
 
 type UploaderProps = {
@@ -60,7 +60,7 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
       }}
       sx={{
         border: `1.5px dashed ${over ? INK.ink : INK.soft}`,
-        bgcolor: over ? INK.lemon : "transparent",
+        ...(over ? ON_LEMON : {}),
         borderRadius: 1,
         p: 1.5,
         display: "grid",

@@ -17,7 +17,7 @@ import { changeWords } from "~/kinds/change-words";
 import { placeholdersIn } from "~/kinds/placeholders";
 import { placeWords } from "~/kinds/references";
 import { useReload, useStudio, useStudioStore } from "../keeping";
-import { INK, useWhenChanged } from "../ui";
+import { INK, ON_LEMON, useWhenChanged } from "../ui";
 
 type Stage =
   | { name: "reading" }
@@ -216,8 +216,7 @@ export function PublishButton({ onClick }: { onClick: () => void }) {
           <Box
             component="span"
             sx={{
-              bgcolor: INK.lemon,
-              color: INK.ink,
+              ...ON_LEMON,
               borderRadius: 1,
               px: 0.75,
               lineHeight: "20px",

@@ -1,11 +1,23 @@
 import { entryOf } from "~/core/document";
-import { Alert, Box, Button, Divider, Link as MuiLink, Menu, MenuItem, Snackbar, Typography } from "@mui/material";
-import { ChevronDown, ExternalLink, Keyboard } from "lucide-react";
+import {
+  Alert,
+  Box,
+  Button,
+  Divider,
+  Link as MuiLink,
+  ListSubheader,
+  Menu,
+  MenuItem,
+  Snackbar,
+  Typography,
+  useColorScheme,
+} from "@mui/material";
+import { Check, ChevronDown, ExternalLink, Keyboard } from "lucide-react";
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import { Form, Link, NavLink, useLocation } from "react-router";
 import { startKeeper, useStudio, useStudioStore, type Keeper } from "../keeping";
 import { PublishButton, PublishDialog } from "../publish";
-import { IconAction, INK, useKeys, Zest } from "../ui";
+import { IconAction, INK, STUDIO_LOOKS, useKeys, Zest } from "../ui";
 import { GoTo } from "./go-to";
 import { KeysHelp } from "./help";
 import { Kept, Others } from "./kept";
@@ -26,6 +38,7 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
   const shop = useStudio((s) => s.shop);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const signOut = useRef<HTMLFormElement>(null);
+  const { mode, setMode } = useColorScheme();
   return (
     <>
       <Button
@@ -61,6 +74,24 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
         <MenuItem component={Link} to="/you">
           Your account
         </MenuItem>
+        <Divider />
+        <ListSubheader role="presentation" sx={{ lineHeight: "28px", bgcolor: "transparent" }}>
+          Look of the studio
+        </ListSubheader>
+        {STUDIO_LOOKS.map(([look, words]) => (
+          <MenuItem
+            key={look}
+            role="menuitemradio"
+            aria-checked={mode === look}
+            onClick={() => {
+              setMode(look);
+              setAnchor(null);
+            }}
+          >
+            <Box sx={{ width: 24, display: "flex" }}>{mode === look ? <Check size={16} aria-hidden /> : null}</Box>
+            {words}
+          </MenuItem>
+        ))}
         <Divider />
         <MenuItem onClick={() => signOut.current?.requestSubmit()}>Sign out {owner}</MenuItem>
       </Menu>
@@ -257,7 +288,7 @@ export function Shell({
             said?.canUndo ? (
               <Button
                 size="small"
-                sx={{ color: INK.lemon }}
+                sx={{ color: INK.spark }}
                 onClick={() => {
                   undo();
                   store.getState().hush();

@@ -1,4 +1,5 @@
-export { INK, studioTheme } from "./theme";
+export { INK, ON_LEMON, LOOK_ATTRIBUTE, LOOKS, studioTheme } from "./theme";
+export { LookChoice, STUDIO_LOOKS } from "./look-choice";
 export { Blank, FindField, Heading, IconAction } from "./pieces";
 export { Zest } from "./zest";
 export { createKeyFrames, keysOf, KeyFramesProvider, useKeyFrame, useKeys, type KeyTable } from "./keys";
@@ -9,5 +10,5 @@ export { useBehind } from "./use-behind";
 export { useIsThere } from "./use-is-there";
 export { useWhenChanged } from "./use-when-changed";
 export { Toolbar } from "./toolbar";
-export { pageNonce } from "./nonce";
+export { NonceContext, pageNonce } from "./nonce";
 export { followPointer, type PointerDrag } from "./pointer-drag";

@@ -1,35 +1,85 @@
 import { createFilterOptions } from "@mui/material/Autocomplete";
 import { createTheme } from "@mui/material/styles";
 
-/** Ink and lemon: the studio's own colours, apart from those of any shop that is being dressed. */
-export const INK = {
+/** Ink and lemon by day: the studio's own colours, apart from those of any shop that is being dressed. */
+const DAY = {
   paper: "#faf8f2",
   raised: "#ffffff",
   ink: "#17241d",
   soft: "#55635b",
   line: "#ddd9cc",
+  /** Edges of what can be pressed or written in: 3 : 1 against paper and against raised. */
+  edge: "#858e87",
   lemon: "#f5c518",
+  /** What stands on lemon, by day and by night. */
+  onLemon: "#17241d",
+  /** Lemon as words on an ink ground. */
+  spark: "#f5c518",
+  /** Lemon as a ground under words of any colour. */
+  wash: "#fbefc2",
   leaf: "#1f7a4d",
   brick: "#b3402a",
+  amber: "#8a6300",
   plum: "#6b3fa0",
   bench: "#e9e5d8",
-} as const;
+};
+
+type Inks = typeof DAY;
+
+/** The same by night: each role keeps what it says and its distance from what it stands on. */
+const NIGHT: Inks = {
+  paper: "#18211c",
+  raised: "#212c26",
+  ink: "#efece0",
+  soft: "#aab6ae",
+  line: "#3a463f",
+  edge: "#7c8a81",
+  lemon: "#f5c518",
+  onLemon: "#17241d",
+  spark: "#6b5100",
+  wash: "#463f1c",
+  leaf: "#6fce9c",
+  brick: "#ff937b",
+  amber: "#e5b84d",
+  plum: "#c6a6f2",
+  bench: "#101713",
+};
+
+/** Both, for checks of their contrast. */
+export const LOOKS = { light: DAY, dark: NIGHT } as const;
+
+const variable = (role: string) => `--zw-${role}`;
+const variables = (inks: Inks) => Object.fromEntries(Object.entries(inks).map(([role, ink]) => [variable(role), ink]));
+
+/** The roles as what style sheets and drawings write, whichever of the two looks is on. */
+export const INK = Object.fromEntries(Object.keys(DAY).map((role) => [role, `var(${variable(role)})`])) as Readonly<
+  Record<keyof Inks, string>
+>;
+
+/** What is selected or current. */
+export const ON_LEMON = { bgcolor: INK.lemon, color: INK.onLemon };
+
+/** The attribute of the root element that says which look is on; it is set before anything is painted. */
+export const LOOK_ATTRIBUTE = "data-look";
+
+/** MUI works out shades of its own from these, so it is given colours and no variables. */
+const paletteOf = (inks: Inks) => ({
+  primary: { main: inks.ink, contrastText: inks.paper },
+  secondary: { main: inks.plum },
+  success: { main: inks.leaf },
+  error: { main: inks.brick },
+  warning: { main: inks.amber },
+  background: { default: inks.paper, paper: inks.raised },
+  text: { primary: inks.ink, secondary: inks.soft },
+  divider: inks.line,
+});
 
 const heads = '"Bricolage Grotesque","Bricolage Grotesque fallback",sans-serif';
 const text = '"Instrument Sans","Instrument Sans fallback",sans-serif';
 
 export const studioTheme = createTheme({
-  palette: {
-    mode: "light",
-    primary: { main: INK.ink, contrastText: INK.paper },
-    secondary: { main: INK.plum },
-    success: { main: INK.leaf },
-    error: { main: INK.brick },
-    warning: { main: "#8a6300" },
-    background: { default: INK.paper, paper: INK.raised },
-    text: { primary: INK.ink, secondary: INK.soft },
-    divider: INK.line,
-  },
+  cssVariables: { colorSchemeSelector: LOOK_ATTRIBUTE },
+  colorSchemes: { light: { palette: paletteOf(DAY) }, dark: { palette: paletteOf(NIGHT) } },
   shape: { borderRadius: 6 },
   spacing: 8,
   typography: {
@@ -59,6 +109,8 @@ export const studioTheme = createTheme({
   components: {
     MuiCssBaseline: {
       styleOverrides: {
+        ":root": { ...variables(DAY), colorScheme: "light" },
+        [`[${LOOK_ATTRIBUTE}="dark"]`]: { ...variables(NIGHT), colorScheme: "dark" },
         a: { color: INK.ink, textUnderlineOffset: 3 },
         body: { fontVariantNumeric: "tabular-nums" },
         "@media (prefers-reduced-motion: reduce)": {
@@ -84,7 +136,7 @@ export const studioTheme = createTheme({
       styleOverrides: {
         root: { minHeight: 36, paddingInline: 14, whiteSpace: "nowrap" },
         sizeSmall: { minHeight: 30, paddingInline: 10, fontSize: 13 },
-        outlined: { borderColor: "#9aa39b" },
+        outlined: { borderColor: INK.edge },
       },
     },
     MuiPaper: {
@@ -107,7 +159,7 @@ export const studioTheme = createTheme({
             boxShadow: `0 0 0 2px ${INK.lemon}`,
           },
         },
-        notchedOutline: { borderColor: "#8b938c" },
+        notchedOutline: { borderColor: INK.edge },
       },
     },
     MuiInputLabel: { styleOverrides: { root: { fontSize: 14 } } },
@@ -120,10 +172,10 @@ export const studioTheme = createTheme({
           padding: "3px 9px",
           minHeight: 30,
           color: INK.ink,
-          borderColor: "#9aa39b",
+          borderColor: INK.edge,
           "&.Mui-selected, &.Mui-selected:hover": {
             backgroundColor: INK.lemon,
-            color: INK.ink,
+            color: INK.onLemon,
             fontWeight: 650,
             borderColor: INK.ink,
           },

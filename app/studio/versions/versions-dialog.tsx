@@ -26,7 +26,7 @@ import { changeWords } from "~/kinds/change-words";
 import { useStudio, useStudioStore } from "../keeping";
 import { PaneShell, ShopFrame, ShopPage, SillName, useDressing, usePageSheets, useTarget } from "../panes";
 import type { Target } from "~/render";
-import { IconAction, INK } from "../ui";
+import { IconAction, INK, ON_LEMON } from "../ui";
 import { whenKept } from "./when-kept";
 
 const UNREACHABLE = "The server can’t be reached. Try again in a moment.";
@@ -244,8 +244,8 @@ function Contents({ page }: { page: string }) {
                   sx={{
                     borderRadius: 1,
                     minWidth: 0,
-                    "&.Mui-selected": { bgcolor: INK.lemon, "&:hover": { bgcolor: INK.lemon } },
-                    "&.Mui-selected .MuiListItemText-secondary": { color: INK.ink },
+                    "&.Mui-selected": { ...ON_LEMON, "&:hover": ON_LEMON },
+                    "&.Mui-selected .MuiListItemText-secondary": { color: INK.onLemon },
                   }}
                 >
                   <ListItemText

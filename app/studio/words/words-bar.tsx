@@ -31,7 +31,7 @@ import { ROLE_WORDS, solveLook } from "~/core/theme";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { LinkField } from "../links";
-import { INK, Toolbar } from "../ui";
+import { INK, ON_LEMON, Toolbar } from "../ui";
 import { setLetters, useEditorFact, useOpenEditor, useWordsStore } from "./editing";
 
 const SIZE_WORDS: Readonly<Record<number, string>> = {
@@ -75,9 +75,7 @@ function Tool({ label, keys, icon: Icon, on, onClick, more = false }: ToolProps)
           px: 0.5,
           height: 30,
           minWidth: 30,
-          ...(on
-            ? { bgcolor: INK.lemon, boxShadow: `inset 0 0 0 1.5px ${INK.ink}`, "&:hover": { bgcolor: INK.lemon } }
-            : {}),
+          ...(on ? { ...ON_LEMON, boxShadow: `inset 0 0 0 1.5px ${INK.ink}`, "&:hover": ON_LEMON } : {}),
         }}
       >
         <Icon size={17} strokeWidth={1.75} aria-hidden />

@@ -3,7 +3,7 @@ import { Box, ButtonBase, Chip, Typography } from "@mui/material";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { fontFaces, fontStack, MOODS, TYPE_PAIRS, type Mood, type TypePair } from "~/core/theme";
 import { useStudio } from "../../keeping";
-import { INK } from "../../ui";
+import { INK, ON_LEMON } from "../../ui";
 import { OriginLine, SettingControl, useSetting } from "./setting-control";
 
 /** Fetches the letters of families once they are to be seen. */
@@ -143,7 +143,7 @@ export function TypeGroup() {
             variant={mood === each ? "filled" : "outlined"}
             aria-pressed={mood === each}
             onClick={() => setMood(mood === each ? null : each)}
-            sx={mood === each ? { bgcolor: INK.lemon, color: INK.ink, "&:hover, &:focus": { bgcolor: INK.lemon } } : {}}
+            sx={mood === each ? { ...ON_LEMON, "&:hover, &:focus": ON_LEMON } : {}}
           />
         ))}
       </Box>
