@@ -173,6 +173,56 @@ test("an arrangement is changed and keeps the content; a device difference is ma
   expect([await columns("Phone"), await columns("Wide")]).toEqual(["2", "4"]);
 });
 
+test("Details shows little at first, says under which head something was changed, and never grows wider", async ({
+  page,
+}) => {
+  await inPlan(page, "Goods").click();
+  const panel = details(page);
+  const looks = panel.getByRole("region", { name: "How it looks" });
+  // What is set rarely is there when it is asked for, and where a value comes from when it is pointed at.
+  await expect(panel.getByLabel("Space above, exactly")).toHaveCount(0);
+  expect(
+    await panel.locator(".from").evaluateAll((all) => all.filter((e) => getComputedStyle(e).opacity !== "0")),
+  ).toEqual([]);
+  await panel.getByRole("combobox", { name: "Colours" }).hover();
+  await expect(looks.locator(".from", { hasText: "as usual" }).first()).toHaveCSS("opacity", "1");
+  await expect(panel.getByRole("button", { name: "Spacing", exact: true })).toBeVisible();
+  await panel.getByRole("button", { name: "Spacing" }).click();
+  await panel.getByLabel("Space above, exactly").fill("90");
+  await expect(panel.getByRole("button", { name: "Spacing · 1 changed" })).toBeVisible();
+  await panel.getByRole("button", { name: "Put space above back" }).click();
+  await expect(panel.getByRole("button", { name: "Spacing", exact: true })).toBeVisible();
+  // What was opened is open in the next part as well.
+  await inPlan(page, "Hero").click();
+  await expect(panel.getByLabel("Space above, exactly")).toBeVisible();
+
+  await looks.getByRole("button", { name: "Name and code" }).click();
+  await looks.getByRole("button", { name: "Write CSS for this section" }).click();
+  await looks
+    .getByRole("textbox", { name: "CSS of this section" })
+    .fill(`.head{background-image:url("data:image/svg+xml,${"x".repeat(600)}")}`);
+  expect(await panel.evaluate((e) => e.scrollWidth - e.clientWidth)).toBe(0);
+});
+
+test("a ground can have a colour of one's own; whether its words can be read is said, and mended", async ({ page }) => {
+  await inPlan(page, "Goods").click();
+  const looks = details(page).getByRole("region", { name: "How it looks" });
+  await looks.getByRole("button", { name: "Colours and ground" }).click();
+  await looks.getByRole("combobox", { name: "Ground" }).click();
+  await page.getByRole("option", { name: "A colour of my own" }).click();
+  // It begins as what is there.
+  await expect(looks.getByText(/^Words on it: contrast 1\d\.\d, enough/)).toBeVisible();
+  await looks.getByRole("textbox", { name: "Ground, own colour" }).fill("#22306b");
+  await expect(looks.getByText(/^Words on it: contrast 1\.\d, can’t be read well/)).toBeVisible();
+  const section = pane(page, "Wide").locator(".s-product-grid");
+  await expect(section).toHaveCSS("background-image", /rgb\(34, 48, 107\)/);
+  await looks.getByRole("button", { name: /^Use the colours “/ }).click();
+  await expect(looks.getByText(/^Words on it: contrast \d+\.\d, enough/)).toBeVisible();
+  await expect(section).not.toHaveAttribute("data-set", "page");
+  await looks.getByRole("button", { name: /^Use (Plain|Raised)$/ }).click();
+  await expect(section).not.toHaveCSS("background-image", /34, 48, 107/);
+});
+
 test("a section hidden on phones is gone there alone, in the panes and in the shop", async ({ page }) => {
   await inPlan(page, "Picture & words").click();
   await details(page)

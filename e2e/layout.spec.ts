@@ -409,7 +409,7 @@ test("versions of a page are kept, compared as pictures and as words, and brough
 test("a section gets CSS of its own, checked as it is typed and reaching nothing else", async ({ page }) => {
   await inPlan(page, "Hero").click();
   const looks = details(page).getByRole("region", { name: "How it looks" });
-  await looks.getByRole("button", { name: "More" }).click();
+  await looks.getByRole("button", { name: "Name and code" }).click();
   await looks.getByRole("button", { name: "Write CSS for this section" }).click();
   await looks
     .getByRole("textbox", { name: "CSS of this section" })
@@ -443,6 +443,9 @@ test("space is dragged at the edges of a section, with its amount shown", async 
   await expect(wide.locator(".zm-value")).toHaveText(/px$/);
   await page.mouse.up();
   expect(await space()).toBeGreaterThan(before + 15);
+  await details(page)
+    .getByRole("button", { name: /^Spacing/ })
+    .click();
   await expect(details(page).getByLabel("Space above, exactly")).toHaveValue(/^\d+$/);
   await page.getByRole("button", { name: /^Undo: Space above changed/ }).click();
   expect(await space()).toBe(before);

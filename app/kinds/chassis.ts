@@ -28,6 +28,7 @@ const SCRIM = ["scrim", "scrimFrom", "scrimTone"];
 const OF_SECTIONS = [
   "sides",
   "breaks",
+  "ink",
   "ground",
   "pattern",
   "edgeTop",

@@ -4,7 +4,12 @@ import type { Migration } from "~/core/schema";
 import type { Json, LayoutSort, Part, StyleSheet } from "~/core/document";
 
 /** A value of a section that a seller can set; Details draws its controls from these. */
-export type Field =
+export type Field = FieldShape & {
+  /** It is rarely changed, and shown only to whoever asks for more. */
+  readonly seldom?: true;
+};
+
+type FieldShape =
   | {
       readonly type: "line" | "text";
       readonly key: string;

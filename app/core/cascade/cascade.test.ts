@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { AUDIENCES, DEVICES, type StyleSheet } from "../document";
-import { LAYERS, MEDIA, nodeAttributes, nodeCss, PROPERTIES, resolve, type Layer } from ".";
+import { isKnownValue, LAYERS, MEDIA, nodeAttributes, nodeCss, PROPERTIES, resolve, type Layer } from ".";
 
 const value = (property: string) => fc.constantFrom(...PROPERTIES[property]!.choices.map((c) => c.value));
 const sheet: fc.Arbitrary<StyleSheet> = fc.record(
@@ -124,5 +124,14 @@ describe("emitting", () => {
       "(min-width:600px) and (max-width:1023.98px)",
       "(min-width:1024px)",
     ]);
+  });
+});
+
+describe("a colour of one's own", () => {
+  it("is six digits of hex and nothing else, and only where a property allows one", () => {
+    for (const property of ["ground", "ink", "border"]) expect(isKnownValue(property, "#1f6f8b"), property).toBe(true);
+    for (const value of ["#1f6f8", "#1F6F8B", "#1f6f8b;color:red", "red", "url(x)", "var(--x)", "#1f6f8b}", 1])
+      expect(isKnownValue("ground", value), String(value)).toBe(false);
+    expect(isKnownValue("set", "#1f6f8b")).toBe(false);
   });
 });

@@ -1,4 +1,15 @@
 export * from "./cascade";
 export { MEDIA, PROPERTIES, isKnownValue } from "./properties";
-export { amountOf, exactValue, isExact, type StyleChoice, type Emission, type Exact, type Property } from "./property";
+export {
+  amountOf,
+  exactValue,
+  FAMILIES,
+  isExact,
+  isOwnColour,
+  type Emission,
+  type Exact,
+  type Family,
+  type Property,
+  type StyleChoice,
+} from "./property";
 export { TEXT_ROLES } from "./properties-words";

@@ -1,4 +1,14 @@
-import { amountOf, attribute, declare, lengthOr, named, SPACE_STEPS, stepOf, type Property } from "./property";
+import {
+  amountOf,
+  attribute,
+  declare,
+  lengthOr,
+  named,
+  SPACE_STEPS,
+  stepOf,
+  type Property,
+  isOwnColour,
+} from "./property";
 
 const HIGH = "0 2px 4px rgb(0 0 0/.08),0 22px 48px -16px rgb(0 0 0/.28)";
 
@@ -8,6 +18,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "above",
     label: "Space above",
     group: "sits",
+    family: "space",
     perDevice: true,
     choices: SPACE_STEPS,
     exact: { least: 0, most: 400, unit: "px" },
@@ -17,6 +28,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "below",
     label: "Space below",
     group: "sits",
+    family: "space",
     perDevice: true,
     choices: SPACE_STEPS,
     exact: { least: 0, most: 400, unit: "px" },
@@ -26,6 +38,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "pad",
     label: "Space inside",
     group: "sits",
+    family: "space",
     perDevice: true,
     choices: SPACE_STEPS,
     exact: { least: 0, most: 200, unit: "px" },
@@ -35,6 +48,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "wide",
     label: "Width in its place",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: named({ auto: "By content", fill: "All of it" }),
     exact: { least: 5, most: 100, unit: "%" },
@@ -44,6 +58,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "stand",
     label: "Stands",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: named({ start: "Left", center: "Middle", end: "Right" }),
     emission: declare("align-self", (v) => (v === "center" ? "center" : `flex-${String(v)}`)),
@@ -52,6 +67,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "sticky",
     label: "While scrolling",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: named({ no: "Moves along", top: "Stays at the top", near: "Stays in view" }),
     emission: {
@@ -68,23 +84,26 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "border",
     label: "Border",
     group: "looks",
+    family: "edge",
     perDevice: false,
     choices: named({ none: "None", line: "Line", strong: "Strong", ink: "Ink", brand: "Brand" }),
-    emission: declare(
-      "border",
-      (v) =>
-        ({
-          line: "max(1px,var(--rule)) solid var(--line)",
-          strong: "2px solid var(--field-line)",
-          ink: "2px solid var(--ink)",
-          brand: "2px solid var(--brand)",
-        })[String(v)] ?? "0",
+    colour: true,
+    emission: declare("border", (v) =>
+      isOwnColour(v)
+        ? `2px solid ${v}`
+        : ({
+            line: "max(1px,var(--rule)) solid var(--line)",
+            strong: "2px solid var(--field-line)",
+            ink: "2px solid var(--ink)",
+            brand: "2px solid var(--brand)",
+          }[String(v)] ?? "0"),
     ),
   },
   {
     name: "round",
     label: "Corners",
     group: "looks",
+    family: "edge",
     perDevice: false,
     choices: named({ none: "Square", card: "As cards", control: "As buttons", full: "Round" }),
     exact: { least: 0, most: 200, unit: "px" },
@@ -103,6 +122,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "lift",
     label: "Shadow",
     group: "looks",
+    family: "edge",
     perDevice: false,
     choices: named({ none: "None", brand: "As Brand says", high: "High" }),
     emission: declare("box-shadow", (v) => (v === "brand" ? "var(--shadow)" : v === "high" ? HIGH : "none")),
@@ -111,6 +131,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "opacity",
     label: "Opacity",
     group: "looks",
+    family: "colour",
     perDevice: true,
     choices: [],
     exact: { least: 10, most: 100, unit: "%" },
@@ -120,6 +141,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "hover",
     label: "Under the pointer",
     group: "looks",
+    family: "motion",
     perDevice: false,
     choices: named({ none: "Nothing", lift: "Lifts", grow: "Grows", dim: "Dims", line: "Gets a line" }),
     emission: attribute("data-hover"),
@@ -128,6 +150,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "entrance",
     label: "Comes in",
     group: "looks",
+    family: "motion",
     perDevice: false,
     choices: named({
       none: "Is there",
@@ -143,6 +166,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
     name: "drift",
     label: "While scrolled past",
     group: "looks",
+    family: "picture",
     perDevice: false,
     choices: named({ none: "Stands still", slow: "Picture drifts", zoom: "Picture draws near" }),
     emission: attribute("data-drift"),

@@ -1,5 +1,5 @@
 import { entryOf } from "../document";
-import { declare, lengthOr, named, type Property } from "./property";
+import { declare, isOwnColour, lengthOr, named, type Property } from "./property";
 
 // What a section stands on. All of it is mixed from roles that its words can be read on (`page`, `raised`), or drawn in
 // `line`, which is weaker than either.
@@ -79,6 +79,7 @@ export const GROUND_PROPERTIES: readonly Property[] = [
     name: "ground",
     label: "Ground",
     group: "looks",
+    family: "colour",
     perDevice: false,
     choices: named({
       plain: "Plain",
@@ -88,12 +89,16 @@ export const GROUND_PROPERTIES: readonly Property[] = [
       across: "Fades across",
       glow: "Glow",
     }),
-    emission: declare("--ground", (v) => entryOf(GROUNDS, String(v)) ?? "none"),
+    colour: true,
+    emission: declare("--ground", (v) =>
+      isOwnColour(v) ? `linear-gradient(${v} 0 0)` : (entryOf(GROUNDS, String(v)) ?? "none"),
+    ),
   },
   {
     name: "pattern",
     label: "Pattern",
     group: "looks",
+    family: "colour",
     perDevice: false,
     choices: named({ none: "None", dots: "Dots", stripes: "Stripes", grid: "Grid", check: "Checks", scales: "Scales" }),
     emission: declare("--pattern", (v) => entryOf(PATTERNS, String(v)) ?? "none"),
@@ -102,6 +107,7 @@ export const GROUND_PROPERTIES: readonly Property[] = [
     name: "edgeTop",
     label: "Upper edge",
     group: "looks",
+    family: "edge",
     perDevice: false,
     choices: named(EDGE_NAMES),
     emission: { to: "declarations", of: (v) => edgeDeclarations("top", String(v)) },
@@ -110,6 +116,7 @@ export const GROUND_PROPERTIES: readonly Property[] = [
     name: "edgeBottom",
     label: "Lower edge",
     group: "looks",
+    family: "edge",
     perDevice: false,
     choices: named(EDGE_NAMES),
     emission: { to: "declarations", of: (v) => edgeDeclarations("bottom", String(v)) },
@@ -118,6 +125,7 @@ export const GROUND_PROPERTIES: readonly Property[] = [
     name: "sides",
     label: "Space at the sides",
     group: "sits",
+    family: "space",
     perDevice: true,
     choices: named({ gutter: "As everywhere", none: "None" }),
     exact: { least: 0, most: 200, unit: "px" },

@@ -1,4 +1,4 @@
-import { declare, lengthOr, named, stepOf, type Property } from "./property";
+import { declare, isOwnColour, lengthOr, named, stepOf, type Property } from "./property";
 
 const SIZES: readonly (readonly [step: number, label: string])[] = [
   [-2, "Smallest"],
@@ -22,6 +22,7 @@ export const WORD_PROPERTIES: readonly Property[] = [
     name: "size",
     label: "Size of words",
     group: "looks",
+    family: "words",
     perDevice: true,
     choices: SIZES.map(([value, label]) => ({ value, label })),
     exact: { least: 8, most: 200, unit: "px" },
@@ -31,6 +32,7 @@ export const WORD_PROPERTIES: readonly Property[] = [
     name: "face",
     label: "Letters",
     group: "looks",
+    family: "words",
     perDevice: false,
     choices: named({ text: "As text", heads: "As heads" }),
     emission: {
@@ -50,6 +52,7 @@ export const WORD_PROPERTIES: readonly Property[] = [
     name: "weight",
     label: "Weight",
     group: "looks",
+    family: "words",
     perDevice: false,
     choices: named({ text: "Text", strong: "Strong", heads: "Heads" }),
     emission: declare(
@@ -62,14 +65,21 @@ export const WORD_PROPERTIES: readonly Property[] = [
     name: "ink",
     label: "Colour of words",
     group: "looks",
+    family: "colour",
     perDevice: false,
     choices: TEXT_ROLES.map((value) => ({ value, label: ROLE_LABELS[value] })),
-    emission: declare("color", (v) => `var(--${String(v)})`),
+    colour: true,
+    emission: {
+      to: "declarations",
+      // Parts that are drawn in ink follow a colour of one's own; another role changes only what inherits its colour.
+      of: (v) => (isOwnColour(v) ? { color: v, "--ink": v } : { color: `var(--${String(v)})` }),
+    },
   },
   {
     name: "leading",
     label: "Between lines",
     group: "looks",
+    family: "words",
     perDevice: true,
     choices: named({ tight: "Tight", usual: "As text", open: "Open" }),
     emission: declare(
@@ -81,6 +91,7 @@ export const WORD_PROPERTIES: readonly Property[] = [
     name: "measure",
     label: "Longest line",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: named({ wide: "As wide as there is room" }),
     exact: { least: 16, most: 120, unit: "ch" },
@@ -91,6 +102,7 @@ export const WORD_PROPERTIES: readonly Property[] = [
     name: "breaks",
     label: "Line breaks in heads",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: named({ kept: "As written", flow: "Where they fall" }),
     emission: declare("--breaks", (v) => (v === "flow" ? "normal" : "pre-line")),

@@ -1,7 +1,7 @@
 import { entryOf, type Device, type StyleValue } from "../document";
 import { SCRIM_COLOURS, SCRIM_FROM, SCRIM_STOPS, SCRIM_TONES, type ScrimFrom, type ScrimTone } from "../pictures";
 import { ALL_SETS, SET_NAMES } from "../theme";
-import { declare, isExact, lengthOr, SPACE_STEPS, stepOf, type Property } from "./property";
+import { declare, isExact, isOwnColour, lengthOr, SPACE_STEPS, stepOf, type Property } from "./property";
 import { BOX_PROPERTIES } from "./properties-box";
 import { COLUMN_PROPERTIES } from "./properties-columns";
 import { GROUND_PROPERTIES } from "./properties-ground";
@@ -14,6 +14,7 @@ const LIST: readonly Property[] = [
     name: "width",
     label: "Width",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: [
       { value: "narrow", label: "Narrow" },
@@ -29,6 +30,7 @@ const LIST: readonly Property[] = [
     name: "height",
     label: "Height",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: [
       { value: "content", label: "By content" },
@@ -43,6 +45,7 @@ const LIST: readonly Property[] = [
     name: "align",
     label: "Words",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: [
       { value: "start", label: "Left" },
@@ -58,6 +61,7 @@ const LIST: readonly Property[] = [
     name: "columns",
     label: "Side by side",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: [1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) })),
     emission: declare("--columns", String),
@@ -68,6 +72,7 @@ const LIST: readonly Property[] = [
     name: "spaceTop",
     label: "Space above",
     group: "sits",
+    family: "space",
     perDevice: true,
     choices: SPACE_STEPS,
     exact: { least: 0, most: 400, unit: "px" },
@@ -77,6 +82,7 @@ const LIST: readonly Property[] = [
     name: "spaceBottom",
     label: "Space below",
     group: "sits",
+    family: "space",
     perDevice: true,
     choices: SPACE_STEPS,
     exact: { least: 0, most: 400, unit: "px" },
@@ -86,6 +92,7 @@ const LIST: readonly Property[] = [
     name: "hidden",
     label: "On this device",
     group: "sits",
+    family: "place",
     perDevice: true,
     choices: [
       { value: false, label: "Shown" },
@@ -97,6 +104,7 @@ const LIST: readonly Property[] = [
     name: "set",
     label: "Colours",
     group: "looks",
+    family: "colour",
     perDevice: false,
     choices: ALL_SETS.map((value) => ({ value, label: SET_NAMES[value] })),
     emission: { to: "attribute", name: "data-set" },
@@ -105,6 +113,7 @@ const LIST: readonly Property[] = [
     name: "headSize",
     label: "Head size",
     group: "looks",
+    family: "words",
     perDevice: true,
     choices: [1, 2, 3, 4, 5, 6].map((value) => ({ value, label: ["XS", "S", "M", "L", "XL", "XXL"][value - 1]! })),
     exact: { least: 14, most: 160, unit: "px" },
@@ -114,6 +123,7 @@ const LIST: readonly Property[] = [
     name: "shape",
     label: "Picture shape",
     group: "looks",
+    family: "picture",
     perDevice: true,
     choices: ["1/1", "5/6", "4/5", "3/4", "4/3", "3/2", "16/9"].map((value) => ({
       value,
@@ -125,6 +135,7 @@ const LIST: readonly Property[] = [
     name: "fit",
     label: "Pictures",
     group: "looks",
+    family: "picture",
     perDevice: true,
     choices: [
       { value: "cover", label: "Cropped to fill" },
@@ -136,6 +147,7 @@ const LIST: readonly Property[] = [
     name: "scrim",
     label: "Tint over picture",
     group: "looks",
+    family: "picture",
     perDevice: true,
     choices: [0, 15, 30, 45, 60, 75].map((value) => ({ value, label: value === 0 ? "None" : `${value} %` })),
     exact: { least: 0, most: 95, unit: "%", bare: true },
@@ -145,6 +157,7 @@ const LIST: readonly Property[] = [
     name: "scrimFrom",
     label: "Tint comes from",
     group: "looks",
+    family: "picture",
     perDevice: true,
     choices: SCRIM_FROM.map((value) => ({
       value,
@@ -164,6 +177,7 @@ const LIST: readonly Property[] = [
     name: "scrimTone",
     label: "Tint and words",
     group: "looks",
+    family: "picture",
     perDevice: true,
     choices: SCRIM_TONES.map((value) => ({
       value,
@@ -187,7 +201,11 @@ export const PROPERTIES: Readonly<Record<string, Property>> = Object.fromEntries
 export function isKnownValue(name: string, value: StyleValue): boolean {
   const property = entryOf(PROPERTIES, name);
   if (!property) return false;
-  return property.choices.some((c) => c.value === value) || (property.exact ? isExact(property.exact, value) : false);
+  return (
+    property.choices.some((c) => c.value === value) ||
+    (property.exact ? isExact(property.exact, value) : false) ||
+    (property.colour === true && isOwnColour(value))
+  );
 }
 
 /** Media queries of the three devices; together they cover every width once. */

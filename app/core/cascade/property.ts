@@ -20,12 +20,27 @@ export type Exact = {
   readonly decimals?: number;
 };
 
+/** What a property is about, within its group: few are shown at first, the others under these heads. */
+export const FAMILIES = {
+  place: "Size and place",
+  space: "Spacing",
+  colour: "Colours and ground",
+  words: "Letters",
+  picture: "Pictures",
+  edge: "Edges and shadow",
+  motion: "Movement",
+} as const;
+export type Family = keyof typeof FAMILIES;
+
 export type Property = {
   readonly name: string;
   readonly label: string;
   readonly group: "sits" | "looks";
+  readonly family: Family;
   readonly choices: readonly StyleChoice[];
   readonly exact?: Exact;
+  /** Whether a colour of one's own may be set besides the choices, stored as "#1f6f8b". */
+  readonly colour?: true;
   /** Whether it may differ between devices. */
   readonly perDevice: boolean;
   readonly emission: Emission;
@@ -44,6 +59,10 @@ export const declare = (name: string, write: (value: StyleValue) => string): Emi
 export const attribute = (name: string): Emission => ({ to: "attribute", name });
 
 export const SPACE_STEPS = steps(["none", "hair", "tight", "small", "medium", "roomy", "large", "huge", "vast"]);
+
+/** Whether a value is a colour of the seller's own. */
+export const isOwnColour = (value: StyleValue | undefined): value is string =>
+  typeof value === "string" && /^#[0-9a-f]{6}$/.test(value);
 
 const AMOUNT = /^(\d+(?:\.\d+)?)([a-z%]+)$/;
 

@@ -33,6 +33,7 @@ const USED: Readonly<Record<string, string>> = {
   "--measure": "max-width",
   "--breaks": "white-space",
   "--ground": "background-image",
+  "--ink": "color",
   "--pattern": "background",
   "--round": "border-radius",
   "--edge-top": "height",
@@ -47,6 +48,7 @@ const cases = Object.values(PROPERTIES).map((property) => {
   const { exact } = property;
   const values = [
     ...property.choices.map((c) => c.value),
+    ...(property.colour ? ["#1f6f8b"] : []),
     ...(exact
       ? [exact.least, exact.most, (exact.least + exact.most) / 2].map((n) =>
           exactValue(exact, exact.bare ? Math.round(n) : n),

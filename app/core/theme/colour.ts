@@ -163,3 +163,14 @@ export function nearestIn(wish: Hex, spans: readonly Span[]): Hex | undefined {
  */
 export const nearestPassing = (wish: Hex, against: readonly Hex[], ratio: number): Hex | undefined =>
   nearestIn(wish, spansAgainst(against, ratio));
+
+/** Of named colours, the one that looks most like `hex`, and how far off it is (OKLab, 0 to about 1). */
+export function nearestOf<Name extends string>(
+  hex: Hex,
+  named: readonly (readonly [name: Name, colour: Hex])[],
+): { readonly name: Name; readonly colour: Hex; readonly off: number } | undefined {
+  const [first] = named
+    .map(([name, colour]) => ({ name, colour, off: deltaEOk(hex, colour) }))
+    .toSorted((a, b) => a.off - b.off);
+  return first;
+}

@@ -36,17 +36,18 @@ export const definition: Definition<GoodsListProps> = {
     { type: "yes", key: "reduced", label: "Filter “reduced”" },
     { type: "yes", key: "sort", label: "Choice of order" },
     { type: "yes", key: "count", label: "Says how many there are" },
-    { type: "number", key: "perPage", label: "Goods on a page", least: 4, most: 60 },
+    { type: "number", key: "perPage", seldom: true, label: "Goods on a page", least: 4, most: 60 },
     {
       type: "choice",
       key: "paging",
+      seldom: true,
       label: "Further goods",
       options: [
         ["numbers", "Numbered pages"],
         ["more", "“Show more”"],
       ],
     },
-    { type: "line", key: "empty", label: "Said when nothing fits", most: 160 },
+    { type: "line", key: "empty", seldom: true, label: "Said when nothing fits", most: 160 },
   ],
   props,
   defaults: {

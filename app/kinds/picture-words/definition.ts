@@ -30,7 +30,7 @@ export const definition: Definition<PictureWordsProps> = {
     { id: "overlap", name: "Words over the edge", style: { all: { shape: "16/9" } } },
   ],
   fields: [
-    { type: "line", key: "over", label: "Line above", most: 80, hint: "Optional" },
+    { type: "line", key: "over", seldom: true, label: "Line above", most: 80, hint: "Optional" },
     { type: "text", key: "heading", label: "Heading", most: 140 },
     { type: "rich", key: "text", label: "Text", most: 1500 },
     { type: "line", key: "more", label: "Link", most: 40, hint: "Optional" },

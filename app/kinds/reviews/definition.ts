@@ -22,7 +22,7 @@ export const definition: Definition<ReviewsProps> = {
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [
     { type: "line", key: "heading", label: "Heading", most: 120 },
-    { type: "line", key: "empty", label: "Said while there is none", most: 160 },
+    { type: "line", key: "empty", seldom: true, label: "Said while there is none", most: 160 },
     { type: "line", key: "button", label: "Words for writing one", most: 40 },
     { type: "number", key: "most", label: "How many are open", least: 1, most: 20 },
   ],

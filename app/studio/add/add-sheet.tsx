@@ -1,20 +1,16 @@
 import { Box, ButtonBase, Drawer, Typography } from "@mui/material";
 import { X } from "lucide-react";
-import { createContext, useContext, useEffect, useMemo, useRef, useState } from "react";
+import { createContext, useContext, useMemo, useState } from "react";
 import { addNode, locate } from "~/core/commands";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import { kindOf, kindsOf, PURPOSES, type Definition } from "~/kinds";
 import { fillNode, fillStart, sectionAround } from "~/kinds/fill";
-import { EnvProvider } from "~/kinds/parts";
-import { envOf, Section } from "~/render";
-import { themeById } from "~/themes";
 import { useScenes } from "../pictures";
 import { useStudio, useStudioStore } from "../keeping";
-import { ShopFrame, usePageSheets } from "../panes";
+import { PartSight } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
-import { layoutProps, pathTo, type Draft, type Part, entryOf } from "~/core/document";
-import { DOCUMENT_VERSION } from "~/core/schema";
+import { layoutProps, pathTo, type Part, entryOf } from "~/core/document";
 
 type AddChoice = {
   readonly definition: Definition;
@@ -67,67 +63,16 @@ function withExample(widget: Part, goods: Goods, pictures: readonly Picture[]): 
   return example ? { ...widget, slots: example(make) } : widget;
 }
 
-/** A section as it would look here, small and live. Drawn only once it comes into view. */
+/** What is offered, as it would look here. */
 function Miniature({ choice, tile }: { choice: AddChoice; tile: Tile }) {
   const scenes = useContext(Scenes);
-  const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
-  const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
-  const holder = useRef<HTMLDivElement>(null);
-  const [seen, setSeen] = useState(false);
-  useEffect(() => {
-    if (!holder.current) return;
-    const observer = new IntersectionObserver(([entry]) => entry!.isIntersecting && setSeen(true), {
-      rootMargin: "200px",
-    });
-    observer.observe(holder.current);
-    return () => observer.disconnect();
-  }, []);
   const node = useMemo(() => {
     const made = withSample(choice.make(goods, scenes));
     if (choice.definition.level === "section") return made;
     return inColumn(withExample(made, goods, scenes));
   }, [choice, goods, scenes]);
-  const alone = useMemo<Draft>(
-    () => ({
-      look: draft.look,
-      documents: {
-        one: {
-          schemaVersion: DOCUMENT_VERSION,
-          id: "one",
-          kind: "page",
-          title: "",
-          root: { id: "r", kind: "root", props: {}, style: {}, conditions: [], shown: true, slots: { main: [node] } },
-        },
-      },
-    }),
-    [draft.look, node],
-  );
-  const sheets = usePageSheets(alone, pictures);
-  const env = useMemo(
-    () => envOf({ goods, pictures, currency, locale }, draft),
-    [goods, pictures, currency, locale, draft],
-  );
-  return (
-    <Box ref={holder} sx={{ width: tile.width, height: tile.height, overflow: "hidden", bgcolor: "#fff" }}>
-      {seen ? (
-        <ShopFrame
-          inert
-          title={`${choice.definition.name}, ${choice.name}`}
-          width={tile.page}
-          scale={tile.width / tile.page}
-          height={tile.height}
-          sheets={sheets}
-          extra="body{overflow:hidden}"
-        >
-          <EnvProvider value={env}>
-            <Section node={node} theme={themeById(draft.look.theme)} look={draft.look} first />
-          </EnvProvider>
-        </ShopFrame>
-      ) : null}
-    </Box>
-  );
+  return <PartSight node={node} name={`${choice.definition.name}, ${choice.name}`} {...tile} />;
 }
 
 type TileProps = {

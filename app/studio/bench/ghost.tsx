@@ -1,5 +1,5 @@
 import { Box } from "@mui/material";
-import { INK, ON_LEMON } from "../ui";
+import { INK, ON_LEMON, VISUALLY_HIDDEN } from "../ui";
 import { useCarrying } from "./carry";
 
 /** What is being carried, beside the pointer, and what would happen, for those who listen. */
@@ -36,11 +36,7 @@ export function Ghost() {
           )}
         </Box>
       ) : null}
-      <span
-        role="status"
-        aria-live="assertive"
-        style={{ position: "absolute", width: 1, height: 1, overflow: "hidden", clipPath: "inset(50%)" }}
-      >
+      <span role="status" aria-live="assertive" style={VISUALLY_HIDDEN}>
         {carrying?.words}
       </span>
     </>

@@ -2,7 +2,7 @@ import { Box, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { memo, useDeferredValue, useEffect, useRef, type KeyboardEvent, type MouseEvent, useState } from "react";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
-import { INK, ON_LEMON } from "../ui";
+import { INK, ON_LEMON, VISUALLY_HIDDEN } from "../ui";
 import type { BenchActions } from "./actions";
 import { useCarry } from "./carry";
 import { partAt } from "./parts";
@@ -369,11 +369,7 @@ const Strip = memo(function Strip({
           </Box>
         ) : null}
       </Box>
-      <span
-        role="status"
-        aria-live="assertive"
-        style={{ position: "absolute", width: 1, height: 1, overflow: "hidden", clipPath: "inset(50%)" }}
-      >
+      <span role="status" aria-live="assertive" style={VISUALLY_HIDDEN}>
         {dragging?.words}
       </span>
       <PartMenu

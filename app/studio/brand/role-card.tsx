@@ -22,7 +22,7 @@ import {
 } from "~/core/theme";
 import { useStudio, useStudioStore } from "../keeping";
 import { IconAction, INK } from "../ui";
-import { ColourField } from "./colour-field";
+import { ColourField } from "../colours";
 import { useDeskStore, type RoleInSet } from "./desk";
 import { useShown } from "./shown";
 

@@ -1,20 +1,17 @@
 import {
   Box,
-  Button,
   Divider,
   FormControlLabel,
   Link,
-  Radio,
-  RadioGroup,
   Switch,
   ToggleButton,
   ToggleButtonGroup,
   Typography,
 } from "@mui/material";
-import { ChevronDown, ChevronUp, Copy, Trash2 } from "lucide-react";
+import { Copy, Trash2 } from "lucide-react";
 import { memo, useEffect, useMemo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
-import { PROPERTIES, resolve, type Layer } from "~/core/cascade";
+import { FAMILIES, PROPERTIES, resolve, type Family, type Layer } from "~/core/cascade";
 import {
   deviceDifferences,
   duplicateNodes,
@@ -23,19 +20,20 @@ import {
   removeNodes,
   setShown,
   setStyle,
-  switchArrangement,
 } from "~/core/commands";
 import { AUDIENCES, DEVICES, type Audience, type Device, type Part, entryOf } from "~/core/document";
-import { chassisOf, hasStyle, kindOf, moreStyles } from "~/kinds";
+import { chassisOf, hasStyle, kindOf, moreStyles, type Field } from "~/kinds";
 import { arrangementOf, nodeLayers, partById } from "~/render";
 import { themeById } from "~/themes";
 import { nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { Heading, IconAction, INK } from "../ui";
 import { alsoFollowing } from "./affected";
+import { ArrangementField } from "./arrangement-field";
 import { AnchorField, BackdropField, OwnCssField } from "./chassis-fields";
 import { ColumnsField } from "./columns-field";
 import { FieldControl } from "./fields";
+import { Fold, Folds, FoldsProvider } from "./fold";
 import { StyleField } from "./style-field";
 import { WordsOnPicture } from "./words-on-picture";
 
@@ -47,7 +45,7 @@ function Group({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box component="section" aria-label={title} sx={{ px: 2, py: 1.5, borderTop: `1px solid ${INK.line}` }}>
       <Heading>{title}</Heading>
-      <Box sx={{ display: "grid", gap: 1.75 }}>{children}</Box>
+      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1.75 }}>{children}</Box>
     </Box>
   );
 }
@@ -103,24 +101,49 @@ function Styles({ ids, nodes, names, group, ...rest }: StylesProps) {
     });
 }
 
-/** What is set less often, behind one click; open while any of it is set here. */
-function More({ children, isUsed }: { children: ReactNode; isUsed: boolean }) {
-  const [open, setOpen] = useState(isUsed);
-  return (
-    <Box>
-      <Button
-        size="small"
-        onClick={() => setOpen(!open)}
-        aria-expanded={open}
-        endIcon={open ? <ChevronUp size={15} aria-hidden /> : <ChevronDown size={15} aria-hidden />}
-        sx={{ ml: -1 }}
-      >
-        {open ? "Less" : "More"}
-      </Button>
-      {open ? <Box sx={{ display: "grid", gap: 1.75, mt: 1 }}>{children}</Box> : null}
-    </Box>
-  );
+/** What is set most often, of what a kind names; at most this many are shown without opening a head. */
+const OFTEN = {
+  sits: ["columns", "rows", "height", "share", "flow", "wide", "align"],
+  looks: ["set", "scrim", "size", "headSize", "shape", "ink"],
+} as const;
+const AT_ONCE = 2;
+
+const oftenOf = (named: readonly string[], group: "sits" | "looks"): readonly string[] =>
+  OFTEN[group].filter((name) => named.includes(name)).slice(0, AT_ONCE);
+
+const CHASSIS_FOLD = "Name and code";
+
+/** What in a fold differs from the usual. */
+function saidOf(node: Part, names: readonly string[], besides = 0): { said: string; differs: boolean } {
+  const isSet = (name: string, audience: Audience) => entryOf(node.style[audience], name) !== undefined;
+  const changed = names.filter((name) => AUDIENCES.some((audience) => isSet(name, audience))).length + besides;
+  return {
+    said: changed ? `${changed} changed` : "",
+    differs: names.some((name) => DEVICES.some((device) => isSet(name, device))),
+  };
 }
+
+/** Style values of one group that are not shown at once, each family under a head of its own. */
+function StyleFolds({ names, also, ...rest }: Omit<StylesProps, "nodes"> & { nodes: readonly Part[]; also?: Also }) {
+  const families = Object.keys(FAMILIES) as Family[];
+  return families.map((family) => {
+    const inIt = names.filter((name) => {
+      const property = entryOf(PROPERTIES, name);
+      return property?.family === family && property.group === rest.group && name !== "hidden" && name !== "share";
+    });
+    const extra = also?.family === family ? also : undefined;
+    if (inIt.length === 0 && !extra) return null;
+    return (
+      <Fold key={family} title={FAMILIES[family]} {...saidOf(rest.nodes[0]!, inIt, Number(extra?.isUsed ?? false))}>
+        {extra?.field}
+        <Styles {...rest} names={inIt} />
+      </Fold>
+    );
+  });
+}
+
+/** A field besides the style values of a family. */
+type Also = { readonly family: Family; readonly isUsed: boolean; readonly field: ReactNode };
 
 type TrailStep = { readonly id: string; readonly name: string };
 
@@ -207,7 +230,13 @@ const DetailsHead = memo(function DetailsHead({ ids, name, isColumn, differences
 });
 
 /** Everything about what is selected, under the questions it answers. Of several parts, what they have in common. */
-export function Details() {
+export const Details = () => (
+  <FoldsProvider>
+    <Selected />
+  </FoldsProvider>
+);
+
+function Selected() {
   const selected = useStudio((s) => s.selected);
   const also = useStudio((s) => s.also);
   const draft = useStudio((s) => s.draft);
@@ -240,16 +269,19 @@ export function Details() {
   const styles = isOne ? definition.styles : [...definition.styles, ...moreStyles(definition, node)].filter(inAll);
   const more = isOne ? moreStyles(definition, node) : [];
   const common = { ids, nodes, layers, theme: theme.name, arrangement: arrangement.name };
-  const isUsed = (group: "sits" | "looks") =>
-    more.some(
-      (name) =>
-        entryOf(PROPERTIES, name)?.group === group && AUDIENCES.some((a) => entryOf(node.style[a], name) !== undefined),
-    );
+  const all = [...styles, ...more];
+  const folded = (group: "sits" | "looks") => all.filter((each) => !oftenOf(styles, group).includes(each));
+  const seldom = definition.fields.filter((f) => f.seldom);
+  const filled = seldom.filter((f) => {
+    const value = entryOf(node.props, f.key);
+    return typeof value === "string" && value !== "" && value !== entryOf(definition.defaults, f.key);
+  }).length;
+  const control = (field: Field) => (
+    <FieldControl key={`${node.id} ${field.key}`} node={node} field={field} path={[field.key]} />
+  );
   const canHide = styles.includes("hidden") || more.includes("hidden");
   const name = isOne ? nameOfPart(part) : `${parts.length} parts`;
   const differences = nodes.reduce((sum, n) => sum + deviceDifferences(n).length, 0);
-  const hasMore = (group: "sits" | "looks") =>
-    more.some((m) => entryOf(PROPERTIES, m)?.group === group && m !== "hidden");
   return (
     <Box key={ids.join()}>
       <DetailsHead
@@ -264,17 +296,21 @@ export function Details() {
 
       {isOne && definition.fields.length ? (
         <Group title="What it says">
-          {definition.fields.map((field) => (
-            <FieldControl key={`${node.id} ${field.key}`} node={node} field={field} path={[field.key]} />
-          ))}
+          {definition.fields.filter((f) => !f.seldom).map(control)}
+          {seldom.length ? (
+            <Folds>
+              <Fold title="More to say" said={filled ? `${filled} filled in` : ""}>
+                {seldom.map(control)}
+              </Fold>
+            </Folds>
+          ) : null}
         </Group>
       ) : null}
 
       <Group title="How it sits">
         {isOne && definition.arrangements.length > 1 ? (
           <ArrangementField
-            id={node.id}
-            kind={definition.kind}
+            node={node}
             current={arrangement.id}
             isOwn={node.props.arrangement !== undefined}
             theme={theme.name}
@@ -282,30 +318,45 @@ export function Details() {
         ) : null}
         {isOne && definition.holds?.columns ? <ColumnsField section={node} /> : null}
         {isOne && part.level === "column" && part.path[0] ? <ColumnsField section={part.path[0]} /> : null}
-        <Styles {...common} names={styles} group="sits" />
-        {hasMore("sits") || (isOne && isSection) ? (
-          <More isUsed={isUsed("sits") || Boolean(chassisOf(node).anchor)}>
-            <Styles {...common} names={more} group="sits" />
-            {isOne && isSection ? <AnchorField key={node.id} node={node} /> : null}
-          </More>
-        ) : null}
+        <Styles {...common} names={oftenOf(styles, "sits")} group="sits" />
+        <Folds>
+          <StyleFolds {...common} names={folded("sits")} group="sits" />
+        </Folds>
       </Group>
 
       <Group title="How it looks">
         {isOne && (arrangement.wordsOnPicture || chassisOf(node).backdrop) ? (
           <WordsOnPicture node={node} layers={layers} />
         ) : null}
-        <Styles {...common} names={styles} group="looks" />
+        <Styles {...common} names={oftenOf(styles, "looks")} group="looks" />
         {isOne && brandPart ? (
           <FromBrand part={entryOf(brandPart.parts, String(entryOf(node.props, brandPart.by))) ?? ""} />
         ) : null}
-        {hasMore("looks") || (isOne && isSection) ? (
-          <More isUsed={isUsed("looks") || Boolean(chassisOf(node).backdrop ?? chassisOf(node).css)}>
-            {isOne && isSection && definition.slots.includes("main") ? <BackdropField node={node} /> : null}
-            <Styles {...common} names={more} group="looks" />
-            {isOne && isSection ? <OwnCssField key={node.id} node={node} /> : null}
-          </More>
-        ) : null}
+        <Folds>
+          <StyleFolds
+            {...common}
+            names={folded("looks")}
+            group="looks"
+            {...(isOne && isSection && definition.slots.includes("main")
+              ? {
+                  also: {
+                    family: "colour" as const,
+                    isUsed: Boolean(chassisOf(node).backdrop),
+                    field: <BackdropField node={node} />,
+                  },
+                }
+              : {})}
+          />
+          {isOne && isSection ? (
+            <Fold
+              title={CHASSIS_FOLD}
+              {...saidOf(node, [], [chassisOf(node).anchor, chassisOf(node).css].filter(Boolean).length)}
+            >
+              <AnchorField key={`${node.id} anchor`} node={node} />
+              <OwnCssField key={node.id} node={node} />
+            </Fold>
+          ) : null}
+        </Folds>
       </Group>
 
       <WhenItShows ids={ids} name={name} shown={nodes.every((n) => n.shown)} layers={layers} canHide={canHide} />
@@ -348,51 +399,6 @@ const AudienceSwitch = memo(function AudienceSwitch() {
           : `◆ Changes of style are for ${ONLY_WORDS[audience]} only.`}
       </Typography>
     </>
-  );
-});
-
-type ArrangementProps = { id: string; kind: string; current: string; isOwn: boolean; theme: string };
-
-/** In which of its ways a part is set out, and where that comes from. */
-const ArrangementField = memo(function ArrangementField({ id, kind, current, isOwn, theme }: ArrangementProps) {
-  const store = useStudioStore();
-  const definition = kindOf({ kind })!.definition;
-  const isSection = definition.level === "section";
-  const choose = (arrangement: string | undefined, words: string) => {
-    const { draft, run } = store.getState();
-    run(switchArrangement(draft, id, arrangement, `${definition.name}: ${words}`));
-  };
-  return (
-    <Box>
-      <Typography variant="caption" id="arrangement" sx={{ fontWeight: 600 }}>
-        Arrangement
-      </Typography>
-      <RadioGroup
-        aria-labelledby="arrangement"
-        value={current}
-        onChange={(_e, next) =>
-          choose(next, definition.arrangements.find((a) => a.id === next)?.name ?? "arrangement changed")
-        }
-      >
-        {definition.arrangements.map((a) => (
-          <FormControlLabel
-            key={a.id}
-            value={a.id}
-            control={<Radio size="small" sx={{ p: 0.5 }} />}
-            label={<Typography variant="body2">{a.name}</Typography>}
-          />
-        ))}
-      </RadioGroup>
-      {isOwn ? (
-        <Button size="small" onClick={() => choose(undefined, "arrangement put back")}>
-          {isSection ? "Put back to the theme’s" : "Put back"}
-        </Button>
-      ) : (
-        <Typography variant="caption" color="text.secondary">
-          {isSection ? `from theme ${theme}` : "as usual"}
-        </Typography>
-      )}
-    </Box>
   );
 });
 

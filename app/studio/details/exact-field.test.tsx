@@ -23,10 +23,9 @@ afterEach(async () => {
 
 async function show(name: string, value: StyleValue | undefined) {
   const property = PROPERTIES[name]!;
-  const Field = property.exact!.bare || property.choices.length === 0 ? SlideField : StepField;
-  await act(async () =>
-    root.render(<Field property={property} exact={property.exact!} value={value} onChange={(v) => said.push(v)} />),
-  );
+  const given = { property, exact: property.exact!, value, onChange: (v: StyleValue) => said.push(v) };
+  const isSlid = property.exact!.bare || property.choices.length === 0;
+  await act(async () => root.render(isSlid ? <SlideField {...given} /> : <StepField id="step" {...given} />));
   return [...document.querySelectorAll("input")].find((i) => i.inputMode === "decimal")!;
 }
 async function type(input: HTMLInputElement, text: string) {

@@ -53,36 +53,40 @@ export function SlideField(props: ExactFieldProps) {
   const { property, exact, value, onChange, unsaid } = props;
   const amount = exact.bare ? Number(value ?? exact.least) : (amountOf(value ?? "")?.amount ?? unsaid ?? exact.most);
   return (
-    <>
-      <Typography variant="caption" sx={{ display: "block", fontWeight: 600 }}>
-        {property.label}
-      </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 80px", gap: 1.5, alignItems: "start" }}>
-        <Slider
-          size="small"
-          aria-label={`${property.label}, by sliding`}
-          min={exact.least}
-          max={exact.most}
-          marks={exact.bare ? property.choices.map((c) => ({ value: Number(c.value) })) : false}
-          value={amount}
-          onChange={(_event, next) => onChange(exactValue(exact, next))}
-          sx={{ color: INK.ink, ml: 0.75, mt: 0.5 }}
-        />
-        <AmountField {...props} />
-      </Box>
-    </>
+    <Box sx={{ display: "grid", gridTemplateColumns: "1fr 80px", gap: 1.5, alignItems: "start" }}>
+      <Slider
+        size="small"
+        aria-label={`${property.label}, by sliding`}
+        min={exact.least}
+        max={exact.most}
+        marks={exact.bare ? property.choices.map((c) => ({ value: Number(c.value) })) : false}
+        value={amount}
+        onChange={(_event, next) => onChange(exactValue(exact, next))}
+        sx={{ color: INK.ink, ml: 0.75, mt: 0.5 }}
+      />
+      <AmountField {...props} />
+    </Box>
   );
 }
 
-/** A value that is a step of a scale, or typed exactly. */
-export function StepField(props: ExactFieldProps) {
+/** A value that is a step of a scale, or typed exactly. `id`: that of its label. */
+export function StepField({ id, ...props }: ExactFieldProps & { id: string }) {
   const { property, value, onChange } = props;
   const isExact = value !== undefined && amountOf(value) !== undefined;
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "1fr 80px", gap: 1, alignItems: "start" }}>
       <TextField
         select
-        label={property.label}
+        slotProps={{
+          select: {
+            labelId: id,
+            displayEmpty: true,
+            renderValue: (shown) =>
+              shown === "exact"
+                ? "exactly"
+                : (property.choices.find((c) => String(c.value) === shown)?.label ?? "As it comes"),
+          },
+        }}
         value={isExact ? "exact" : value === undefined ? "" : String(value)}
         onChange={(event) => {
           const choice = property.choices.find((c) => String(c.value) === event.target.value);

@@ -1,13 +1,23 @@
 import { Box, Link, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
 import { memo } from "react";
 import { Link as RouterLink } from "react-router";
-import { resolve, type StyleChoice, type Layer, type Property, type Source } from "~/core/cascade";
+import { isOwnColour, resolve, type StyleChoice, type Layer, type Property, type Source } from "~/core/cascade";
 import { locate, setStyle, setStyles } from "~/core/commands";
-import { DEVICES, type Audience, type Device, type StyleSheet, type StyleValue, entryOf } from "~/core/document";
+import {
+  DEVICES,
+  type Audience,
+  type Device,
+  type Draft,
+  type StyleSheet,
+  type StyleValue,
+  entryOf,
+} from "~/core/document";
 import { FRAME_SETS, setName, type AnySet, type FrameSet } from "~/core/theme";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
 import { SlideField, StepField } from "./exact-field";
+import { FieldHead, SHOWS_SOURCE } from "./field-head";
+import { coloursAround, OwnColour } from "./own-colour";
 
 const DEVICE_WORDS: Readonly<Record<Device, string>> = { phone: "phone", tablet: "tablet", wide: "wide screen" };
 
@@ -26,6 +36,16 @@ export function sourceWords(source: Source, theme: string, arrangement: string):
     case "section":
       return source.audience === "all" ? "set here" : `${DEVICE_WORDS[source.audience]} only`;
   }
+}
+
+/** The choice that stands for a colour of the seller's own. */
+const OWN = "own";
+
+/** What a colour of one's own begins with: what is there now, so that nothing jumps. */
+function startColour(draft: Draft, node: string, property: Property): StyleValue {
+  const around = coloursAround(draft, node);
+  if (!around) return "#888888";
+  return property.name === "ground" ? around.ground : property.name === "ink" ? around.ink : around.roles["field-line"];
 }
 
 type StyleFieldProps = {
@@ -82,80 +102,82 @@ export const StyleField = memo(function StyleField({
     choices.find((c) => c.value === value)?.label ?? String(value ?? "");
   const isShort = choices.length <= 6 && choices.reduce((sum, c) => sum + c.label.length + 3, 0) <= 36;
   const id = `style-${property.name}`;
+  const value = resolved?.value;
   const field = () => {
     const { exact } = property;
     if (exact && (exact.bare || choices.length === 0))
-      return <SlideField property={property} exact={exact} value={resolved?.value} onChange={set} />;
-    if (exact) return <StepField property={property} exact={exact} value={resolved?.value} onChange={set} />;
+      return <SlideField property={property} exact={exact} value={value} onChange={set} />;
+    if (exact) return <StepField id={id} property={property} exact={exact} value={value} onChange={set} />;
     if (isShort)
       return (
-        <>
-          <Typography variant="caption" id={id} sx={{ display: "block", fontWeight: 600, mb: 0.5 }}>
-            {property.label}
-          </Typography>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={resolved?.value ?? null}
-            aria-labelledby={id}
-            onChange={(_e, value: StyleValue | null) => value !== null && set(value)}
-          >
-            {choices.map((choice) => (
-              <ToggleButton key={String(choice.value)} value={choice.value}>
-                {choice.label}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-        </>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={value ?? null}
+          aria-labelledby={id}
+          onChange={(_e, next: StyleValue | null) => next !== null && set(next)}
+        >
+          {choices.map((choice) => (
+            <ToggleButton key={String(choice.value)} value={choice.value}>
+              {choice.label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
       );
+    const isOwn = isOwnColour(value);
     return (
-      <TextField
-        select
-        label={property.label}
-        value={resolved ? String(resolved.value) : ""}
-        onChange={(event) => set(choices.find((c) => String(c.value) === event.target.value)!.value)}
-      >
-        {choices.map((choice) => (
-          <MenuItem key={String(choice.value)} value={String(choice.value)}>
-            {choice.label}
-          </MenuItem>
-        ))}
-      </TextField>
+      <>
+        <TextField
+          select
+          value={isOwn ? OWN : resolved ? String(value) : ""}
+          slotProps={{
+            select: {
+              labelId: id,
+              displayEmpty: true,
+              renderValue: (shown) =>
+                shown === OWN ? "A colour of my own" : shown === "" ? "As it comes" : labelFor(value),
+            },
+          }}
+          onChange={(event) => {
+            const choice = choices.find((c) => String(c.value) === event.target.value);
+            set(choice ? choice.value : startColour(store.getState().draft, node, property));
+          }}
+        >
+          {choices.map((choice) => (
+            <MenuItem key={String(choice.value)} value={String(choice.value)}>
+              {choice.label}
+            </MenuItem>
+          ))}
+          {property.colour ? <MenuItem value={OWN}>A colour of my own …</MenuItem> : null}
+        </TextField>
+        {isOwn ? <OwnColour node={node} property={property} value={value} onChange={set} /> : null}
+      </>
     );
   };
   const beaten = resolved?.overridden.map(
     (source) => `${labelFor(source.value)} (${sourceWords(source, theme, arrangement)})`,
   );
+  const from = resolved ? sourceWords(resolved.winner, theme, arrangement) : "as it comes";
+  const more = [
+    from + (beaten?.length ? `, over ${beaten.join(", ")}` : ""),
+    ...(following > 0 ? [`${following} more like it`] : []),
+  ].join(" · ");
   return (
     <Box
       sx={{
         borderLeft: audience !== "all" && isSetHere ? `3px solid ${INK.plum}` : "3px solid transparent",
         pl: 1,
         ml: -1.375,
+        ...(isSetHere ? {} : SHOWS_SOURCE),
       }}
     >
-      {field()}
-      <Typography variant="caption" component="p" color="text.secondary" sx={{ mt: 0.25 }}>
-        {resolved ? (
-          <Box component="span" title={beaten?.length ? `Stronger than ${beaten.join(", ")}` : undefined}>
-            {sourceWords(resolved.winner, theme, arrangement)}
-            {beaten?.length ? `, over ${beaten.length === 1 ? beaten[0] : `${beaten.length} others`}` : ""}
-          </Box>
-        ) : (
-          "as it comes"
-        )}
-        {following > 0 ? ` · ${following} more like it` : ""}
-        {resolved?.winner.layer === "brand" ? (
-          <>
-            {" · "}
-            <Link component={RouterLink} to="../brand" relative="path" variant="caption">
-              change it in Brand
-            </Link>
-          </>
-        ) : null}
-        {isSetHere && resolved ? (
-          <>
-            {" · "}
+      <FieldHead
+        id={id}
+        label={property.label}
+        from={from}
+        more={more}
+        action={
+          isSetHere && resolved ? (
             <Link
               component="button"
               type="button"
@@ -165,9 +187,14 @@ export const StyleField = memo(function StyleField({
             >
               put back
             </Link>
-          </>
-        ) : null}
-      </Typography>
+          ) : resolved?.winner.layer === "brand" ? (
+            <Link component={RouterLink} to="../brand" relative="path" variant="caption" title={more}>
+              change it in Brand
+            </Link>
+          ) : undefined
+        }
+      />
+      {field()}
       {audience === "all" && differing.length === DEVICES.length ? (
         <Typography variant="caption" component="p" role="note" sx={{ color: INK.plum, fontWeight: 600 }}>
           Each device has its own, so what you choose here is seen nowhere.{" "}

@@ -12,3 +12,4 @@ export { useWhenChanged } from "./use-when-changed";
 export { Toolbar } from "./toolbar";
 export { NonceContext, pageNonce } from "./nonce";
 export { followPointer, type PointerDrag } from "./pointer-drag";
+export { VISUALLY_HIDDEN } from "./visually-hidden";

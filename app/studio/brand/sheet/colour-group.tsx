@@ -31,7 +31,7 @@ import {
 import { useStudio, useStudioStore } from "../../keeping";
 import { ACCEPTED, PicturePicker } from "../../pictures";
 import { FileInput, INK, Swatch } from "../../ui";
-import { ColourField } from "../colour-field";
+import { ColourField } from "../../colours";
 import { coloursOf } from "../palette";
 import { useShown } from "../shown";
 import { OriginLine, SettingControl, useSetting } from "./setting-control";

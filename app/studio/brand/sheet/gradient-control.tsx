@@ -11,7 +11,7 @@ import {
   type StopColour,
 } from "~/core/theme";
 import { IconAction, INK, Swatch } from "../../ui";
-import { ColourField } from "../colour-field";
+import { ColourField } from "../../colours";
 import { useShown } from "../shown";
 
 const MOST_STOPS = 8;

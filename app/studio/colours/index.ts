@@ -1,0 +1,1 @@
+export { ColourField } from "./colour-field";

@@ -1,0 +1,77 @@
+import { Box } from "@mui/material";
+import { useEffect, useMemo, useRef, useState } from "react";
+import type { Draft, Part } from "~/core/document";
+import { DOCUMENT_VERSION } from "~/core/schema";
+import { EnvProvider } from "~/kinds/parts";
+import { envOf, Section } from "~/render";
+import { themeById } from "~/themes";
+import { useStudio } from "../keeping";
+import { ShopFrame } from "./shop-frame";
+import { usePageSheets } from "./shop-page";
+
+type PartSightProps = {
+  /** A section, by itself on a page. */
+  node: Part;
+  name: string;
+  /** Size on the screen, and the width of the page that is shrunk into it, in px. */
+  width: number;
+  height: number;
+  page: number;
+};
+
+/** A section as it looks in this shop, small and live. Drawn only once it comes into view. */
+export function PartSight({ node, name, width, height, page }: PartSightProps) {
+  const draft = useStudio((s) => s.draft);
+  const goods = useStudio((s) => s.goods);
+  const pictures = useStudio((s) => s.pictures);
+  const { currency, locale } = useStudio((s) => s.shop);
+  const holder = useRef<HTMLDivElement>(null);
+  const [seen, setSeen] = useState(false);
+  useEffect(() => {
+    if (!holder.current) return;
+    const observer = new IntersectionObserver(([entry]) => entry!.isIntersecting && setSeen(true), {
+      rootMargin: "200px",
+    });
+    observer.observe(holder.current);
+    return () => observer.disconnect();
+  }, []);
+  const alone = useMemo<Draft>(
+    () => ({
+      look: draft.look,
+      documents: {
+        one: {
+          schemaVersion: DOCUMENT_VERSION,
+          id: "one",
+          kind: "page",
+          title: "",
+          root: { id: "r", kind: "root", props: {}, style: {}, conditions: [], shown: true, slots: { main: [node] } },
+        },
+      },
+    }),
+    [draft.look, node],
+  );
+  const sheets = usePageSheets(alone, pictures);
+  const env = useMemo(
+    () => envOf({ goods, pictures, currency, locale }, draft),
+    [goods, pictures, currency, locale, draft],
+  );
+  return (
+    <Box ref={holder} sx={{ width, height, overflow: "hidden", bgcolor: "#fff" }}>
+      {seen ? (
+        <ShopFrame
+          inert
+          title={name}
+          width={page}
+          scale={width / page}
+          height={height}
+          sheets={sheets}
+          extra="body{overflow:hidden}"
+        >
+          <EnvProvider value={env}>
+            <Section node={node} theme={themeById(draft.look.theme)} look={draft.look} first />
+          </EnvProvider>
+        </ShopFrame>
+      ) : null}
+    </Box>
+  );
+}
