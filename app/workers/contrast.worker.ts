@@ -1,19 +1,19 @@
 /// <reference lib="webworker" />
-import { contrastOnPicture, leastScrim, type WordsBox, type Pixels, type Scrim } from "../core/pictures";
+import { leastScrim, worstOnPicture, type WordsBox, type Pixels, type Scrim } from "../core/pictures";
 
 export type ContrastAsk = {
   readonly id: number;
   /** The address of a rendition of the picture. */
   readonly picture: string;
   readonly crop: WordsBox;
-  readonly words: readonly WordsBox[];
+  /** Words by size, with the contrast that each size needs. */
+  readonly words: readonly { readonly boxes: readonly WordsBox[]; readonly needed: number }[];
   readonly scrim: Scrim;
-  readonly needed: number;
 };
 export type ContrastAnswer = {
   readonly id: number;
-  /** What the words reach now; undefined where the picture can't be read. */
-  readonly reached: number | undefined;
+  /** What the words that are worst off reach now, and what they need; undefined where the picture can't be read. */
+  readonly worst: { readonly reached: number; readonly needed: number } | undefined;
   /** The scrim that would be just enough, where the present one is not, or is more than is needed. */
   readonly enough: Scrim | undefined;
 };
@@ -46,11 +46,12 @@ function pixelsOf(address: string): Promise<Pixels> {
 }
 
 self.onmessage = async ({ data }: MessageEvent<ContrastAsk>) => {
-  const { id, picture, crop, words, scrim, needed } = data;
-  let answer: ContrastAnswer = { id, reached: undefined, enough: undefined };
+  const { id, picture, crop, words, scrim } = data;
+  let answer: ContrastAnswer = { id, worst: undefined, enough: undefined };
   try {
-    const task = { pixels: await pixelsOf(picture), crop, words };
-    answer = { id, reached: contrastOnPicture(task, scrim), enough: leastScrim(task, scrim, needed) };
+    const pixels = await pixelsOf(picture);
+    const all = words.map(({ boxes, needed }) => ({ pixels, crop, words: boxes, needed }));
+    answer = { id, worst: worstOnPicture(all, scrim), enough: leastScrim(all, scrim) };
   } catch {
     // The picture is gone or can't be decoded; there is nothing to be said about words on it.
   }

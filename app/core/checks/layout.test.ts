@@ -76,6 +76,44 @@ describe("words", () => {
   });
 });
 
+describe("signs and pictures in the header", () => {
+  const sign = (left: number, more: Partial<MeasuredPart> = {}) =>
+    target(left, 0, 44, 44, { solid: true, says: "", ...more });
+  it("must not lie on one another, nor on the name", () => {
+    expect(rules([sign(0), sign(60)])).toEqual([]);
+    expect(layoutFindings([sign(0), sign(20)], 390)).toMatchObject([
+      { rule: "overlap", why: "Lies on what stands beside it." },
+    ]);
+    expect(rules([words(0, 0, 240, 40, { says: "A long name" }), sign(220)])).toEqual(["overlap"]);
+  });
+  it("may lie in a link that lies in another part, however deep", () => {
+    const all = [sign(0), words(0, 0, 100, 40, { inside: 0 }), words(10, 5, 60, 30, { inside: 1 })];
+    expect(rules(all)).toEqual([]);
+  });
+  it("may lie on what is no words elsewhere on the page", () => {
+    expect(rules([target(0, 0, 44), target(20, 0, 44)])).toEqual([]);
+  });
+});
+
+describe("heads", () => {
+  it("must not be broken within a word", () => {
+    expect(layoutFindings([words(0, 0, 200, 90, { broken: "Kitemaking" })], 390)).toMatchObject([
+      { rule: "broken-word", why: expect.stringContaining("“Kitemaking”") },
+    ]);
+  });
+});
+
+describe("contrast (WCAG 2.2, 1.4.3 Contrast (Minimum))", () => {
+  it.each([
+    [4.5, 4.5, []],
+    [4.44, 4.5, ["unreadable"]],
+    [3.2, 3, []],
+    [2.9, 3, ["unreadable"]],
+  ] as const)("%f where %f is needed", (reached, needed, found) =>
+    expect(rules([words(0, 0, 200, 20, { contrast: { reached, needed } })])).toEqual(found),
+  );
+});
+
 describe("the edge of the screen", () => {
   it("is passed on either side, but not by what scrolls by itself or by a hair", () => {
     expect(rules([words(300, 0, 100, 20), words(-8, 40, 50, 20), words(290, 80, 100.6, 20)])).toEqual([

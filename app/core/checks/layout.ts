@@ -21,9 +21,16 @@ export type MeasuredPart = {
   readonly clipped?: boolean;
   /** Which measured thing it lies in, by its place in the list; what lies in another doesn't overlap it. */
   readonly inside?: number;
+  /** Nothing may lie on it, although it may be no words: a picture or a sign in the header. */
+  readonly solid?: true;
+  /** Of words: one of them that is broken within itself, for want of room. */
+  readonly broken?: string;
+  /** Of words: the contrast that they reach on what they stand on, and the one they need (WCAG 2.2, 1.4.3). */
+  readonly contrast?: { readonly reached: number; readonly needed: number };
 };
 
-export type LayoutRule = "overflow" | "small-text" | "small-target" | "overlap" | "long-line";
+export type LayoutRule =
+  "overflow" | "small-text" | "small-target" | "overlap" | "long-line" | "broken-word" | "unreadable";
 export type LayoutFinding = {
   readonly rule: LayoutRule;
   readonly node: string;
@@ -119,9 +126,44 @@ function smallTargets(all: readonly MeasuredPart[]): LayoutFinding[] {
   });
 }
 
-/** Words that lie on one another. What lies in another is meant to. */
+const brokenWords = (all: readonly MeasuredPart[]): LayoutFinding[] =>
+  all.flatMap((m) =>
+    m.broken === undefined
+      ? []
+      : [
+          {
+            rule: "broken-word" as const,
+            ...m,
+            why: `There is no room for “${m.broken}” in one line, so it is broken in the middle of the word.`,
+          },
+        ],
+  );
+
+const ratio = (n: number) => String(Math.floor(n * 10) / 10);
+
+const unreadable = (all: readonly MeasuredPart[]): LayoutFinding[] =>
+  all.flatMap((m) =>
+    m.contrast && m.contrast.reached < m.contrast.needed - 0.05
+      ? [
+          {
+            rule: "unreadable" as const,
+            ...m,
+            why: `Contrast with what they stand on is ${ratio(m.contrast.reached)}; ${m.contrast.needed} is needed.`,
+          },
+        ]
+      : [],
+  );
+
+/** Words, and what else nothing may lie on, that lie on one another. What lies in another is meant to. */
 function overlaps(all: readonly MeasuredPart[]): LayoutFinding[] {
-  const words = all.map((m, index) => ({ m, index })).filter(({ m }) => m.kind === "words" && !m.clipped);
+  const words = all
+    .map((m, index) => ({ m, index }))
+    .filter(({ m }) => (m.kind === "words" || m.solid === true) && !m.clipped);
+  /** Whether one of them lies in the other, however deep. */
+  const isWithin = (from: number, whole: number): boolean => {
+    for (let at: number | undefined = from; at !== undefined; at = all[at]?.inside) if (at === whole) return true;
+    return false;
+  };
   const sorted = [...words].sort((a, b) => a.m.rect.top - b.m.rect.top);
   const found: LayoutFinding[] = [];
   for (let i = 0; i < sorted.length; i++) {
@@ -129,13 +171,13 @@ function overlaps(all: readonly MeasuredPart[]): LayoutFinding[] {
     for (let j = i + 1; j < sorted.length; j++) {
       const { m: b, index: other } = sorted[j]!;
       if (b.rect.top >= bottom(a.rect)) break;
-      if (a.inside === other || b.inside === index) continue;
+      if (isWithin(index, other) || isWithin(other, index)) continue;
       const w = Math.min(right(a.rect), right(b.rect)) - Math.max(a.rect.left, b.rect.left);
       const h = Math.min(bottom(a.rect), bottom(b.rect)) - Math.max(a.rect.top, b.rect.top);
       const smaller = Math.min(a.rect.width * a.rect.height, b.rect.width * b.rect.height);
       // Letters rarely fill their boxes: what touches a little is not on top of the other.
       if (w > 3 && h > 5 && w * h > smaller * 0.12) {
-        found.push({ rule: "overlap", ...b, why: `Lies on “${a.says}”.` });
+        found.push({ rule: "overlap", ...b, why: a.says ? `Lies on “${a.says}”.` : "Lies on what stands beside it." });
         break;
       }
     }
@@ -145,7 +187,15 @@ function overlaps(all: readonly MeasuredPart[]): LayoutFinding[] {
 
 /** Everything that the rules find at one width, from the top of the page down; of each rule, one finding for a part. */
 export function layoutFindings(all: readonly MeasuredPart[], width: number): readonly LayoutFinding[] {
-  const found = [overflow(all, width), smallText(all), smallTargets(all), overlaps(all), longLines(all)].flat();
+  const found = [
+    overflow(all, width),
+    smallText(all),
+    smallTargets(all),
+    overlaps(all),
+    longLines(all),
+    brokenWords(all),
+    unreadable(all),
+  ].flat();
   const seen = new Set<string>();
   return found
     .filter(({ rule, node }) => {

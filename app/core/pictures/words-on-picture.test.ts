@@ -109,7 +109,7 @@ describe("a scrim", () => {
             16,
           );
           const task = { pixels, crop: WHOLE, words: [{ left, top, right: left + 0.4, bottom: top + 0.3 }] };
-          const found = leastScrim(task, now, needed);
+          const found = leastScrim([{ ...task, needed }], now);
           const enough = SCRIM_TONES.flatMap((tone) =>
             SCRIM_FROM.flatMap((from) =>
               Array.from({ length: 96 }, (_, strength): Scrim => ({ strength, from, tone })),

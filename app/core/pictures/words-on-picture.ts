@@ -158,23 +158,41 @@ export function scrimWeight(scrim: Scrim): number {
 
 const MOST_STRENGTH = 95;
 
+/** Words of one size on a picture, and the contrast that they need: large ones need less (WCAG 2.2, 1.4.3). */
+export type NeedyWords = WordsOnPicture & { readonly needed: number };
+
+/** Of words of several sizes, those that are worst off: what they reach, and what they need. */
+export function worstOnPicture(
+  all: readonly NeedyWords[],
+  scrim: Scrim,
+): { readonly reached: number; readonly needed: number } | undefined {
+  const [worst] = all
+    .map((each) => ({ reached: contrastOnPicture(each, scrim), needed: each.needed }))
+    .toSorted((a, b) => a.reached / a.needed - b.reached / b.needed);
+  return worst;
+}
+
 /**
- * The scrim that is just strong enough for words to reach `needed`: of all sides and both tones the one that takes least
+ * The scrim that is just strong enough for all words to reach what they need: of all sides and both tones the one that takes least
  * from the picture; the side and tone there are now are kept when another would save less than a tenth. Undefined where
  * none is enough.
  */
-export function leastScrim(task: WordsOnPicture, now: Scrim, needed: number): Scrim | undefined {
-  const samples = samplesUnder(task.pixels, task.crop, task.words);
+export function leastScrim(all: readonly NeedyWords[], now: Scrim): Scrim | undefined {
+  const groups = all.map((each) => ({
+    samples: samplesUnder(each.pixels, each.crop, each.words),
+    needed: each.needed,
+  }));
+  const isEnough = (scrim: Scrim) => groups.every(({ samples, needed }) => leastContrast(samples, scrim) >= needed);
   const found: Scrim[] = [];
   for (const tone of SCRIM_TONES) {
     for (const from of SCRIM_FROM) {
       const at = (strength: number): Scrim => ({ strength, from, tone });
-      if (leastContrast(samples, at(MOST_STRENGTH)) < needed) continue;
+      if (!isEnough(at(MOST_STRENGTH))) continue;
       let low = 0;
       let high = MOST_STRENGTH;
       while (low < high) {
         const middle = Math.floor((low + high) / 2);
-        if (leastContrast(samples, at(middle)) >= needed) high = middle;
+        if (isEnough(at(middle))) high = middle;
         else low = middle + 1;
       }
       found.push(at(high));

@@ -20,9 +20,17 @@ import { hasTrait, hasStyle, kindOf, nameOf } from "~/kinds";
 import { nodeLayers, type Target } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
-import { PaneShell, ShopFrame, ShopPage, SillName, useDressing, usePageSheets, useTarget } from "../panes";
+import {
+  DEVICE_WIDTH,
+  PaneShell,
+  ShopFrame,
+  ShopPage,
+  SillName,
+  useDressing,
+  usePageSheets,
+  useTarget,
+} from "../panes";
 import { INK } from "../ui";
-import { DEVICE_WIDTH } from "./devices";
 
 /** Reads off a phone pane what the proposals need to know of each part. */
 export function phoneFacts(frame: Document): ReadonlyMap<string, PhoneFacts> {

@@ -8,7 +8,7 @@ import { entryOf, type Draft } from "~/core/document";
 import { nameOf } from "~/kinds";
 import { AddSheet } from "../add";
 import { useStudio, useStudioStore, type PaneView } from "../keeping";
-import { ShowProvider, usePageSheets } from "../panes";
+import { DEVICE_WIDTH, ShowProvider, usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
 import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider } from "../words";
@@ -21,7 +21,7 @@ import { MoveTo } from "./move-to";
 import { PageTools } from "./page-tools";
 import { partAt, placeForWidget } from "./parts";
 import { editFirstWords } from "./interaction";
-import { DEVICE_WIDTH, PAD, scalesFor } from "./devices";
+import { PAD, scalesFor } from "./devices";
 import {
   BenchFramesProvider,
   createFrames,

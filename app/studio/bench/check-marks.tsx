@@ -2,11 +2,12 @@ import { Box, Button, Chip, Popover, Typography } from "@mui/material";
 import { TriangleAlert } from "lucide-react";
 import { useState } from "react";
 import { nameOf } from "~/kinds";
+import { mendOf, RULE_WORDS } from "../checks";
 import { useStudio, useStudioStore } from "../keeping";
+import { DEVICE_NAME, DEVICE_WIDTH } from "../panes";
 import { INK } from "../ui";
 import type { PaneDevice } from "./frames";
-import { mendOf, RULE_WORDS, useChecksStore, useFindings, usePointed, type PaneFinding } from "./checks";
-import { DEVICE_NAME } from "./devices";
+import { thingsWords, useChecksStore, useFindings, usePointed, type PaneFinding } from "./checks";
 import { partAt } from "./parts";
 
 /** Points at what the checks found, in its place in a pane. */
@@ -14,7 +15,7 @@ export function CheckMarks({ device }: { device: PaneDevice }) {
   const store = useStudioStore();
   const checks = useChecksStore();
   const pointed = usePointed();
-  const findings = useFindings().filter((f) => f.device === device);
+  const findings = useFindings().filter((f) => f.pane === device);
   return findings.slice(0, 40).map((f) => (
     <span key={`${f.rule} ${f.node}`}>
       {pointed === f ? <span className="zm-check-box" style={f.rect} /> : null}
@@ -25,7 +26,7 @@ export function CheckMarks({ device }: { device: PaneDevice }) {
         title={`${RULE_WORDS[f.rule]}: ${f.why}`}
         aria-label={`${RULE_WORDS[f.rule]}: ${f.why}`}
         style={{
-          left: Math.max(2, Math.min(f.rect.left, (device === "phone" ? 390 : 1280) - 30)),
+          left: Math.max(2, Math.min(f.rect.left, DEVICE_WIDTH[f.device] - 30)),
           top: Math.max(0, f.rect.top - 10),
         }}
         onClick={() => {
@@ -94,7 +95,7 @@ export function ChecksChip() {
       <Chip
         size="small"
         icon={<TriangleAlert size={14} aria-hidden />}
-        label={findings.length === 1 ? "1 thing to look at" : `${findings.length} things to look at`}
+        label={thingsWords(findings.length)}
         onClick={(event) => setAnchor(event.currentTarget)}
         aria-haspopup="dialog"
         sx={{
@@ -124,7 +125,7 @@ export function ChecksChip() {
         <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
           {findings.map((f) => (
             <FindingRow
-              key={`${f.device} ${f.rule} ${f.node}`}
+              key={`${f.pane} ${f.rule} ${f.node}`}
               finding={f}
               onDone={() => findings.length === 1 && setAnchor(null)}
             />

@@ -1,21 +1,13 @@
-import { createContext, useContext, useEffect } from "react";
+import { createContext, useContext, useEffect, useMemo, useState } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
-import { layoutFindings, type LayoutFinding, type LayoutRule } from "~/core/checks";
-import { resolve } from "~/core/cascade";
-import { setStyles, type Outcome } from "~/core/commands";
-import type { Draft, StyleValue } from "~/core/document";
-import { hasStyle, kindOf } from "~/kinds";
-import { nodeLayers } from "~/render";
-import { themeById } from "~/themes";
+import { createContrastWorker, layoutOf, onPicturesOf, type Finding } from "../checks";
 import { useStudio } from "../keeping";
-import { DEVICE_WIDTH } from "./devices";
 import type { BenchFrames, PaneDevice } from "./frames";
-import { measurePage } from "./measure";
 import { partAt } from "./parts";
 
 // While somebody works, what is laid out is measured in both panes, a moment after it has come to rest.
 
-export type PaneFinding = LayoutFinding & { readonly device: PaneDevice };
+export type PaneFinding = Finding & { readonly pane: PaneDevice };
 export type ChecksStore = StoreApi<{ readonly findings: readonly PaneFinding[]; readonly pointed: PaneFinding | null }>;
 export const createChecksStore = (): ChecksStore => createStore(() => ({ findings: [], pointed: null }));
 
@@ -29,42 +21,63 @@ export function useChecksStore(): ChecksStore {
 export const useFindings = (): readonly PaneFinding[] => useStore(useChecksStore(), (s) => s.findings);
 export const usePointed = (): PaneFinding | null => useStore(useChecksStore(), (s) => s.pointed);
 
-export const RULE_WORDS: Readonly<Record<LayoutRule, string>> = {
-  overflow: "Past the edge",
-  "small-text": "Too small to read",
-  "small-target": "Too small to tap",
-  overlap: "Words on words",
-  "long-line": "Lines too long",
-};
-
 /** How long a page must stand still before it is measured, in ms. */
 const STILL = 450;
+
+export const thingsWords = (count: number): string =>
+  count === 1 ? "1 thing to look at" : `${count} things to look at`;
+
+/** How many findings there are in each section of the page, by its id. */
+export function useFindingsBySection(): ReadonlyMap<string, number> {
+  const findings = useFindings();
+  const draft = useStudio((s) => s.draft);
+  return useMemo(() => {
+    const counts = new Map<string, number>();
+    for (const { node } of findings) {
+      const section = partAt(draft, node)?.path[0]?.id;
+      if (section) counts.set(section, (counts.get(section) ?? 0) + 1);
+    }
+    return counts;
+  }, [findings, draft]);
+}
 
 /** Measures both panes whenever they have come to rest after a change. */
 export function useLayoutChecks(frames: BenchFrames): void {
   const store = useChecksStore();
   const draft = useStudio((s) => s.draft);
+  const pictures = useStudio((s) => s.pictures);
+  const [worker] = useState(createContrastWorker);
+  useEffect(() => worker.end, [worker]);
   useEffect(() => {
     let timer = 0;
-    const measure = () => {
-      const findings = (["phone", "wide"] as const).flatMap((device) => {
-        const frame = frames[device];
-        return frame ? layoutFindings(measurePage(frame), DEVICE_WIDTH[device]).map((f) => ({ ...f, device })) : [];
-      });
+    let isOver = false;
+    const measure = async () => {
+      const found: PaneFinding[] = [];
+      for (const pane of ["phone", "wide"] as const) {
+        const frame = frames[pane];
+        if (!frame) continue;
+        const device = pane;
+        const onPictures = await onPicturesOf(frame, device, draft, pictures, worker.ask);
+        if (isOver) return;
+        found.push(...[...layoutOf(frame, device), ...onPictures].map((f) => ({ ...f, pane })));
+      }
+      const findings = found.toSorted((a, b) => a.rect.top - b.rect.top);
       const { pointed, findings: before } = store.getState();
       // The same findings are left alone, so that nothing is drawn anew for them.
       if (JSON.stringify(findings) === JSON.stringify(before)) return;
       store.setState({
         findings,
         pointed:
-          findings.find((f) => f.rule === pointed?.rule && f.node === pointed.node && f.device === pointed.device) ??
-          null,
+          findings.find((f) => f.rule === pointed?.rule && f.node === pointed.node && f.pane === pointed.pane) ?? null,
       });
     };
     const soon = () => {
       clearTimeout(timer);
       timer = window.setTimeout(
-        () => ("requestIdleCallback" in window ? requestIdleCallback(measure, { timeout: 800 }) : measure()),
+        () =>
+          "requestIdleCallback" in window
+            ? requestIdleCallback(() => void measure(), { timeout: 800 })
+            : void measure(),
         STILL,
       );
     };
@@ -77,44 +90,9 @@ export function useLayoutChecks(frames: BenchFrames): void {
     });
     soon();
     return () => {
+      isOver = true;
       clearTimeout(timer);
       observers.forEach((o) => o.disconnect());
     };
-  }, [frames, draft, store]);
-}
-
-/** What puts a finding right in one step, where there is such a thing; for the device on which it was found. */
-export function mendOf(
-  draft: Draft,
-  finding: PaneFinding,
-): { readonly label: string; readonly outcome: Outcome } | undefined {
-  const part = partAt(draft, finding.node);
-  const definition = part && kindOf(part.node)?.definition;
-  if (!part || !definition) return undefined;
-  const layers = nodeLayers(part.node, themeById(draft.look.theme), draft.look);
-  const now = (property: string) => resolve(layers, property, finding.device)?.value;
-  const can = (property: string) => hasStyle(definition, part.node, property);
-  const set = (property: string, value: StyleValue, label: string) => ({
-    label,
-    outcome: setStyles(draft, [{ id: part.node.id, audience: finding.device, property, value }], label),
-  });
-  switch (finding.rule) {
-    case "small-text":
-      return can("size") ? set("size", 0, "Make it as large as text") : undefined;
-    case "long-line":
-      if (can("measure")) return set("measure", "62ch", "Shorten the lines");
-      return can("width") && now("width") !== "narrow" ? set("width", "narrow", "Make the section narrow") : undefined;
-    case "overflow": {
-      const head = now("headSize");
-      if (can("headSize") && typeof head === "number" && head > 1)
-        return set("headSize", head - 1, "Make the head a step smaller");
-      if (can("wide") && now("wide") !== "fill") return set("wide", "fill", "Fit it into its place");
-      if (can("rows") && now("rows") !== 1) return set("rows", 1, "Put the columns below each other");
-      return undefined;
-    }
-    case "overlap":
-      return can("above") ? set("above", 3, "Give it room above") : undefined;
-    case "small-target":
-      return can("pad") ? set("pad", 2, "Give it room around") : undefined;
-  }
+  }, [frames, draft, pictures, worker, store]);
 }

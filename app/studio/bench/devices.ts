@@ -1,7 +1,5 @@
 import type { PaneView } from "../keeping";
-
-export const DEVICE_WIDTH = { phone: 390, wide: 1280 } as const;
-export const DEVICE_NAME = { phone: "Phone", wide: "Wide" } as const;
+import { DEVICE_WIDTH } from "../panes";
 
 /** Room around and between panes, in px. */
 export const PAD = 16;

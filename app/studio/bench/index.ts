@@ -2,6 +2,6 @@ export { Bench } from "./bench";
 export { useBenchFrames, useEditWords, type BenchFrames, type PaneDevice } from "./frames";
 export { PageChoice } from "./page-choice";
 export { ShowChoice } from "./show-choice";
-export { DEVICE_NAME, DEVICE_WIDTH, scalesFor } from "./devices";
+export { scalesFor } from "./devices";
 export { placeForNew, standings } from "./sections";
 export { nameIn, nameOfPart, partAt } from "./parts";

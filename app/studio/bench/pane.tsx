@@ -2,6 +2,8 @@ import { useEffect, useMemo, useState } from "react";
 import { useStudio, useStudioStore } from "../keeping";
 import {
   BARE_CSS,
+  DEVICE_NAME,
+  DEVICE_WIDTH,
   paneCss,
   PaneShell,
   ShopFrame,
@@ -13,7 +15,6 @@ import {
   type Sheets,
 } from "../panes";
 import type { PaneDevice } from "./frames";
-import { DEVICE_NAME, DEVICE_WIDTH } from "./devices";
 import { useCarry } from "./carry";
 import { attachPane } from "./interaction";
 import { Marks } from "./marks";

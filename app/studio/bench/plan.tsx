@@ -5,6 +5,7 @@ import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { INK, ON_LEMON, VISUALLY_HIDDEN } from "../ui";
 import type { BenchActions } from "./actions";
 import { useCarry } from "./carry";
+import { thingsWords, useFindingsBySection } from "./checks";
 import { partAt } from "./parts";
 import { PartMenu, type MenuState } from "./part-menu";
 import { insideOf, neighbourOf, type PlanRow } from "./plan-tree";
@@ -17,12 +18,13 @@ const ITEM = 92;
 const GAP = 24;
 const DRAWN = { width: 80, height: 46 };
 
-const BONE_FILL: Readonly<Record<Bone["what"], string>> = {
-  picture: "#b9c7bd",
-  head: "#17241d",
-  text: "#9aa39b",
-  button: "#f5c518",
-  card: "#d6d9cf",
+/** How strongly a bone stands out, in the colour of its section's words; pictures have colours of their own. */
+const BONE_STRENGTH: Readonly<Record<Bone["what"], number>> = {
+  picture: 0.3,
+  head: 1,
+  text: 0.45,
+  button: 0.8,
+  card: 0.15,
 };
 
 const Drawing = memo(function Drawing({ wire }: { wire: Wireframe | undefined }) {
@@ -30,14 +32,7 @@ const Drawing = memo(function Drawing({ wire }: { wire: Wireframe | undefined })
   return (
     <svg width={DRAWN.width} height={DRAWN.height} viewBox={`0 0 1 ${DRAWN.height / DRAWN.width}`} aria-hidden="true">
       <g transform={`translate(0 ${(DRAWN.height / DRAWN.width - ratio) / 2})`}>
-        <rect
-          width="1"
-          height={ratio}
-          rx="0.02"
-          fill={wire?.dark ? "#d9d6ca" : "#fff"}
-          stroke={INK.ink}
-          strokeWidth="0.016"
-        />
+        <rect width="1" height={ratio} rx="0.02" fill={wire?.ground ?? "#fff"} stroke={INK.ink} strokeWidth="0.016" />
         <g>
           {wire?.bones
             .filter((b) => b.y + b.h * 0.3 < ratio)
@@ -51,7 +46,8 @@ const Drawing = memo(function Drawing({ wire }: { wire: Wireframe | undefined })
                   0.012,
                   Math.min(b.h, ratio - b.y) * (b.what === "text" || b.what === "head" ? 0.7 : 1),
                 )}
-                fill={BONE_FILL[b.what]}
+                fill={b.colour ?? wire.ink}
+                fillOpacity={b.colour ? 1 : BONE_STRENGTH[b.what]}
               />
             ))}
         </g>
@@ -92,6 +88,7 @@ const Strip = memo(function Strip({
   onMove,
 }: PlanProps & { draft: Draft }) {
   const store = useStudioStore();
+  const problems = useFindingsBySection();
   const wires = useWires(frame, draft);
   const carry = useCarry();
   const selected = useStudio((s) => s.selected);
@@ -246,7 +243,7 @@ const Strip = memo(function Strip({
                 {...common(node.id)}
                 aria-level={1}
                 {...(insideOf(node).length ? { "aria-expanded": isOpen } : {})}
-                aria-label={`${name}${node.shown ? "" : ", not shown yet"}, ${index + 1} of ${all.length}`}
+                aria-label={`${name}${node.shown ? "" : ", not shown yet"}, ${index + 1} of ${all.length}${problems.has(node.id) ? `, ${thingsWords(problems.get(node.id)!)}` : ""}`}
                 onPointerDown={(event) => begin(node.id, event.nativeEvent)}
                 sx={{
                   width: ITEM,
@@ -267,14 +264,42 @@ const Strip = memo(function Strip({
                   ...focusRing,
                 }}
               >
-                <Box sx={{ opacity: node.shown ? 1 : 0.45, lineHeight: 0 }}>
+                <Box sx={{ opacity: node.shown ? 1 : 0.45, lineHeight: 0, position: "relative" }}>
                   <Drawing wire={wires.get(node.id)} />
+                  {problems.get(node.id) ? (
+                    <Box
+                      component="span"
+                      aria-hidden
+                      title={thingsWords(problems.get(node.id)!)}
+                      sx={{
+                        position: "absolute",
+                        top: -4,
+                        right: -4,
+                        minWidth: 17,
+                        height: 17,
+                        px: 0.5,
+                        borderRadius: "9px 9px 9px 2px",
+                        bgcolor: INK.brick,
+                        color: INK.paper,
+                        fontSize: 11,
+                        lineHeight: "17px",
+                        fontWeight: 700,
+                      }}
+                    >
+                      {problems.get(node.id)}
+                    </Box>
+                  ) : null}
                 </Box>
                 <Typography
                   variant="caption"
-                  noWrap
                   sx={{
-                    display: "block",
+                    display: "-webkit-box",
+                    WebkitBoxOrient: "vertical",
+                    WebkitLineClamp: 2,
+                    overflow: "hidden",
+                    overflowWrap: "anywhere",
+                    lineHeight: 1.15,
+                    mt: "3px",
                     fontWeight: isSelected ? 650 : 500,
                     textDecoration: node.shown ? "none" : "line-through",
                   }}

@@ -8,8 +8,32 @@ export type Bone = {
   readonly y: number;
   readonly w: number;
   readonly h: number;
+  /** Of a picture: its colours in the mean. */
+  readonly colour?: string;
 };
-export type Wireframe = { readonly height: number; readonly bones: readonly Bone[]; readonly dark: boolean };
+export type Wireframe = {
+  readonly height: number;
+  readonly bones: readonly Bone[];
+  /** What the section stands on, and its words on that. */
+  readonly ground: string;
+  readonly ink: string;
+};
+
+/** The mean colour of a picture that is there already; the browser shrinks it to one pixel. */
+function meanOf(picture: HTMLImageElement, known: Map<string, string>): string | undefined {
+  const address = picture.currentSrc;
+  const before = known.get(address);
+  if (before !== undefined) return before;
+  if (!picture.complete || picture.naturalWidth === 0) return undefined;
+  const canvas = new OffscreenCanvas(1, 1);
+  const context = canvas.getContext("2d")!;
+  context.imageSmoothingQuality = "high";
+  context.drawImage(picture, 0, 0, 1, 1);
+  const [r, g, b, a] = context.getImageData(0, 0, 1, 1).data;
+  const mean = `rgb(${r} ${g} ${b}${a === 255 ? "" : ` / ${(a! / 255).toFixed(2)}`})`;
+  known.set(address, mean);
+  return mean;
+}
 
 const PARTS: readonly (readonly [Bone["what"], string])[] = [
   ["picture", ".pic:not(.pic-second), .wordmark-picture"],
@@ -22,7 +46,7 @@ const PARTS: readonly (readonly [Bone["what"], string])[] = [
 ];
 
 /** Measures the sections of a pane: what stands where, to scale. */
-export function wireframes(frame: Document): ReadonlyMap<string, Wireframe> {
+export function wireframes(frame: Document, means = new Map<string, string>()): ReadonlyMap<string, Wireframe> {
   const width = frame.documentElement.clientWidth || 1;
   const found = new Map<string, Wireframe>();
   for (const section of frame.querySelectorAll<HTMLElement>("[data-level=section]")) {
@@ -33,8 +57,11 @@ export function wireframes(frame: Document): ReadonlyMap<string, Wireframe> {
       for (const part of section.querySelectorAll<HTMLElement>(selector)) {
         const { left, top, width: w, height: h } = part.getBoundingClientRect();
         if (w === 0 || h === 0 || left >= width) continue;
+        const picture = what === "picture" ? part.querySelector("img") : null;
+        const colour = picture ? meanOf(picture, means) : undefined;
         bones.push({
           what,
+          ...(colour === undefined ? {} : { colour }),
           x: left / width,
           y: (top - box.top) / width,
           w: Math.min(w, width - left) / width,
@@ -42,10 +69,13 @@ export function wireframes(frame: Document): ReadonlyMap<string, Wireframe> {
         });
       }
     }
+    const style = frame.defaultView!.getComputedStyle(section);
+    const own = /#[0-9a-f]{6}/.exec(style.getPropertyValue("--ground"))?.[0];
     found.set(section.dataset.node!, {
       height: box.height / width,
       bones: bones.slice(0, 60),
-      dark: ["brand", "dark"].includes(section.dataset.set ?? ""),
+      ground: own ?? style.backgroundColor,
+      ink: style.color,
     });
   }
   return found;
@@ -59,15 +89,19 @@ export function useWires(frame: Document | null, draft: Draft): ReadonlyMap<stri
     if (!frame || !view) return;
     // The studio's own timer: a number of the pane's window would be that of another one here.
     let timer: ReturnType<typeof setTimeout> | undefined;
+    const means = new Map<string, string>();
     const measure = () => {
       clearTimeout(timer);
-      timer = setTimeout(() => setWires(wireframes(frame)), 160);
+      timer = setTimeout(() => setWires(wireframes(frame, means)), 160);
     };
     const observer = new view.ResizeObserver(measure);
     observer.observe(frame.body);
+    // A picture that arrives later has its colours only then.
+    frame.addEventListener("load", measure, true);
     measure();
     return () => {
       clearTimeout(timer);
+      frame.removeEventListener("load", measure, true);
       observer.disconnect();
     };
   }, [frame, draft]);

@@ -8,8 +8,10 @@ import { PARTS, partById, PartsSheet, sharedCss, targetAt, type BrandPart } from
 import { EnvProvider } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { envOf } from "~/render";
-import { DEVICE_NAME, DEVICE_WIDTH, type PaneDevice } from "../bench";
+import type { PaneDevice } from "../bench";
 import {
+  DEVICE_NAME,
+  DEVICE_WIDTH,
   paneCss,
   PaneShell,
   ShopFrame,

@@ -1,1 +1,2 @@
+export { coloursAround, NEEDED, ROLE_OF, setFor } from "./around";
 export { ColourField } from "./colour-field";

@@ -13,11 +13,12 @@ import {
   entryOf,
 } from "~/core/document";
 import { FRAME_SETS, setName, type AnySet, type FrameSet } from "~/core/theme";
+import { coloursAround } from "../colours";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
 import { SlideField, StepField } from "./exact-field";
 import { FieldHead, SHOWS_SOURCE } from "./field-head";
-import { coloursAround, OwnColour } from "./own-colour";
+import { OwnColour } from "./own-colour";
 
 const DEVICE_WORDS: Readonly<Record<Device, string>> = { phone: "phone", tablet: "tablet", wide: "wide screen" };
 

@@ -1,3 +1,4 @@
+export { DEVICE_NAME, DEVICE_WIDTH } from "./devices";
 export { ShopFrame, useSheetSource, type Sheets, type SheetSource } from "./shop-frame";
 export { ShopPage, useDressing, usePageSheets, useStructure, type Dressing } from "./shop-page";
 export { PartSight } from "./part-sight";

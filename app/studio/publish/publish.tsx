@@ -18,6 +18,7 @@ import { placeholdersIn } from "~/kinds/placeholders";
 import { placeWords } from "~/kinds/references";
 import { useReload, useStudio, useStudioStore } from "../keeping";
 import { INK, ON_LEMON, useWhenChanged } from "../ui";
+import { ToLookAt } from "./to-look-at";
 
 type Stage =
   | { name: "reading" }
@@ -139,6 +140,7 @@ export function PublishDialog({
           </>
         ) : null}
         {pending && pending.changes.length > 0 ? <StillTheStudios /> : null}
+        {stage.name === "ready" && stage.pending.changes.length > 0 ? <ToLookAt onGo={onClose} /> : null}
         {stage.name === "done" ? (
           <Typography>
             {stage.changes === 1 ? "One change is" : `${stage.changes} changes are`} live at{" "}

@@ -1,0 +1,5 @@
+import type { Device } from "~/core/document";
+
+/** Width of the page on each device, as panes show it, in CSS px. */
+export const DEVICE_WIDTH: Readonly<Record<Device, number>> = { phone: 390, tablet: 820, wide: 1280 };
+export const DEVICE_NAME: Readonly<Record<Device, string>> = { phone: "Phone", tablet: "Tablet", wide: "Wide" };
