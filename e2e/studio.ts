@@ -41,7 +41,7 @@ export async function benchReady(page: Page): Promise<void> {
   await pane(page, "Wide").locator("#main").waitFor();
 }
 
-export const pane = (page: Page, name: "Phone" | "Wide"): FrameLocator =>
+export const pane = (page: Page, name: "Phone" | "Tablet" | "Wide"): FrameLocator =>
   page.frameLocator(`iframe[title^="${name} view"]`);
 export const plan = (page: Page): Locator => page.getByRole("tree", { name: "Plan of the page" });
 export const inPlan = (page: Page, name: string): Locator =>

@@ -1,14 +1,14 @@
 import { sectionAround } from "~/kinds/fill";
-import { Box, Button, Drawer, ToggleButton, ToggleButtonGroup, Tooltip, useMediaQuery } from "@mui/material";
-import { Eye, Plus } from "lucide-react";
+import { Box, Button, Chip, Drawer, ToggleButton, ToggleButtonGroup, Tooltip, useMediaQuery } from "@mui/material";
+import { Eye, Plus, X } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
 import { useStore } from "zustand";
 import { addNode, setProp } from "~/core/commands";
-import { entryOf, type Draft } from "~/core/document";
+import { entryOf, type Device, type Draft } from "~/core/document";
 import { nameOf } from "~/kinds";
 import { AddSheet } from "../add";
 import { useStudio, useStudioStore, type PaneView } from "../keeping";
-import { DEVICE_WIDTH, ShowProvider, usePageSheets } from "../panes";
+import { ShowProvider, usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
 import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider } from "../words";
@@ -21,7 +21,7 @@ import { MoveTo } from "./move-to";
 import { PageTools } from "./page-tools";
 import { partAt, placeForWidget } from "./parts";
 import { editFirstWords } from "./interaction";
-import { PAD, scalesFor } from "./devices";
+import { fitNarrow, fitPanes, PAD, type PaneFits } from "./devices";
 import {
   BenchFramesProvider,
   createFrames,
@@ -37,19 +37,17 @@ import { placeForNew } from "./sections";
 import { pathOf } from "./words";
 
 const SILL = 26;
-type BenchPanesProps = Omit<PaneProps, "device" | "scale" | "pageSheets"> & {
-  scales: { readonly phone: number; readonly wide: number };
-};
+type BenchPanesProps = Omit<PaneProps, "pane" | "fit" | "pageSheets"> & { fits: PaneFits };
 
 /** The panes and their style sheets: of the bench, only they are drawn anew with every letter that is typed. */
-function BenchPanes({ scales, ...rest }: BenchPanesProps) {
+function BenchPanes({ fits, ...rest }: BenchPanesProps) {
   const draft = useStudio((s) => s.draft);
   const pictures = useStudio((s) => s.pictures);
   const pageSheets = usePageSheets(draft, pictures);
   return (
     <>
-      {scales.phone ? <Pane key="phone" device="phone" scale={scales.phone} pageSheets={pageSheets} {...rest} /> : null}
-      {scales.wide ? <Pane key="wide" device="wide" scale={scales.wide} pageSheets={pageSheets} {...rest} /> : null}
+      {fits.phone ? <Pane key="phone" pane="phone" fit={fits.phone} pageSheets={pageSheets} {...rest} /> : null}
+      {fits.wide ? <Pane key="wide" pane="wide" fit={fits.wide} pageSheets={pageSheets} {...rest} /> : null}
     </>
   );
 }
@@ -90,10 +88,37 @@ function Header({ title, page, panes }: { title: ReactNode; page: string; panes:
     <>
       {title}
       <Box sx={{ flex: 1 }} />
+      <OnlyChip />
       <ChecksChip />
       <PageTools page={page} />
       {panes}
     </>
+  );
+}
+
+const ONLY_WORDS: Readonly<Record<Device, string>> = { phone: "phones", tablet: "tablets", wide: "wide screens" };
+
+/** As long as changes of style are for one device alone, that is seen above the panes, whatever is selected. */
+function OnlyChip() {
+  const store = useStudioStore();
+  const audience = useStudio((s) => s.audience);
+  if (audience === "all") return null;
+  return (
+    <Tooltip describeChild title="Style changes are for one device. Press to change all of them again (P)">
+      <Chip
+        size="small"
+        label={`◆ Style for ${ONLY_WORDS[audience]} only`}
+        onDelete={() => store.getState().setAudience("all")}
+        onClick={() => store.getState().setAudience("all")}
+        deleteIcon={<X size={14} aria-hidden />}
+        sx={{
+          bgcolor: INK.plum,
+          color: INK.paper,
+          "& .MuiChip-deleteIcon, &:hover .MuiChip-deleteIcon": { color: INK.paper },
+          "&:hover": { bgcolor: INK.plum },
+        }}
+      />
+    </Tooltip>
   );
 }
 
@@ -161,15 +186,16 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
   const [checks] = useState(createChecksStore);
   const [words] = useState(createWordsStore);
   const onFrame = useCallback(
-    (device: PaneDevice, frame: Document | null) => framesStore.setState({ [device]: frame }),
+    (pane: PaneDevice, frame: Document | null) => framesStore.setState({ [pane]: frame }),
     [framesStore],
   );
   const onPicture = useCallback((node: string, at: string) => setChoosing({ node, at }), []);
 
   useEditorAhead(frames.phone !== null || frames.wide !== null);
+  const reveal = useCallback((id: string) => sync.reveal(id), [sync]);
   useEffect(() => {
-    if (selected) sync.reveal(selected);
-  }, [selected, sync]);
+    if (selected) reveal(selected);
+  }, [selected, reveal]);
 
   const editWords = useCallback(
     (id: string) => {
@@ -214,11 +240,8 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
     Escape: actions.out,
   });
 
-  const scales = size
-    ? isNarrow
-      ? { phone: Math.min(1, (size.width - 2 * PAD) / DEVICE_WIDTH.phone), wide: 0 }
-      : scalesFor(view, size.width, size.height)
-    : null;
+  const panes = useStudio((s) => s.panes);
+  const fits = size && (isNarrow ? fitNarrow(size.width) : fitPanes(view, size.width, size.height, panes));
   const height = size ? Math.max(200, size.height - SILL - PAD) : 0;
   const paneProps = { page, sync, onPicture, onFrame, height };
   return (
@@ -255,6 +278,8 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
               aria-label={panelLabel}
               sx={{
                 gridRow: "1 / 3",
+                // What is placed within it stays within it.
+                position: "relative",
                 borderRight: `1px solid ${INK.line}`,
                 bgcolor: INK.raised,
                 overflowY: "auto",
@@ -293,7 +318,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
               }}
               data-panes-ready={frames.phone || frames.wide ? "" : undefined}
             >
-              {scales ? <BenchPanes scales={scales} {...paneProps} /> : null}
+              {fits ? <BenchPanes fits={fits} {...paneProps} /> : null}
             </Box>
           </Box>
           <Box
@@ -316,6 +341,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
               onAdd={setAddAt}
               onEditWords={editWords}
               onMove={setMoving}
+              onReveal={reveal}
             />
             <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
               <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>

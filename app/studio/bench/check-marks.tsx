@@ -11,11 +11,11 @@ import { thingsWords, useChecksStore, useFindings, usePointed, type PaneFinding 
 import { partAt } from "./parts";
 
 /** Points at what the checks found, in its place in a pane. */
-export function CheckMarks({ device }: { device: PaneDevice }) {
+export function CheckMarks({ pane }: { pane: PaneDevice }) {
   const store = useStudioStore();
   const checks = useChecksStore();
   const pointed = usePointed();
-  const findings = useFindings().filter((f) => f.pane === device);
+  const findings = useFindings().filter((f) => f.pane === pane);
   return findings.slice(0, 40).map((f) => (
     <span key={`${f.rule} ${f.node}`}>
       {pointed === f ? <span className="zm-check-box" style={f.rect} /> : null}

@@ -46,6 +46,7 @@ export function useLayoutChecks(frames: BenchFrames): void {
   const store = useChecksStore();
   const draft = useStudio((s) => s.draft);
   const pictures = useStudio((s) => s.pictures);
+  const panes = useStudio((s) => s.panes);
   const [worker] = useState(createContrastWorker);
   useEffect(() => worker.end, [worker]);
   useEffect(() => {
@@ -56,7 +57,7 @@ export function useLayoutChecks(frames: BenchFrames): void {
       for (const pane of ["phone", "wide"] as const) {
         const frame = frames[pane];
         if (!frame) continue;
-        const device = pane;
+        const { device } = panes[pane];
         const onPictures = await onPicturesOf(frame, device, draft, pictures, worker.ask);
         if (isOver) return;
         found.push(...[...layoutOf(frame, device), ...onPictures].map((f) => ({ ...f, pane })));
@@ -94,5 +95,5 @@ export function useLayoutChecks(frames: BenchFrames): void {
       clearTimeout(timer);
       observers.forEach((o) => o.disconnect());
     };
-  }, [frames, draft, pictures, worker, store]);
+  }, [frames, draft, pictures, panes, worker, store]);
 }

@@ -1,11 +1,10 @@
 import { useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent } from "react";
 import { amountOf, PROPERTIES, resolve, type Layer } from "~/core/cascade";
 import { columnsOf, setShares, setStyle, sharesIn } from "~/core/commands";
-import type { Audience, Part } from "~/core/document";
+import type { Device, Audience, Part } from "~/core/document";
 import { alignmentsOf, dragLine, ratioOf } from "~/core/layout";
 import { useStudioStore } from "../keeping";
 import { followPointer, type PointerDrag } from "../ui";
-import type { PaneDevice } from "./frames";
 import { boxOf, useMeasured } from "./use-measured";
 
 /** Begins a change that is one step however long the hand stays on; `give` takes it back when it was cancelled. */
@@ -140,7 +139,7 @@ type SpaceProps = {
   level: keyof typeof EDGES;
   layers: readonly Layer[];
   audience: Audience;
-  device: PaneDevice;
+  device: Device;
 };
 
 /** Space above and below a part, dragged at its edges with its amount shown; it snaps to the steps. */

@@ -2,6 +2,6 @@ export { Bench } from "./bench";
 export { useBenchFrames, useEditWords, type BenchFrames, type PaneDevice } from "./frames";
 export { PageChoice } from "./page-choice";
 export { ShowChoice } from "./show-choice";
-export { scalesFor } from "./devices";
+export { fitNarrow, fitPanes } from "./devices";
 export { placeForNew, standings } from "./sections";
 export { nameIn, nameOfPart, partAt } from "./parts";

@@ -1,3 +1,4 @@
+import type { Device } from "~/core/document";
 import { useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
 import { createPortal } from "react-dom";
 import { resolve } from "~/core/cascade";
@@ -15,7 +16,8 @@ import { boxOf, useMeasured } from "./use-measured";
 
 type MarksProps = {
   frame: Document;
-  device: PaneDevice;
+  pane: PaneDevice;
+  device: Device;
   hovered: string | null;
   dragging: Dragging | null;
   onGrip: (id: string, event: PointerEvent) => void;
@@ -67,7 +69,7 @@ function SelectionFrame({ part, box, hidden, onGrip }: FrameProps) {
 }
 
 /** Selection, hover, handles and drop place, drawn over the pane's page and outside of its layout. */
-export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) {
+export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksProps) {
   const selected = useStudio((s) => s.selected);
   const also = useStudio((s) => s.also);
   const editing = useStudio((s) => s.editing);
@@ -75,7 +77,7 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
   const draft = useStudio((s) => s.draft);
   const carry = useCarry();
   const isCarrying = useCarrying((c) => c !== null);
-  const drop = useCarrying((c) => (c?.pane === device ? c : null));
+  const drop = useCarrying((c) => (c?.pane === pane ? c : null));
   const [layer] = useState(() => {
     const element = frame.createElement("div");
     element.id = "zest-marks";
@@ -134,7 +136,7 @@ export function Marks({ frame, device, hovered, dragging, onGrip }: MarksProps) 
           device={device}
         />
       ) : null}
-      <CheckMarks device={device} />
+      <CheckMarks pane={pane} />
       {dragging ? (
         <div className="zm-sill" style={{ top: dragging.sill }}>
           <span>{dragging.words}</span>

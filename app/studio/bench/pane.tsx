@@ -1,21 +1,23 @@
+import { Box } from "@mui/material";
 import { useEffect, useMemo, useState } from "react";
 import { useStudio, useStudioStore } from "../keeping";
 import {
   BARE_CSS,
+  ghostCss,
   DEVICE_NAME,
   DEVICE_WIDTH,
   paneCss,
   PaneShell,
   ShopFrame,
-  SillName,
-  SillScale,
   ShopPage,
   useDressing,
   useTarget,
   type Sheets,
 } from "../panes";
 import type { PaneDevice } from "./frames";
-import { useCarry } from "./carry";
+import type { PaneFit } from "./devices";
+import { DeviceChoice, SizeChoice } from "./pane-choices";
+import { useCarry, useCarrying } from "./carry";
 import { attachPane } from "./interaction";
 import { Marks } from "./marks";
 import { boxOf } from "./use-measured";
@@ -25,48 +27,55 @@ import type { ScrollSync } from "./scroll-sync";
 import { useSectionDrag } from "./use-drag";
 
 export type PaneProps = {
-  device: PaneDevice;
+  pane: PaneDevice;
   page: string;
   /** Style sheets of the shop, shared by all panes. */
   pageSheets: Sheets;
-  scale: number;
+  fit: PaneFit;
   height: number;
   sync: ScrollSync;
   onPicture: (node: string, at: string) => void;
-  onFrame: (device: PaneDevice, frame: Document | null) => void;
+  onFrame: (pane: PaneDevice, frame: Document | null) => void;
 };
 
 /** A live, editable view of a page at the width of one device, standing on its sill. */
-export function Pane({ device, page, pageSheets, scale, height, sync, onPicture, onFrame }: PaneProps) {
+export function Pane({ pane, page, pageSheets, fit, height, sync, onPicture, onFrame }: PaneProps) {
+  const { scale, room } = fit;
+  const device = useStudio((s) => s.panes[pane].device);
   const store = useStudioStore();
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
-  const editing = useStudio((s) => (s.editing?.pane === device ? s.editing : null));
+  const editing = useStudio((s) => (s.editing?.pane === pane ? s.editing : null));
   const carry = useCarry();
   const [frame, setFrame] = useState<Document | null>(null);
   const [hovered, setHovered] = useState<string | null>(null);
   const bare = useStudio((s) => s.bare);
-  const css = useMemo(() => (bare ? BARE_CSS : paneCss(scale)), [scale, bare]);
+  const near = useStudio((s) => (s.selected ? (partAt(s.draft, s.selected)?.path[0]?.id ?? null) : null));
+  const isCarrying = useCarrying((c) => c !== null);
+  const css = useMemo(
+    () => (bare ? BARE_CSS : paneCss(scale) + ghostCss(near, isCarrying)),
+    [scale, bare, near, isCarrying],
+  );
   const dressing = useDressing(goods, pictures, currency, locale);
   const target = useTarget(page);
   const studio = useMemo(() => ({ editing, RichEditor }), [editing]);
 
   useEffect(() => {
-    onFrame(device, frame);
+    onFrame(pane, frame);
     if (!frame) return;
     const onGrab = (id: string, event: PointerEvent) => {
       const part = partAt(store.getState().draft, id);
       if (part && part.level !== "section") carry.begin({ id, node: part.node }, event);
     };
-    const detach = attachPane(frame, device, store, { onHover: setHovered, onPicture, onGrab });
-    const leave = sync.join(device, frame);
+    const detach = attachPane(frame, pane, store, { onHover: setHovered, onPicture, onGrab });
+    const leave = sync.join(pane, frame);
     return () => {
       detach();
       leave();
     };
-  }, [device, frame, store, sync, carry, onPicture, onFrame]);
+  }, [pane, frame, store, sync, carry, onPicture, onFrame]);
 
   const { dragging, begin } = useSectionDrag(page, {
     extents: (ids) =>
@@ -87,25 +96,27 @@ export function Pane({ device, page, pageSheets, scale, height, sync, onPicture,
       label={`${DEVICE_NAME[device]} pane`}
       sill={
         <>
-          <SillName>{DEVICE_NAME[device]}</SillName>
-          <SillScale width={DEVICE_WIDTH[device]} scale={scale} />
+          <DeviceChoice pane={pane} />
+          <SizeChoice pane={pane} scale={scale} />
         </>
       }
     >
-      <ShopFrame
-        title={`${DEVICE_NAME[device]} view of the page`}
-        width={DEVICE_WIDTH[device]}
-        scale={scale}
-        height={height}
-        sheets={pageSheets}
-        extra={css}
-        onDocument={setFrame}
-      >
-        <ShopPage draft={draft} target={target} dressing={dressing} studio={studio} />
-        {frame && !bare ? (
-          <Marks frame={frame} device={device} hovered={hovered} dragging={dragging} onGrip={begin} />
-        ) : null}
-      </ShopFrame>
+      <Box sx={{ width: Math.round(room), overflowX: room < DEVICE_WIDTH[device] * scale - 1 ? "auto" : "hidden" }}>
+        <ShopFrame
+          title={`${DEVICE_NAME[device]} view of the page`}
+          width={DEVICE_WIDTH[device]}
+          scale={scale}
+          height={height}
+          sheets={pageSheets}
+          extra={css}
+          onDocument={setFrame}
+        >
+          <ShopPage draft={draft} target={target} dressing={dressing} studio={studio} />
+          {frame && !bare ? (
+            <Marks frame={frame} pane={pane} device={device} hovered={hovered} dragging={dragging} onGrip={begin} />
+          ) : null}
+        </ShopFrame>
+      </Box>
     </PaneShell>
   );
 }

@@ -64,6 +64,8 @@ type PlanProps = {
   onAdd: (at: number) => void;
   onEditWords: (id: string) => void;
   onMove: (id: string) => void;
+  /** Brings a part into view, also one that is selected already. */
+  onReveal: (id: string) => void;
 };
 
 /** The strip that shows a page's sections in order, drawn to scale. Panes come first when words are typed; the plan follows. */
@@ -86,6 +88,7 @@ const Strip = memo(function Strip({
   onAdd,
   onEditWords,
   onMove,
+  onReveal,
 }: PlanProps & { draft: Draft }) {
   const store = useStudioStore();
   const problems = useFindingsBySection();
@@ -180,6 +183,7 @@ const Strip = memo(function Strip({
     onClick: (event: MouseEvent) => {
       event.stopPropagation();
       store.getState().select(id, event.shiftKey || event.ctrlKey || event.metaKey);
+      onReveal(id);
     },
     onDoubleClick: (event: MouseEvent) => {
       event.stopPropagation();

@@ -3,12 +3,16 @@ export class ScrollSync {
   private readonly panes = new Map<string, Document>();
   private leader: string | null = null;
   private quiet = 0;
+  /** What has to be brought into view as soon as it is drawn. */
+  private wanted: string | null = null;
 
   /** Lets a pane take part; gives back how to let it leave. */
   join(name: string, frame: Document): () => void {
     this.panes.set(name, frame);
-    const lead = () => {
+    const lead = (event: Event) => {
       this.leader = name;
+      // Whoever moves the page now knows where to.
+      if (event.type !== "pointermove") this.wanted = null;
     };
     const follow = () => {
       if (this.leader === name && this.quiet === 0) this.align(name, frame);
@@ -16,7 +20,12 @@ export class ScrollSync {
     const events = ["wheel", "pointerdown", "pointermove", "keydown", "touchstart"] as const;
     for (const event of events) frame.addEventListener(event, lead, { passive: true });
     frame.addEventListener("scroll", follow, { passive: true });
+    const drawn = new (frame.defaultView as Window & typeof globalThis).ResizeObserver(() => {
+      if (this.wanted !== null) this.reveal(this.wanted);
+    });
+    drawn.observe(frame.body);
     return () => {
+      drawn.disconnect();
       this.panes.delete(name);
       for (const event of events) frame.removeEventListener(event, lead);
       frame.removeEventListener("scroll", follow);
@@ -29,8 +38,10 @@ export class ScrollSync {
     for (const [other, document] of this.panes) if (other !== name) scrollTo(document, place);
   }
 
-  /** Brings a section into view in every pane, unless it is there already. */
+  /** Brings a part into view in every pane, unless it is there already; what is not drawn yet, when it is. */
   reveal(node: string): void {
+    const isDrawn = [...this.panes.values()].some((frame) => frame.querySelector(`[data-node="${node}"]`));
+    this.wanted = isDrawn ? null : node;
     this.quiet++;
     for (const frame of this.panes.values()) {
       const element = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);

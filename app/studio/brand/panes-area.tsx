@@ -3,9 +3,9 @@ import { useLayoutEffect, useMemo, useRef } from "react";
 import { filterValues, VISIONS, type Failing } from "~/core/theme";
 import { targetAt, targetName } from "~/render";
 import { SHEET_CSS } from "~/render";
-import { scalesFor } from "../bench";
+import { fitNarrow, fitPanes } from "../bench";
 import { useStudio } from "../keeping";
-import { DEVICE_WIDTH, useDressing, usePageSheets, useSheetSource, useStructure } from "../panes";
+import { useDressing, usePageSheets, useSheetSource, useStructure } from "../panes";
 import { useSize } from "../ui";
 import { BrandPane, PARTS_ADDRESS, type BrandPaneProps } from "./brand-pane";
 import { ContactSheet } from "./contact-sheet";
@@ -67,11 +67,7 @@ export function PanesArea({ isNarrow, shown: seen }: { isNarrow: boolean; shown:
   const height = size ? Math.max(200, size.height - SILL - 8) : 0;
   const shown = isNarrow && view !== "parts" ? "phone" : view;
   const single = shown === "parts" ? (isNarrow ? "phone" : "both") : shown === "all" ? "both" : shown;
-  const scales = size
-    ? isNarrow
-      ? { phone: Math.min(1, (size.width - 2 * GAP) / DEVICE_WIDTH.phone), wide: 0 }
-      : scalesFor(single, size.width, size.height)
-    : null;
+  const fits = size && (isNarrow ? fitNarrow(size.width) : fitPanes(single, size.width, size.height));
   const where = shown === "parts" ? PARTS_ADDRESS : address;
   const [path, query] = address.split("?");
   const title =
@@ -97,11 +93,11 @@ export function PanesArea({ isNarrow, shown: seen }: { isNarrow: boolean; shown:
     >
       <VisionFilter />
       {size && shown === "all" ? <ContactSheet panes={panes} width={size.width} height={size.height} /> : null}
-      {scales && shown !== "all" && scales.phone ? (
-        <BrandPane key="phone" id="phone" device="phone" width={scales.phone * DEVICE_WIDTH.phone} {...common} />
+      {fits?.phone && shown !== "all" ? (
+        <BrandPane key="phone" id="phone" device="phone" width={fits.phone.room} {...common} />
       ) : null}
-      {scales && shown !== "all" && scales.wide ? (
-        <BrandPane key="wide" id="wide" device="wide" width={scales.wide * DEVICE_WIDTH.wide} {...common} />
+      {fits?.wide && shown !== "all" ? (
+        <BrandPane key="wide" id="wide" device="wide" width={fits.wide.room} {...common} />
       ) : null}
     </Box>
   );

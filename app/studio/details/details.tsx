@@ -396,7 +396,7 @@ const AudienceSwitch = memo(function AudienceSwitch() {
       <Typography variant="caption" component="p" sx={{ mt: 0.5, color: audience === "all" ? INK.soft : INK.plum }}>
         {audience === "all"
           ? "Changes of style are for all devices."
-          : `◆ Changes of style are for ${ONLY_WORDS[audience]} only.`}
+          : `◆ How it sits and looks is changed for ${ONLY_WORDS[audience]} only. Words, pictures and order are the same everywhere.`}
       </Typography>
     </>
   );

@@ -21,7 +21,16 @@ type FieldHeadProps = {
 
 /** What a control is called, and where its value comes from. */
 export const FieldHead = ({ id, label, from, more = "", action }: FieldHeadProps) => (
-  <Box sx={{ display: "flex", alignItems: "center", gap: 1, minHeight: 24, ...(action ? {} : SHOWS_SOURCE) }}>
+  <Box
+    sx={{
+      position: "relative",
+      display: "flex",
+      alignItems: "center",
+      gap: 1,
+      minHeight: 24,
+      ...(action ? {} : SHOWS_SOURCE),
+    }}
+  >
     <Typography variant="caption" id={id} sx={{ fontWeight: 600, flex: "none" }}>
       {label}
     </Typography>

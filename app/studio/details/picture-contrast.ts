@@ -1,12 +1,13 @@
 import { useEffect, useRef, useState } from "react";
 import type { Layer } from "~/core/cascade";
-import type { Part } from "~/core/document";
+import type { Device, Part } from "~/core/document";
 import type { Picture } from "~/core/pictures";
-import type { BenchFrames, PaneDevice } from "../bench";
+import type { BenchFrames } from "../bench";
 import { contrastOnPicture, createContrastWorker, type PictureContrast } from "../checks";
+import { useStudio } from "../keeping";
 import { useWhenChanged } from "../ui";
 
-export type ContrastFinding = PictureContrast & { readonly device: PaneDevice };
+export type ContrastFinding = PictureContrast & { readonly device: Device };
 
 /** How long things must stand still before they are measured, in ms: words are typed faster than they need be judged. */
 const STILL = 220;
@@ -22,6 +23,7 @@ export function usePictureContrast(
   // What was found about another picture says nothing about this one.
   useWhenChanged(`${node.id} ${picture?.id}`, () => setFindings([]));
   const [worker] = useState(createContrastWorker);
+  const panes = useStudio((s) => s.panes);
   const asked = useRef(0);
   const measureSoon = useRef(() => {});
   useEffect(() => worker.end, [worker]);
@@ -32,8 +34,9 @@ export function usePictureContrast(
     const ask = async () => {
       const round = ++asked.current;
       const found: ContrastFinding[] = [];
-      for (const device of ["phone", "wide"] as const) {
-        const frame = frames[device];
+      for (const pane of ["phone", "wide"] as const) {
+        const frame = frames[pane];
+        const { device } = panes[pane];
         const answer = frame && (await contrastOnPicture(worker.ask, frame, node, layers, picture, device));
         if (answer) found.push({ device, ...answer });
       }
@@ -49,7 +52,7 @@ export function usePictureContrast(
       clearTimeout(timer);
       isOver = true;
     };
-  }, [node, layers, picture, frames, worker]);
+  }, [node, layers, picture, frames, panes, worker]);
   useEffect(() => {
     // Sections change their size when fonts arrive, when words are typed in a pane, when the window is resized.
     const observers = [frames.phone, frames.wide].flatMap((frame) => {

@@ -11,7 +11,7 @@ import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
 import { usePictureContrast, type ContrastFinding } from "./picture-contrast";
 
-const DEVICE_WORDS = { phone: "On a phone", wide: "On a wide screen" } as const;
+const DEVICE_WORDS = { phone: "On a phone", tablet: "On a tablet", wide: "On a wide screen" } as const;
 const FROM_WORDS = {
   bottom: "from below",
   top: "from above",

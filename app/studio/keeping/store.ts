@@ -1,7 +1,7 @@
 import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import { redo, undo, type Outcome, type Transaction } from "~/core/commands";
-import type { Audience, Draft } from "~/core/document";
+import type { Audience, Device, Draft } from "~/core/document";
 import { goodsOn, updateGoods, type Goods, type SellersGoods } from "~/core/goods";
 import { discard, edit, openTab, tryAgain, withDone, type Logged, type ShopVersions, type Tab } from "~/core/keeping";
 import type { Picture } from "~/core/pictures";
@@ -17,6 +17,10 @@ import { createClient, type Client } from "../client";
  */
 export type KeepState = "kept" | "keeping" | "waiting" | "signed-out" | "gone";
 export type PaneView = "phone" | "both" | "wide";
+
+/** What each of the two panes shows: its usual device or a tablet in its place, shrunk to fit or at full size. */
+export type PaneSetting = { readonly device: Device; readonly isFull: boolean };
+export type PaneSettings = { readonly phone: PaneSetting; readonly wide: PaneSetting };
 export type Editing = { readonly pane: string; readonly node: string; readonly at: string };
 export type Message = {
   readonly text: string;
@@ -83,6 +87,7 @@ export type StudioState = Tab & {
   readonly holding: boolean;
   readonly audience: Audience;
   readonly view: PaneView;
+  readonly panes: PaneSettings;
   readonly bare: boolean;
   readonly editing: Editing | null;
   readonly said: Message | null;
@@ -104,6 +109,7 @@ export type StudioState = Tab & {
   readonly hold: (holding: boolean) => void;
   readonly setAudience: (audience: Audience) => void;
   readonly setView: (view: PaneView) => void;
+  readonly setPane: (pane: keyof PaneSettings, setting: Partial<PaneSetting>) => void;
   /** Panes without marks, hints and what is not shown yet: as shoppers see the page. */
   readonly setBare: (bare: boolean) => void;
   readonly setEditing: (editing: Editing | null) => void;
@@ -146,6 +152,9 @@ const ownOf = (log: readonly Logged[], me: string | undefined, openElsewhere: re
     .map(({ transaction }) => transaction);
 
 const NO_VERSIONS: ShopVersions = { goods: 0, pictures: 0, publication: null };
+/** What is said of changes that reach further than whoever has chosen one device may think. */
+const FOR_ALL = "on all devices";
+
 const TOO_LARGE = "That is more than one change can hold. Do it in several steps.";
 
 export function createStudioStore(loaded: Loaded): StudioStore {
@@ -172,6 +181,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     holding: false,
     audience: "all",
     view: "both",
+    panes: { phone: { device: "phone", isFull: false }, wide: { device: "wide", isFull: false } },
     bare: false,
     editing: null,
     said: null,
@@ -206,7 +216,11 @@ export function createStudioStore(loaded: Loaded): StudioStore {
         lastMerge: outcome.mergeKey === undefined ? null : { key: outcome.mergeKey, at: now },
         ...(next.selects === undefined || next.selects === state.selected ? {} : { selected: next.selects, also: [] }),
       });
-      if (next.intent === "remove") get().say(next.label, "plain", true);
+      const { audience, say } = get();
+      const isForAll = audience !== "all" && next.operations.some((o) => o.type === "moveNode");
+      if (next.intent === "remove") say(next.label + (audience === "all" ? "" : `, ${FOR_ALL}`), "plain", true);
+      else if (isForAll && next.intent !== "undo" && next.intent !== "redo")
+        say(`${next.label}, ${FOR_ALL}. Only style can differ between devices.`, "plain", true);
       return undefined;
     },
     undo: () => {
@@ -271,6 +285,10 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     hold: (holding) => set({ holding, lastMerge: null }),
     setAudience: (audience) => set({ audience }),
     setView: (view) => set({ view }),
+    setPane: (pane, setting) => {
+      const { panes } = get();
+      set({ panes: { ...panes, [pane]: { ...panes[pane], ...setting } } });
+    },
     setBare: (bare) => set({ bare }),
     setEditing: (editing) => set({ editing }),
     say: (text, tone = "plain", canUndo = false) => set({ said: { text, tone, canUndo, key: ++saidKeys } }),

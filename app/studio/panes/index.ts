@@ -3,5 +3,5 @@ export { ShopFrame, useSheetSource, type Sheets, type SheetSource } from "./shop
 export { ShopPage, useDressing, usePageSheets, useStructure, type Dressing } from "./shop-page";
 export { PartSight } from "./part-sight";
 export { PaneShell, SillName, SillScale } from "./pane-shell";
-export { BARE_CSS, paneCss } from "./studio-css";
+export { BARE_CSS, ghostCss, paneCss } from "./studio-css";
 export { ShowProvider, useTarget } from "./target";

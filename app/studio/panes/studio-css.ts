@@ -7,20 +7,37 @@ a,button{cursor:default}
 [data-dead]{display:none!important}
 `;
 
+/**
+ * Shows what is empty in the section that is worked on, and in all of them while something is carried that could go there.
+ * None of it takes room: the page is as high with it as without.
+ */
+export function ghostCss(section: string | null, isCarrying: boolean): string {
+  const near = section === null ? [] : [`[data-node="${section}"]`];
+  const places = isCarrying ? ["body"] : near;
+  const show = (inside: readonly string[], what: string, display: string) =>
+    inside.map((each) => `${each} ${what}{display:${display}!important}`).join("");
+  return [
+    show(near, ":is([data-at],[data-rich-at]):empty", "block"),
+    show(near, "[data-dead]", "inline-block"),
+    show(near, ".studio-hint", "grid"),
+    show(places, ":is(.col,.w-group)[data-slot]:empty::before", "grid"),
+  ].join("");
+}
+
 /** What a pane adds to the shop's own rules. `--k` undoes the pane's scale, so that marks keep their size on the screen. */
 export const paneCss = (scale: number): string => `
 html{--k:${(1 / scale).toFixed(4)};scroll-behavior:auto!important}
 body{position:relative;min-height:100vh}
 a,button,[data-at]{cursor:default}
-[data-at]:empty::before{content:attr(data-hint);opacity:.5;font-style:italic}
+[data-at]:empty:not([contenteditable]),[data-rich-at]:empty:not([data-editing]){position:absolute;display:none;min-width:0;max-width:none;margin:0;z-index:2}
+:is([data-at],[data-rich-at]):empty:not([contenteditable],[data-editing])::before{content:"+ " attr(data-hint);display:block;width:max-content;transform:translateY(-100%);padding:calc(3px*var(--k)) calc(7px*var(--k));border:calc(1px*var(--k)) dashed #17241d;border-radius:calc(4px*var(--k));background:#faf8f2;color:#17241d;font:500 calc(12px*var(--k))/1.2 "Instrument Sans",sans-serif;letter-spacing:0;text-transform:none}
 [data-at][contenteditable]{cursor:text;outline:calc(1.5px*var(--k)) solid #17241d;outline-offset:calc(3px*var(--k));box-shadow:0 0 0 calc(3px*var(--k)) #f5c518;border-radius:2px;min-width:1ch}
-[data-dead]{outline:calc(1px*var(--k)) dashed currentColor;outline-offset:calc(2px*var(--k))}
-.studio-hint{position:absolute;inset:0;display:grid;place-items:center;font:600 calc(13px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}
+[data-dead]{position:absolute;display:none;opacity:.75;outline:calc(1px*var(--k)) dashed currentColor;outline-offset:calc(2px*var(--k))}
+.studio-hint{position:absolute;inset:0;display:none;place-items:center;font:600 calc(13px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}
 .undrawable{margin:0;padding:calc(12px*var(--k)) calc(14px*var(--k));border:calc(1.5px*var(--k)) dashed currentColor;border-radius:calc(6px*var(--k));font:500 calc(13px*var(--k))/1.45 "Instrument Sans",sans-serif;color:#b3402a;background:#faf8f2}
 [data-rich-at]{cursor:default}
 [data-node]{user-select:none}
 [contenteditable],[data-editing]{user-select:text}
-[data-rich-at]:empty::before{content:attr(data-hint);opacity:.5;font-style:italic}
 [data-rich-at][data-editing]{cursor:text;outline:calc(1.5px*var(--k)) solid #17241d;outline-offset:calc(3px*var(--k));box-shadow:0 0 0 calc(3px*var(--k)) #f5c518;border-radius:2px}
 [data-rich-at] .ProseMirror{outline:none;min-height:1.2em;white-space:pre-wrap;word-wrap:break-word}
 [data-rich-at] .ProseMirror>*+*{margin-top:.85em}
@@ -28,7 +45,8 @@ a,button,[data-at]{cursor:default}
 .ProseMirror .live-field{background:color-mix(in srgb,currentColor 14%,transparent);border-radius:99px;padding:0 .45em}
 .ProseMirror .selectedCell{background:color-mix(in srgb,#f5c518 40%,transparent)}
 .ProseMirror-gapcursor{position:relative}
-.col[data-slot]:empty::before,.w-group[data-slot]:empty::before{content:"Put something here";display:grid;place-items:center;min-height:5rem;flex:1;border:calc(1.5px*var(--k)) dashed color-mix(in srgb,currentColor 40%,transparent);border-radius:6px;font:500 calc(12.5px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}
+.col[data-slot]:empty,.w-group[data-slot]:empty{position:relative}
+.col[data-slot]:empty::before,.w-group[data-slot]:empty::before{content:"Put something here";position:absolute;inset:0;z-index:1;display:none;place-items:center;min-height:calc(44px*var(--k));border:calc(1.5px*var(--k)) dashed color-mix(in srgb,currentColor 40%,transparent);border-radius:6px;font:500 calc(12.5px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}
 [data-not-shown]{position:relative}
 [data-not-shown]::after{content:"";position:absolute;inset:0;z-index:3;pointer-events:none;background:radial-gradient(circle,rgb(23 36 29/.4) 0 calc(1px*var(--k)),transparent calc(1.3px*var(--k))) 0 0/calc(7px*var(--k)) calc(7px*var(--k))}
 #zest-marks{position:absolute;inset:0;z-index:2147483000;pointer-events:none;font:500 calc(12px*var(--k))/1 "Instrument Sans",sans-serif;color:#faf8f2}

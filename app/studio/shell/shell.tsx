@@ -135,7 +135,11 @@ export function Shell({
   const undo = () => step(store, "undo");
   const redo = () => step(store, "redo");
   const openPublish = () => setDialog("publish");
-  const hasPlan = useLocation().pathname.endsWith("/pages");
+  const { pathname, search } = useLocation();
+  const hasPlan = pathname.endsWith("/pages");
+  // Whoever comes back to the pages finds the one that was left.
+  const [lastPage, setLastPage] = useState("");
+  if (hasPlan && search !== lastPage) setLastPage(search);
   useKeys({
     "ctrl+z": undo,
     "ctrl+shift+z": redo,
@@ -229,7 +233,7 @@ export function Shell({
             <Box
               key={path}
               component={NavLink}
-              to={`/s/${shop.id}/${path}`}
+              to={{ pathname: `/s/${shop.id}/${path}`, search: path === "pages" ? lastPage : "" }}
               sx={{
                 display: "flex",
                 alignItems: "center",
