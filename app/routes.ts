@@ -16,6 +16,7 @@ export default [
   route("s/:shop/changed", "routes/changed.ts"),
   route("s/:shop/publish", "routes/publish.ts"),
   route("s/:shop/versions", "routes/versions.ts"),
+  route("s/:shop/publications", "routes/publications.ts"),
   route("s/:shop/film", "routes/film.ts"),
   route("s/:shop/goods.csv", "routes/goods-file.ts", { id: "goods-csv" }),
   route("s/:shop/goods.xlsx", "routes/goods-file.ts", { id: "goods-xlsx" }),

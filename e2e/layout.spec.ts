@@ -9,10 +9,12 @@ import {
   expectAccessible,
   inPlan,
   kept,
+  openGroup,
   openShop,
   pane,
   plan,
   publish,
+  roleIn,
 } from "./studio";
 
 // Columns and widgets laid out by hand: the daily work at the bench, in both panes.
@@ -403,7 +405,39 @@ test("versions of a page are kept, compared as pictures and as words, and brough
   // Publishing keeps one by itself.
   await publish(page);
   await open();
-  await expect(dialog.getByRole("button", { name: /^Published, no. 1/ })).toBeVisible();
+  await dialog.getByRole("button", { name: /^Published, no. 1/ }).click();
+  await expect(dialog.getByText("The page is just as it was in this version.")).toBeVisible();
+  await dialog.getByRole("button", { name: "Close" }).click();
+
+  // The look of its day is kept with it, and the whole shop comes back as a draft, in one step.
+  const colourOf = (frame: FrameLocator) => roleIn(frame, "brand");
+  const was = await colourOf(pane(page, "Wide"));
+  await area(page, "Brand");
+  const colour = await openGroup(page, "Colour");
+  await colour.getByRole("textbox", { name: "Brand colour", exact: true }).fill("#0b7a3b");
+  await area(page, "Pages");
+  await benchReady(page);
+  await expect.poll(() => colourOf(pane(page, "Wide"))).not.toBe(was);
+  await open();
+  await dialog.getByRole("button", { name: /^Published, no. 1/ }).click();
+  await expect(dialog.getByText("It wears the look that was published with it.")).toBeVisible();
+  expect(await colourOf(page.frameLocator('iframe[title="Published, no. 1"]'))).toBe(was);
+  expect(await colourOf(page.frameLocator('iframe[title="Now"]'))).not.toBe(was);
+  await dialog.getByRole("button", { name: "Close" }).click();
+  await inPlan(page, "Hero").click();
+  await details(page).getByLabel("Heading").fill("Closing down");
+  await page.getByRole("button", { name: /^Publish/ }).click();
+  await page.getByRole("button", { name: "Earlier publications …" }).click();
+  const history = page.getByRole("dialog", { name: "Earlier publications" });
+  await history.getByRole("button", { name: /^Published, no. 1, in the shop now/ }).click();
+  await expect(history.getByRole("list", { name: "What has changed since" }).getByRole("listitem")).toHaveCount(2);
+  await history.getByRole("button", { name: "Bring back the whole shop" }).click();
+  await expect(page.getByText(/^Your draft is as it was then/)).toBeVisible();
+  await expect.poll(() => colourOf(pane(page, "Wide"))).toBe(was);
+  await expect(pane(page, "Wide").locator(".s-hero h1")).toHaveText("Everything must go");
+  await page.getByRole("button", { name: /^Undo: The whole shop as in “Published, no. 1”/ }).click();
+  await expect(pane(page, "Wide").locator(".s-hero h1")).toHaveText("Closing down");
+  await expect.poll(() => colourOf(pane(page, "Wide"))).not.toBe(was);
 });
 
 test("a section gets CSS of its own, checked as it is typed and reaching nothing else", async ({ page }) => {

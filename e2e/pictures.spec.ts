@@ -170,3 +170,44 @@ test("a white logo that can't be seen is found in the header, and mended with on
     );
   });
 });
+
+test("what must stay in view of a picture is set where the picture stands, for every place that crops it", async ({
+  page,
+}) => {
+  await openShop(page);
+  await benchReady(page);
+  await inPlan(page, "Hero").click();
+  await details(page).getByRole("button", { name: "Choose a picture" }).click();
+  await chooser(page)
+    .getByLabel("Upload pictures")
+    .setInputFiles([await file("coast.png", "#3a6f8f", 1600, 700)]);
+  const point = (name: "Phone" | "Wide") => pane(page, name).getByRole("button", { name: /^What stays in view/ });
+  await expect(point("Phone")).toHaveAccessibleName(/: 50 % from the left, 50 % from the top$/);
+  const where = (name: "Phone" | "Wide") =>
+    pane(page, name)
+      .locator(".s-hero .pic img")
+      .evaluate((e) => getComputedStyle(e).objectPosition);
+  const from = (await point("Phone").boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 30, from.y + 10, { steps: 4 });
+  await page.mouse.move(from.x + 70, from.y + 12, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText("Every place that crops this picture keeps that in view now.")).toBeVisible();
+  const [left] = (await where("Phone")).split(" ");
+  // The phone shows little of so wide a picture: what lay two thirds of the way to its edge is not far from the middle.
+  expect(Number.parseFloat(left!)).toBeGreaterThan(52);
+  expect(Number.parseFloat(left!)).toBeLessThan(75);
+  expect(await where("Wide")).toBe(await where("Phone"));
+  await point("Wide").focus();
+  await page.keyboard.press("ArrowLeft");
+  const last = Number.parseFloat(left!) - 4;
+  const stored = page.waitForResponse((r) => r.request().postData()?.includes(`"focusX":${last}`) === true);
+  await page.keyboard.press("ArrowLeft");
+  await stored;
+  const moved = `${last}%`;
+  await expect.poll(async () => (await where("Phone")).split(" ")[0]).toBe(moved);
+  await page.reload();
+  await benchReady(page);
+  await expect.poll(async () => (await where("Wide")).split(" ")[0]).toBe(moved);
+});

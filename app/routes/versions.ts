@@ -1,6 +1,7 @@
 import { keepVersion, listVersions, readVersion, removeVersion } from "~/core/protocol";
 import { requireShop } from "~/server/http/guard.server";
 import { orSayTrouble } from "~/server/http/trouble.server";
+import { publicationOf } from "~/server/publishing/index.server";
 import { keepPageVersion, removePageVersion, versionOf, versionsOf } from "~/server/versions/index.server";
 import type { Route } from "./+types/versions";
 
@@ -13,7 +14,10 @@ export const loader = orSayTrouble(async ({ request, params }: Route.LoaderArgs)
   const one = readVersion.input.safeParse(asked);
   if (one.success) {
     const read = await versionOf(shop.id, one.data.id);
-    return read.ok ? Response.json({ document: read.document }) : refuse(read.why);
+    if (!read.ok) return refuse(read.why);
+    const { document, publication } = read;
+    const published = publication === null ? undefined : await publicationOf(shop.id, publication);
+    return Response.json({ document, published });
   }
   const list = listVersions.input.safeParse(asked);
   if (!list.success) return refuse("There are no versions of this.", 400);

@@ -12,7 +12,8 @@ import {
 } from "../theme";
 import { refuse, transaction, type Outcome } from "./transaction";
 
-function lookOperation(draft: Draft, path: Path, value: Json | undefined): Operation | undefined {
+/** What sets one value of the look; undefined where it is like that already. */
+export function lookOperation(draft: Draft, path: Path, value: Json | undefined): Operation | undefined {
   const before = held(readAt(draft.look as unknown as Json, path));
   const after = held(value);
   if (JSON.stringify(before) === JSON.stringify(after)) return undefined;

@@ -19,6 +19,9 @@ import {
   removeColumn,
   removeNodes,
   restorePage,
+  setBrand,
+  setShopName,
+  restoreShop,
   restoreSection,
   setProp,
   setShares,
@@ -312,6 +315,40 @@ describe("bringing back a version", () => {
         expect(applyAll(back, invertAll(outcome.transaction.operations))).toEqual({ ok: true, draft: here });
       }),
       { seed, numRuns: 150 },
+    );
+  });
+  it("makes the whole shop what it was, look, pages and layouts, in one step that is undone as one", () => {
+    const kites = {
+      schemaVersion: 2,
+      id: "kites",
+      kind: "layout" as const,
+      title: "Kites",
+      root: {
+        ...part("rk", "root", { main: [part("sk", "text")] }),
+        props: { of: "product", products: [], collections: [] },
+      },
+    };
+    const layouts: Draft = freeze({ ...start, documents: { ...start.documents, kites } });
+    fc.assert(
+      fc.property(run, fc.constantFrom("#225577", undefined), fc.boolean(), (commands, colour, isLater) => {
+        let here = isLater ? layouts : start;
+        for (const numbers of commands) {
+          const outcome = commandOf(here, numbers);
+          if (outcome.ok) here = perform(here, outcome);
+        }
+        const outcomes = [setBrand(here, "colour", colour), setShopName(here, "Another")];
+        for (const outcome of outcomes) if (outcome.ok) here = perform(here, outcome);
+        const version = isLater ? start : layouts;
+        const outcome = restoreShop(here, version, "no. 1");
+        expect(outcome.ok).toBe(true);
+        const back = perform(here, outcome);
+        expect(back.documents).toEqual(version.documents);
+        expect({ ...back.look, versions: {} }).toEqual({ ...version.look, versions: {} });
+        if (outcome.ok)
+          expect(applyAll(back, invertAll(outcome.transaction.operations))).toEqual({ ok: true, draft: here });
+        expect(restoreShop(back, version, "no. 1").ok).toBe(false);
+      }),
+      { seed, numRuns: 60 },
     );
   });
   it("brings one section back in its place, or where it stood", () => {

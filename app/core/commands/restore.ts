@@ -1,5 +1,17 @@
-import { findNode, sameJson, slotOf, walk, type PageDocument, type Draft, type Part, entryOf } from "../document";
-import type { Operation } from "../operations";
+import {
+  entryOf,
+  findNode,
+  layoutProps,
+  sameJson,
+  slotOf,
+  walk,
+  type Draft,
+  type Json,
+  type PageDocument,
+  type Part,
+} from "../document";
+import { held, type Operation } from "../operations";
+import { lookOperation } from "./look";
 import { refuse, transaction, type Outcome } from "./transaction";
 
 /** The operations that make the sections of a document's slot those of a version, leaving alone what is alike. */
@@ -30,13 +42,67 @@ function slotOperations(document: PageDocument, slot: string, wanted: readonly P
   return operations;
 }
 
+/** The operations that make all sections of a document those of a version. */
+const documentOperations = (document: PageDocument, version: PageDocument): readonly Operation[] =>
+  Object.keys(document.root.slots).flatMap((slot) =>
+    slotOperations(document, slot, entryOf(version.root.slots, slot) ?? []),
+  );
+
+/** The operations that make title and root of a document those of a version: a layout's goods are said there. */
+function headOperations({ id, title, root }: PageDocument, version: PageDocument): readonly Operation[] {
+  const keys = new Set([...Object.keys(root.props), ...Object.keys(version.root.props)]);
+  return [
+    ...(title === version.title
+      ? []
+      : [{ type: "setTitle" as const, document: id, before: title, after: version.title }]),
+    ...[...keys].flatMap((key): Operation[] => {
+      const [before, after] = [held(entryOf(root.props, key)), held(entryOf(version.root.props, key))];
+      return sameJson(before, after)
+        ? []
+        : [{ type: "setProp", document: id, node: root.id, path: [key], before, after }];
+    }),
+  ];
+}
+
+/** The operations that make the look that of a version; brands that were put aside stay. */
+function lookOperations(draft: Draft, version: Draft): readonly Operation[] {
+  const operations: (Operation | undefined)[] = [];
+  const keysOf = (...all: readonly object[]) => new Set(all.flatMap((each) => Object.keys(each)));
+  for (const part of ["brand", "identity"] as const) {
+    const wanted = version.look[part] as Readonly<Record<string, Json>>;
+    for (const key of keysOf(draft.look[part], wanted))
+      operations.push(lookOperation(draft, [part, key], entryOf(wanted, key)));
+  }
+  operations.push(lookOperation(draft, ["theme"], version.look.theme));
+  return operations.filter((o) => o !== undefined);
+}
+
+/**
+ * Makes the whole shop what it was in a publication, look and pages, in one step that can be undone. Layouts that came later
+ * go; goods and pictures are not part of it. `name`: of the publication.
+ */
+export function restoreShop(draft: Draft, version: Draft, name: string): Outcome {
+  const now = Object.values(draft.documents);
+  const operations: readonly Operation[] = [
+    ...lookOperations(draft, version),
+    ...now
+      .filter((d) => layoutProps(d) !== undefined && !entryOf(version.documents, d.id))
+      .map((added): Operation => ({ type: "removeDocument", added })),
+    ...Object.values(version.documents).flatMap((wanted): readonly Operation[] => {
+      const document = entryOf(draft.documents, wanted.id);
+      if (!document) return [{ type: "addDocument", added: wanted }];
+      return [...headOperations(document, wanted), ...documentOperations(document, wanted)];
+    }),
+  ];
+  if (operations.length === 0) return refuse("The shop is like that already.");
+  return transaction("restoreShop", `The whole shop as in “${name}”`, operations);
+}
+
 /** Makes a page what it was in a version, in one step that can be undone. `name`: of the version. */
 export function restorePage(draft: Draft, version: PageDocument, name: string): Outcome {
   const document = entryOf(draft.documents, version.id);
   if (!document) return refuse("This page is no longer there.");
-  const operations = Object.keys(document.root.slots).flatMap((slot) =>
-    slotOperations(document, slot, entryOf(version.root.slots, slot) ?? []),
-  );
+  const operations = documentOperations(document, version);
   if (operations.length === 0) return refuse("The page is like that already.");
   return transaction("restorePage", `${document.title} as in “${name}”`, operations);
 }

@@ -5,6 +5,7 @@ import {
   contrastOnPicture,
   cropOf,
   leastScrim,
+  placeInPicture,
   SCRIM_COLOURS,
   SCRIM_FROM,
   SCRIM_TONES,
@@ -145,5 +146,22 @@ describe("a crop", () => {
     const crop = cropOf(whole, box, focus);
     for (const edge of ["left", "right", "top", "bottom"] as const)
       expect(crop[edge], edge).toBeCloseTo(shown[edge], 6);
+  });
+
+  it("tells which place of the picture stands where", () => {
+    const crop = { left: 0.375, right: 0.625, top: 0, bottom: 1 };
+    expect(placeInPicture(crop, 0, 0)).toEqual([38, 0]);
+    expect(placeInPicture(crop, 1, 1)).toEqual([63, 100]);
+    expect(placeInPicture(crop, 0.5, 0.25)).toEqual([50, 25]);
+  });
+
+  it("shows the point that must stay in view as far through the box as it is through the picture", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 100 }), fc.integer({ min: 0, max: 100 }), (x, y) => {
+        const crop = cropOf({ width: 1600, height: 900 }, { width: 390, height: 600 }, [x, y]);
+        expect(placeInPicture(crop, x / 100, y / 100)).toEqual([x, y]);
+      }),
+      { seed: 13 },
+    );
   });
 });

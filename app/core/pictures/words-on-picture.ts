@@ -62,6 +62,12 @@ export function cropOf(
   return { left, top, right: left + shownWidth, bottom: top + shownHeight };
 }
 
+/** The place of a picture, in percent from its top left, that stands at a place of the box that shows a crop of it. */
+export const placeInPicture = (crop: WordsBox, x: number, y: number): readonly [x: number, y: number] => [
+  Math.round(100 * (crop.left + x * (crop.right - crop.left))),
+  Math.round(100 * (crop.top + y * (crop.bottom - crop.top))),
+];
+
 const linear = (value: number) => {
   const v = value / 255;
   return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;

@@ -83,6 +83,32 @@ export const publishDraft = endpoint({
   answer: z.object({ number: z.number().int().nullable() }),
 });
 
+/** What was published before, latest first. */
+export const listPublications = endpoint({
+  method: "GET",
+  path: "publications",
+  input: z.strictObject({}),
+  answer: z.object({
+    publications: z.array(
+      z.object({
+        number: z.number().int(),
+        /** ISO 8601. */
+        at: z.string(),
+        /** How much it changed. */
+        changes: z.number().int(),
+      }),
+    ),
+  }),
+});
+const wholeDraft = z.custom<Draft>((draft) => typeof draft === "object" && draft !== null && "look" in draft);
+/** One publication, with the look and all pages of the shop as they were then. */
+export const readPublication = endpoint({
+  method: "GET",
+  path: "publications",
+  input: z.strictObject({ number: z.coerce.number().int().min(1) }),
+  answer: z.object({ draft: wholeDraft }),
+});
+
 // What has changed of the shop besides its draft
 
 export const askForShop = endpoint({
@@ -98,7 +124,7 @@ export const askForShop = endpoint({
     versions: versionsSchema,
     goods: z.object({ isWhole: z.boolean(), text: z.string(), gone: z.array(z.string()) }).optional(),
     pictures: z.custom<readonly Picture[]>((list) => Array.isArray(list)).optional(),
-    published: z.custom<Draft>((draft) => typeof draft === "object" && draft !== null && "look" in draft).optional(),
+    published: wholeDraft.optional(),
   }),
 });
 export const describePicture = endpoint({
@@ -142,7 +168,8 @@ export const readVersion = endpoint({
   method: "GET",
   path: "versions",
   input: z.strictObject({ id }),
-  answer: z.object({ document: documentSchema }),
+  /** `published`: the whole shop as it was then, of a version that a publication made. */
+  answer: z.object({ document: documentSchema, published: wholeDraft.optional() }),
 });
 export const keepVersion = endpoint({
   method: "POST",

@@ -40,6 +40,32 @@ export async function publishedAt(publicationId: string): Promise<string> {
   return (row?.createdAt ?? new Date()).toISOString();
 }
 
+/** The most publications that are listed. */
+const MOST_LISTED = 200;
+
+/** What was published, latest first: its number, when (ISO 8601), and how many changes it brought. */
+export async function publicationsOf(
+  shopId: string,
+): Promise<readonly { readonly number: number; readonly at: string; readonly changes: number }[]> {
+  const rows = await Publication.findAll({
+    where: { shopId },
+    attributes: ["number", "changes", "createdAt"],
+    order: [["number", "DESC"]],
+    limit: MOST_LISTED,
+  });
+  return rows.map(({ number, changes, createdAt }) => ({
+    number,
+    at: createdAt.toISOString(),
+    changes: (JSON.parse(changes) as readonly unknown[]).length,
+  }));
+}
+
+/** The whole shop as it was in a publication; undefined where there was none of this number. */
+export async function publicationOf(shopId: string, number: number): Promise<Draft | undefined> {
+  const row = await Publication.findOne({ where: { shopId, number }, attributes: ["id"] });
+  return row ? publishedDraft(row.id) : undefined;
+}
+
 export type PendingChanges = {
   readonly first: boolean;
   readonly seq: number;

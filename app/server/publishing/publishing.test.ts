@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { addLayout, removeNodes, setBrand, setProp, setShown, type Outcome } from "~/core/commands";
+import { addLayout, removeNodes, restoreShop, setBrand, setProp, setShown, type Outcome } from "~/core/commands";
 import type { Draft } from "~/core/document";
 import { DraftPart, Publication } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
@@ -7,7 +7,7 @@ import { keep } from "../fixtures/keeping";
 import { ownerWithShop } from "../fixtures/owner";
 import { freshShop } from "../shops/index.server";
 import { pageAt } from "../storefront/pages";
-import { pendingChanges, publish, publishedDraft } from "./index.server";
+import { pendingChanges, publicationOf, publicationsOf, publish, publishedDraft } from "./index.server";
 
 async function openShop() {
   const { shop } = await ownerWithShop();
@@ -53,6 +53,29 @@ describe("publishing", () => {
     expect(hero((await shown())!).props.heading).toBe("Later");
     const [one] = await Publication.findAll({ where: { shopId: shop.id }, order: [["number", "ASC"]] });
     expect(await publishedDraft(one!.id)).toEqual(before);
+  });
+
+  it("keeps every publication with its look and pages, and gives each back whole; of this shop alone", async () => {
+    const { shop, change, publishNow, shown } = await openShop();
+    await publishNow();
+    const first = await shown();
+    await change((d) => setBrand(d, "colour", "#225577"));
+    await change((d) => setShown(d, [hero(d).id], false, "Hero"));
+    await publishNow();
+    expect(await publicationsOf(shop.id)).toMatchObject([
+      { number: 2, changes: 2, at: expect.stringMatching(/^\d{4}-.*Z$/) },
+      { number: 1 },
+    ]);
+    expect(await publicationOf(shop.id, 1)).toEqual(first);
+    expect((await publicationOf(shop.id, 2))?.look.brand.colour).toBe("#225577");
+    expect(await publicationOf(shop.id, 3)).toBeUndefined();
+    const { shop: other } = await ownerWithShop();
+    expect(await publicationOf(other.id, 1)).toBeUndefined();
+    expect(await publicationsOf(other.id)).toEqual([]);
+    // Brought back, the draft is what was published, and can be published as it is.
+    await change((d) => restoreShop(d, first!, "Published, no. 1"));
+    expect(await publishNow()).toMatchObject({ ok: true, number: 3 });
+    expect(await shown()).toEqual(first);
   });
 
   it("of twelve who publish at once, one does; the others are told that there is nothing, and nobody waits for ever", async () => {

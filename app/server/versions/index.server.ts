@@ -24,7 +24,7 @@ export async function versionsOf(shopId: string, part: string): Promise<readonly
 }
 
 export type ReadVersion =
-  | { readonly ok: true; readonly document: PageDocument }
+  | { readonly ok: true; readonly document: PageDocument; readonly publication: number | null }
   /** There is none, or it can't be read; in the seller's words. */
   | { readonly ok: false; readonly why: string };
 
@@ -33,7 +33,7 @@ export async function versionOf(shopId: string, id: string): Promise<ReadVersion
   const row = await PageVersion.findOne({ where: { shopId, id } });
   if (!row) return { ok: false, why: "This version is no longer there." };
   const read = readPage(JSON.parse(row.body));
-  return read.ok ? { ok: true, document: read.document } : { ok: false, why: read.why };
+  return read.ok ? { ok: true, document: read.document, publication: row.publication } : { ok: false, why: read.why };
 }
 
 export type KeptVersion =

@@ -9,6 +9,7 @@ import { useStudio } from "../keeping";
 import type { PaneDevice } from "./frames";
 import { useCarry, useCarrying } from "./carry";
 import { CheckMarks } from "./check-marks";
+import { FocusHandles } from "./focus-handles";
 import { ColumnLines, SpaceHandles } from "./handles";
 import { nameOfPart, partAt, type PartAt } from "./parts";
 import type { Dragging } from "./use-drag";
@@ -136,6 +137,7 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
           device={device}
         />
       ) : null}
+      {isAlone && part ? <FocusHandles frame={frame} node={part.node} /> : null}
       <CheckMarks pane={pane} />
       {dragging ? (
         <div className="zm-sill" style={{ top: dragging.sill }}>

@@ -69,6 +69,9 @@ a,button,[data-at]{cursor:default}
 .zm-line::after{content:"";position:absolute;left:calc(50% - 4px*var(--k));top:calc(50% - 13px*var(--k));width:calc(8px*var(--k));height:calc(26px*var(--k));border-radius:calc(4px*var(--k));background:#f5c518;border:calc(1.5px*var(--k)) solid #17241d;box-sizing:border-box}
 .zm-line:hover::before,.zm-line:focus-visible::before{opacity:1}
 .zm-line:focus-visible::after{outline:calc(2px*var(--k)) solid #17241d;outline-offset:calc(2px*var(--k))}
+.zm-focus{all:unset;position:absolute;pointer-events:auto;touch-action:none;cursor:grab;box-sizing:border-box;width:calc(22px*var(--k));height:calc(22px*var(--k));margin:calc(-11px*var(--k)) 0 0 calc(-11px*var(--k));border-radius:50%;background:radial-gradient(circle,#17241d 0 calc(3px*var(--k)),#f5c518 calc(3.5px*var(--k)));border:calc(2px*var(--k)) solid #17241d;box-shadow:0 0 0 calc(2px*var(--k)) #faf8f2}
+.zm-focus:active{cursor:grabbing}
+.zm-focus:focus-visible{outline:calc(2px*var(--k)) solid #17241d;outline-offset:calc(4px*var(--k))}
 .zm-edge-grip{width:calc(34px*var(--k));height:calc(12px*var(--k));margin:calc(-6px*var(--k)) 0 0 calc(-17px*var(--k));cursor:ns-resize}
 .zm-edge-grip::after{content:"";position:absolute;inset:calc(4px*var(--k)) calc(5px*var(--k));border-radius:calc(2px*var(--k));background:#faf8f2;border:calc(1px*var(--k)) solid #17241d}
 .zm-edge-grip:hover::after{background:#f5c518}

@@ -38,16 +38,20 @@ const UNREACHABLE = "The server can’t be reached. Your changes are safe in thi
 export function PublishDialog({
   open,
   onClose,
+  onHistory,
   flush,
 }: {
   open: boolean;
   onClose: () => void;
+  /** What was published before is asked for. */
+  onHistory: () => void;
   /** Sends what is not kept yet; resolves to whether the server has it all. */
   flush: () => Promise<boolean>;
 }) {
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop);
   const client = useStudio((s) => s.client);
+  const hasPublished = useStudio((s) => s.published !== undefined);
   const reload = useReload();
   const [stage, setStage] = useState<Stage>({ name: "reading" });
 
@@ -152,6 +156,11 @@ export function PublishDialog({
         ) : null}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5 }}>
+        {hasPublished ? (
+          <Button onClick={onHistory} sx={{ mr: "auto", ml: -1 }}>
+            Earlier publications …
+          </Button>
+        ) : null}
         <Button onClick={onClose}>{stage.name === "done" ? "Close" : "Not now"}</Button>
         {stage.name === "failed" ? (
           <Button variant="contained" onClick={() => void read()}>

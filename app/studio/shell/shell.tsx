@@ -18,6 +18,7 @@ import { Form, Link, NavLink, useLocation } from "react-router";
 import { startKeeper, useStudio, useStudioStore, type Keeper } from "../keeping";
 import { PublishButton, PublishDialog } from "../publish";
 import { IconAction, INK, STUDIO_LOOKS, useKeys, Zest } from "../ui";
+import { PublicationsDialog } from "../versions";
 import { GoTo } from "./go-to";
 import { KeysHelp } from "./help";
 import { Kept, Others } from "./kept";
@@ -125,7 +126,7 @@ export function Shell({
   const shop = useStudio((s) => s.shop);
   const said = useStudio((s) => s.said);
   const keeper = useRef<Keeper | null>(null);
-  const [dialog, setDialog] = useState<"publish" | "keys" | "go" | null>(null);
+  const [dialog, setDialog] = useState<"publish" | "history" | "keys" | "go" | null>(null);
   useEffect(() => {
     const started = startKeeper(store);
     keeper.current = started;
@@ -266,13 +267,15 @@ export function Shell({
         <Unread />
         <Box sx={{ flex: 1, minHeight: 0 }}>{children}</Box>
       </Box>
-      <PublishDialog open={dialog === "publish"} onClose={close} flush={flush} />
+      <PublishDialog open={dialog === "publish"} onClose={close} onHistory={() => setDialog("history")} flush={flush} />
+      <PublicationsDialog open={dialog === "history"} onClose={close} />
       <KeysHelp open={dialog === "keys"} onClose={close} />
       <GoTo
         open={dialog === "go"}
         onClose={close}
         actions={[
           { label: "Publish", group: "Do", go: openPublish },
+          { label: "Earlier publications", group: "Do", go: () => setDialog("history") },
           { label: "Undo", group: "Do", go: undo },
         ]}
       />

@@ -3,6 +3,8 @@ export const VISUALLY_HIDDEN = {
   position: "absolute",
   width: 1,
   height: 1,
+  // It must not make what it stands in any larger.
+  margin: -1,
   overflow: "hidden",
   clipPath: "inset(50%)",
 } as const;

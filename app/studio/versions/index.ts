@@ -1,1 +1,2 @@
+export { PublicationsDialog } from "./publications-dialog";
 export { VersionsDialog } from "./versions-dialog";

@@ -18,39 +18,25 @@ import {
 import { Trash2, X } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { restorePage, restoreSection } from "~/core/commands";
-import { documentDifferences, type Difference, type PageDocument as Page, type Draft, entryOf } from "~/core/document";
+import {
+  documentDifferences,
+  sameJson,
+  type Difference,
+  type PageDocument as Page,
+  type Draft,
+  entryOf,
+} from "~/core/document";
 import { keepVersion, listVersions, readVersion, removeVersion, type VersionHead } from "~/core/protocol";
 import { plainOf, type Rich } from "~/core/rich";
 import { kindOf, nameOf } from "~/kinds";
 import { changeWords } from "~/kinds/change-words";
 import { useStudio, useStudioStore } from "../keeping";
-import { PaneShell, ShopFrame, ShopPage, SillName, useDressing, usePageSheets, useTarget } from "../panes";
-import type { Target } from "~/render";
+import { useTarget } from "../panes";
 import { IconAction, INK, ON_LEMON } from "../ui";
-import { whenKept } from "./when-kept";
+import { PagePicture } from "./page-picture";
+import { whenKept, whenWords } from "./when-kept";
 
 const UNREACHABLE = "The server can’t be reached. Try again in a moment.";
-
-const WIDTHS = { phone: 390, wide: 1280 } as const;
-const ROOM = { phone: 0.6, wide: 0.29 } as const;
-
-type SectionPictureProps = { name: string; draft: Draft; target: Target; device: keyof typeof WIDTHS };
-
-/** A state of the page, live and only to be looked at. */
-function PagePicture({ name, draft, target, device }: SectionPictureProps) {
-  const goods = useStudio((s) => s.goods);
-  const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
-  const dressing = useDressing(goods, pictures, currency, locale);
-  const sheets = usePageSheets(draft, pictures);
-  return (
-    <PaneShell label={name} sill={<SillName>{name}</SillName>}>
-      <ShopFrame title={name} width={WIDTHS[device]} scale={ROOM[device]} height={400} sheets={sheets}>
-        <ShopPage draft={draft} target={target} dressing={dressing} />
-      </ShopFrame>
-    </PaneShell>
-  );
-}
 
 const textOf = (value: unknown): string =>
   value === undefined || value === null
@@ -148,7 +134,7 @@ function Contents({ page }: { page: string }) {
   const draft = useStudio((s) => s.draft);
   const client = useStudio((s) => s.client);
   const [heads, setHeads] = useState<readonly VersionHead[] | null>(null);
-  const [open, setOpen] = useState<{ head: VersionHead; document: Page } | null>(null);
+  const [open, setOpen] = useState<{ head: VersionHead; document: Page; published?: Draft | undefined } | null>(null);
   const [name, setName] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -177,7 +163,7 @@ function Contents({ page }: { page: string }) {
     setBusy(true);
     const reply = await client.ask(readVersion, { id: head.id });
     setBusy(false);
-    if (reply.ok) setOpen({ head, document: reply.value.document });
+    if (reply.ok) setOpen({ head, ...reply.value });
     else setProblem(reply.why);
   };
   const remove = async (head: VersionHead) => {
@@ -190,17 +176,23 @@ function Contents({ page }: { page: string }) {
   const now = entryOf(draft.documents, page);
   const target = useTarget(page);
   const then = useMemo<Draft | undefined>(
-    () => (open ? { ...draft, documents: { ...draft.documents, [page]: open.document } } : undefined),
+    // A publication kept the look, the header and the footer of its day as well.
+    () => {
+      if (!open) return undefined;
+      const { look, documents } = open.published ?? draft;
+      return { look, documents: { ...documents, [page]: open.document } };
+    },
     [open, draft, page],
   );
   const differences = open && now ? documentDifferences(open.document, now) : [];
+  const isDressedOtherwise =
+    open?.published !== undefined &&
+    !sameJson({ ...open.published.look, versions: {} }, { ...draft.look, versions: {} });
   const run = (outcome: ReturnType<typeof restorePage>) => {
     const why = store.getState().run(outcome);
     if (why) store.getState().say(why);
   };
   const nowDraft = () => store.getState().draft;
-  const when = (at: string) =>
-    new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" }).format(new Date(at));
   return (
     <DialogContent sx={{ display: "grid", gridTemplateColumns: "290px minmax(0,1fr)", gap: 3, minHeight: 520 }}>
       <Box sx={{ borderRight: `1px solid ${INK.line}`, pr: 2, minWidth: 0 }}>
@@ -250,7 +242,7 @@ function Contents({ page }: { page: string }) {
                 >
                   <ListItemText
                     primary={head.name}
-                    secondary={when(head.at)}
+                    secondary={whenWords(head.at)}
                     slotProps={{ primary: { noWrap: true } }}
                   />
                 </ListItemButton>
@@ -303,9 +295,15 @@ function Contents({ page }: { page: string }) {
               <PagePicture key={`then ${device}`} name={open.head.name} draft={then} target={target} device={device} />
               <PagePicture key={`now ${device}`} name="Now" draft={draft} target={target} device={device} />
             </Box>
+            {isDressedOtherwise ? (
+              <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+                It wears the look that was published with it. Bringing it back leaves the look as it is now; under{" "}
+                <i>Publish › Earlier publications</i> the whole shop is brought back.
+              </Typography>
+            ) : null}
             {differences.length ? (
               <>
-                <Typography variant="subtitle2">What has changed since</Typography>
+                <Typography variant="subtitle2">What has changed on this page since</Typography>
                 <Changes
                   differences={differences}
                   before={open.document}

@@ -18,3 +18,7 @@ export function whenKept(store: StudioStore): Promise<boolean> {
     });
   });
 }
+
+/** A date and time (ISO 8601) as it is said to the seller. */
+export const whenWords = (at: string): string =>
+  new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" }).format(new Date(at));
