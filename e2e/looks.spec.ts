@@ -1,4 +1,6 @@
 import { readFileSync } from "node:fs";
+import { kindOf } from "~/kinds";
+import { EVEN_CSS, gridClass } from "~/kinds/parts";
 import { expect, test, type Page } from "@playwright/test";
 import { publishedShop } from "./owners";
 import { area, DEMO, openShop, shopAt } from "./studio";
@@ -244,4 +246,40 @@ test("the studio's bar is one row above its areas on a phone, and an import of m
   await page.getByRole("textbox", { name: "Line 3, price" }).fill("4,20");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("button", { name: "Import 2 products" })).toBeVisible();
+});
+
+test("rows of a grid are filled evenly, and a last tile reaches over what would stay empty", async ({ page }) => {
+  const cases = [2, 3, 4, 5, 6].flatMap((columns) =>
+    Array.from({ length: 11 }, (_, i) => ({ columns, count: i + 2, of: gridClass(i + 2) })),
+  );
+  const tiles = kindOf({ kind: "collection-tiles" })!.definition.css;
+  await page.setContent(`<style>.grid{display:grid;grid-template-columns:repeat(var(--columns),1fr)}${EVEN_CSS}${tiles}</style>
+    <div class="s-collection-tiles">${cases
+      .map(
+        ({ columns, count, of }) =>
+          `<ul class="${of}" style="--columns:${columns};--shape:4/3;width:900px;padding:0">${"<li>x</li>".repeat(count)}</ul>`,
+      )
+      .join("")}</div>`);
+  const rows = await page.locator("ul").evaluateAll((all) =>
+    all.map((ul) => {
+      const boxes = [...ul.children].map((e) => e.getBoundingClientRect());
+      const tops = [...new Set(boxes.map((b) => b.top))];
+      const last = boxes.filter((b) => b.top === tops.at(-1));
+      return {
+        first: boxes.filter((b) => b.top === tops[0]).length,
+        count: tops.length,
+        last: last.length,
+        reaches: Math.round(last.at(-1)!.right - ul.getBoundingClientRect().left),
+      };
+    }),
+  );
+  cases.forEach(({ columns, count }, i) => {
+    const name = `${count} in ${columns} columns`;
+    const row = rows[i]!;
+    // No more rows than were asked for, and from four columns on never a lone thing in the last one.
+    expect(row.count, name).toBe(Math.ceil(count / columns));
+    expect(row.first, name).toBeGreaterThanOrEqual(Math.min(count, Math.ceil((columns * 2) / 3)));
+    if (columns > 3 && count > columns) expect(row.last, name).toBeGreaterThan(1);
+    expect(row.reaches, name).toBe(900);
+  });
 });

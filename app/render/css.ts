@@ -2,7 +2,7 @@ import type { Look, Part } from "~/core/document";
 import { focusCss, type Picture } from "~/core/pictures";
 import { coloursAndMeasuresCss, lookCss, readerOf, referencesOf, solveLook, type Theme } from "~/core/theme";
 import { KINDS, type Later } from "~/kinds";
-import { BASE_CSS } from "~/kinds/parts";
+import { BASE_CSS, EVEN_CSS } from "~/kinds/parts";
 import { PAGES_CSS } from "./pages/css";
 import { prune, vocabularyOf, type Vocabulary } from "./prune";
 import { shownCss } from "./style";
@@ -16,7 +16,7 @@ export function sharedCss(theme: Theme): string {
   const known = shared.get(theme.id);
   if (known !== undefined) return known;
   const ofKinds = [...KINDS.values()].map((kind) => kind.definition.css);
-  const css = squeeze([BASE_CSS, PAGES_CSS, ...ofKinds, theme.css].join(""));
+  const css = squeeze([BASE_CSS, EVEN_CSS, PAGES_CSS, ...ofKinds, theme.css].join(""));
   shared.set(theme.id, css);
   return css;
 }

@@ -54,8 +54,11 @@ export const definition: Definition<CollectionTilesProps> = {
   styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
   css: `
 .s-collection-tiles .in>.head{margin-bottom:var(--s4);text-align:var(--align)}
-.tile{position:relative;display:block;text-decoration:none;height:100%}
-.tile .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
+.tile{position:relative;display:flex;flex-direction:column;text-decoration:none;height:100%}
+.tile .pic{aspect-ratio:var(--shape);flex:1 0 auto;border-radius:var(--card)}
+@supports (width:round(up,1px,1px)){.s-collection-tiles .even{--last:calc(1 + mod(var(--even) - mod(var(--count),var(--even)),var(--even)))}}
+.s-collection-tiles .even>li:last-child{grid-column:span var(--last,1)}
+.s-collection-tiles .even>li:last-child .pic{aspect-ratio:calc(var(--shape)*var(--last,1))}
 .tile-name{display:flex;justify-content:space-between;align-items:baseline;gap:1rem;padding-top:.7rem;font-weight:var(--strong);font-size:var(--t1);line-height:1.2}
 .tile-count{font-size:var(--t-1);font-weight:var(--text-weight);color:var(--soft);white-space:nowrap}
 .tile:hover .tile-name>:first-child{text-decoration:underline;text-decoration-thickness:.08em}
@@ -63,7 +66,7 @@ export const definition: Definition<CollectionTilesProps> = {
 .a-on-pictures .pic::after{content:"";position:absolute;inset:0;background:linear-gradient(to top,rgb(8 14 20/.78),rgb(8 14 20/.28) 45%,transparent 70%)}
 .a-on-pictures .tile-name{position:absolute;inset:auto 0 0;padding:var(--s3);color:#fff;font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking)}
 .a-on-pictures .tile-count{display:none}
-.a-index .grid{grid-template-columns:1fr;gap:0}
+.a-index .grid{grid-template-columns:1fr;gap:0;--last:1}
 .a-index .pic{display:none}
 .a-index .tile{border-top:var(--rule) solid var(--line)}
 .a-index .tile-name{padding-block:var(--s3);font-family:var(--heads);font-weight:var(--heads-weight);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);font-size:var(--t3)}

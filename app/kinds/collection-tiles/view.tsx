@@ -1,20 +1,25 @@
 import type { ViewProps } from "../definition";
-import { collectionAddress, Pic, useEnv, Words } from "../parts";
+import { collectionAddress, gridClass, Pic, useEnv, Words } from "../parts";
 import type { CollectionTilesProps } from "./definition";
 
 const countWords = (count: number) => (count === 1 ? "1 product" : `${count} products`);
 
 export function View({ props, first }: ViewProps<CollectionTilesProps>) {
   const { goods, studio } = useEnv();
+  const used = new Set<string>();
   const tiles = props.tiles.map((tile, index) => {
     const collection = goods.collections.find((c) => c.id === tile.collection);
     const inside = collection ? goods.products.filter((p) => p.collections.includes(collection.id)) : [];
+    // A collection without a picture borrows one of its goods, and no two tiles show the same.
+    const borrowed = inside.flatMap((p) => p.pictures[0] ?? []).find((id) => !used.has(id));
+    const picture = collection?.picture ?? borrowed ?? null;
+    if (picture) used.add(picture);
     return {
       collection,
       index,
       words: tile.words,
       count: inside.length,
-      picture: collection?.picture ?? inside[0]?.pictures[0] ?? null,
+      picture,
     };
   });
   const shown = studio ? tiles : tiles.filter((t) => t.collection);
@@ -23,7 +28,7 @@ export function View({ props, first }: ViewProps<CollectionTilesProps>) {
     <div className="in">
       <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
       {shown.length ? (
-        <ul className="grid">
+        <ul className={gridClass(shown.length)}>
           {shown.map(({ collection, index, words, count, picture }) => (
             <li key={index}>
               <a

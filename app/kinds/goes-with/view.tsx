@@ -1,6 +1,6 @@
 import { canBuy, goesWith } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { ProductCard, useEnv, useProduct, Words } from "../parts";
+import { gridClass, ProductCard, useEnv, useProduct, Words } from "../parts";
 import type { GoesWithProps } from "./definition";
 
 export function View({ props, arrangement }: ViewProps<GoesWithProps>) {
@@ -14,7 +14,10 @@ export function View({ props, arrangement }: ViewProps<GoesWithProps>) {
     <div className="in">
       <Words at="heading" as="h2" className="head" text={props.heading} hint="Heading" />
       {list.length ? (
-        <ul className={isShelf ? "shelf" : "grid"} {...(isShelf ? { tabIndex: 0, "aria-label": props.heading } : {})}>
+        <ul
+          className={isShelf ? "shelf" : gridClass(list.length)}
+          {...(isShelf ? { tabIndex: 0, "aria-label": props.heading } : {})}
+        >
           {list.map(({ product }) => (
             <li key={product.id}>
               <ProductCard product={product} sizes="(min-width:1024px) 25vw, 50vw" />

@@ -5,6 +5,7 @@ export { ProductCard, Rating } from "./product-card";
 export * from "./shown";
 export { RichText } from "./rich";
 export { Sign, SIGNS } from "./signs";
+export { EVEN_CSS, gridClass } from "./even-grid";
 export { WaysOn } from "./ways-on";
 export { Wordmark } from "./wordmark";
 export { BASE_CSS } from "./base-css";

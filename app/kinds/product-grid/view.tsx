@@ -1,6 +1,6 @@
 import { chosenProducts } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { collectionAddress, ProductCard, useEnv, Words } from "../parts";
+import { collectionAddress, gridClass, ProductCard, useEnv, Words } from "../parts";
 import type { ProductGridProps } from "./definition";
 
 export function View({ props, arrangement, first }: ViewProps<ProductGridProps>) {
@@ -28,7 +28,7 @@ export function View({ props, arrangement, first }: ViewProps<ProductGridProps>)
       </div>
       {products.length ? (
         <ul
-          className={arrangement === "shelf" ? "shelf" : "grid"}
+          className={arrangement === "shelf" ? "shelf" : gridClass(products.length)}
           {...(arrangement === "shelf" ? { tabIndex: 0, "aria-label": props.heading || "Goods" } : {})}
         >
           {products.map((product) => (

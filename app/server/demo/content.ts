@@ -68,7 +68,7 @@ export const DEMO_COLLECTIONS: readonly {
   {
     title: "For a stiff wind",
     description: "Vents, stout spars, and a seam more than there has to be.",
-    picture: "scene-gale.webp",
+    picture: "skua-vented.webp",
     parent: "Single-line kites",
     rules: {
       all: true,
@@ -82,7 +82,7 @@ export const DEMO_COLLECTIONS: readonly {
   {
     title: "Reduced",
     description: "Last season’s cloth, this season’s wind.",
-    picture: "workshop-rolls.webp",
+    picture: "offcuts.webp",
     rules: { all: true, rules: [{ field: "reduced", op: "yes", value: "" }] },
     sort: "price-up",
   },
