@@ -133,3 +133,34 @@ test("style for one device alone is said above the panes as long as it lasts; wh
   await expect(chip).toHaveCount(0);
   await expect(details(page).getByText("Changes of style are for all devices.")).toBeVisible();
 });
+
+test("by the Tab key the plan comes soon, and each pane is one stop until Enter", async ({ page }) => {
+  await openDemo(page);
+  await benchReady(page);
+  const focused = () =>
+    page.evaluate(() => {
+      const e = document.activeElement!;
+      return e.tagName === "IFRAME"
+        ? "inside a pane"
+        : e.closest("[role=treeitem]")
+          ? "plan"
+          : (e.getAttribute("aria-label") ?? e.textContent ?? "").slice(0, 40);
+    });
+  const stops: string[] = [];
+  await page.locator("body").focus();
+  for (let i = 0; i < 60 && !stops.at(-1)?.startsWith("Wide view"); i++) {
+    await page.keyboard.press("Tab");
+    stops.push(await focused());
+  }
+  expect(stops.at(-1)).toMatch(/^Wide view of the page/);
+  expect(stops.indexOf("plan"), stops.join("\n")).toBeLessThan(22);
+  expect(stops.filter((s) => s === "plan")).toHaveLength(1);
+  expect(stops).not.toContain("inside a pane");
+  // In, along its own links, and out again to where one was.
+  await page.keyboard.press("Enter");
+  await expect.poll(focused).toBe("inside a pane");
+  await page.keyboard.press("Tab");
+  expect(await focused()).toBe("inside a pane");
+  await page.keyboard.press("Escape");
+  await expect.poll(focused).toMatch(/^Wide view of the page/);
+});

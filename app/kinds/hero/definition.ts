@@ -66,7 +66,7 @@ export const definition: Definition<HeroProps> = {
       height: "content",
       align: "start",
       headSize: 6,
-      scrim: 45,
+      scrim: 60,
       scrimFrom: "bottom",
       scrimTone: "dark",
       spaceTop: 6,

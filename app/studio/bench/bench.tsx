@@ -289,8 +289,59 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
               {panel}
             </Box>
           )}
-          <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
-            <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 2, height: 44, flex: "none" }}>
+          <Box
+            component="nav"
+            aria-label="Plan"
+            sx={{
+              // It comes before the panes for whoever goes by the Tab key: it is the quickest way to anything on the page.
+              gridRow: 2,
+              gridColumn: "-2 / -1",
+              display: "flex",
+              alignItems: "stretch",
+              gap: 1.5,
+              px: 1.5,
+              borderTop: `1px solid ${INK.ink}`,
+              bgcolor: INK.paper,
+              minWidth: 0,
+            }}
+          >
+            <Plan
+              page={page}
+              frame={frames.wide ?? frames.phone}
+              actions={actions}
+              onAdd={setAddAt}
+              onEditWords={editWords}
+              onMove={setMoving}
+              onReveal={reveal}
+            />
+            <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
+              <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>
+                Add
+              </Button>
+            </Box>
+          </Box>
+          <Box
+            sx={{
+              display: "flex",
+              flexDirection: "column",
+              minWidth: 0,
+              minHeight: 0,
+              bgcolor: INK.bench,
+              gridRow: 1,
+              gridColumn: "-2 / -1",
+            }}
+          >
+            <Box
+              sx={{
+                display: "flex",
+                alignItems: "center",
+                gap: { xs: 0.5, md: 2 },
+                px: { xs: 1, md: 2 },
+                height: 44,
+                flex: "none",
+                minWidth: 0,
+              }}
+            >
               <Header
                 title={title}
                 page={page}
@@ -319,34 +370,6 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
               data-panes-ready={frames.phone || frames.wide ? "" : undefined}
             >
               {fits ? <BenchPanes fits={fits} {...paneProps} /> : null}
-            </Box>
-          </Box>
-          <Box
-            component="nav"
-            aria-label="Plan"
-            sx={{
-              display: "flex",
-              alignItems: "stretch",
-              gap: 1.5,
-              px: 1.5,
-              borderTop: `1px solid ${INK.ink}`,
-              bgcolor: INK.paper,
-              minWidth: 0,
-            }}
-          >
-            <Plan
-              page={page}
-              frame={frames.wide ?? frames.phone}
-              actions={actions}
-              onAdd={setAddAt}
-              onEditWords={editWords}
-              onMove={setMoving}
-              onReveal={reveal}
-            />
-            <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
-              <Button variant="contained" startIcon={<Plus size={17} aria-hidden />} onClick={openAdd}>
-                Add
-              </Button>
             </Box>
           </Box>
           <AddSheet

@@ -1,4 +1,4 @@
-import { Box, Button, Chip, Popover, Typography } from "@mui/material";
+import { Box, Button, Chip, Popover, Typography, useMediaQuery } from "@mui/material";
 import { TriangleAlert } from "lucide-react";
 import { useState } from "react";
 import { nameOf } from "~/kinds";
@@ -89,13 +89,15 @@ function FindingRow({ finding, onDone }: { finding: PaneFinding; onDone: () => v
 export function ChecksChip() {
   const findings = useFindings();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const isNarrow = useMediaQuery("(max-width:899.98px)");
   if (findings.length === 0) return null;
   return (
     <>
       <Chip
         size="small"
         icon={<TriangleAlert size={14} aria-hidden />}
-        label={thingsWords(findings.length)}
+        label={isNarrow ? findings.length : thingsWords(findings.length)}
+        aria-label={thingsWords(findings.length)}
         onClick={(event) => setAnchor(event.currentTarget)}
         aria-haspopup="dialog"
         sx={{

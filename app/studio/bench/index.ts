@@ -1,3 +1,4 @@
+export { benchActions } from "./actions";
 export { Bench } from "./bench";
 export { useBenchFrames, useEditWords, type BenchFrames, type PaneDevice } from "./frames";
 export { PageChoice } from "./page-choice";

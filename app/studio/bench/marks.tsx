@@ -1,5 +1,5 @@
 import type { Device } from "~/core/document";
-import { useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
+import { useEffect, useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
 import { createPortal } from "react-dom";
 import { resolve } from "~/core/cascade";
 import type { Rect } from "~/core/layout";
@@ -30,15 +30,35 @@ const Dots = () => (
   </svg>
 );
 
+/** Whether a part ends below what its pane shows, so that its tag would lie on its own words. */
+function useReachesBelow(frame: Document, bottom: number): boolean {
+  const [reaches, setReaches] = useState(false);
+  useEffect(() => {
+    const view = frame.defaultView;
+    if (!view) return;
+    const look = () => setReaches(bottom > view.scrollY + view.innerHeight);
+    look();
+    frame.addEventListener("scroll", look, { passive: true });
+    view.addEventListener("resize", look);
+    return () => {
+      frame.removeEventListener("scroll", look);
+      view.removeEventListener("resize", look);
+    };
+  }, [frame, bottom]);
+  return reaches;
+}
+
 type FrameProps = {
+  frame: Document;
   part: PartAt;
   box: Rect;
   hidden: readonly string[];
   onGrip: (e: PointerEvent) => void;
 };
 
-function SelectionFrame({ part, box, hidden, onGrip }: FrameProps) {
+function SelectionFrame({ frame, part, box, hidden, onGrip }: FrameProps) {
   const name = nameOfPart(part);
+  const isStuck = useReachesBelow(frame, box.top + box.height);
   return (
     <div
       className={part.level === "section" ? "zm-frame" : "zm-frame zm-small"}
@@ -51,7 +71,7 @@ function SelectionFrame({ part, box, hidden, onGrip }: FrameProps) {
         <i />
         <i />
       </div>
-      <div className="zm-tab">
+      <div className={isStuck ? "zm-tab is-stuck" : "zm-tab"}>
         <button
           className="zm-grip"
           type="button"
@@ -123,7 +143,7 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
         <>
           {/* A thin line around what a widget stands in, so that its neighbours are seen as such. */}
           {around && boxes?.around ? <div className="zm-parent" style={boxes.around} /> : null}
-          <SelectionFrame part={part} box={box} hidden={hiddenElsewhere} onGrip={grip} />
+          <SelectionFrame frame={frame} part={part} box={box} hidden={hiddenElsewhere} onGrip={grip} />
         </>
       ) : null}
       {isAlone && section?.slots.columns ? <ColumnLines frame={frame} section={section} audience={audience} /> : null}

@@ -15,7 +15,7 @@ export function PageChoice({ page }: { page: string }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [managing, setManaging] = useState(false);
   const current = entryOf(documents, page) ?? documents.home!;
-  const entry = (each: PageDocument) => (
+  const entry = (each: PageDocument, name = each.title) => (
     <MenuItem
       key={each.id}
       component={Link}
@@ -26,7 +26,7 @@ export function PageChoice({ page }: { page: string }) {
         setAnchor(null);
       }}
     >
-      {each.title}
+      {name}
     </MenuItem>
   );
   return (
@@ -42,13 +42,16 @@ export function PageChoice({ page }: { page: string }) {
         </Typography>
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {[documents.home!, ...textPages(documents)].map(entry)}
-        {LAYOUT_SORTS.flatMap((sort) => [
-          <ListSubheader key={`head ${sort}`} sx={{ lineHeight: "30px", bgcolor: "transparent" }}>
-            {LAYOUT_NAMES[sort]}
-          </ListSubheader>,
-          ...layoutsOf(documents, sort).map(entry),
-        ])}
+        {[documents.home!, ...textPages(documents)].map((each) => entry(each))}
+        <Divider />
+        <ListSubheader role="presentation" sx={{ lineHeight: "30px", bgcolor: "transparent" }}>
+          For many pages at once
+        </ListSubheader>
+        {LAYOUT_SORTS.flatMap((sort) =>
+          layoutsOf(documents, sort).map((layout, i) =>
+            entry(layout, i === 0 ? layout.title : `${LAYOUT_NAMES[sort]}: ${layout.title}`),
+          ),
+        )}
         <Divider />
         <MenuItem
           onClick={() => {

@@ -7,8 +7,9 @@ import {
   ToggleButton,
   ToggleButtonGroup,
   Typography,
+  useMediaQuery,
 } from "@mui/material";
-import { Copy, Trash2 } from "lucide-react";
+import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
 import { memo, useEffect, useMemo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
 import { FAMILIES, PROPERTIES, resolve, type Family, type Layer } from "~/core/cascade";
@@ -25,7 +26,7 @@ import { AUDIENCES, DEVICES, type Audience, type Device, type Part, entryOf } fr
 import { chassisOf, hasStyle, kindOf, moreStyles, type Field } from "~/kinds";
 import { arrangementOf, nodeLayers, partById } from "~/render";
 import { themeById } from "~/themes";
-import { nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
+import { benchActions, nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { Heading, IconAction, INK } from "../ui";
 import { alsoFollowing } from "./affected";
@@ -171,13 +172,25 @@ type HeadProps = {
   ids: readonly string[];
   name: string;
   isColumn: boolean;
+  isSection: boolean;
+  document: string;
   differences: number;
   /** What it stands in, as JSON: the same text while it is the same, so that typing draws none of this anew. */
   trail: string;
 };
 
 /** What is selected, what can be done with it as a whole, and whom changes are for. */
-const DetailsHead = memo(function DetailsHead({ ids, name, isColumn, differences, trail }: HeadProps) {
+const DetailsHead = memo(function DetailsHead({
+  ids,
+  name,
+  isColumn,
+  isSection,
+  document,
+  differences,
+  trail,
+}: HeadProps) {
+  // In the plan a thumb scrolls; here it moves.
+  const isNarrow = useMediaQuery("(max-width:899.98px)");
   const store = useStudioStore();
   const now = () => store.getState();
   return (
@@ -198,6 +211,16 @@ const DetailsHead = memo(function DetailsHead({ ids, name, isColumn, differences
         <Typography variant="h2" sx={{ flex: 1 }}>
           {name}
         </Typography>
+        {isSection && isNarrow
+          ? (["left", "right"] as const).map((way) => (
+              <IconAction
+                key={way}
+                label={way === "left" ? "Move up the page" : "Move down the page"}
+                icon={way === "left" ? ArrowUp : ArrowDown}
+                onClick={() => benchActions(store, document).nudge(way)}
+              />
+            ))
+          : null}
         <IconAction
           label="Duplicate"
           keys="D"
@@ -288,6 +311,8 @@ function Selected() {
         ids={ids}
         name={name}
         isColumn={isOne && part.level === "column"}
+        isSection={isOne && isSection}
+        document={part.document}
         differences={differences}
         trail={JSON.stringify(
           isOne ? part.path.slice(0, -1).map((n, i) => ({ id: n.id, name: nameIn(n, part.path[i - 1]) })) : [],

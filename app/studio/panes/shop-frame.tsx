@@ -1,7 +1,15 @@
 import { Box, Skeleton } from "@mui/material";
-import { useCallback, useEffect, useLayoutEffect, useRef, useState, type ReactNode } from "react";
+import {
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type KeyboardEvent as ReactKeyboardEvent,
+  type ReactNode,
+} from "react";
 import { createPortal } from "react-dom";
-import { useKeyFrame } from "../ui";
+import { INK, useKeyFrame } from "../ui";
 
 /** CSS of a frame in parts; a part whose text is the same is not touched when another one changes. */
 export type Sheets = ReadonlyMap<string, string>;
@@ -154,8 +162,44 @@ export function ShopFrame({
     onDocument?.(frame);
     return () => onDocument?.(null);
   }, [frame, onDocument]);
+  // For whoever goes by the Tab key a pane is one stop, however much can be pressed in it; Enter goes in, Escape comes out.
+  const gate = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (inert || !frame) return;
+    const leave = (event: KeyboardEvent) => {
+      const at = event.target as HTMLElement;
+      if (event.key === "Escape" && !at.isContentEditable && !at.closest("[data-editing]")) gate.current?.focus();
+    };
+    frame.addEventListener("keydown", leave);
+    return () => frame.removeEventListener("keydown", leave);
+  }, [frame, inert]);
+  const enter = (event: ReactKeyboardEvent) => {
+    if (event.key !== "Enter" || event.target !== event.currentTarget) return;
+    event.preventDefault();
+    event.stopPropagation();
+    frame?.querySelector<HTMLElement>("a[href],button,input,select,textarea,summary,[tabindex]")?.focus();
+  };
   return (
-    <Box sx={{ position: "relative", overflow: "hidden", width: Math.round(width * scale), height, bgcolor: "#fff" }}>
+    <Box
+      ref={gate}
+      {...(inert
+        ? {}
+        : { tabIndex: 0, role: "group", "aria-label": `${title}. Press Enter to go in, Escape to come out.` })}
+      onKeyDown={inert ? undefined : enter}
+      sx={{
+        position: "relative",
+        overflow: "hidden",
+        width: Math.round(width * scale),
+        height,
+        bgcolor: "#fff",
+        "&:focus-visible": {
+          outline: `3px solid ${INK.ink}`,
+          outlineOffset: -3,
+          boxShadow: `inset 0 0 0 5px ${INK.lemon}`,
+        },
+        "&:focus-visible iframe": { opacity: 0.9 },
+      }}
+    >
       {frame ? null : (
         <Skeleton variant="rectangular" animation={false} sx={{ position: "absolute", inset: 0, height: "100%" }} />
       )}
@@ -164,7 +208,7 @@ export function ShopFrame({
         title={title}
         srcDoc={BLANK}
         onLoad={ready}
-        tabIndex={inert ? -1 : undefined}
+        tabIndex={-1}
         aria-hidden={inert || undefined}
         style={{
           border: 0,

@@ -56,6 +56,8 @@ a,button,[data-at]{cursor:default}
 .zm-edge i:nth-child(1){left:calc(-5px*var(--k));top:calc(-5px*var(--k))}.zm-edge i:nth-child(2){right:calc(-5px*var(--k));top:calc(-5px*var(--k))}
 .zm-edge i:nth-child(3){left:calc(-5px*var(--k));bottom:calc(-5px*var(--k))}.zm-edge i:nth-child(4){right:calc(-5px*var(--k));bottom:calc(-5px*var(--k))}
 .zm-tab{position:sticky;bottom:0;align-self:flex-start;display:inline-flex;align-items:center;height:calc(26px*var(--k));background:#17241d;color:#faf8f2;border-radius:0 0 calc(6px*var(--k)) calc(6px*var(--k));pointer-events:auto;white-space:nowrap}
+.zm-tab.is-stuck{align-self:flex-end}
+.zm-tab.is-stuck:not(:hover) :is(b,em){display:none}
 .zm-tab b{font-weight:600;padding:0 calc(10px*var(--k)) 0 calc(4px*var(--k))}
 .zm-tab em{font-style:normal;padding-right:calc(10px*var(--k));color:#f5c518}
 .zm-small .zm-edge{inset:calc(-4px*var(--k)) calc(-4px*var(--k)) calc(22px*var(--k))}

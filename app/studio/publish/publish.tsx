@@ -155,9 +155,12 @@ export function PublishDialog({
           </Typography>
         ) : null}
       </DialogContent>
-      <DialogActions sx={{ px: 3, pb: 2.5 }}>
+      <DialogActions sx={{ px: 3, pb: 2.5, flexWrap: "wrap", rowGap: 1 }}>
         {hasPublished ? (
-          <Button onClick={onHistory} sx={{ mr: "auto", ml: -1 }}>
+          <Button
+            onClick={onHistory}
+            sx={{ mr: "auto", ml: -1, flexBasis: { xs: "100%", sm: "auto" }, justifyContent: "flex-start" }}
+          >
             Earlier publications …
           </Button>
         ) : null}

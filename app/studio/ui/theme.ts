@@ -146,7 +146,10 @@ export const studioTheme = createTheme({
     MuiDialog: { styleOverrides: { paper: { border: `1px solid ${INK.ink}` } } },
     MuiMenu: { styleOverrides: { paper: { border: `1px solid ${INK.ink}` } } },
     // Thousands of goods may be chosen from; who does not see theirs types on.
-    MuiAutocomplete: { defaultProps: { filterOptions: createFilterOptions({ limit: 80 }) } },
+    MuiAutocomplete: {
+      styleOverrides: { paper: { border: `1px solid ${INK.ink}`, marginBlock: 2 } },
+      defaultProps: { filterOptions: createFilterOptions({ limit: 80 }) },
+    },
     MuiTextField: { defaultProps: { size: "small", fullWidth: true } },
     MuiOutlinedInput: {
       styleOverrides: {
