@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { leastScrim, worstOnPicture, type WordsBox, type Pixels, type Scrim } from "../core/pictures";
+import { leastScrim, worstOnPicture, type WordsBox, type Pixels, type Scrim, type ScrimBoxes } from "../core/pictures";
 
 export type ContrastAsk = {
   readonly id: number;
@@ -9,6 +9,7 @@ export type ContrastAsk = {
   /** Words by size, with the contrast that each size needs. */
   readonly words: readonly { readonly boxes: readonly WordsBox[]; readonly needed: number }[];
   readonly scrim: Scrim;
+  readonly boxes?: ScrimBoxes | undefined;
 };
 export type ContrastAnswer = {
   readonly id: number;
@@ -46,11 +47,11 @@ function pixelsOf(address: string): Promise<Pixels> {
 }
 
 self.onmessage = async ({ data }: MessageEvent<ContrastAsk>) => {
-  const { id, picture, crop, words, scrim } = data;
+  const { id, picture, crop, words, scrim, boxes } = data;
   let answer: ContrastAnswer = { id, worst: undefined, enough: undefined };
   try {
     const pixels = await pixelsOf(picture);
-    const all = words.map(({ boxes, needed }) => ({ pixels, crop, words: boxes, needed }));
+    const all = words.map(({ boxes: places, needed }) => ({ pixels, crop, words: places, needed, boxes }));
     answer = { id, worst: worstOnPicture(all, scrim), enough: leastScrim(all, scrim) };
   } catch {
     // The picture is gone or can't be decoded; there is nothing to be said about words on it.

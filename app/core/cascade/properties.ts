@@ -1,5 +1,13 @@
 import { entryOf, type Device, type StyleValue } from "../document";
-import { SCRIM_COLOURS, SCRIM_FROM, SCRIM_STOPS, SCRIM_TONES, type ScrimFrom, type ScrimTone } from "../pictures";
+import {
+  SCRIM_COLOURS,
+  SCRIM_FROM,
+  SCRIM_REACH,
+  SCRIM_STOPS,
+  SCRIM_TONES,
+  type ScrimFrom,
+  type ScrimTone,
+} from "../pictures";
 import { ALL_SETS, SET_NAMES } from "../theme";
 import { declare, isExact, isOwnColour, lengthOr, SPACE_STEPS, stepOf, type Property } from "./property";
 import { BOX_PROPERTIES } from "./properties-box";
@@ -167,6 +175,9 @@ const LIST: readonly Property[] = [
       to: "declarations",
       of: (value) => ({
         "--scrim-to": `to ${{ bottom: "top", top: "bottom", left: "right", right: "left", even: "top" }[value as ScrimFrom]}`,
+        // Where words have a scrim of their own, one from below is theirs, and any other one that of the whole picture.
+        "--scrim-on": value === "bottom" ? "relative" : "static",
+        "--scrim-inset": value === "bottom" ? `${-100 * SCRIM_REACH}% -100vw calc(-1*var(--space-bottom,0px))` : "0",
         ...Object.fromEntries(
           SCRIM_STOPS.map(([, factor], i) => [`--scrim-${i}`, String(value === "even" ? 1 : factor)]),
         ),

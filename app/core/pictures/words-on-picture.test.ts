@@ -8,6 +8,7 @@ import {
   placeInPicture,
   SCRIM_COLOURS,
   SCRIM_FROM,
+  SCRIM_REACH,
   SCRIM_TONES,
   scrimAlpha,
   scrimWeight,
@@ -85,14 +86,33 @@ describe("a scrim", () => {
   it("is as opaque as the gradient that a browser draws from its stops", () => {
     // CSS Images 4: linear between neighbouring stops, constant outside; each stop's opacity is clipped to 1 first.
     const of = (strength: number, y: number) => scrimAlpha({ strength, from: "bottom", tone: "dark" }, 0.5, y);
-    expect(of(50, 1)).toBeCloseTo(0.8, 6);
+    expect(of(50, 1)).toBeCloseTo(0.55, 6);
     expect(of(50, 1 - 0.38)).toBeCloseTo(0.5, 6);
-    expect(of(50, 1 - 0.19)).toBeCloseTo(0.65, 6);
-    expect(of(50, 1 - 0.62)).toBeCloseTo(0.15, 6);
+    expect(of(50, 1 - 0.19)).toBeCloseTo(0.525, 6);
+    expect(of(50, 1 - 0.62)).toBeCloseTo(0.4, 6);
     expect(of(50, 0.1)).toBe(0);
-    expect(of(90, 1)).toBe(1);
-    expect(scrimAlpha({ strength: 40, from: "left", tone: "dark" }, 0, 0.9)).toBeCloseTo(0.64, 6);
+    expect(of(95, 1)).toBe(1);
+    expect(scrimAlpha({ strength: 40, from: "left", tone: "dark" }, 0, 0.9)).toBeCloseTo(0.44, 6);
     expect(scrimAlpha({ strength: 40, from: "even", tone: "dark" }, 0.3, 0.9)).toBe(0.4);
+  });
+
+  it("of words reaches as far above them on a tall picture as on a low one, and judges them alike", () => {
+    const pixels = picture(() => [200, 210, 220], 4, 1200);
+    const on = (height: number) => {
+      // Words of 200 px at the lower edge of a picture of `height` px.
+      const top = 1 - 200 / height;
+      const boxes = { bottom: { left: 0, right: 1, top: top - (SCRIM_REACH * 200) / height, bottom: 1 } };
+      return contrastOnPicture(
+        { pixels, crop: WHOLE, words: [{ left: 0, right: 1, top, bottom: 1 }], boxes },
+        { strength: 50, from: "bottom", tone: "dark" },
+      );
+    };
+    for (const height of [400, 700, 1200]) expect(on(height)).toBeCloseTo(on(500), 1);
+    const box = { bottom: { left: 0, right: 1, top: 0.5, bottom: 1 } };
+    const half: Scrim = { strength: 50, from: "bottom", tone: "dark" };
+    expect(scrimWeight(half, box)).toBeCloseTo(scrimWeight(half) / 2, 1);
+    // From another side it fills the picture, whatever is said of this one.
+    expect(scrimWeight({ ...half, from: "left" }, box)).toBe(scrimWeight({ ...half, from: "left" }));
   });
 
   it("that is offered is enough, one step less is not, and no other side or tone takes much less from the picture", () => {
@@ -120,7 +140,7 @@ describe("a scrim", () => {
           expect(contrastOnPicture(task, found)).toBeGreaterThanOrEqual(needed);
           if (found.strength > 0)
             expect(contrastOnPicture(task, { ...found, strength: found.strength - 1 })).toBeLessThan(needed);
-          const lightest = Math.min(...enough.map(scrimWeight));
+          const lightest = Math.min(...enough.map((each) => scrimWeight(each)));
           expect(scrimWeight(found)).toBeLessThan(lightest + 0.1 + 1e-9);
         },
       ),

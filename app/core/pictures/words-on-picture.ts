@@ -23,13 +23,22 @@ export const SCRIM_COLOURS: Readonly<
   light: { scrim: [255, 253, 248], words: "#10181d" },
 };
 
-/** How strong a scrim is along its way, as a factor of its strength: dense where the words stand, gone before the far side. */
+/** How strong a scrim is along its way, as a factor of its strength: even where the words stand, gone before the far side. */
 export const SCRIM_STOPS: readonly (readonly [at: number, factor: number])[] = [
-  [0, 1.6],
+  [0, 1.1],
   [0.38, 1],
-  [0.62, 0.3],
+  [0.62, 0.8],
   [0.82, 0],
 ];
+
+/**
+ * A scrim from below that belongs to words reaches this far above them, as a share of their height. So it is as dense where
+ * the words are on a tall picture as on a low one, and leaves the rest of the picture alone.
+ */
+export const SCRIM_REACH = 0.35;
+
+/** The box of a scrim for each side from which it does not fill the box of the picture, as shares of the latter. */
+export type ScrimBoxes = Partial<Readonly<Record<ScrimFrom, WordsBox>>>;
 
 /** The opacity of a scrim at a place of its box (shares from the top left), 0–1. */
 export function scrimAlpha({ strength, from }: Scrim, x: number, y: number): number {
@@ -127,11 +136,22 @@ function samplesUnder(pixels: Pixels, crop: WordsBox, words: readonly WordsBox[]
 /** Letters are judged by the worst of what is under them, but for single specks: the contrast that 97 % of it reaches. */
 const SPECKS = 0.03;
 
-function leastContrast(samples: readonly Sample[], scrim: Scrim): number {
+/** A place of a picture's box, as a place of the box of its scrim. */
+function inScrim(
+  boxes: ScrimBoxes | undefined,
+  from: ScrimFrom,
+  x: number,
+  y: number,
+): readonly [x: number, y: number] {
+  const box = boxes?.[from];
+  return box ? [(x - box.left) / (box.right - box.left), (y - box.top) / (box.bottom - box.top)] : [x, y];
+}
+
+function leastContrast(samples: readonly Sample[], scrim: Scrim, boxes: ScrimBoxes | undefined): number {
   const { scrim: tint, words } = SCRIM_COLOURS[scrim.tone];
   const own = luminanceOfHex(words);
   const ratios = samples.map(({ r, g, b, x, y }) => {
-    const alpha = scrimAlpha(scrim, x, y);
+    const alpha = scrimAlpha(scrim, ...inScrim(boxes, scrim.from, x, y));
     // Layers are mixed in encoded sRGB (CSS Compositing 1, simple alpha compositing).
     const over = (value: number, tinted: number) => value + (tinted - value) * alpha;
     const ground = luminance(over(r, tint[0]), over(g, tint[1]), over(b, tint[2]));
@@ -143,6 +163,7 @@ function leastContrast(samples: readonly Sample[], scrim: Scrim): number {
 
 export type WordsOnPicture = {
   readonly pixels: Pixels;
+  readonly boxes?: ScrimBoxes | undefined;
   /** The part of the picture that is shown. */
   readonly crop: WordsBox;
   /** Where words stand in the box that the picture fills. */
@@ -150,15 +171,16 @@ export type WordsOnPicture = {
 };
 
 /** The contrast that words reach on a picture through a scrim, 1–21; 21 where there are no words. */
-export const contrastOnPicture = ({ pixels, crop, words }: WordsOnPicture, scrim: Scrim): number =>
-  leastContrast(samplesUnder(pixels, crop, words), scrim);
+export const contrastOnPicture = ({ pixels, crop, words, boxes }: WordsOnPicture, scrim: Scrim): number =>
+  leastContrast(samplesUnder(pixels, crop, words), scrim, boxes);
 
 /** How much a scrim takes from a picture: its opacity, averaged over the box. */
-export function scrimWeight(scrim: Scrim): number {
+export function scrimWeight(scrim: Scrim, boxes?: ScrimBoxes): number {
   const STEPS = 20;
   let sum = 0;
   for (let i = 0; i < STEPS; i++)
-    for (let j = 0; j < STEPS; j++) sum += scrimAlpha(scrim, (i + 0.5) / STEPS, (j + 0.5) / STEPS);
+    for (let j = 0; j < STEPS; j++)
+      sum += scrimAlpha(scrim, ...inScrim(boxes, scrim.from, (i + 0.5) / STEPS, (j + 0.5) / STEPS));
   return sum / STEPS ** 2;
 }
 
@@ -187,8 +209,11 @@ export function leastScrim(all: readonly NeedyWords[], now: Scrim): Scrim | unde
   const groups = all.map((each) => ({
     samples: samplesUnder(each.pixels, each.crop, each.words),
     needed: each.needed,
+    boxes: each.boxes,
   }));
-  const isEnough = (scrim: Scrim) => groups.every(({ samples, needed }) => leastContrast(samples, scrim) >= needed);
+  const weight = (scrim: Scrim) => scrimWeight(scrim, all[0]?.boxes);
+  const isEnough = (scrim: Scrim) =>
+    groups.every(({ samples, needed, boxes }) => leastContrast(samples, scrim, boxes) >= needed);
   const found: Scrim[] = [];
   for (const tone of SCRIM_TONES) {
     for (const from of SCRIM_FROM) {
@@ -204,7 +229,7 @@ export function leastScrim(all: readonly NeedyWords[], now: Scrim): Scrim | unde
       found.push(at(high));
     }
   }
-  const [best] = found.toSorted((a, b) => scrimWeight(a) - scrimWeight(b));
+  const [best] = found.toSorted((a, b) => weight(a) - weight(b));
   const same = found.find((s) => s.from === now.from && s.tone === now.tone);
-  return best && same && scrimWeight(same) - scrimWeight(best) < 0.1 ? same : best;
+  return best && same && weight(same) - weight(best) < 0.1 ? same : best;
 }

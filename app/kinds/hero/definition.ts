@@ -93,9 +93,10 @@ export const definition: Definition<HeroProps> = {
 .hero-words{display:flex;flex-direction:column;gap:var(--s3);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 .hero-words .lead{font-size:var(--t1);line-height:1.45;max-width:28em}
 .hero-actions{display:flex;flex-wrap:wrap;align-items:center;gap:.75rem 1.5rem;justify-content:var(--align-box,flex-start)}
-.a-on-picture.s-hero{display:flex;flex-direction:column;justify-content:flex-end;min-height:var(--min-height);isolation:isolate}
+.a-on-picture.s-hero{display:flex;flex-direction:column;justify-content:flex-end;min-height:var(--min-height);isolation:isolate;overflow:clip}
 .a-on-picture>.pic{position:absolute;inset:0;z-index:-2}
-.a-on-picture.s-hero:not(:has(>.pic-none))::before{content:"";position:absolute;inset:0;z-index:-1;background:linear-gradient(var(--scrim-to),rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-0))) 0,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-1))) 38%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-2))) 62%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-3))) 82%)}
+.with-scrim{position:var(--scrim-on)}
+.a-on-picture:not(:has(>.pic-none)) .with-scrim::before{content:"";position:absolute;inset:var(--scrim-inset);z-index:-1;background:linear-gradient(var(--scrim-to),rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-0))) 0,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-1))) 38%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-2))) 62%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-3))) 82%)}
 .a-on-picture .hero-words{padding-block:var(--s7) var(--s5);max-width:46rem;margin-inline:0}
 .a-on-picture .in{display:flex;justify-content:var(--align-box,flex-start)}
 .a-on-picture:not(:has(>.pic-none)){--ink:var(--on-picture);--soft:var(--on-picture);--link:var(--on-picture);--focus:var(--on-picture)}

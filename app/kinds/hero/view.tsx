@@ -7,7 +7,7 @@ export function View({ props, arrangement, first }: ViewProps<HeroProps>) {
   const sizes = arrangement === "beside" ? "(min-width:800px) 55vw, 100vw" : "100vw";
   const picture = <Pic picture={props.picture} at="picture" sizes={sizes} eager={first} />;
   const words = (
-    <div className="hero-words" {...mark}>
+    <div className={arrangement === "on-picture" ? "hero-words with-scrim" : "hero-words"} {...mark}>
       <Words at="over" as="p" className="over" text={props.over} hint="Line above" />
       <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
       <Rich at="text" className="lead" text={props.text} hint="Text" />

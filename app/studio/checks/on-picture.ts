@@ -2,6 +2,7 @@ import { resolve, type Layer } from "~/core/cascade";
 import type { Device, Part } from "~/core/document";
 import {
   cropOf,
+  SCRIM_REACH,
   sourceOf,
   type Picture,
   type Scrim,
@@ -30,7 +31,7 @@ export function scrimOf(layers: readonly Layer[], device: Device): Scrim {
   };
 }
 
-type MeasuredWords = Pick<ContrastAsk, "crop" | "words">;
+type MeasuredWords = Pick<ContrastAsk, "crop" | "words" | "boxes">;
 
 /** Where a section's words stand on its picture in a pane; undefined where the pane does not show both. */
 function wordsOn(frame: Document, node: string, picture: Picture): MeasuredWords | undefined {
@@ -56,7 +57,13 @@ function wordsOn(frame: Document, node: string, picture: Picture): MeasuredWords
     words.set(needed, [...(words.get(needed) ?? []), ...boxes]);
   }
   if (words.size === 0) return undefined;
+  // Words that have a scrim of their own wear it from their top edge to the lower one of the section.
+  const own = section.querySelector(".with-scrim")?.getBoundingClientRect();
+  const boxes = own && {
+    bottom: { left: 0, right: 1, top: (own.top - own.height * SCRIM_REACH - box.top) / box.height, bottom: 1 },
+  };
   return {
+    boxes,
     crop: cropOf(picture, box, picture.focus),
     words: [...words].map(([needed, boxes]) => ({ needed, boxes })),
   };
