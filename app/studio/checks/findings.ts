@@ -86,7 +86,7 @@ export type Mend = { readonly label: string; readonly outcome: Outcome };
 function mendUnreadable(draft: Draft, finding: Finding, node: Part): Mend | undefined {
   const { enough, device } = finding;
   if (enough) {
-    // Tablets have no pane of their own here; they show a picture more like a wide screen does.
+    // A tablet shows a picture more like a wide screen does, and is seldom looked at by itself.
     const audiences = device === "wide" ? (["tablet", "wide"] as const) : [device];
     const said = { scrim: enough.strength, scrimFrom: enough.from, scrimTone: enough.tone };
     const values = audiences.flatMap((audience) =>

@@ -63,7 +63,7 @@ export function WordsOnPicture({ node, layers }: { node: Part; layers: readonly 
       return store.getState().run(setStyles(store.getState().draft, values, "Tint just enough for the words"));
     }
     const values = of.flatMap(({ device, enough }) =>
-      // Tablets have no pane here; they show the picture more like a wide screen does.
+      // A tablet shows the picture more like a wide screen does, and is seldom looked at by itself.
       (device === "wide" ? (["tablet", "wide"] as const) : [device]).flatMap((audience) =>
         enough
           ? [

@@ -1,6 +1,6 @@
 import { Box } from "@mui/material";
 import { useEffect, useMemo, useRef, useState } from "react";
-import type { Draft, Part } from "~/core/document";
+import { textPages, type Draft, type Part } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section } from "~/render";
@@ -21,7 +21,8 @@ type PartSightProps = {
 
 /** A section as it looks in this shop, small and live. Drawn only once it comes into view. */
 export function PartSight({ node, name, width, height, page }: PartSightProps) {
-  const draft = useStudio((s) => s.draft);
+  const look = useStudio((s) => s.draft.look);
+  const documents = useStudio((s) => s.draft.documents);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
@@ -37,7 +38,7 @@ export function PartSight({ node, name, width, height, page }: PartSightProps) {
   }, []);
   const alone = useMemo<Draft>(
     () => ({
-      look: draft.look,
+      look,
       documents: {
         one: {
           schemaVersion: DOCUMENT_VERSION,
@@ -48,12 +49,18 @@ export function PartSight({ node, name, width, height, page }: PartSightProps) {
         },
       },
     }),
-    [draft.look, node],
+    [look, node],
   );
   const sheets = usePageSheets(alone, pictures);
+  // Of the documents, a section asks only which pages there are: a letter that is typed draws none of this anew.
+  const pages = textPages(documents)
+    .map((d) => `${d.id} ${d.title}`)
+    .join("\n");
   const env = useMemo(
-    () => envOf({ goods, pictures, currency, locale }, draft),
-    [goods, pictures, currency, locale, draft],
+    () => envOf({ goods, pictures, currency, locale }, { look, documents }),
+    // `pages` says what of `documents` is asked for.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [goods, pictures, currency, locale, look, pages],
   );
   return (
     <Box ref={holder} sx={{ width, height, overflow: "hidden", bgcolor: "#fff" }}>
@@ -68,7 +75,7 @@ export function PartSight({ node, name, width, height, page }: PartSightProps) {
           extra="body{overflow:hidden}"
         >
           <EnvProvider value={env}>
-            <Section node={node} theme={themeById(draft.look.theme)} look={draft.look} first />
+            <Section node={node} theme={themeById(look.theme)} look={look} first />
           </EnvProvider>
         </ShopFrame>
       ) : null}
