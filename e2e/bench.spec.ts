@@ -366,6 +366,9 @@ test("words on a picture are measured on its pixels in both panes, and a tint th
     .getByLabel("Upload pictures")
     .setInputFiles({ name: "pale-sky.png", mimeType: "image/png", buffer: pale });
   const found = page.getByRole("group", { name: "Words on the picture" });
+  // The usual tint is enough even for this; a weaker one is not.
+  await expect(found.getByText(/On a phone: can be read/)).toBeVisible();
+  await details(page).getByRole("textbox", { name: "Tint over picture", exact: true }).fill("10");
   await expect(found.getByText(/On a phone: hard to read, [1-4]\.\d of (3|4\.5)/)).toBeVisible();
   await expect(found.getByText(/On a wide screen: hard to read/)).toBeVisible();
   await found.getByRole("button", { name: "Tint it just enough" }).click();
