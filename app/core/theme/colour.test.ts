@@ -7,6 +7,7 @@ import {
   fromOklch,
   luminance,
   mix,
+  nearestOf,
   nearestPassing,
   oklchOf,
   readColour,
@@ -220,6 +221,37 @@ describe("a ramp", () => {
         }
       }),
       { seed, numRuns: 200 },
+    );
+  });
+});
+
+describe("the named colour that is nearest", () => {
+  it("is the one that looks most alike, which mere numbers of channels get wrong", () => {
+    const named = [
+      ["ink", "#17241d"],
+      ["brand", "#c93a17"],
+      ["raised", "#f5f2ea"],
+    ] as const;
+    expect(nearestOf("#b8401f", named)?.name).toBe("brand");
+    expect(nearestOf("#222222", named)?.name).toBe("ink");
+    expect(nearestOf("#ffffff", named)?.name).toBe("raised");
+    // In sRGB #0000ff is nearer to #000000 than to #8000ff; to the eye it is not (colorjs.io, deltaE OK).
+    const pair = [
+      ["black", "#000000"],
+      ["violet", "#8000ff"],
+    ] as const;
+    expect(nearestOf("#0000ff", pair)?.name).toBe("violet");
+    expect(nearestOf("#c93a17", named)?.off).toBe(0);
+    expect(nearestOf("#ffffff", [])).toBeUndefined();
+  });
+
+  it("is as far off as a second library says", () => {
+    fc.assert(
+      fc.property(hex, hex, (a, b) => {
+        const theirs = new Color(a).deltaE(new Color(b), "OK");
+        expect(nearestOf(a, [["b", b]])!.off).toBeCloseTo(theirs, 4);
+      }),
+      { seed: 13, numRuns: 100 },
     );
   });
 });

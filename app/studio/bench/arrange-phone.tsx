@@ -10,7 +10,7 @@ import {
   FormControlLabel,
   Typography,
 } from "@mui/material";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import { resolve } from "~/core/cascade";
 import { setStyles } from "~/core/commands";
 import { entryOf, type Draft } from "~/core/document";
@@ -19,17 +19,8 @@ import { applyAll } from "~/core/operations";
 import { hasTrait, hasStyle, kindOf, nameOf } from "~/kinds";
 import { nodeLayers, type Target } from "~/render";
 import { themeById } from "~/themes";
-import { useStudio, useStudioStore } from "../keeping";
-import {
-  DEVICE_WIDTH,
-  PaneShell,
-  ShopFrame,
-  ShopPage,
-  SillName,
-  useDressing,
-  usePageSheets,
-  useTarget,
-} from "../panes";
+import { useStudioStore } from "../keeping";
+import { DraftFrame, PaneShell, SillName, useTarget } from "../panes";
 import { INK } from "../ui";
 
 /** Reads off a phone pane what the proposals need to know of each part. */
@@ -85,29 +76,22 @@ const HEIGHT = 520;
 
 type PreviewProps = { name: string; draft: Draft; target: Target; onDocument?: (frame: Document | null) => void };
 
-function Preview({ name, draft, target, onDocument }: PreviewProps) {
-  const goods = useStudio((s) => s.goods);
-  const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
-  const dressing = useDressing(goods, pictures, currency, locale);
-  const sheets = usePageSheets(draft, pictures);
-  const studio = useMemo(() => ({ editing: null }), []);
-  return (
-    <PaneShell label={name} sill={<SillName>{name}</SillName>}>
-      <ShopFrame
-        title={`${name}, on a phone`}
-        width={DEVICE_WIDTH.phone}
-        scale={SCALE}
-        height={HEIGHT}
-        sheets={sheets}
-        extra="html{scroll-behavior:auto!important}[data-in]{animation:none!important}[data-slot]:empty{min-height:0}"
-        {...(onDocument ? { onDocument } : {})}
-      >
-        <ShopPage draft={draft} target={target} dressing={dressing} studio={studio} />
-      </ShopFrame>
-    </PaneShell>
-  );
-}
+/** Parts say which they are only to the studio. */
+const STUDIO = { editing: null };
+
+const Preview = ({ name, ...shown }: PreviewProps) => (
+  <PaneShell label={name} sill={<SillName>{name}</SillName>}>
+    <DraftFrame
+      title={`${name}, on a phone`}
+      device="phone"
+      scale={SCALE}
+      height={HEIGHT}
+      extra="html{scroll-behavior:auto!important}[data-in]{animation:none!important}[data-slot]:empty{min-height:0}"
+      studio={STUDIO}
+      {...shown}
+    />
+  </PaneShell>
+);
 
 /** Scrolls two frames together, as far as each goes. */
 function together(one: Document | null, other: Document | null): (() => void) | undefined {

@@ -4,11 +4,11 @@ import { Eye, Plus, X } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
 import { useStore } from "zustand";
 import { addNode, setProp } from "~/core/commands";
-import { entryOf, type Device, type Draft } from "~/core/document";
+import { entryOf, type Draft } from "~/core/document";
 import { nameOf } from "~/kinds";
 import { AddSheet } from "../add";
 import { useStudio, useStudioStore, type PaneView } from "../keeping";
-import { ShowProvider, usePageSheets } from "../panes";
+import { DEVICE_PLURAL, ShowProvider, usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
 import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider } from "../words";
@@ -96,8 +96,6 @@ function Header({ title, page, panes }: { title: ReactNode; page: string; panes:
   );
 }
 
-const ONLY_WORDS: Readonly<Record<Device, string>> = { phone: "phones", tablet: "tablets", wide: "wide screens" };
-
 /** As long as changes of style are for one device alone, that is seen above the panes, whatever is selected. */
 function OnlyChip() {
   const store = useStudioStore();
@@ -107,7 +105,7 @@ function OnlyChip() {
     <Tooltip describeChild title="Style changes are for one device. Press to change all of them again (P)">
       <Chip
         size="small"
-        label={`◆ Style for ${ONLY_WORDS[audience]} only`}
+        label={`◆ Style for ${DEVICE_PLURAL[audience]} only`}
         onDelete={() => store.getState().setAudience("all")}
         onClick={() => store.getState().setAudience("all")}
         deleteIcon={<X size={14} aria-hidden />}

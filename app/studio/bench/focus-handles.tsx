@@ -1,9 +1,10 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent } from "react";
 import type { Part } from "~/core/document";
+import type { Rect } from "~/core/layout";
 import { readAt } from "~/core/operations";
 import { cropOf, placeInPicture, type Picture } from "~/core/pictures";
-import { describePicture } from "~/core/protocol";
 import { useStudio, useStudioStore } from "../keeping";
+import { useDescribe } from "../pictures";
 import { followPointer } from "../ui";
 import { useMeasured } from "./use-measured";
 import { pathOf } from "./words";
@@ -13,10 +14,7 @@ const LEAST_CUT = 0.015;
 /** How far a press of an arrow key moves the point, in percent. */
 const BY_KEY = 2;
 
-type Shown = {
-  readonly at: string;
-  readonly box: { readonly left: number; readonly top: number; readonly width: number; readonly height: number };
-};
+type Shown = { readonly at: string; readonly box: Rect };
 
 /** The pictures of a part that stand cropped in a pane. */
 function croppedIn(frame: Document, node: Part, pictures: readonly Picture[]): readonly Shown[] {
@@ -36,34 +34,42 @@ function croppedIn(frame: Document, node: Part, pictures: readonly Picture[]): r
   });
 }
 
-/** Keeps where a picture is cropped; it is seen at once, and put back where the server says no. */
+/** Keeps where pictures are cropped; it is seen at once, and put back where the server says no. */
 function useFocus() {
   const store = useStudioStore();
-  const client = useStudio((s) => s.client);
-  const waiting = useRef<{ picture: Picture; focus: Picture["focus"] } | null>(null);
+  const { describe } = useDescribe();
+  /** What waits to be sent, and what was stored last, by picture. */
+  const waiting = useRef(new Map<string, Picture["focus"]>());
+  const stored = useRef(new Map<string, Picture["focus"]>());
   const isSending = useRef(false);
   const show = (id: string, focus: Picture["focus"]) =>
     store.setState({ pictures: store.getState().pictures.map((p) => (p.id === id ? { ...p, focus } : p)) });
-  // One after another, and of those that wait only the latest: a key is pressed faster than the server answers.
+  // One after another, and of what waits for a picture only the latest: keys are pressed faster than the server answers.
   const send = async () => {
     if (isSending.current) return;
     isSending.current = true;
-    while (waiting.current) {
-      const { picture, focus } = waiting.current;
-      waiting.current = null;
-      const { id, alt } = picture;
-      const reply = await client.ask(describePicture, { id, alt, focusX: focus[0], focusY: focus[1] });
-      if (reply.ok) store.getState().say("Every place that crops this picture keeps that in view now.");
-      else {
-        show(id, picture.focus);
-        store.getState().say(reply.why, "problem");
+    for (const [id, focus] of waiting.current) {
+      waiting.current.delete(id);
+      const { pictures, say } = store.getState();
+      const why = await describe({ id, alt: pictures.find((p) => p.id === id)?.alt ?? "", focus });
+      // What was pressed meanwhile is newer than what the answer brought with it.
+      const next = waiting.current.get(id);
+      if (next) show(id, next);
+      if (why === null) {
+        stored.current.set(id, focus);
+        say("Every place that crops this picture keeps that in view now.");
+      } else {
+        const before = stored.current.get(id);
+        if (before && !next) show(id, before);
+        say(why, "problem");
       }
     }
     isSending.current = false;
   };
-  return (picture: Picture, focus: Picture["focus"]) => {
-    show(picture.id, focus);
-    waiting.current = { picture, focus };
+  return ({ id, focus: before }: Picture, focus: Picture["focus"]) => {
+    if (!stored.current.has(id)) stored.current.set(id, before);
+    show(id, focus);
+    waiting.current.set(id, focus);
     void send();
   };
 }

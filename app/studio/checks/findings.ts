@@ -1,7 +1,7 @@
 import { isOwnColour, resolve } from "~/core/cascade";
 import { layoutFindings, type LayoutFinding, type LayoutRule } from "~/core/checks";
 import { locate, setStyles, type Outcome } from "~/core/commands";
-import { entryOf, findNode, type Device, type Draft, type Part, type StyleValue } from "~/core/document";
+import { entryOf, type Device, type Draft, type Part, type StyleValue } from "~/core/document";
 import type { Picture, Scrim } from "~/core/pictures";
 import { chassisOf, hasStyle, kindOf } from "~/kinds";
 import { arrangementOf, nodeLayers } from "~/render";
@@ -30,12 +30,11 @@ export const RULE_WORDS: Readonly<Record<LayoutRule, string>> = {
 
 /** The sections of a page as it is drawn, those of every page among them. */
 function sectionsIn(frame: Document, draft: Draft): readonly Part[] {
-  const ids = [...frame.querySelectorAll<HTMLElement>("[data-level=section]")].map((e) => e.dataset.node!);
-  return ids.flatMap((id) => {
-    const document = locate(draft, id)?.document;
-    const root = document === undefined ? undefined : entryOf(draft.documents, document)?.root;
-    return (root && findNode(root, id)) ?? [];
-  });
+  const all = Object.values(draft.documents).flatMap(({ root }) => Object.values(root.slots).flat());
+  const byId = new Map(all.map((section) => [section.id, section]));
+  return [...frame.querySelectorAll<HTMLElement>("[data-level=section]")].flatMap(
+    (element) => byId.get(element.dataset.node!) ?? [],
+  );
 }
 
 /** What is wrong with the layout of a page that is drawn at the width of a device; from the top down. */
@@ -108,8 +107,7 @@ function mendUnreadable(draft: Draft, finding: Finding, node: Part): Mend | unde
 
 /** What puts a finding right in one step, where there is such a thing; for the device on which it was found. */
 export function mendOf(draft: Draft, finding: Finding): Mend | undefined {
-  const document = locate(draft, finding.node)?.document;
-  const node = document === undefined ? undefined : findNode(entryOf(draft.documents, document)!.root, finding.node);
+  const node = locate(draft, finding.node)?.node;
   const definition = node && kindOf(node)?.definition;
   if (!node || !definition) return undefined;
   const layers = nodeLayers(node, themeById(draft.look.theme), draft.look);

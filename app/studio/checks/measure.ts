@@ -36,17 +36,19 @@ function plainImage(image: string): Hex | undefined {
   return isOne && image.includes("linear-gradient(") ? opaque([...colours][0]!) : undefined;
 }
 
-/** What words stand on, where that is one colour; undefined on pictures, gradients and patterns. */
-function groundOf(element: Element, view: Window): Hex | undefined {
-  for (let at: Element | null = element; at; at = at.parentElement) {
-    const style = view.getComputedStyle(at);
-    // A list of nothing but "none" is no image.
-    if (style.backgroundImage.includes("(")) return plainImage(style.backgroundImage);
-    const colour = opaque(style.backgroundColor);
-    if (colour) return colour;
-    if (style.backgroundColor !== "rgba(0, 0, 0, 0)" && style.backgroundColor !== "transparent") return undefined;
-  }
-  return undefined;
+/** What elements stand on, where that is one colour; undefined on pictures, gradients and patterns. `known`: what was asked before. */
+function groundOf(element: Element, view: Window, known: Map<Element, Hex | undefined>): Hex | undefined {
+  if (known.has(element)) return known.get(element);
+  const style = view.getComputedStyle(element);
+  const colour = opaque(style.backgroundColor);
+  const isClear = style.backgroundColor === "rgba(0, 0, 0, 0)" || style.backgroundColor === "transparent";
+  const around = element.parentElement;
+  // A list of nothing but "none" is no image.
+  const ground = style.backgroundImage.includes("(")
+    ? plainImage(style.backgroundImage)
+    : (colour ?? (isClear && around ? groundOf(around, view, known) : undefined));
+  known.set(element, ground);
+  return ground;
 }
 
 /** A word of these that takes more than one line; where a hyphen or a slash stands it may be broken. */
@@ -84,6 +86,7 @@ export function measurePage(frame: Document): readonly MeasuredPart[] {
   const measured: MeasuredPart[] = [];
   const places = new Map<Element, number>();
   const clips = new Map<Element, boolean>();
+  const grounds = new Map<Element, Hex | undefined>();
   /** Whether anything up to the section cuts off or scrolls sideways. */
   const isClipped = (element: Element): boolean => {
     const known = clips.get(element);
@@ -124,7 +127,7 @@ export function measurePage(frame: Document): readonly MeasuredPart[] {
         const broken = fontSize >= HEAD ? brokenWord(element) : undefined;
         const isOpaque = Number(style.opacity) === 1 && element.closest("[disabled],[aria-disabled=true]") === null;
         const ink = isOpaque && !isOnPicture(element, box, pictures) ? opaque(style.color) : undefined;
-        const ground = ink === undefined ? undefined : groundOf(element, view);
+        const ground = ink === undefined ? undefined : groundOf(element, view, grounds);
         measured.push({
           ...common,
           kind: "words",

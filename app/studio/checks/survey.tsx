@@ -2,14 +2,13 @@ import { Box } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import type { Device } from "~/core/document";
 import { useStudio, useStudioStore } from "../keeping";
-import { RichEditor } from "../words";
-import { BARE_CSS, DEVICE_WIDTH, ShopFrame, ShopPage, useDressing, usePageSheets, useTarget } from "../panes";
+import { BARE_CSS, DraftFrame, useTarget } from "../panes";
 import { layoutOf, onPicturesOf, type Finding } from "./findings";
 import { createContrastWorker, type AskContrast } from "./on-picture";
 
 const DEVICES = ["phone", "wide"] as const;
 /** Parts say which they are only to the studio. */
-const STUDIO = { editing: null, RichEditor };
+const STUDIO = { editing: null };
 
 /** A page is measured when it has stood still for two looks at it, or when it has had this long, in ms. */
 const LOOK_EVERY = 120;
@@ -40,11 +39,6 @@ type SightProps = {
 function MeasuredSight({ page, device, ask, onFound }: SightProps) {
   const store = useStudioStore();
   const draft = useStudio((s) => s.draft);
-  const goods = useStudio((s) => s.goods);
-  const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
-  const sheets = usePageSheets(draft, pictures);
-  const dressing = useDressing(goods, pictures, currency, locale);
   const target = useTarget(page);
   const [frame, setFrame] = useState<Document | null>(null);
   const found = useRef(onFound);
@@ -67,18 +61,18 @@ function MeasuredSight({ page, device, ask, onFound }: SightProps) {
     };
   }, [frame, device, store, ask]);
   return (
-    <ShopFrame
+    <DraftFrame
       inert
       title=""
-      width={DEVICE_WIDTH[device]}
+      draft={draft}
+      target={target}
+      device={device}
       scale={1}
       height={800}
-      sheets={sheets}
       extra={BARE_CSS}
+      studio={STUDIO}
       onDocument={setFrame}
-    >
-      <ShopPage draft={draft} target={target} dressing={dressing} studio={STUDIO} />
-    </ShopFrame>
+    />
   );
 }
 

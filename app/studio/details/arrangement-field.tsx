@@ -1,5 +1,5 @@
-import { Box, Button, ButtonBase, Typography } from "@mui/material";
-import { memo, useEffect, useState } from "react";
+import { Box, ButtonBase, Link, Typography } from "@mui/material";
+import { memo, useEffect, useMemo, useState } from "react";
 import { switchArrangement } from "~/core/commands";
 import type { Part } from "~/core/document";
 import { kindOf } from "~/kinds";
@@ -7,7 +7,7 @@ import { sectionAround } from "~/kinds/fill";
 import { useStudioStore } from "../keeping";
 import { PartSight } from "../panes";
 import { INK } from "../ui";
-import { FieldHead } from "./field-head";
+import { FieldHead, SHOWS_SOURCE } from "./field-head";
 
 const TILE = { width: 82, height: 58 };
 /** What stands on every page is as wide as the page, and low. */
@@ -15,16 +15,16 @@ const STRIP = { width: 264, height: 40 };
 /** The pages that are shrunk into a tile: of a section a wide screen, of a widget a column. */
 const PAGE = { section: 1180, widget: 330, column: 330 };
 
-/** How long a part must have been left alone before its drawings follow, in ms. */
-const REST = 500;
+/** How long a part must have been left alone before it is drawn, and before its drawings follow, in ms. */
+const REST = 400;
 
-/** A value that follows only when it has come to rest. */
-function useRested<T>(value: T, rest: number): T {
-  const [rested, setRested] = useState(value);
+/** A value once it has come to rest; null until it has for the first time, so that walking along a page draws nothing. */
+function useRested<T>(value: T): T | null {
+  const [rested, setRested] = useState<T | null>(null);
   useEffect(() => {
-    const timer = setTimeout(() => setRested(value), rest);
+    const timer = setTimeout(() => setRested(value), REST);
     return () => clearTimeout(timer);
-  }, [value, rest]);
+  }, [value]);
   return rested;
 }
 
@@ -35,32 +35,40 @@ export const ArrangementField = memo(function ArrangementField({ node, current, 
   const store = useStudioStore();
   const { definition } = kindOf(node)!;
   const isSection = definition.level === "section";
-  const shown = useRested(node, REST);
+  const rested = useRested(node);
   const choose = (arrangement: string | undefined, words: string) => {
     const { draft, run } = store.getState();
     run(switchArrangement(draft, node.id, arrangement, `${definition.name}: ${words}`));
   };
-  const asArranged = (arrangement: string): Part => {
-    const part = { ...shown, props: { ...shown.props, arrangement } };
-    return isSection ? part : sectionAround(part, { all: { spaceTop: 3, spaceBottom: 3 } });
-  };
+  const drawn = useMemo(
+    () =>
+      definition.arrangements.map(({ id }): Part | null => {
+        if (!rested) return null;
+        const part = { ...rested, props: { ...rested.props, arrangement: id } };
+        return isSection ? part : sectionAround(part, { all: { spaceTop: 3, spaceBottom: 3 } });
+      }),
+    [rested, definition, isSection],
+  );
   const { arrangements } = definition;
   const isStrip = isSection && !definition.slots.includes("main");
   return (
-    <Box>
+    <Box sx={SHOWS_SOURCE}>
       <FieldHead
         id="arrangement"
         label="Arrangement"
-        from={isOwn ? "" : isSection ? `from theme ${theme}` : "as usual"}
+        from={isOwn ? "set here" : isSection ? `from theme ${theme}` : "as usual"}
+        isSet={isOwn}
         action={
           isOwn ? (
-            <Button
-              size="small"
+            <Link
+              component="button"
+              type="button"
+              variant="caption"
               onClick={() => choose(undefined, "arrangement put back")}
-              sx={{ minHeight: 22, py: 0 }}
+              aria-label={isSection ? "Put back to the theme’s" : "Put arrangement back"}
             >
-              {isSection ? "Put back to the theme’s" : "Put back"}
-            </Button>
+              put back
+            </Link>
           ) : undefined
         }
       />
@@ -82,7 +90,7 @@ export const ArrangementField = memo(function ArrangementField({ node, current, 
           gap: 0.75,
         }}
       >
-        {arrangements.map((a) => {
+        {arrangements.map((a, i) => {
           const isChosen = a.id === current;
           return (
             <ButtonBase
@@ -106,7 +114,7 @@ export const ArrangementField = memo(function ArrangementField({ node, current, 
               }}
             >
               <PartSight
-                node={asArranged(a.id)}
+                node={drawn[i] ?? null}
                 name={a.name}
                 page={PAGE[definition.level]}
                 {...(isStrip ? STRIP : TILE)}

@@ -28,6 +28,7 @@ import { arrangementOf, nodeLayers, partById } from "~/render";
 import { themeById } from "~/themes";
 import { benchActions, nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
+import { DEVICE_NAME, DEVICE_PLURAL } from "../panes";
 import { Heading, IconAction, INK } from "../ui";
 import { alsoFollowing } from "./affected";
 import { ArrangementField } from "./arrangement-field";
@@ -38,8 +39,6 @@ import { Fold, Folds, FoldsProvider } from "./fold";
 import { StyleField } from "./style-field";
 import { WordsOnPicture } from "./words-on-picture";
 
-const DEVICE_LABEL: Readonly<Record<Device, string>> = { phone: "Phone", tablet: "Tablet", wide: "Wide" };
-const ONLY_WORDS: Readonly<Record<Device, string>> = { phone: "phones", tablet: "tablets", wide: "wide screens" };
 const HIDE_WORDS: Readonly<Record<Device, string>> = { phone: "Phones", tablet: "Tablets", wide: "Wide screens" };
 
 function Group({ title, children }: { title: string; children: ReactNode }) {
@@ -69,6 +68,9 @@ function Nothing() {
   );
 }
 
+/** What is not set by a control of this list: devices and columns have their own. */
+const HAS_ITS_OWN: ReadonlySet<string> = new Set(["hidden", "share"]);
+
 type StylesProps = {
   ids: readonly string[];
   nodes: readonly Part[];
@@ -85,7 +87,7 @@ function Styles({ ids, nodes, names, group, ...rest }: StylesProps) {
   const audience = useStudio((s) => s.audience);
   return names
     .map((name) => entryOf(PROPERTIES, name)!)
-    .filter((property) => property.group === group && property.name !== "hidden" && property.name !== "share")
+    .filter((property) => property.group === group && !HAS_ITS_OWN.has(property.name))
     .map((property) => {
       const device = audience === "all" || !property.perDevice ? "wide" : audience;
       const winner = resolve(rest.layers, property.name, device)?.winner;
@@ -112,8 +114,6 @@ const AT_ONCE = 2;
 const oftenOf = (named: readonly string[], group: "sits" | "looks"): readonly string[] =>
   OFTEN[group].filter((name) => named.includes(name)).slice(0, AT_ONCE);
 
-const CHASSIS_FOLD = "Name and code";
-
 /** What in a fold differs from the usual. */
 function saidOf(node: Part, names: readonly string[], besides = 0): { said: string; differs: boolean } {
   const isSet = (name: string, audience: Audience) => entryOf(node.style[audience], name) !== undefined;
@@ -125,12 +125,12 @@ function saidOf(node: Part, names: readonly string[], besides = 0): { said: stri
 }
 
 /** Style values of one group that are not shown at once, each family under a head of its own. */
-function StyleFolds({ names, also, ...rest }: Omit<StylesProps, "nodes"> & { nodes: readonly Part[]; also?: Also }) {
+function StyleFolds({ names, also, ...rest }: StylesProps & { also?: Also | undefined }) {
   const families = Object.keys(FAMILIES) as Family[];
   return families.map((family) => {
     const inIt = names.filter((name) => {
       const property = entryOf(PROPERTIES, name);
-      return property?.family === family && property.group === rest.group && name !== "hidden" && name !== "share";
+      return property?.family === family && property.group === rest.group && !HAS_ITS_OWN.has(name);
     });
     const extra = also?.family === family ? also : undefined;
     if (inIt.length === 0 && !extra) return null;
@@ -362,19 +362,19 @@ function Selected() {
             {...common}
             names={folded("looks")}
             group="looks"
-            {...(isOne && isSection && definition.slots.includes("main")
-              ? {
-                  also: {
-                    family: "colour" as const,
+            also={
+              isOne && isSection && definition.slots.includes("main")
+                ? {
+                    family: "colour",
                     isUsed: Boolean(chassisOf(node).backdrop),
                     field: <BackdropField node={node} />,
-                  },
-                }
-              : {})}
+                  }
+                : undefined
+            }
           />
           {isOne && isSection ? (
             <Fold
-              title={CHASSIS_FOLD}
+              title="Name and code"
               {...saidOf(node, [], [chassisOf(node).anchor, chassisOf(node).css].filter(Boolean).length)}
             >
               <AnchorField key={`${node.id} anchor`} node={node} />
@@ -414,14 +414,14 @@ const AudienceSwitch = memo(function AudienceSwitch() {
               "&&.Mui-selected:hover": { bgcolor: INK.plum, color: INK.paper },
             }}
           >
-            {DEVICE_LABEL[device]}
+            {DEVICE_NAME[device]}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
       <Typography variant="caption" component="p" sx={{ mt: 0.5, color: audience === "all" ? INK.soft : INK.plum }}>
         {audience === "all"
           ? "Changes of style are for all devices."
-          : `◆ How it sits and looks is changed for ${ONLY_WORDS[audience]} only. Words, pictures and order are the same everywhere.`}
+          : `◆ How it sits and looks is changed for ${DEVICE_PLURAL[audience]} only. Words, pictures and order are the same everywhere.`}
       </Typography>
     </>
   );

@@ -2,53 +2,46 @@ import { Box, Typography } from "@mui/material";
 import type { ReactNode } from "react";
 import { INK, VISUALLY_HIDDEN } from "../ui";
 
-/** The row above a control shows where its value comes from when somebody points at it or works with it. */
+/** For the box of a field: where its value comes from is seen when somebody points at it or works with it, or has set it. */
 export const SHOWS_SOURCE = {
   "& .from": { opacity: 0, transition: "opacity .1s" },
-  "&:hover .from, &:focus-within .from": { opacity: 1 },
+  "&:hover .from, &:focus-within .from, & .from.is-said": { opacity: 1 },
 } as const;
 
 type FieldHeadProps = {
   id: string;
   label: string;
-  /** Where the value comes from, in words; seen only when it is asked for. */
+  /** Where the value comes from, in words. */
   from: string;
   /** The same at length. */
   more?: string;
-  /** What is always seen: that something was set here, and the way back. */
+  /** It was set here, which is always said. */
+  isSet: boolean;
+  /** A way to where it comes from, or back. */
   action?: ReactNode;
 };
 
 /** What a control is called, and where its value comes from. */
-export const FieldHead = ({ id, label, from, more = "", action }: FieldHeadProps) => (
-  <Box
-    sx={{
-      position: "relative",
-      display: "flex",
-      alignItems: "center",
-      gap: 1,
-      minHeight: 24,
-      ...(action ? {} : SHOWS_SOURCE),
-    }}
-  >
+export const FieldHead = ({ id, label, from, more = from, isSet, action }: FieldHeadProps) => (
+  <Box sx={{ position: "relative", display: "flex", alignItems: "center", gap: 1, minHeight: 24 }}>
     <Typography variant="caption" id={id} sx={{ fontWeight: 600, flex: "none" }}>
       {label}
     </Typography>
     <Typography
       variant="caption"
-      className="from"
+      className={isSet ? "from is-said" : "from"}
       noWrap
-      title={more || undefined}
+      aria-hidden
+      title={more}
       sx={{ flex: 1, minWidth: 0, textAlign: "right", color: INK.soft }}
     >
       {from}
-      {more && more !== from ? <span style={VISUALLY_HIDDEN}>{more}</span> : null}
     </Typography>
-    {action}
-    {action || !from ? null : (
+    <span style={VISUALLY_HIDDEN}>{more}</span>
+    {action ?? (
       <Box
         aria-hidden
-        title={more || from}
+        title={more}
         sx={{ width: 7, height: 7, flex: "none", borderRadius: "50%", border: `1.5px solid ${INK.edge}` }}
       />
     )}

@@ -8,17 +8,18 @@ import { useStudio } from "../keeping";
 import { INK } from "../ui";
 
 type OwnColourProps = {
-  node: string;
+  /** The parts that are changed together; the first is the one whose surroundings are judged. */
+  ids: readonly string[];
   property: Property;
   value: Hex;
   onChange: (value: StyleValue) => void;
 };
 
 /** A colour besides the named ones: picked freely, with how well it can be read and the named one that is nearest to it. */
-export function OwnColour({ node, property, value, onChange }: OwnColourProps) {
+export function OwnColour({ ids, property, value, onChange }: OwnColourProps) {
   const draft = useStudio((s) => s.draft);
   const run = useStudio((s) => s.run);
-  const around = coloursAround(draft, node);
+  const around = coloursAround(draft, ids[0]!);
   if (!around) return null;
   const what = property.name as keyof typeof NEEDED;
   const named = Object.entries(entryOf(ROLE_OF, property.name) ?? {}).map(
@@ -50,7 +51,7 @@ export function OwnColour({ node, property, value, onChange }: OwnColourProps) {
           size="small"
           variant="outlined"
           sx={{ justifySelf: "start" }}
-          onClick={() => run(setStyle(draft, [node], "all", "set", fitting, "Words that can be read on it"))}
+          onClick={() => run(setStyle(draft, ids, "all", "set", fitting, "Words that can be read on it"))}
         >
           Use the colours “{setName(draft.look.brand, fitting)}” on it
         </Button>

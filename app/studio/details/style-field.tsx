@@ -151,7 +151,7 @@ export const StyleField = memo(function StyleField({
           ))}
           {property.colour ? <MenuItem value={OWN}>A colour of my own …</MenuItem> : null}
         </TextField>
-        {isOwn ? <OwnColour node={node} property={property} value={value} onChange={set} /> : null}
+        {isOwn ? <OwnColour ids={ids} property={property} value={value} onChange={set} /> : null}
       </>
     );
   };
@@ -169,7 +169,7 @@ export const StyleField = memo(function StyleField({
         borderLeft: audience !== "all" && isSetHere ? `3px solid ${INK.plum}` : "3px solid transparent",
         pl: 1,
         ml: -1.375,
-        ...(isSetHere ? {} : SHOWS_SOURCE),
+        ...SHOWS_SOURCE,
       }}
     >
       <FieldHead
@@ -177,6 +177,7 @@ export const StyleField = memo(function StyleField({
         label={property.label}
         from={from}
         more={more}
+        isSet={isSetHere}
         action={
           isSetHere && resolved ? (
             <Link

@@ -10,8 +10,8 @@ import { ShopFrame } from "./shop-frame";
 import { usePageSheets } from "./shop-page";
 
 type PartSightProps = {
-  /** A section, by itself on a page. */
-  node: Part;
+  /** A section, by itself on a page; null: nothing yet. */
+  node: Part | null;
   name: string;
   /** Size on the screen, and the width of the page that is shrunk into it, in px. */
   width: number;
@@ -19,23 +19,13 @@ type PartSightProps = {
   page: number;
 };
 
-/** A section as it looks in this shop, small and live. Drawn only once it comes into view. */
-export function PartSight({ node, name, width, height, page }: PartSightProps) {
+/** The same, without waiting. */
+function Sight({ node, name, width, height, page }: PartSightProps & { node: Part }) {
   const look = useStudio((s) => s.draft.look);
   const documents = useStudio((s) => s.draft.documents);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const { currency, locale } = useStudio((s) => s.shop);
-  const holder = useRef<HTMLDivElement>(null);
-  const [seen, setSeen] = useState(false);
-  useEffect(() => {
-    if (!holder.current) return;
-    const observer = new IntersectionObserver(([entry]) => entry!.isIntersecting && setSeen(true), {
-      rootMargin: "200px",
-    });
-    observer.observe(holder.current);
-    return () => observer.disconnect();
-  }, []);
   const alone = useMemo<Draft>(
     () => ({
       look,
@@ -63,22 +53,45 @@ export function PartSight({ node, name, width, height, page }: PartSightProps) {
     [goods, pictures, currency, locale, look, pages],
   );
   return (
-    <Box ref={holder} sx={{ width, height, overflow: "hidden", bgcolor: "#fff" }}>
-      {seen ? (
-        <ShopFrame
-          inert
-          title={name}
-          width={page}
-          scale={width / page}
-          height={height}
-          sheets={sheets}
-          extra="body{overflow:hidden}"
-        >
-          <EnvProvider value={env}>
-            <Section node={node} theme={themeById(look.theme)} look={look} first />
-          </EnvProvider>
-        </ShopFrame>
-      ) : null}
+    <ShopFrame
+      inert
+      title={name}
+      width={page}
+      scale={width / page}
+      height={height}
+      sheets={sheets}
+      extra="body{overflow:hidden}"
+    >
+      <EnvProvider value={env}>
+        <Section node={node} theme={themeById(look.theme)} look={look} first />
+      </EnvProvider>
+    </ShopFrame>
+  );
+}
+
+/** A section as it looks in this shop, small and live. Drawn only once it comes into view and nothing else is to be done. */
+export function PartSight({ node, ...rest }: PartSightProps) {
+  const holder = useRef<HTMLDivElement>(null);
+  const [seen, setSeen] = useState(false);
+  useEffect(() => {
+    if (!holder.current) return;
+    let waiting = 0;
+    const soon = () => {
+      if (!("requestIdleCallback" in window)) return setSeen(true);
+      waiting ||= requestIdleCallback(() => setSeen(true), { timeout: 1500 });
+    };
+    const observer = new IntersectionObserver(([entry]) => entry!.isIntersecting && soon(), {
+      rootMargin: "200px",
+    });
+    observer.observe(holder.current);
+    return () => {
+      observer.disconnect();
+      if (waiting) cancelIdleCallback(waiting);
+    };
+  }, []);
+  return (
+    <Box ref={holder} sx={{ width: rest.width, height: rest.height, overflow: "hidden", bgcolor: "#fff" }}>
+      {seen && node ? <Sight node={node} {...rest} /> : null}
     </Box>
   );
 }

@@ -197,7 +197,6 @@ export function ShopFrame({
           outlineOffset: -3,
           boxShadow: `inset 0 0 0 5px ${INK.lemon}`,
         },
-        "&:focus-visible iframe": { opacity: 0.9 },
       }}
     >
       {frame ? null : (

@@ -3,9 +3,9 @@ import type { Picture } from "~/core/pictures";
 import { describePicture } from "~/core/protocol";
 import { useReload, useStudio } from "../keeping";
 
-/** Keeps what is said about a picture; `problem` says why the last attempt failed. */
+/** Keeps what is said about a picture. `describe` gives why it could not, null where it could; `problem` is that of the last attempt. */
 export function useDescribe(): {
-  readonly describe: (picture: Pick<Picture, "id" | "alt" | "focus">) => Promise<boolean>;
+  readonly describe: (picture: Pick<Picture, "id" | "alt" | "focus">) => Promise<string | null>;
   readonly isBusy: boolean;
   readonly problem: string | null;
 } {
@@ -18,8 +18,9 @@ export function useDescribe(): {
     const reply = await client.ask(describePicture, { id, alt, focusX: focus[0], focusY: focus[1] });
     if (reply.ok) await reload();
     setBusy(false);
-    setProblem(reply.ok ? null : reply.why);
-    return reply.ok;
+    const why = reply.ok ? null : reply.why;
+    setProblem(why);
+    return why;
   };
   return { describe, isBusy, problem };
 }

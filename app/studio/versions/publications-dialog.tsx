@@ -1,18 +1,4 @@
-import {
-  Alert,
-  Box,
-  Button,
-  CircularProgress,
-  Dialog,
-  DialogContent,
-  DialogTitle,
-  List,
-  ListItemButton,
-  ListItemText,
-  ToggleButton,
-  ToggleButtonGroup,
-  Typography,
-} from "@mui/material";
+import { Alert, Box, CircularProgress, Dialog, DialogTitle, List, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { z } from "zod";
@@ -21,8 +7,8 @@ import { differences, type Draft } from "~/core/document";
 import { listPublications, readPublication } from "~/core/protocol";
 import { changeWords } from "~/kinds/change-words";
 import { useStudio, useStudioStore } from "../keeping";
-import { IconAction, INK, ON_LEMON } from "../ui";
-import { PagePicture } from "./page-picture";
+import { IconAction, INK } from "../ui";
+import { Compared, LIST_SX, ListAndChosen, VersionItem } from "./compared";
 import { whenWords } from "./when-kept";
 
 const HOME = { page: "home" } as const;
@@ -34,32 +20,17 @@ const nameOf = ({ number }: Head) => `Published, no. ${number}`;
 /** A publication beside the shop as it is now, what differs, and the way back to it. */
 function Beside({ head, then, onBack }: { head: Head; then: Draft; onBack: () => void }) {
   const draft = useStudio((s) => s.draft);
-  const [device, setDevice] = useState<"phone" | "wide">("wide");
   const changed = differences(then, draft).map(changeWords);
   return (
     <>
-      <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mb: 1.5 }}>
-        <Typography variant="h3" component="h3" sx={{ flex: 1 }} noWrap>
-          {nameOf(head)} and now
-        </Typography>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={device}
-          aria-label="Compare on"
-          onChange={(_e, next: "phone" | "wide" | null) => next && setDevice(next)}
-        >
-          <ToggleButton value="phone">Phone</ToggleButton>
-          <ToggleButton value="wide">Wide</ToggleButton>
-        </ToggleButtonGroup>
-        <Button variant="contained" disabled={changed.length === 0} onClick={onBack}>
-          Bring back the whole shop
-        </Button>
-      </Box>
-      <Box sx={{ display: "flex", gap: 2, mb: 1.5 }}>
-        <PagePicture key={`then ${device}`} name={nameOf(head)} draft={then} target={HOME} device={device} />
-        <PagePicture key={`now ${device}`} name="Now" draft={draft} target={HOME} device={device} />
-      </Box>
+      <Compared
+        name={nameOf(head)}
+        then={then}
+        now={draft}
+        target={HOME}
+        onBack={changed.length ? onBack : undefined}
+        backWords="Bring back the whole shop"
+      />
       {changed.length === 0 ? (
         <Alert severity="success">Look and pages are just as they were in this publication.</Alert>
       ) : (
@@ -111,55 +82,46 @@ function Contents({ onClose }: { onClose: () => void }) {
     onClose();
   };
   return (
-    <DialogContent sx={{ display: "grid", gridTemplateColumns: "250px minmax(0,1fr)", gap: 3, minHeight: 520 }}>
-      <Box sx={{ borderRight: `1px solid ${INK.line}`, pr: 2, minWidth: 0 }}>
-        <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-          Look and pages as shoppers saw them. Goods and pictures are as they are now.
-        </Typography>
-        {problem ? (
-          <Alert severity="error" sx={{ mb: 1 }}>
-            {problem}
-          </Alert>
-        ) : null}
-        {heads === null ? (
-          <CircularProgress size={22} aria-label="Reading the publications" />
-        ) : heads.length === 0 ? (
-          <Typography variant="body2">Nothing has been published yet.</Typography>
-        ) : (
-          <List dense aria-label="Publications">
-            {heads.map((head, i) => (
-              <Box component="li" key={head.number}>
-                <ListItemButton
-                  component="button"
-                  selected={open?.head.number === head.number}
-                  onClick={() => void look(head)}
-                  sx={{
-                    borderRadius: 1,
-                    width: "100%",
-                    "&.Mui-selected": { ...ON_LEMON, "&:hover": ON_LEMON },
-                    "&.Mui-selected .MuiListItemText-secondary": { color: INK.onLemon },
-                  }}
-                >
-                  <ListItemText
-                    primary={`${nameOf(head)}${i === 0 ? ", in the shop now" : ""}`}
-                    secondary={`${whenWords(head.at)} · ${head.changes === 1 ? "1 change" : `${head.changes} changes`}`}
-                  />
-                </ListItemButton>
-              </Box>
-            ))}
-          </List>
-        )}
-      </Box>
-      <Box sx={{ minWidth: 0 }}>
-        {open ? (
-          <Beside head={open.head} then={open.then} onBack={bringBack} />
-        ) : (
-          <Typography color="text.secondary" sx={{ mt: 1 }}>
-            {isReading ? "Reading …" : "Choose one to see it beside the shop as it is now."}
+    <ListAndChosen
+      list={
+        <>
+          <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+            Look and pages as shoppers saw them. Goods and pictures are as they are now.
           </Typography>
-        )}
-      </Box>
-    </DialogContent>
+          {problem ? (
+            <Alert severity="error" sx={{ mb: 1 }}>
+              {problem}
+            </Alert>
+          ) : null}
+          {heads === null ? (
+            <CircularProgress size={22} aria-label="Reading the publications" />
+          ) : heads.length === 0 && !problem ? (
+            <Typography variant="body2">Nothing has been published yet.</Typography>
+          ) : (
+            <List dense aria-label="Publications" sx={LIST_SX}>
+              {heads.map((head, i) => (
+                <Box component="li" key={head.number}>
+                  <VersionItem
+                    name={`${nameOf(head)}${i === 0 ? ", in the shop now" : ""}`}
+                    about={`${whenWords(head.at)} · ${head.changes === 1 ? "1 change" : `${head.changes} changes`}`}
+                    isOpen={open?.head.number === head.number}
+                    onOpen={() => void look(head)}
+                  />
+                </Box>
+              ))}
+            </List>
+          )}
+        </>
+      }
+    >
+      {open ? (
+        <Beside head={open.head} then={open.then} onBack={bringBack} />
+      ) : (
+        <Typography color="text.secondary" sx={{ mt: 1 }}>
+          {isReading ? "Reading …" : heads?.length ? "Choose one to see it beside the shop as it is now." : ""}
+        </Typography>
+      )}
+    </ListAndChosen>
   );
 }
 

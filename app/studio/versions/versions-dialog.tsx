@@ -5,14 +5,9 @@ import {
   Chip,
   CircularProgress,
   Dialog,
-  DialogContent,
   DialogTitle,
   List,
-  ListItemButton,
-  ListItemText,
   TextField,
-  ToggleButton,
-  ToggleButtonGroup,
   Typography,
 } from "@mui/material";
 import { Trash2, X } from "lucide-react";
@@ -32,8 +27,8 @@ import { kindOf, nameOf } from "~/kinds";
 import { changeWords } from "~/kinds/change-words";
 import { useStudio, useStudioStore } from "../keeping";
 import { useTarget } from "../panes";
-import { IconAction, INK, ON_LEMON } from "../ui";
-import { PagePicture } from "./page-picture";
+import { IconAction, INK } from "../ui";
+import { Compared, LIST_SX, ListAndChosen, VersionItem } from "./compared";
 import { whenKept, whenWords } from "./when-kept";
 
 const UNREACHABLE = "The server can’t be reached. Try again in a moment.";
@@ -138,7 +133,6 @@ function Contents({ page }: { page: string }) {
   const [name, setName] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const [device, setDevice] = useState<"phone" | "wide">("wide");
 
   const list = useCallback(
     () =>
@@ -194,135 +188,107 @@ function Contents({ page }: { page: string }) {
   };
   const nowDraft = () => store.getState().draft;
   return (
-    <DialogContent sx={{ display: "grid", gridTemplateColumns: "290px minmax(0,1fr)", gap: 3, minHeight: 520 }}>
-      <Box sx={{ borderRight: `1px solid ${INK.line}`, pr: 2, minWidth: 0 }}>
-        <Box
-          component="form"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void keep();
-          }}
-          sx={{ display: "grid", gap: 1, mb: 2 }}
-        >
-          <TextField
-            label="Save it as it is now, named"
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            slotProps={{ htmlInput: { maxLength: 80 } }}
+    <ListAndChosen
+      list={
+        <>
+          <Box
+            component="form"
+            onSubmit={(event) => {
+              event.preventDefault();
+              void keep();
+            }}
+            sx={{ display: "grid", gap: 1, mb: 2 }}
+          >
+            <TextField
+              label="Save it as it is now, named"
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+              slotProps={{ htmlInput: { maxLength: 80 } }}
+            />
+            <Button type="submit" variant="contained" disabled={busy || name.trim() === ""}>
+              Save this version
+            </Button>
+          </Box>
+          {problem ? (
+            <Alert severity="error" sx={{ mb: 1 }}>
+              {problem}
+            </Alert>
+          ) : null}
+          {heads === null ? (
+            <CircularProgress size={22} aria-label="Reading the versions" />
+          ) : heads.length === 0 ? (
+            <Typography variant="body2" color="text.secondary">
+              None yet. One is kept each time you publish this page, and whenever you ask for it here.
+            </Typography>
+          ) : (
+            <List dense aria-label="Versions of this page" sx={LIST_SX}>
+              {heads.map((head) => (
+                <Box component="li" key={head.id} sx={{ display: "flex", alignItems: "center" }}>
+                  <VersionItem
+                    name={head.name}
+                    about={whenWords(head.at)}
+                    isOpen={open?.head.id === head.id}
+                    onOpen={() => void look(head)}
+                  />
+                  {head.publication === null ? (
+                    <IconAction
+                      label={`Remove version ${head.name}`}
+                      icon={Trash2}
+                      size={15}
+                      onClick={() => void remove(head)}
+                    />
+                  ) : (
+                    <Chip
+                      size="small"
+                      label="in the shop"
+                      variant="outlined"
+                      sx={{ display: head === heads.find((h) => h.publication !== null) ? "flex" : "none" }}
+                    />
+                  )}
+                </Box>
+              ))}
+            </List>
+          )}
+        </>
+      }
+    >
+      {open && then && now ? (
+        <>
+          <Compared
+            name={open.head.name}
+            then={then}
+            now={draft}
+            target={target}
+            onBack={differences.length ? () => run(restorePage(nowDraft(), open.document, open.head.name)) : undefined}
+            backWords="Bring back the whole page"
           />
-          <Button type="submit" variant="contained" disabled={busy || name.trim() === ""}>
-            Save this version
-          </Button>
-        </Box>
-        {problem ? (
-          <Alert severity="error" sx={{ mb: 1 }}>
-            {problem}
-          </Alert>
-        ) : null}
-        {heads === null ? (
-          <CircularProgress size={22} aria-label="Reading the versions" />
-        ) : heads.length === 0 ? (
-          <Typography variant="body2" color="text.secondary">
-            None yet. One is kept each time you publish this page, and whenever you ask for it here.
-          </Typography>
-        ) : (
-          <List dense aria-label="Versions of this page">
-            {heads.map((head) => (
-              <Box component="li" key={head.id} sx={{ display: "flex", alignItems: "center" }}>
-                <ListItemButton
-                  component="button"
-                  selected={open?.head.id === head.id}
-                  onClick={() => void look(head)}
-                  sx={{
-                    borderRadius: 1,
-                    minWidth: 0,
-                    "&.Mui-selected": { ...ON_LEMON, "&:hover": ON_LEMON },
-                    "&.Mui-selected .MuiListItemText-secondary": { color: INK.onLemon },
-                  }}
-                >
-                  <ListItemText
-                    primary={head.name}
-                    secondary={whenWords(head.at)}
-                    slotProps={{ primary: { noWrap: true } }}
-                  />
-                </ListItemButton>
-                {head.publication === null ? (
-                  <IconAction
-                    label={`Remove version ${head.name}`}
-                    icon={Trash2}
-                    size={15}
-                    onClick={() => void remove(head)}
-                  />
-                ) : (
-                  <Chip
-                    size="small"
-                    label="in the shop"
-                    variant="outlined"
-                    sx={{ display: head === heads.find((h) => h.publication !== null) ? "flex" : "none" }}
-                  />
-                )}
-              </Box>
-            ))}
-          </List>
-        )}
-      </Box>
-      <Box sx={{ minWidth: 0 }}>
-        {open && then && now ? (
-          <>
-            <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mb: 1.5 }}>
-              <Typography variant="h3" component="h3" sx={{ flex: 1 }} noWrap>
-                {open.head.name} and now
-              </Typography>
-              <ToggleButtonGroup
-                exclusive
-                size="small"
-                value={device}
-                aria-label="Compare on"
-                onChange={(_e, next: "phone" | "wide" | null) => next && setDevice(next)}
-              >
-                <ToggleButton value="phone">Phone</ToggleButton>
-                <ToggleButton value="wide">Wide</ToggleButton>
-              </ToggleButtonGroup>
-              <Button
-                variant="contained"
-                disabled={differences.length === 0}
-                onClick={() => run(restorePage(nowDraft(), open.document, open.head.name))}
-              >
-                Bring back the whole page
-              </Button>
-            </Box>
-            <Box sx={{ display: "flex", gap: 2, mb: 1.5 }}>
-              <PagePicture key={`then ${device}`} name={open.head.name} draft={then} target={target} device={device} />
-              <PagePicture key={`now ${device}`} name="Now" draft={draft} target={target} device={device} />
-            </Box>
-            {isDressedOtherwise ? (
-              <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-                It wears the look that was published with it. Bringing it back leaves the look as it is now; under{" "}
-                <i>Publish › Earlier publications</i> the whole shop is brought back.
-              </Typography>
-            ) : null}
-            {differences.length ? (
-              <>
-                <Typography variant="subtitle2">What has changed on this page since</Typography>
-                <Changes
-                  differences={differences}
-                  before={open.document}
-                  onRestore={(section, sectionName) =>
-                    run(restoreSection(nowDraft(), open.document, section, sectionName))
-                  }
-                />
-              </>
-            ) : (
-              <Alert severity="success">The page is just as it was in this version.</Alert>
-            )}
-          </>
-        ) : (
-          <Typography color="text.secondary" sx={{ mt: 1 }}>
-            {busy ? "Reading …" : "Choose a version to see it beside the page as it is now."}
-          </Typography>
-        )}
-      </Box>
-    </DialogContent>
+          {isDressedOtherwise ? (
+            <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+              It wears the look that was published with it. Bringing it back leaves the look as it is now; under{" "}
+              <i>Publish › Earlier publications</i> the whole shop is brought back.
+            </Typography>
+          ) : null}
+          {differences.length ? (
+            <>
+              <Typography variant="subtitle2">What has changed on this page since</Typography>
+              <Changes
+                differences={differences}
+                before={open.document}
+                onRestore={(section, sectionName) =>
+                  run(restoreSection(nowDraft(), open.document, section, sectionName))
+                }
+              />
+            </>
+          ) : (
+            <Alert severity="success">The page is just as it was in this version.</Alert>
+          )}
+        </>
+      ) : (
+        <Typography color="text.secondary" sx={{ mt: 1 }}>
+          {busy ? "Reading …" : "Choose a version to see it beside the page as it is now."}
+        </Typography>
+      )}
+    </ListAndChosen>
   );
 }
 

@@ -6,7 +6,7 @@ import { entryOf, type Brand, type BrandVersion, type Draft } from "~/core/docum
 import { readPinKey, resolveSetting } from "~/core/theme";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../../keeping";
-import { ShopFrame, ShopPage, useDressing, usePageSheets } from "../../panes";
+import { DraftFrame } from "../../panes";
 import { IconAction, INK } from "../../ui";
 import { wordsFor } from "./setting-control";
 
@@ -33,28 +33,20 @@ export function brandRows(a: Brand, themeA: string, b: Brand, themeB: string): r
     : [{ key: "theme", name: "Theme", a: themeById(themeA).name, b: themeById(themeB).name }, ...rows];
 }
 
-function ShopInVersion({ draft, title }: { draft: Draft; title: string }) {
-  const goods = useStudio((s) => s.goods);
-  const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
-  const dressing = useDressing(goods, pictures, currency, locale);
-  const sheets = usePageSheets(draft, pictures);
-  return (
-    <Box sx={{ border: `1px solid ${INK.ink}`, lineHeight: 0, width: "max-content" }}>
-      <ShopFrame
-        inert
-        title={title}
-        width={1280}
-        scale={0.324}
-        height={310}
-        sheets={sheets}
-        extra="body{overflow-x:hidden}"
-      >
-        <ShopPage draft={draft} target={HOME} dressing={dressing} />
-      </ShopFrame>
-    </Box>
-  );
-}
+const ShopInVersion = ({ draft, title }: { draft: Draft; title: string }) => (
+  <Box sx={{ border: `1px solid ${INK.ink}`, lineHeight: 0, width: "max-content" }}>
+    <DraftFrame
+      inert
+      title={title}
+      draft={draft}
+      target={HOME}
+      device="wide"
+      scale={0.324}
+      height={310}
+      extra="body{overflow-x:hidden}"
+    />
+  </Box>
+);
 
 function Compare({ version, onClose }: { version: BrandVersion; onClose: () => void }) {
   const draft = useStudio((s) => s.draft);
