@@ -18,7 +18,7 @@ export default tseslint.config(
     ],
   },
   ...tseslint.configs.recommendedTypeChecked,
-  hooks.configs.flat.recommended,
+  { files: ["app/{kinds,render,routes,studio}/**/*.{ts,tsx}"], ...hooks.configs.flat.recommended },
   {
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     linterOptions: { reportUnusedDisableDirectives: "error" },
@@ -90,7 +90,7 @@ export default tseslint.config(
   {
     // Files of tests share the modules that were loaded for others.
     files: ["app/**/*.test.{ts,tsx}", "demo/**/*.test.ts"],
-    ignores: ["**/*.mocked.test.{ts,tsx}", "app/server/**", "app/routes/**"],
+    ignores: ["**/*.mocked.test.{ts,tsx}"],
     rules: {
       "no-restricted-syntax": [
         "error",

@@ -28,6 +28,7 @@ export default defineConfig({
         test: {
           ...workers,
           name: "server",
+          isolate: false,
           include: ["app/server/**/*.test.ts", "app/routes/**/*.test.ts"],
           globalSetup: ["./app/server/fixtures/database.setup.ts"],
           setupFiles: ["./app/server/fixtures/connect.ts"],

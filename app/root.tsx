@@ -1,4 +1,4 @@
-import { Box, Button, CssBaseline, InitColorSchemeScript, ThemeProvider, Typography } from "@mui/material";
+import { Box, Button, CssBaseline, InitColorSchemeScript, Stack, ThemeProvider, Typography } from "@mui/material";
 import { useContext, type ReactNode } from "react";
 import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from "react-router";
 import { fontFaces } from "~/core/theme";
@@ -73,9 +73,16 @@ export function ErrorBoundary() {
             ? "It may have been removed, or it belongs to another account."
             : "What you had done is saved. Try again; if it stays like this, restart Zest Window.")}
       </Typography>
-      <Button variant="contained" href="/">
-        To my shops
-      </Button>
+      <Stack direction="row" spacing={1}>
+        {isGone ? null : (
+          <Button variant="contained" onClick={() => window.location.reload()}>
+            Try again
+          </Button>
+        )}
+        <Button variant={isGone ? "contained" : "outlined"} href="/">
+          To my shops
+        </Button>
+      </Stack>
     </Box>
   );
 }

@@ -1,4 +1,4 @@
-import { ARCHIVES } from "./hostile-archives";
+import { ARCHIVES, SLOW_ARCHIVES } from "./hostile-archives";
 import { DRAWINGS } from "./hostile-drawings";
 import { PICTURES } from "./hostile-pictures";
 import { SLOW_TABLES, TABLES } from "./hostile-tables";
@@ -10,7 +10,7 @@ export type HostileFile = {
   readonly name: string;
   readonly as: "picture" | "table" | "archive";
   readonly make: () => Buffer;
-  /** It is read until the reader's time or memory is over. */
+  /** It takes many seconds, most of them until the reader's time or memory is over. */
   readonly slow?: true;
 };
 
@@ -20,5 +20,6 @@ export const HOSTILE_FILES: readonly HostileFile[] = [
   ...PICTURES.map(([name, make]) => ({ name, as: "picture" as const, make })),
   ...ARCHIVES.map(([name, make]) => ({ name, as: "archive" as const, make })),
   ...TABLES.map(([name, make]) => ({ name, as: "table" as const, make })),
+  ...SLOW_ARCHIVES.map(([name, make]) => ({ name, as: "archive" as const, make, slow: true as const })),
   ...SLOW_TABLES.map(([name, make]) => ({ name, as: "table" as const, make, slow: true as const })),
 ];

@@ -62,7 +62,7 @@ export async function markup(target: Target, owner: Owner): Promise<Tried> {
   );
   if (!done.body.includes('"done"')) failures.push(`the goods could not be brought in: ${done.body.slice(0, 200)}`);
   const slugs = [...new Set((await target.shop(owner.host, "/sitemap.xml")).body.match(/\/products\/[^<]+/g) ?? [])];
-  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
+  const browser = await chromium.launch({ executablePath: "/usr/bin/chromium-headless-shell" });
   try {
     for (const bypassCSP of [false, true]) {
       const context = await browser.newContext({ bypassCSP });

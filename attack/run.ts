@@ -106,7 +106,7 @@ async function overload(target: Target, owner: Owner, bystanders: Parameters<typ
 checkNode();
 ensureDebian([
   { command: "mariadbd", name: "mariadb-server" },
-  { command: "chromium", name: "chromium" },
+  { command: "chromium-headless-shell", name: "chromium-headless-shell" },
 ]);
 ensurePackages();
 ensureBuild();

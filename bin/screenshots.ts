@@ -6,7 +6,7 @@ const STUDIO = process.env.STUDIO ?? "http://localhost:4310";
 const SHOP = process.env.SHOP ?? "http://larkspindle.localhost:4311";
 const folder = "docs/screenshots";
 
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium" });
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium-headless-shell" });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 
 /** Waits until fonts and pictures are there, in every frame; lazy ones that nobody sees are not waited for. */

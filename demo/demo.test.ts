@@ -5,7 +5,8 @@ import { readCsv } from "~/core/formats";
 import { readGoods as readTable } from "~/core/goods";
 import { PRODUCT_PICTURES, SCENES, WORKSHOP } from "./pictures/list";
 import { drawProduct } from "./pictures/products";
-import { drawScene, drawWorkshop } from "./pictures/scenes";
+import { drawScene } from "./pictures/scenes";
+import { drawWorkshop } from "./pictures/workshop";
 
 const made = readdirSync("demo/pictures/made");
 const listed = [...PRODUCT_PICTURES, ...SCENES, ...WORKSHOP];

@@ -1,5 +1,5 @@
 import type { Look, Part } from "~/core/document";
-import { focusCss, type Picture } from "~/core/pictures";
+import { focusCss, shadeClass, shadeCss, type Picture } from "~/core/pictures";
 import { coloursAndMeasuresCss, lookCss, readerOf, referencesOf, solveLook, type Theme } from "~/core/theme";
 import { KINDS, type Later } from "~/kinds";
 import { BASE_CSS, EVEN_CSS } from "~/kinds/parts";
@@ -49,6 +49,7 @@ export function pageCss(
     prune(sharedCss(theme), has),
     ...sections.map((node) => shownCss(node, theme, look)),
     ...pictures.map(focusCss),
+    ...pictures.filter((p) => has.classes.has(shadeClass(p))).map(shadeCss),
   ].join("");
   const { measures, colours } = coloursAndMeasuresCss(solved, { sets: has.sets, names: new Set(referencesOf(rules)) });
   return lookCss(solved).fonts + measures + colours + rules;

@@ -2,7 +2,8 @@ import { memo, type ReactNode } from "react";
 import { nodeAttributes, resolve } from "~/core/cascade";
 import { walk, type Look, type Part } from "~/core/document";
 import type { Theme } from "~/core/theme";
-import { chassisOf, hasTrait, kindOf, type Definition } from "~/kinds";
+import { shadeClass } from "~/core/pictures";
+import { chassisOf, hasTrait, kindOf, pictureUnderWords, type Definition } from "~/kinds";
 import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, type Inside } from "~/kinds/parts";
 import { unreadable } from "~/kinds/readable";
 import { Boundary, Undrawable } from "./boundary";
@@ -36,7 +37,7 @@ export const Section = memo(function Section(props: PartProps): ReactNode {
 });
 
 function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
-  const { studio, onDrawn } = useEnv();
+  const { studio, onDrawn, picture: find } = useEnv();
   const kind = kindOf(node);
   const why = unreadable(node);
   // What can't be read is kept in the document, shown as such in the studio and left out in the shop.
@@ -44,11 +45,13 @@ function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
   if (!studio && !node.shown) return null;
   const { definition } = kind;
   onDrawn?.(definition.kind);
-  const arrangement = arrangementOf(kind, node, theme).id;
+  const arranged = arrangementOf(kind, node, theme);
+  const arrangement = arranged.id;
   const { tag: Tag, kind: name, level } = definition;
   const layers = nodeLayers(node, theme, look);
   const isSection = level === "section";
   const { anchor, backdrop } = isSection ? chassisOf(node) : {};
+  const under = isSection ? find(pictureUnderWords(node, arranged)) : undefined;
   const isCut = (["edgeTop", "edgeBottom"] as const).some(
     (edge) => (resolve(layers, edge, "wide")?.value ?? "none") !== "none",
   );
@@ -65,6 +68,7 @@ function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
     `${SHORT[level]}-${name} a-${arrangement} ${nodeClass(node)}`,
     isCut ? "is-cut" : "",
     backdrop ? "on-backdrop" : "",
+    under?.shade ? shadeClass(under) : "",
     !isSection && attributes["data-set"] ? "in-set" : "",
     attributes["data-drift"] ? "drifts" : "",
   ];

@@ -126,7 +126,11 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
         tell({ step: "lines", at: 0, of: table.rows.length });
         const now = await freshShop(shop);
         const done = await importGoods(now, table, columns, {
-          step: (at, of) => tell({ step: "lines", at, of }),
+          step: (at, of) => {
+            // To ask it here holds the request while this goes on: once it is forgotten, nobody hears that its sender hung up.
+            if (request.signal.aborted) stop.abort();
+            tell({ step: "lines", at, of });
+          },
           signal: stop.signal,
         });
         await rememberColumns(shop.id, input.data.columns);

@@ -48,7 +48,7 @@ await runMain(async () => {
   checkNode();
   ensureDebian([
     { command: "mariadbd", name: "mariadb-server" },
-    { command: "chromium", name: "chromium" },
+    { command: "chromium-headless-shell", name: "chromium-headless-shell" },
     { command: "wrk", name: "wrk" },
     { command: "nginx", name: "nginx-light" },
     { command: "curl", name: "curl" },
@@ -68,7 +68,7 @@ await runMain(async () => {
     say,
   });
   const browser = await chromium.launch({
-    executablePath: "/usr/bin/chromium",
+    executablePath: "/usr/bin/chromium-headless-shell",
     args: ["--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run"],
   });
   try {

@@ -46,7 +46,7 @@ await runMain(async () => {
   checkNode();
   ensureDebian([
     { command: "mariadbd", name: "mariadb-server" },
-    { command: "chromium", name: "chromium" },
+    { command: "chromium-headless-shell", name: "chromium-headless-shell" },
     { command: "nginx", name: "nginx-light" },
     { command: "openssl", name: "openssl" },
   ]);

@@ -2,7 +2,8 @@ import type { ColourwayName } from "./colourways";
 import type { GroundName } from "./grounds";
 import type { SailName } from "./kites";
 import type { ProductPicture, Subject } from "./products";
-import type { SkyScene, WorkshopScene } from "./scenes";
+import type { SkyScene } from "./scenes";
+import type { WorkshopScene } from "./workshop";
 
 export type Described<T> = T & { readonly alt: string };
 
@@ -204,8 +205,8 @@ export const WORKSHOP: readonly (Described<WorkshopScene> & Placed)[] = [
     name: "workshop-bench",
     view: "bench",
     height: 1200,
-    alt: "A half-finished kite on the workbench, with spools, a rule and shears",
-    focus: [52, 62],
+    alt: "A kite laid out on the cutting mat, with thread, a rule, shears and a pattern",
+    focus: [54, 46],
   },
   {
     name: "workshop-shelf",
@@ -225,7 +226,7 @@ export const WORKSHOP: readonly (Described<WorkshopScene> & Placed)[] = [
     name: "workshop-sewing",
     view: "sewing",
     height: 1200,
-    alt: "The sewing machine with orange and yellow cloth",
-    focus: [56, 52],
+    alt: "Orange and yellow cloth under the needle of the sewing machine",
+    focus: [46, 62],
   },
 ];

@@ -7,7 +7,8 @@ import { fileURLToPath } from "node:url";
 import sharp from "sharp";
 import { PRODUCT_PICTURES, SCENES, WORKSHOP } from "./list";
 import { drawProduct } from "./products";
-import { drawScene, drawWorkshop } from "./scenes";
+import { drawScene } from "./scenes";
+import { drawWorkshop } from "./workshop";
 
 const folder = fileURLToPath(new URL("./made/", import.meta.url));
 mkdirSync(folder, { recursive: true });

@@ -198,7 +198,9 @@ const LIST: readonly Property[] = [
       to: "declarations",
       of: (value) => {
         const { scrim, words } = SCRIM_COLOURS[value as ScrimTone];
-        return { "--scrim-rgb": scrim.join(" "), "--on-picture": words };
+        // A dark one takes the hue of the picture's own shadows.
+        const rgb = scrim.join(" ");
+        return { "--scrim-rgb": value === "dark" ? `var(--tint,${rgb})` : rgb, "--on-picture": words };
       },
     },
   },

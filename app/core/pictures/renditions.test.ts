@@ -10,6 +10,7 @@ const picture = (more: Partial<Picture> = {}): Picture => ({
   height: 1600,
   focus: [50, 50],
   vector: false,
+  shade: null,
   ...more,
 });
 

@@ -1,3 +1,5 @@
+import { tintOfShade } from "./shade";
+
 /** Widths in px at which a picture is served; each is made once. */
 export const RENDITION_WIDTHS = [160, 320, 480, 640, 960, 1280, 1920, 2560] as const;
 
@@ -18,6 +20,8 @@ export type Picture = {
   readonly focus: readonly [x: number, y: number];
   /** Drawn as lines (SVG): served as it is, at any size. */
   readonly vector: boolean;
+  /** The colour of its shadows, as `#rrggbb`, from which the tint under words on it is made; null where that is not known. */
+  readonly shade: string | null;
 };
 
 /** The widths a picture is served at: never wider than it is, and always at least one. */
@@ -52,3 +56,10 @@ export const focusCss = (picture: Picture): string =>
   picture.focus[0] === 50 && picture.focus[1] === 50
     ? ""
     : `.${focusClass(picture)}{object-position:${picture.focus[0]}% ${picture.focus[1]}%}`;
+
+/** The class of a section whose words stand on a picture: by it the tint between the two takes the hue of the picture. */
+export const shadeClass = ({ hash }: Pick<Picture, "hash">): string => `t-${hash.slice(0, 8)}`;
+
+/** The rule for that class; empty where nothing is known of the picture's colours. */
+export const shadeCss = (picture: Picture): string =>
+  picture.shade ? `.${shadeClass(picture)}{--tint:${tintOfShade(picture.shade).join(" ")}}` : "";

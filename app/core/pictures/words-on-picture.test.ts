@@ -11,6 +11,7 @@ import {
   SCRIM_REACH,
   SCRIM_TONES,
   scrimAlpha,
+  scrimColour,
   scrimWeight,
   type Pixels,
   type WordsBox,
@@ -39,8 +40,10 @@ const scrim = fc.record({
 describe("contrast on a picture", () => {
   it("of one colour is that of a second library, through a scrim as that library mixes layers", () => {
     fc.assert(
-      fc.property(colour, fc.integer({ min: 0, max: 95 }), fc.constantFrom(...SCRIM_TONES), (rgb, strength, tone) => {
-        const { scrim: tint, words } = SCRIM_COLOURS[tone];
+      fc.property(colour, scrim, fc.option(colour), (rgb, { strength, tone }, shadows) => {
+        const shade = shadows && hexOf(shadows);
+        const tint = scrimColour({ tone, shade });
+        const { words } = SCRIM_COLOURS[tone];
         const top = {
           mode: "rgb" as const,
           r: tint[0] / 255,
@@ -52,7 +55,7 @@ describe("contrast on a picture", () => {
         const theirs = culori.wcagContrast(mixed, words);
         const ours = contrastOnPicture(
           { pixels: picture(() => rgb, 8, 8), crop: WHOLE, words: [WHOLE] },
-          { strength, from: "even", tone },
+          { strength, from: "even", tone, shade },
         );
         expect(Math.abs(ours - theirs)).toBeLessThan(0.01);
       }),

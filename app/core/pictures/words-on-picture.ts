@@ -1,4 +1,5 @@
-import { luminanceOf, type LinearRgb } from "../theme/oklch";
+import { linearOf, luminanceOf } from "../theme/oklch";
+import { tintOfShade } from "./shade";
 
 // Whether words can be read that stand on a picture: measured on the picture's own pixels, under the words, in the crop that
 // a device shows, through the scrim between the two.
@@ -12,16 +13,25 @@ export const SCRIM_FROM = ["bottom", "top", "left", "right", "even"] as const;
 export type ScrimFrom = (typeof SCRIM_FROM)[number];
 export const SCRIM_TONES = ["dark", "light"] as const;
 export type ScrimTone = (typeof SCRIM_TONES)[number];
-/** The tint between a picture and the words on it. `strength`: 0–100. */
-export type Scrim = { readonly strength: number; readonly from: ScrimFrom; readonly tone: ScrimTone };
+/** The tint between a picture and the words on it. `strength`: 0–100; `shade`: the colour of the picture's shadows, `#rrggbb`. */
+export type Scrim = {
+  readonly strength: number;
+  readonly from: ScrimFrom;
+  readonly tone: ScrimTone;
+  readonly shade?: string | null | undefined;
+};
 
-/** The colour of each tone of scrim and of the words that stand on it, as sRGB bytes. */
+/** The colour of each tone of scrim, as sRGB bytes, where the picture brings none of its own; and that of the words on it. */
 export const SCRIM_COLOURS: Readonly<
   Record<ScrimTone, { readonly scrim: readonly [number, number, number]; readonly words: string }>
 > = {
   dark: { scrim: [8, 18, 26], words: "#ffffff" },
   light: { scrim: [255, 253, 248], words: "#10181d" },
 };
+
+/** The colour that a scrim has on its picture, as sRGB bytes. */
+export const scrimColour = ({ tone, shade }: Pick<Scrim, "tone" | "shade">): readonly [number, number, number] =>
+  tone === "dark" && shade ? tintOfShade(shade) : SCRIM_COLOURS[tone].scrim;
 
 /** How strong a scrim is along its way, as a factor of its strength: even where the words stand, gone before the far side. */
 export const SCRIM_STOPS: readonly (readonly [at: number, factor: number])[] = [
@@ -77,26 +87,29 @@ export const placeInPicture = (crop: WordsBox, x: number, y: number): readonly [
   Math.round(100 * (crop.top + y * (crop.bottom - crop.top))),
 ];
 
-const linear = (value: number) => {
-  const v = value / 255;
+/** Steps of the table between two neighbouring values of an 8-bit channel. */
+const FINE = 8;
+/** Linear light of a channel's value in steps of an eighth: mixed layers fall between the 256 that a screen shows. */
+const LINEAR = Float64Array.from({ length: 255 * FINE + 1 }, (_each, i) => {
+  const v = i / FINE / 255;
   return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
-};
-const luminance = (r: number, g: number, b: number): number => {
-  const rgb: LinearRgb = [linear(r), linear(g), linear(b)];
-  return luminanceOf(rgb);
-};
-const luminanceOfHex = (hex: string) => {
-  const value = Number.parseInt(hex.slice(1), 16);
-  return luminance((value >> 16) & 255, (value >> 8) & 255, value & 255);
-};
+});
+const luminance = (r: number, g: number, b: number): number =>
+  0.2126 * LINEAR[(r * FINE + 0.5) | 0]! +
+  0.7152 * LINEAR[(g * FINE + 0.5) | 0]! +
+  0.0722 * LINEAR[(b * FINE + 0.5) | 0]!;
+const luminanceOfHex = (hex: string): number => luminanceOf(linearOf(hex));
 
-/** A pixel under the words: its colour, and where in the box it stands. */
-type Sample = { readonly r: number; readonly g: number; readonly b: number; readonly x: number; readonly y: number };
+/** Pixels under words: their colours, and where in the picture's box they stand. */
+type Samples = {
+  readonly count: number;
+  readonly rgb: Float32Array;
+  readonly places: Float32Array;
+};
 
 const MOST_SAMPLES = 6_000;
 
-function samplesUnder(pixels: Pixels, crop: WordsBox, words: readonly WordsBox[]): readonly Sample[] {
-  const samples: Sample[] = [];
+function samplesUnder(pixels: Pixels, crop: WordsBox, words: readonly WordsBox[]): Samples {
   const inCrop = words.map((w) => ({
     left: crop.left + (crop.right - crop.left) * Math.max(0, w.left),
     right: crop.left + (crop.right - crop.left) * Math.min(1, w.right),
@@ -108,6 +121,8 @@ function samplesUnder(pixels: Pixels, crop: WordsBox, words: readonly WordsBox[]
     pixels.width *
     pixels.height;
   const step = Math.max(1, Math.ceil(Math.sqrt(area / MOST_SAMPLES)));
+  const rgb: number[] = [];
+  const places: number[] = [];
   for (const place of inCrop) {
     const [fromX, toX] = [
       Math.floor(place.left * pixels.width),
@@ -120,17 +135,15 @@ function samplesUnder(pixels: Pixels, crop: WordsBox, words: readonly WordsBox[]
     for (let py = Math.max(0, fromY); py < toY; py += step) {
       for (let px = Math.max(0, fromX); px < toX; px += step) {
         const i = (py * pixels.width + px) * 4;
-        samples.push({
-          r: pixels.data[i]!,
-          g: pixels.data[i + 1]!,
-          b: pixels.data[i + 2]!,
-          x: ((px + 0.5) / pixels.width - crop.left) / (crop.right - crop.left),
-          y: ((py + 0.5) / pixels.height - crop.top) / (crop.bottom - crop.top),
-        });
+        rgb.push(pixels.data[i]!, pixels.data[i + 1]!, pixels.data[i + 2]!);
+        places.push(
+          ((px + 0.5) / pixels.width - crop.left) / (crop.right - crop.left),
+          ((py + 0.5) / pixels.height - crop.top) / (crop.bottom - crop.top),
+        );
       }
     }
   }
-  return samples;
+  return { count: places.length / 2, rgb: Float32Array.from(rgb), places: Float32Array.from(places) };
 }
 
 /** Letters are judged by the worst of what is under them, but for single specks: the contrast that 97 % of it reaches. */
@@ -147,18 +160,54 @@ function inScrim(
   return box ? [(x - box.left) / (box.right - box.left), (y - box.top) / (box.bottom - box.top)] : [x, y];
 }
 
-function leastContrast(samples: readonly Sample[], scrim: Scrim, boxes: ScrimBoxes | undefined): number {
-  const { scrim: tint, words } = SCRIM_COLOURS[scrim.tone];
-  const own = luminanceOfHex(words);
-  const ratios = samples.map(({ r, g, b, x, y }) => {
-    const alpha = scrimAlpha(scrim, ...inScrim(boxes, scrim.from, x, y));
+/** How many shades of opacity are told apart along a scrim. */
+const SHADES = 512;
+
+/** The contrast of the words with what is behind each sample, given one after the other until `each` answers no. */
+function eachContrast(
+  { count, rgb, places }: Samples,
+  scrim: Scrim,
+  boxes: ScrimBoxes | undefined,
+  each: (ratio: number) => boolean,
+): void {
+  const tint = scrimColour(scrim);
+  const own = luminanceOfHex(SCRIM_COLOURS[scrim.tone].words);
+  // A scrim changes along one way only, so its opacity is worked out once for each step of that way.
+  const isAcross = scrim.from === "left" || scrim.from === "right";
+  const alphas = Float64Array.from({ length: SHADES + 1 }, (_each, i) =>
+    scrimAlpha(scrim, isAcross ? i / SHADES : 0, isAcross ? 0 : i / SHADES),
+  );
+  for (let i = 0; i < count; i++) {
+    const [x, y] = inScrim(boxes, scrim.from, places[2 * i]!, places[2 * i + 1]!);
+    const way = Math.min(1, Math.max(0, isAcross ? x : y));
+    const alpha = alphas[Math.round(way * SHADES)]!;
     // Layers are mixed in encoded sRGB (CSS Compositing 1, simple alpha compositing).
-    const over = (value: number, tinted: number) => value + (tinted - value) * alpha;
-    const ground = luminance(over(r, tint[0]), over(g, tint[1]), over(b, tint[2]));
-    return (Math.max(own, ground) + 0.05) / (Math.min(own, ground) + 0.05);
+    const [r, g, b] = [rgb[3 * i]!, rgb[3 * i + 1]!, rgb[3 * i + 2]!];
+    const ground = luminance(r + (tint[0] - r) * alpha, g + (tint[1] - g) * alpha, b + (tint[2] - b) * alpha);
+    if (!each((Math.max(own, ground) + 0.05) / (Math.min(own, ground) + 0.05))) return;
+  }
+}
+
+/** The place, in order from the least contrast, of the one that counts. */
+const deciding = (count: number): number => Math.floor(count * SPECKS);
+
+function leastContrast(samples: Samples, scrim: Scrim, boxes: ScrimBoxes | undefined): number {
+  const ratios = new Float64Array(samples.count);
+  let at = 0;
+  eachContrast(samples, scrim, boxes, (ratio) => {
+    ratios[at++] = ratio;
+    return true;
   });
-  ratios.sort((a, b) => a - b);
-  return ratios[Math.floor(ratios.length * SPECKS)] ?? 21;
+  ratios.sort();
+  return ratios[deciding(samples.count)] ?? 21;
+}
+
+/** Whether the least contrast is no less than what is needed; found without putting all into order. */
+function reaches(samples: Samples, scrim: Scrim, boxes: ScrimBoxes | undefined, needed: number): boolean {
+  const allowed = deciding(samples.count);
+  let below = 0;
+  eachContrast(samples, scrim, boxes, (ratio) => ratio >= needed || ++below <= allowed);
+  return below <= allowed;
 }
 
 export type WordsOnPicture = {
@@ -213,11 +262,11 @@ export function leastScrim(all: readonly NeedyWords[], now: Scrim): Scrim | unde
   }));
   const weight = (scrim: Scrim) => scrimWeight(scrim, all[0]?.boxes);
   const isEnough = (scrim: Scrim) =>
-    groups.every(({ samples, needed, boxes }) => leastContrast(samples, scrim, boxes) >= needed);
+    groups.every(({ samples, needed, boxes }) => reaches(samples, scrim, boxes, needed));
   const found: Scrim[] = [];
   for (const tone of SCRIM_TONES) {
     for (const from of SCRIM_FROM) {
-      const at = (strength: number): Scrim => ({ strength, from, tone });
+      const at = (strength: number): Scrim => ({ strength, from, tone, shade: now.shade });
       if (!isEnough(at(MOST_STRENGTH))) continue;
       let low = 0;
       let high = MOST_STRENGTH;

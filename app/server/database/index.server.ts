@@ -19,9 +19,10 @@ import * as stays from "./migrations/005-what-was-said-stays";
 import * as apart from "./migrations/006-apart";
 import * as accounts from "./migrations/007-accounts";
 import * as removedPictures from "./migrations/008-removed-pictures";
+import * as shades from "./migrations/009-shades";
 
 /** Numbered and only ever added to. */
-const MIGRATIONS = [first, pageVersions, presence, goods, stays, apart, accounts, removedPictures];
+const MIGRATIONS = [first, pageVersions, presence, goods, stays, apart, accounts, removedPictures, shades];
 
 let connection: Sequelize | undefined;
 /** The transaction that the code at hand runs in. */
@@ -39,6 +40,8 @@ export function connect(address: string, connections = 10): Sequelize {
     logging: false,
     timezone: "+00:00",
     pool: { max: connections, acquire: 15_000 },
+    // A database that is gone refuses at once; one second, which is usual, is too short where the machine is busy.
+    dialectOptions: { connectTimeout: 8_000 },
     define: { charset: "utf8mb4", collate: "utf8mb4_unicode_520_ci" },
   });
   // Whoever holds a connection and waits for a second one waits for ever once all of them do.

@@ -115,6 +115,7 @@ export class PictureRow extends Row<PictureRow> {
   declare focusX: number;
   declare focusY: number;
   declare vector: boolean;
+  declare shade: string | null;
   declare createdAt: Date;
   declare removedAt: Date | null;
 }
@@ -326,6 +327,7 @@ export function defineModels(sequelize: Sequelize): void {
       focusX: count,
       focusY: count,
       vector: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+      shade: { type: DataTypes.STRING(7), allowNull: true, defaultValue: null },
       createdAt: moment,
       removedAt: { type: DataTypes.DATE(3), allowNull: true, defaultValue: null },
     }),

@@ -7,7 +7,7 @@ import { configure, localShopOrigin, type Config } from "../config/index.server"
 import { connect, disconnect, migrate } from "../database/index.server";
 import { loadDemo } from "../demo/index.server";
 import { dropOldTallies } from "../limits/index.server";
-import { dropRemovedPictures } from "../pictures/index.server";
+import { dropRemovedPictures, shadePictures } from "../pictures/index.server";
 import { storefront } from "../storefront/index.server";
 import { studio } from "./studio";
 
@@ -52,8 +52,8 @@ export async function start(
     say(`Database schema brought up to date (${applied.length} step${applied.length === 1 ? "" : "s"}).`);
   if (settings.demo) await loadDemo(settings.demoReset, say);
   const tidy = () =>
-    void Promise.all([dropOldCarts(), dropOldTallies(), dropRemovedPictures()]).catch((error: unknown) =>
-      console.error(error),
+    void Promise.all([dropOldCarts(), dropOldTallies(), dropRemovedPictures(), shadePictures()]).catch(
+      (error: unknown) => console.error(error),
     );
   tidy();
   setInterval(tidy, 24 * 60 * 60_000).unref();

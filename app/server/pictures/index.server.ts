@@ -5,7 +5,7 @@ import type { Picture } from "~/core/pictures";
 import { countUp, PictureRow } from "../database/index.server";
 import { readApart, type PreparedPicture } from "../reading/index.server";
 import { forgetShops } from "../shops/index.server";
-import { keepOriginal } from "./store";
+import { keepOriginal, readOriginal } from "./store";
 
 export { fileFor, readOriginal } from "./store";
 export { addVideo, MOST_VIDEO_BYTES, videoFor, type VideoUpload } from "./videos";
@@ -26,6 +26,7 @@ const toPicture = (row: PictureRow): Picture => ({
   height: row.height,
   focus: [row.focusX, row.focusY],
   vector: row.vector,
+  shade: row.shade || null,
 });
 
 export async function picturesOf(shopId: string): Promise<readonly Picture[]> {
@@ -69,6 +70,18 @@ export async function addPicture(
   return { ok: true, ...(await keepRead(shopId, picture.picture, name, more)) };
 }
 
+/** Takes a WebP picture that this project made into a shop's library, as it is. */
+export async function addMadePicture(
+  shopId: string,
+  bytes: Buffer,
+  name: string,
+  more: { alt?: string; focus?: readonly [number, number] } = {},
+): Promise<Picture> {
+  const read = await readApart("measure", { bytes });
+  if (!read.ok) throw new Error(`${name}: ${read.why}`);
+  return (await keepRead(shopId, read.value, name, more)).picture;
+}
+
 /** Keeps a picture that has been read in the shop's library. The same picture twice is one picture. */
 export async function keepRead(
   shopId: string,
@@ -98,6 +111,7 @@ export async function keepRead(
       focusX: more.focus?.[0] ?? 50,
       focusY: more.focus?.[1] ?? 50,
       vector: prepared.vector,
+      shade: prepared.shade ?? "",
       createdAt: new Date(),
     });
     await countUp(shopId, "pictures");
@@ -149,4 +163,19 @@ export const restorePictures = (shopId: string, ids: readonly string[]): Promise
 /** Forgets pictures that were removed long ago. Their files stay: other shops may have the same ones. */
 export async function dropRemovedPictures(now = Date.now()): Promise<void> {
   await PictureRow.unscoped().destroy({ where: { removedAt: { [Op.lt]: new Date(now - KEPT_DAYS * 86_400_000) } } });
+}
+
+/** Looks at pictures that were kept before the colour of a picture's shadows was asked for. Gives how many. */
+export async function shadePictures(): Promise<number> {
+  const rows = await PictureRow.unscoped().findAll({ where: { shade: null }, order: [["id", "ASC"]] });
+  const shops = new Set<string>();
+  for (const row of rows) {
+    const bytes = row.vector ? undefined : await readOriginal(row.hash, false).catch(() => undefined);
+    const read = bytes && (await readApart("measure", { bytes }));
+    await row.update({ shade: (read?.ok && read.value.shade) || "" });
+    shops.add(row.shopId);
+  }
+  for (const shopId of shops) await countUp(shopId, "pictures");
+  if (shops.size) forgetShops();
+  return rows.length;
 }

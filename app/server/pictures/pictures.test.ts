@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
+import { PictureRow } from "../database/index.server";
 import { ownerWithShop } from "../fixtures/owner";
 import { freshShop } from "../shops/index.server";
 import {
@@ -12,6 +13,7 @@ import {
   picturesOf,
   removePictures,
   restorePictures,
+  shadePictures,
 } from "./index.server";
 
 const plain = (width: number, height: number) =>
@@ -35,6 +37,18 @@ describe("an uploaded picture", () => {
     const file = await fileFor(`${added.ok ? added.picture.hash : ""}-320.webp`);
     const meta = await sharp(file).metadata();
     expect([meta.format, meta.width, meta.exif]).toEqual(["webp", 320, undefined]);
+  });
+
+  it("is known by the colour of its shadows, also where it was kept before that was asked for", async () => {
+    const { shop } = await ownerWithShop();
+    const added = await addPicture(shop.id, await plain(300, 200).png().toBuffer(), "red.png");
+    if (!added.ok) throw new Error(added.why);
+    expect(added.picture.shade).toMatch(/^#c[0-9a-f]3[0-9a-f]1[0-9a-f]$/);
+    await PictureRow.update({ shade: null }, { where: { id: added.picture.id } });
+    expect((await picturesOf(shop.id))[0]!.shade).toBeNull();
+    expect(await shadePictures()).toBeGreaterThan(0);
+    expect((await picturesOf(shop.id))[0]!.shade).toBe(added.picture.shade);
+    expect(await shadePictures()).toBe(0);
   });
 
   it("is one picture when it comes twice, even at the same moment", async () => {

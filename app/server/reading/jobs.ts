@@ -6,6 +6,8 @@ export type PreparedPicture = {
   readonly width: number;
   readonly height: number;
   readonly vector: boolean;
+  /** The colour of its shadows, as `#rrggbb`; null for a drawing, and where nothing is to be seen. */
+  readonly shade: string | null;
 };
 export type PictureRead =
   { readonly ok: true; readonly picture: PreparedPicture } | { readonly ok: false; readonly why: string };
@@ -28,6 +30,12 @@ export type Jobs = {
   readonly icon: {
     readonly ask: { readonly bytes: Uint8Array; readonly size: number };
     readonly answer: Uint8Array;
+    readonly step: never;
+  };
+  /** A picture that needs nothing done to it, because it was made ready before. */
+  readonly measure: {
+    readonly ask: { readonly bytes: Uint8Array };
+    readonly answer: PreparedPicture;
     readonly step: never;
   };
   /** The pictures of a ZIP archive that lies at `path`. */

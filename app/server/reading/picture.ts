@@ -1,5 +1,6 @@
 import sharp from "sharp";
-import type { PictureRead } from "./jobs";
+import { shadeOf } from "~/core/pictures";
+import type { PictureRead, PreparedPicture } from "./jobs";
 import { sanitiseSvg, sizeOfSvg } from "./sanitise";
 import { looksLikeSvg, problemWithDrawing } from "./svg";
 
@@ -21,7 +22,7 @@ function readDrawing(bytes: Buffer): PictureRead {
   const svg = sanitiseSvg(source);
   if (!svg) return no("There is nothing in this drawing that could be shown.");
   const [width, height] = sizeOfSvg(svg);
-  return { ok: true, picture: { bytes: Buffer.from(svg), width, height, vector: true } };
+  return { ok: true, picture: { bytes: Buffer.from(svg), width, height, vector: true, shade: null } };
 }
 
 /** Makes an upload ready to be kept, or says why it can't be used. How large it is, is looked at before it is decoded. */
@@ -41,12 +42,36 @@ export async function readPicture(given: Uint8Array): Promise<PictureRead> {
       .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: "inside", withoutEnlargement: true })
       .webp({ quality: 86, effort: 4 })
       .toBuffer({ resolveWithObject: true });
-    return { ok: true, picture: { bytes: data, width: info.width, height: info.height, vector: false } };
+    const { width: across, height: down } = info;
+    return {
+      ok: true,
+      picture: { bytes: data, width: across, height: down, vector: false, shade: await readShade(data) },
+    };
   } catch (error) {
     if (error instanceof Error && /pixel limit/i.test(error.message))
       return no("This picture has more than 50 million pixels. Make it smaller first.");
     return no("This file can’t be read as a picture. Upload a PNG, JPEG, WebP or SVG.");
   }
+}
+
+/** As many pixels on a side tell the colour of a picture's shadows. */
+const SMALL = 48;
+
+/** The colour of a picture's shadows, as `#rrggbb`; null where nothing is to be seen. */
+async function readShade(bytes: Uint8Array): Promise<string | null> {
+  const { data, info } = await sharp(bytes, { limitInputPixels: MOST_PIXELS })
+    .resize({ width: SMALL, height: SMALL, fit: "inside" })
+    .toColourspace("srgb")
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return shadeOf({ data, width: info.width, height: info.height });
+}
+
+/** What is to be known of a WebP picture that was made ready before. */
+export async function measurePicture(bytes: Uint8Array): Promise<PreparedPicture> {
+  const { width, height } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata();
+  return { bytes, width, height, vector: false, shade: await readShade(bytes) };
 }
 
 /** A picture of the library as a PNG, `size` px square, whole and not stretched. */

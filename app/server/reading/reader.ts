@@ -1,7 +1,7 @@
 import sharp from "sharp";
 import { readArchive } from "./archive";
 import type { ArchiveEntry, FromReader, Jobs, ToReader } from "./jobs";
-import { iconOf, readPicture } from "./picture";
+import { iconOf, measurePicture, readPicture } from "./picture";
 import { readTable } from "./table";
 
 // A process of its own that reads files from outside, one at a time. It holds nothing worth having: no database, no settings,
@@ -27,6 +27,8 @@ function run({ job, ask }: Extract<ToReader, { type: "read" }>): Promise<Jobs[ke
       return readTable((ask as Jobs["table"]["ask"]).bytes);
     case "icon":
       return iconOf((ask as Jobs["icon"]["ask"]).bytes, (ask as Jobs["icon"]["ask"]).size);
+    case "measure":
+      return measurePicture((ask as Jobs["measure"]["ask"]).bytes);
     case "archive":
       return readArchive((ask as Jobs["archive"]["ask"]).path, step);
   }

@@ -3,7 +3,7 @@ import { layoutFindings, type LayoutFinding, type LayoutRule } from "~/core/chec
 import { locate, setStyles, type Outcome } from "~/core/commands";
 import { entryOf, type Device, type Draft, type Part, type StyleValue } from "~/core/document";
 import type { Picture, Scrim } from "~/core/pictures";
-import { chassisOf, hasStyle, kindOf } from "~/kinds";
+import { hasStyle, kindOf, pictureUnderWords } from "~/kinds";
 import { arrangementOf, nodeLayers } from "~/render";
 import { themeById } from "~/themes";
 import { coloursAround, setFor } from "../colours";
@@ -53,9 +53,8 @@ export async function onPicturesOf(
   const found: Finding[] = [];
   for (const node of sectionsIn(frame, draft)) {
     const kind = kindOf(node);
-    const backdrop = chassisOf(node).backdrop;
-    if (!kind || !(backdrop || arrangementOf(kind, node, theme).wordsOnPicture)) continue;
-    const picture = pictures.find((p) => p.id === (backdrop ?? node.props.picture));
+    const under = kind && pictureUnderWords(node, arrangementOf(kind, node, theme));
+    const picture = under && pictures.find((p) => p.id === under);
     if (!picture) continue;
     const layers = nodeLayers(node, theme, draft.look);
     const answer = await contrastOnPicture(ask, frame, node, layers, picture, device);

@@ -108,7 +108,7 @@ export async function contrastOnPicture(
 ): Promise<PictureContrast | undefined> {
   const measured = picture.vector ? undefined : wordsOn(frame, node.id, picture);
   if (!measured) return undefined;
-  const scrim = scrimOf(layers, device);
+  const scrim = { ...scrimOf(layers, device), shade: picture.shade };
   const { worst, enough } = await ask({ picture: sourceOf(picture, 480), scrim, ...measured });
   return worst && { ...worst, enough, scrim };
 }

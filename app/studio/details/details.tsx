@@ -23,7 +23,7 @@ import {
   setStyle,
 } from "~/core/commands";
 import { AUDIENCES, DEVICES, type Audience, type Device, type Part, entryOf } from "~/core/document";
-import { chassisOf, hasStyle, kindOf, moreStyles, type Field } from "~/kinds";
+import { chassisOf, hasStyle, kindOf, moreStyles, pictureUnderWords, type Field } from "~/kinds";
 import { arrangementOf, nodeLayers, partById } from "~/render";
 import { themeById } from "~/themes";
 import { benchActions, nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
@@ -282,6 +282,7 @@ function Selected() {
   const theme = themeById(draft.look.theme);
   const arrangement = arrangementOf(kind, node, theme);
   const isOne = parts.length === 1;
+  const under = isOne ? pictureUnderWords(node, arrangement) : null;
   const isSection = part.level === "section";
   const nodes = parts.map((p) => p.node);
   const inAll = (name: string) =>
@@ -350,9 +351,7 @@ function Selected() {
       </Group>
 
       <Group title="How it looks">
-        {isOne && (arrangement.wordsOnPicture || chassisOf(node).backdrop) ? (
-          <WordsOnPicture node={node} layers={layers} />
-        ) : null}
+        {under ? <WordsOnPicture node={node} layers={layers} picture={under} /> : null}
         <Styles {...common} names={oftenOf(styles, "looks")} group="looks" />
         {isOne && brandPart ? (
           <FromBrand part={entryOf(brandPart.parts, String(entryOf(node.props, brandPart.by))) ?? ""} />

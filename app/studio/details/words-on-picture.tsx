@@ -5,7 +5,6 @@ import type { Layer } from "~/core/cascade";
 import { DEVICES, type Part } from "~/core/document";
 import type { Scrim } from "~/core/pictures";
 import { ratioWords } from "~/core/theme";
-import { chassisOf } from "~/kinds";
 import { useBenchFrames } from "../bench";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
@@ -34,10 +33,18 @@ const isMuch = (f: ContrastFinding) =>
   f.scrim.strength - f.enough.strength >= SPARE;
 
 /** Whether words can be read on a section's picture, measured on its own pixels; and a tint that is just enough. */
-export function WordsOnPicture({ node, layers }: { node: Part; layers: readonly Layer[] }) {
+export function WordsOnPicture({
+  node,
+  layers,
+  picture: id,
+}: {
+  node: Part;
+  layers: readonly Layer[];
+  picture: string;
+}) {
   const store = useStudioStore();
   const frames = useBenchFrames();
-  const picture = useStudio((s) => s.pictures.find((p) => p.id === (chassisOf(node).backdrop ?? node.props.picture)));
+  const picture = useStudio((s) => s.pictures.find((p) => p.id === id));
   const findings = usePictureContrast(node, layers, picture, frames);
   if (findings.length === 0) return null;
   const poor = findings.filter(isPoor);

@@ -1,7 +1,7 @@
 import { memo, useDeferredValue, useMemo } from "react";
 import { textPages, type Draft, type Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
-import { focusCss, type Picture } from "~/core/pictures";
+import { focusCss, shadeCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
 import {
@@ -36,7 +36,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
   const theme = themeById(look.theme);
   const { fonts, measures, colours } = lookCss(solveLook(theme, look));
   const shared = sharedCss(theme);
-  const focus = useMemo(() => pictures.map(focusCss).join(""), [pictures]);
+  const focus = useMemo(() => pictures.map((p) => focusCss(p) + shadeCss(p)).join(""), [pictures]);
   const goods = GOODS_SETTINGS.map((name) => look.brand[name]).join(" ");
   const nodes = useMemo(() => {
     const sheets = new Map<string, string>();
