@@ -370,6 +370,7 @@ test("the Brand area is accessible, shows how others see colours, and works on a
   await page.keyboard.press("Escape");
   await expect.poll(() => roleIn(pane(page, "Phone"), "brand")).toBe("#2a6fb0");
   await page.getByRole("button", { name: /^Undo/ }).click();
+  await kept(page);
 });
 
 test("names of colour sets are the seller’s own, wherever a set is chosen", async ({ page }) => {

@@ -55,8 +55,9 @@ test("widgets are dragged from Add, between columns and across panes, with the p
     const tile = page
       .getByRole("dialog", { name: "Add a section" })
       .getByRole("button", { name: "Add Heading", exact: true });
+    // The sheet has come to rest.
+    await tile.hover();
     const from = await middle(tile);
-    await page.mouse.move(from.x, from.y);
     await page.mouse.down();
     await page.mouse.move(from.x, from.y - 60, { steps: 5 });
     await expect(page.getByRole("dialog", { name: "Add a section" })).toBeHidden();

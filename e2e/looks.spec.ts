@@ -66,7 +66,7 @@ for (const theme of THEMES)
       const host = await publishedShop({ theme, name: "Ida", goods });
       await page.setViewportSize({ width, height: 800 });
       let release = () => {};
-      const held = new Promise<void>((done) => (release = done));
+      let held = Promise.resolve();
       await page.route("**/fonts/**", async (route) => {
         await held;
         await route.continue();
@@ -79,6 +79,7 @@ for (const theme of THEMES)
         }).observe({ type: "layout-shift", buffered: true });
       });
       for (const path of ["/", "/collections/single-line-kites", "/products/larkspindle-delta-190"]) {
+        held = new Promise<void>((done) => (release = done));
         await page.goto(shopAt(host) + path, { waitUntil: "domcontentloaded" });
         await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
         release();

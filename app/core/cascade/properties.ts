@@ -67,7 +67,8 @@ const LIST: readonly Property[] = [
   },
   {
     name: "columns",
-    label: "Side by side",
+    // Rows that would end uneven are made even, with fewer.
+    label: "Side by side, at most",
     group: "sits",
     family: "place",
     perDevice: true,
