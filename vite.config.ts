@@ -3,7 +3,18 @@ import { defineConfig } from "vite";
 
 // The server is bundled whole (it then starts about twice as fast); packages with native code or with files that they
 // read from beside themselves stay outside.
-const outside = ["sharp", "@node-rs/argon2", "mariadb", "sequelize", "umzug", "express", "compression", "helmet", "css-tree", "subset-font"];
+const outside = [
+  "sharp",
+  "@node-rs/argon2",
+  "mariadb",
+  "sequelize",
+  "umzug",
+  "express",
+  "compression",
+  "helmet",
+  "css-tree",
+  "subset-font",
+];
 
 export default defineConfig(({ isSsrBuild, command }) => ({
   plugins: [reactRouter()],

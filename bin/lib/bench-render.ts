@@ -5,10 +5,14 @@
 import { gzipSync } from "node:zlib";
 import { copyWithNewIds } from "../../app/core/document";
 import { renderPage, type ShopContent } from "../../app/render";
-import { disconnect } from "../../app/server/database/index.server";
+import { configure, readConfig } from "../../app/server/config/index.server";
+import { connect, disconnect } from "../../app/server/database/index.server";
 import { shopAt } from "../../app/server/shops/index.server";
 import { contentOf } from "../../app/server/storefront/pages";
 
+const settings = readConfig(process.env);
+configure(settings);
+connect(settings.database, settings.connections);
 const shop = await shopAt("larkspindle");
 const content = shop && (await contentOf(shop));
 if (!content) throw new Error("the demo shop is not loaded");
@@ -61,4 +65,4 @@ const growth = [10, 20, 40, 60, 120].map((sections) => {
   };
 });
 await disconnect();
-console.log(JSON.stringify({ ...home, target: 5, growth }));
+console.log(JSON.stringify({ ...home, target: 4, growth }));
