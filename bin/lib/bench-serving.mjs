@@ -33,7 +33,8 @@ async function bareServer(folder, headers, body) {
 
 /**
  * Requests per second of the shop's home page, in turns on one machine: from the shop; from a bare Node server that sends the same
- * bytes with the same header fields; through the shipped nginx; and from nginx as a static file of the same bytes.
+ * bytes with the same header fields; through the shipped nginx; and from nginx as a static file of the same bytes, with the same
+ * header fields.
  */
 export async function serving(shop, shopPort, folder) {
   const host = `${shop}.localhost:${shopPort}`;
@@ -51,8 +52,10 @@ export async function serving(shop, shopPort, folder) {
     .split("\r\n")
     .slice(1)
     .map((line) => [line.slice(0, line.indexOf(":")), line.slice(line.indexOf(":") + 2)])
-    .filter(([name]) => !/^(date|connection|keep-alive)$/i.test(name))
-    .flat();
+    .filter(([name]) => !/^(date|connection|keep-alive)$/i.test(name));
+  // A file has these of its own.
+  const besides = headers.filter(([name]) => !/^(content-type|content-length|etag|last-modified)$/i.test(name));
+  const added = besides.map(([name, value]) => `add_header ${name} ${JSON.stringify(value)};`).join(" ");
   const root = join(folder, "nginx");
   mkdirSync(root, { recursive: true });
   writeFileSync(join(root, "index.html"), body);
@@ -66,11 +69,11 @@ export async function serving(shop, shopPort, folder) {
     .replaceAll(/^\s*ssl_certificate.*$/gm, "");
   writeFileSync(
     join(root, "nginx.conf"),
-    `worker_processes 1; daemon off; pid ${root}/nginx.pid; error_log ${root}/error.log; events {} http { access_log off; client_body_temp_path ${root}/b; proxy_temp_path ${root}/p; fastcgi_temp_path ${root}/f; uwsgi_temp_path ${root}/u; scgi_temp_path ${root}/s; default_type text/html; server { listen 127.0.0.1:${plain}; root ${root}; }\n${shipped}\n}`,
+    `worker_processes 1; daemon off; pid ${root}/nginx.pid; error_log ${root}/error.log; events {} http { access_log off; client_body_temp_path ${root}/b; proxy_temp_path ${root}/p; fastcgi_temp_path ${root}/f; uwsgi_temp_path ${root}/u; scgi_temp_path ${root}/s; default_type text/html; server { listen 127.0.0.1:${plain}; root ${root}; ${added} }\n${shipped}\n}`,
   );
   if (process.getuid?.() === 0) spawnSync("chmod", ["-R", "a+rwX", folder]);
   const nginx = spawn("nginx", ["-c", join(root, "nginx.conf")], { stdio: "inherit" });
-  const bare = await bareServer(folder, headers, body);
+  const bare = await bareServer(folder, headers.flat(), body);
   const targets = {
     shop: [address, host],
     bareNode: [`http://127.0.0.1:${bare.port}/`, host],

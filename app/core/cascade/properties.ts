@@ -67,8 +67,7 @@ const LIST: readonly Property[] = [
   },
   {
     name: "columns",
-    // Rows that would end uneven are made even, with fewer.
-    label: "Side by side, at most",
+    label: "Side by side",
     group: "sits",
     family: "place",
     perDevice: true,

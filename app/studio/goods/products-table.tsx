@@ -54,10 +54,10 @@ export function ProductsTable() {
   const isArchive = filters.archived === "1";
   const set = (name: keyof typeof filters, value: string) => setFilters((now) => ({ ...now, [name]: value }));
   useEffect(() => {
-    setSearch(Object.fromEntries(Object.entries(filters).filter(([, value]) => value)), {
-      replace: true,
-      preventScrollReset: true,
-    });
+    const next = new URLSearchParams(Object.entries(filters).filter(([, value]) => value));
+    // To go where one is would call off a way to another page that has just begun.
+    if (next.toString() === new URLSearchParams(window.location.search).toString()) return;
+    setSearch(next, { replace: true, preventScrollReset: true });
   }, [filters, setSearch]);
   const pictureOf = useMemo(() => new Map(pictures.map((p) => [p.id, p])), [pictures]);
   const titles = useMemo(() => new Map(collections.map((c) => [c.id, c.title])), [collections]);
