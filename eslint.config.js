@@ -18,7 +18,7 @@ export default tseslint.config(
     ],
   },
   ...tseslint.configs.recommendedTypeChecked,
-  { files: ["app/{kinds,render,routes,studio}/**/*.{ts,tsx}"], ...hooks.configs.flat.recommended },
+  { files: ["app/*.tsx", "app/{kinds,render,routes,studio}/**/*.{ts,tsx}"], ...hooks.configs.flat.recommended },
   {
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     linterOptions: { reportUnusedDisableDirectives: "error" },

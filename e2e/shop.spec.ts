@@ -95,6 +95,14 @@ test.describe("the published shop", () => {
   });
 });
 
+test("what axe objects to is found, on a page and in its frames", async ({ page }) => {
+  await page.setContent(
+    `<html lang="en"><title>A</title><main><img id="mine" src="a.png"><iframe title="a" srcdoc="<html lang=en><title>B</title><img id=inner src=b.png>"></iframe></main></html>`,
+  );
+  await page.frameLocator("iframe").locator("#inner").waitFor({ state: "attached" });
+  await expect(expectAccessible(page)).rejects.toThrow(/image-alt: <img id="mine"[\s\S]*image-alt: <img id="inner"/);
+});
+
 // Twenty screens, each looked at whole.
 test("screens for signing in, laying out, branding and publishing pass axe", async ({ page }) => {
   test.setTimeout(240_000);

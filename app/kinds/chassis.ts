@@ -16,12 +16,6 @@ export type SectionChassis = z.infer<typeof sectionChassis>;
 
 export const chassisOf = (node: Part): SectionChassis => node.props;
 
-/** The picture that a section's words stand on, as the library knows it; null where they stand on none. */
-export function pictureUnderWords(node: Part, arrangement: { readonly wordsOnPicture?: true }): string | null {
-  const { picture } = node.props;
-  return chassisOf(node).backdrop ?? (arrangement.wordsOnPicture && typeof picture === "string" ? picture : null);
-}
-
 /** Why what a section has besides its kind is not allowed; undefined where it is. */
 export function chassisProblem(node: Part): { readonly path: string; readonly why: string } | undefined {
   const parsed = sectionChassis.safeParse(node.props);

@@ -231,4 +231,4 @@ export {
   type Trait,
   type ViewProps,
 } from "./definition";
-export { chassisOf, hasStyle, moreStyles, pictureUnderWords } from "./chassis";
+export { chassisOf, hasStyle, moreStyles } from "./chassis";

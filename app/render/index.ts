@@ -7,7 +7,7 @@ export { PARTS, partById, type BrandPart } from "./parts";
 export { Section } from "./section";
 export { pageCss, sharedCss } from "./css";
 export { compileOwnCss, type OwnCss } from "./own-css";
-export { arrangementOf, GOODS_SETTINGS, nodeClass, nodeCss, nodeLayers } from "./style";
+export { arrangementOf, GOODS_SETTINGS, nodeClass, nodeCss, nodeLayers, pictureUnderWords } from "./style";
 export { structuredData } from "./structured-data";
 export {
   addressOf,

@@ -3,7 +3,7 @@ import fc from "fast-check";
 import type { Brand } from "~/core/document";
 import { NO_QUERY } from "~/core/goods";
 import { PROPERTIES, resolve } from "~/core/cascade";
-import { problemOf } from "~/kinds";
+import { makeNode, problemOf } from "~/kinds";
 import { contentWith, contentWithPart, everyLayoutPart, everySection, goods } from "./fixtures/content";
 import { invalidIn } from "./fixtures/validator";
 import { THEMES, themeById } from "~/themes";
@@ -115,6 +115,21 @@ describe("what shoppers get", () => {
     for (const [img] of html.matchAll(/<img[^>]*>/g)) expect(img).toMatch(/ width="\d+" height="\d+"/);
     for (const [img] of html.matchAll(/<img[^>]*>/g)) expect(img).toMatch(/ alt="/);
     expect(css).toContain(".f-01010101{object-position:30% 60%}");
+  });
+
+  it("tints the picture under words in its own hue, and only there", () => {
+    const rule = /\.(t-[0-9a-f]{8})\{--tint:\d+ \d+ \d+\}/;
+    const inHome = (props: object) => {
+      const hero = makeNode("hero", { picture: "wide", ...props });
+      const { html, css } = render({ page: "home" }, [hero]);
+      return { html, found: rule.exec(css)?.[1] };
+    };
+    const on = inHome({ arrangement: "on-picture" });
+    expect(on.html).toMatch(new RegExp(`class="s s-hero [^"]*${on.found}`));
+    const behind = inHome({ arrangement: "beside", picture: null, backdrop: "wide" });
+    expect(behind.html).toMatch(new RegExp(`class="s s-hero [^"]*${behind.found}`));
+    expect(inHome({ arrangement: "beside" }).found).toBeUndefined();
+    expect(inHome({ arrangement: "on-picture", picture: "tall" }).found).toBeUndefined();
   });
 
   it("has exactly one first heading on each page", () => {

@@ -1,13 +1,13 @@
 import { memo, type ReactNode } from "react";
 import { nodeAttributes, resolve } from "~/core/cascade";
 import { walk, type Look, type Part } from "~/core/document";
-import type { Theme } from "~/core/theme";
 import { shadeClass } from "~/core/pictures";
-import { chassisOf, hasTrait, kindOf, pictureUnderWords, type Definition } from "~/kinds";
+import type { Theme } from "~/core/theme";
+import { chassisOf, hasTrait, kindOf, type Definition } from "~/kinds";
 import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, type Inside } from "~/kinds/parts";
 import { unreadable } from "~/kinds/readable";
 import { Boundary, Undrawable } from "./boundary";
-import { arrangementOf, nodeClass, nodeLayers } from "./style";
+import { arrangementOf, nodeClass, nodeLayers, pictureUnderWords } from "./style";
 
 type PartProps = {
   node: Part;
@@ -45,13 +45,12 @@ function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
   if (!studio && !node.shown) return null;
   const { definition } = kind;
   onDrawn?.(definition.kind);
-  const arranged = arrangementOf(kind, node, theme);
-  const arrangement = arranged.id;
+  const arrangement = arrangementOf(kind, node, theme).id;
   const { tag: Tag, kind: name, level } = definition;
   const layers = nodeLayers(node, theme, look);
   const isSection = level === "section";
   const { anchor, backdrop } = isSection ? chassisOf(node) : {};
-  const under = isSection ? find(pictureUnderWords(node, arranged)) : undefined;
+  const under = isSection ? find(pictureUnderWords(node, theme)) : undefined;
   const isCut = (["edgeTop", "edgeBottom"] as const).some(
     (edge) => (resolve(layers, edge, "wide")?.value ?? "none") !== "none",
   );

@@ -13,6 +13,15 @@ export function arrangementOf(kind: Kind, node: Part, theme: Theme): Arrangement
   );
 }
 
+/** The picture that a section's words stand on, by its id in the library; null where they stand on none. */
+export function pictureUnderWords(section: Part, theme: Theme): string | null {
+  const { backdrop } = chassisOf(section);
+  if (backdrop) return backdrop;
+  const kind = kindOf(section);
+  const { picture } = section.props;
+  return kind && arrangementOf(kind, section, theme).wordsOnPicture && typeof picture === "string" ? picture : null;
+}
+
 /** What a brand or a theme says about the goods in a section, as a style sheet. */
 function goodsSheet(kind: Kind, brand: Brand): StyleSheet {
   if (!kind.definition.ofGoods) return {};

@@ -127,7 +127,7 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
         const now = await freshShop(shop);
         const done = await importGoods(now, table, columns, {
           step: (at, of) => {
-            // To ask it here holds the request while this goes on: once it is forgotten, nobody hears that its sender hung up.
+            // Node lets go of a request that nobody holds, and then its signal says nothing any more; to ask here holds it.
             if (request.signal.aborted) stop.abort();
             tell({ step: "lines", at, of });
           },

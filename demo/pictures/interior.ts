@@ -1,6 +1,6 @@
 import { oklch } from "culori";
 import { COLOURWAYS } from "./colourways";
-import { darker, lighter, linear, radial, type Drawing } from "./paint";
+import { darker, grain, joined, lighter, linear, radial, type Drawing } from "./paint";
 import type { Random } from "./random";
 
 // What all pictures of the workshop are made of.
@@ -27,16 +27,18 @@ export const along = (share: number): string =>
   SPECTRUM[Math.min(SPECTRUM.length - 1, Math.max(0, Math.floor(share * SPECTRUM.length)))]!;
 
 /** Light that falls in from the upper left, darker corners, and a little grain over it all. */
-export const light = (H: number): Drawing => ({
-  defs:
-    radial("glow", [W * 0.24, H * 0.06], W * 0.95, [
-      [0, "#fff6df", 0.26],
-      [0.45, "#fff6df", 0.05],
-      [1, "#1a1208", 0.3],
-    ]) +
-    `<filter id="grain" x="0" y="0" width="100%" height="100%"><feTurbulence type="fractalNoise" baseFrequency=".8" numOctaves="2" seed="3"/><feColorMatrix values="0 0 0 0 .5 0 0 0 0 .5 0 0 0 0 .5 0 0 0 .07 0"/></filter>`,
-  shapes: `<rect width="${W}" height="${H}" fill="url(#glow)"/><rect width="${W}" height="${H}" filter="url(#grain)"/>`,
-});
+export const light = (H: number): Drawing =>
+  joined(
+    {
+      defs: radial("glow", [W * 0.24, H * 0.06], W * 0.95, [
+        [0, "#fff6df", 0.26],
+        [0.45, "#fff6df", 0.05],
+        [1, "#1a1208", 0.3],
+      ]),
+      shapes: `<rect width="${W}" height="${H}" fill="url(#glow)"/>`,
+    },
+    grain(W, H),
+  );
 
 /** Boards that lie across the picture, with their grain. */
 export function boards(top: number, bottom: number, count: number, random: Random): Drawing {

@@ -67,6 +67,12 @@ export const radial = (
 export const blur = (id: string, amount: number): string =>
   `<filter id="${id}" x="-50%" y="-50%" width="200%" height="200%"><feGaussianBlur stdDeviation="${amount}"/></filter>`;
 
+/** A little grain over a whole picture of `width` × `height` px. */
+export const grain = (width: number, height: number): Drawing => ({
+  defs: `<filter id="grain" x="0" y="0" width="100%" height="100%"><feTurbulence type="fractalNoise" baseFrequency=".8" numOctaves="2" seed="3"/><feColorMatrix values="0 0 0 0 .5 0 0 0 0 .5 0 0 0 0 .5 0 0 0 .07 0"/></filter>`,
+  shapes: `<rect width="${width}" height="${height}" filter="url(#grain)"/>`,
+});
+
 /** A whole picture of `width` × `height` px. */
 export const picture = (width: number, height: number, drawing: Drawing, viewBox = `0 0 ${width} ${height}`): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="${viewBox}"><defs>${drawing.defs}</defs>${drawing.shapes}</svg>`;

@@ -3,6 +3,7 @@ import { SAILS, type SailName } from "./kites";
 import {
   blur,
   darker,
+  grain,
   lighter,
   linear,
   mixed,
@@ -283,7 +284,6 @@ export function drawScene(scene: SkyScene): string {
     );
     layers.push(dune("b", H * (scene.horizon + 0.27), H * 0.09, H, sky.sand, sky.grass, 520, random));
   }
-  const grain = `<filter id="grain" x="0" y="0" width="100%" height="100%"><feTurbulence type="fractalNoise" baseFrequency=".8" numOctaves="2" seed="3"/><feColorMatrix values="0 0 0 0 .5 0 0 0 0 .5 0 0 0 0 .5 0 0 0 .07 0"/></filter>`;
-  layers.push({ defs: grain, shapes: `<rect width="${W}" height="${H}" filter="url(#grain)"/>` });
+  layers.push(grain(W, H));
   return picture(W, H, { shapes: layers.map((l) => l.shapes).join(""), defs: layers.map((l) => l.defs).join("") });
 }

@@ -1,4 +1,13 @@
-import { hexOf, linearOf, linearOfOklab, mapIntoGamut, oklabOf, type Oklab } from "../theme/oklch";
+import {
+  bytesOf,
+  hexOf,
+  linearOf,
+  linearOfBytes,
+  linearOfOklab,
+  mapIntoGamut,
+  oklabOf,
+  type Oklab,
+} from "../theme/oklch";
 import type { Pixels } from "./words-on-picture";
 
 /** As much of a picture counts as its shadows. */
@@ -11,7 +20,7 @@ export function shadeOf({ data }: Pixels): string | null {
   const seen: Oklab[] = [];
   for (let i = 0; i < data.length; i += 4) {
     if (data[i + 3]! < LEAST_ALPHA) continue;
-    seen.push(oklabOf(linearOf(hexOf8(data[i]!, data[i + 1]!, data[i + 2]!))));
+    seen.push(oklabOf(linearOfBytes(data[i]!, data[i + 1]!, data[i + 2]!)));
   }
   if (seen.length === 0) return null;
   const dark = seen.sort((a, b) => a[0] - b[0]).slice(0, Math.max(1, Math.round(seen.length * SHADOWS)));
@@ -19,18 +28,12 @@ export function shadeOf({ data }: Pixels): string | null {
   return hexOf(linearOfOklab(mean(0), mean(1), mean(2)));
 }
 
-const hexOf8 = (r: number, g: number, b: number) => `#${((r << 16) | (g << 8) | b).toString(16).padStart(6, "0")}`;
-
 /** As dark as the tint of a picture that nothing is known of, and coloured enough to belong, not enough to be seen as a colour. */
 const TINT = { lightness: 0.18, most: 0.045 };
 
 /** The dark tint that belongs to a picture: the hue of its shadows, nearly black. `shade`: `#rrggbb`. Gives sRGB bytes. */
 export function tintOfShade(shade: string): readonly [number, number, number] {
   const [, a, b] = oklabOf(linearOf(shade));
-  const chroma = Math.min(TINT.most, Math.hypot(a, b));
-  const value = Number.parseInt(
-    hexOf(mapIntoGamut(TINT.lightness, chroma, (Math.atan2(b, a) * 180) / Math.PI)).slice(1),
-    16,
-  );
-  return [(value >> 16) & 255, (value >> 8) & 255, value & 255];
+  const hue = (Math.atan2(b, a) * 180) / Math.PI;
+  return bytesOf(hexOf(mapIntoGamut(TINT.lightness, Math.min(TINT.most, Math.hypot(a, b)), hue)));
 }

@@ -1,4 +1,4 @@
-import { linearOf, luminanceOf } from "../theme/oklch";
+import { linearLight, linearOf, luminanceOf } from "../theme/oklch";
 import { tintOfShade } from "./shade";
 
 // Whether words can be read that stand on a picture: measured on the picture's own pixels, under the words, in the crop that
@@ -90,15 +90,9 @@ export const placeInPicture = (crop: WordsBox, x: number, y: number): readonly [
 /** Steps of the table between two neighbouring values of an 8-bit channel. */
 const FINE = 8;
 /** Linear light of a channel's value in steps of an eighth: mixed layers fall between the 256 that a screen shows. */
-const LINEAR = Float64Array.from({ length: 255 * FINE + 1 }, (_each, i) => {
-  const v = i / FINE / 255;
-  return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
-});
+const LINEAR = Float64Array.from({ length: 255 * FINE + 1 }, (_each, i) => linearLight(i / FINE / 255));
 const luminance = (r: number, g: number, b: number): number =>
-  0.2126 * LINEAR[(r * FINE + 0.5) | 0]! +
-  0.7152 * LINEAR[(g * FINE + 0.5) | 0]! +
-  0.0722 * LINEAR[(b * FINE + 0.5) | 0]!;
-const luminanceOfHex = (hex: string): number => luminanceOf(linearOf(hex));
+  luminanceOf([LINEAR[Math.round(r * FINE)]!, LINEAR[Math.round(g * FINE)]!, LINEAR[Math.round(b * FINE)]!]);
 
 /** Pixels under words: their colours, and where in the picture's box they stand. */
 type Samples = {
@@ -171,7 +165,7 @@ function eachContrast(
   each: (ratio: number) => boolean,
 ): void {
   const tint = scrimColour(scrim);
-  const own = luminanceOfHex(SCRIM_COLOURS[scrim.tone].words);
+  const own = luminanceOf(linearOf(SCRIM_COLOURS[scrim.tone].words));
   // A scrim changes along one way only, so its opacity is worked out once for each step of that way.
   const isAcross = scrim.from === "left" || scrim.from === "right";
   const alphas = Float64Array.from({ length: SHADES + 1 }, (_each, i) =>

@@ -5,11 +5,12 @@
 export type LinearRgb = readonly [r: number, g: number, b: number];
 export type Oklab = readonly [l: number, a: number, b: number];
 
+/** An sRGB channel, 0–1, in linear light (CSS Color 4). */
+export const linearLight = (value: number): number =>
+  value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
+
 /** Linear-light value of each of the 256 steps of an sRGB channel. */
-const LINEAR: readonly number[] = Array.from({ length: 256 }, (_unused, step) => {
-  const value = step / 255;
-  return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
-});
+const LINEAR: readonly number[] = Array.from({ length: 256 }, (_unused, step) => linearLight(step / 255));
 
 const step = (linear: number): number => {
   const clipped = Math.min(1, Math.max(0, linear));
@@ -17,11 +18,17 @@ const step = (linear: number): number => {
   return Math.round(value * 255);
 };
 
-/** `#rrggbb` in linear light. */
-export function linearOf(hex: string): LinearRgb {
+/** Bytes of sRGB in linear light. */
+export const linearOfBytes = (r: number, g: number, b: number): LinearRgb => [LINEAR[r]!, LINEAR[g]!, LINEAR[b]!];
+
+/** The bytes of `#rrggbb`. */
+export function bytesOf(hex: string): readonly [r: number, g: number, b: number] {
   const value = Number.parseInt(hex.slice(1), 16);
-  return [LINEAR[(value >> 16) & 255]!, LINEAR[(value >> 8) & 255]!, LINEAR[value & 255]!];
+  return [(value >> 16) & 255, (value >> 8) & 255, value & 255];
 }
+
+/** `#rrggbb` in linear light. */
+export const linearOf = (hex: string): LinearRgb => linearOfBytes(...bytesOf(hex));
 
 /** The nearest 8-bit sRGB colour, as `#rrggbb`; what lies outside is clipped. */
 export function hexOf([r, g, b]: LinearRgb): string {

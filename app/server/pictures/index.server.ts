@@ -76,10 +76,10 @@ export async function addMadePicture(
   bytes: Buffer,
   name: string,
   more: { alt?: string; focus?: readonly [number, number] } = {},
-): Promise<Picture> {
+): Promise<void> {
   const read = await readApart("measure", { bytes });
   if (!read.ok) throw new Error(`${name}: ${read.why}`);
-  return (await keepRead(shopId, read.value, name, more)).picture;
+  await keepRead(shopId, { bytes, vector: false, ...read.value }, name, more);
 }
 
 /** Keeps a picture that has been read in the shop's library. The same picture twice is one picture. */
@@ -165,17 +165,21 @@ export async function dropRemovedPictures(now = Date.now()): Promise<void> {
   await PictureRow.unscoped().destroy({ where: { removedAt: { [Op.lt]: new Date(now - KEPT_DAYS * 86_400_000) } } });
 }
 
-/** Looks at pictures that were kept before the colour of a picture's shadows was asked for. Gives how many. */
+/** Looks at pictures that were kept before the colour of a picture's shadows was asked for. Gives how many it could look at. */
 export async function shadePictures(): Promise<number> {
   const rows = await PictureRow.unscoped().findAll({ where: { shade: null }, order: [["id", "ASC"]] });
   const shops = new Set<string>();
+  let count = 0;
   for (const row of rows) {
     const bytes = row.vector ? undefined : await readOriginal(row.hash, false).catch(() => undefined);
     const read = bytes && (await readApart("measure", { bytes }));
-    await row.update({ shade: (read?.ok && read.value.shade) || "" });
+    // Readers were busy or it took too long: it is tried again with the next tidying.
+    if (read && !read.ok) continue;
+    await row.update({ shade: read?.value.shade ?? "" });
     shops.add(row.shopId);
+    count++;
   }
   for (const shopId of shops) await countUp(shopId, "pictures");
   if (shops.size) forgetShops();
-  return rows.length;
+  return count;
 }

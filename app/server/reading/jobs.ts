@@ -32,10 +32,10 @@ export type Jobs = {
     readonly answer: Uint8Array;
     readonly step: never;
   };
-  /** A picture that needs nothing done to it, because it was made ready before. */
+  /** What is to be known of a picture that was made ready before. */
   readonly measure: {
     readonly ask: { readonly bytes: Uint8Array };
-    readonly answer: PreparedPicture;
+    readonly answer: Pick<PreparedPicture, "width" | "height" | "shade">;
     readonly step: never;
   };
   /** The pictures of a ZIP archive that lies at `path`. */

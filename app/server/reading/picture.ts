@@ -1,6 +1,6 @@
 import sharp from "sharp";
 import { shadeOf } from "~/core/pictures";
-import type { PictureRead, PreparedPicture } from "./jobs";
+import type { Jobs, PictureRead } from "./jobs";
 import { sanitiseSvg, sizeOfSvg } from "./sanitise";
 import { looksLikeSvg, problemWithDrawing } from "./svg";
 
@@ -42,11 +42,8 @@ export async function readPicture(given: Uint8Array): Promise<PictureRead> {
       .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: "inside", withoutEnlargement: true })
       .webp({ quality: 86, effort: 4 })
       .toBuffer({ resolveWithObject: true });
-    const { width: across, height: down } = info;
-    return {
-      ok: true,
-      picture: { bytes: data, width: across, height: down, vector: false, shade: await readShade(data) },
-    };
+    const shade = await readShade(data);
+    return { ok: true, picture: { bytes: data, width: info.width, height: info.height, vector: false, shade } };
   } catch (error) {
     if (error instanceof Error && /pixel limit/i.test(error.message))
       return no("This picture has more than 50 million pixels. Make it smaller first.");
@@ -69,9 +66,9 @@ async function readShade(bytes: Uint8Array): Promise<string | null> {
 }
 
 /** What is to be known of a WebP picture that was made ready before. */
-export async function measurePicture(bytes: Uint8Array): Promise<PreparedPicture> {
+export async function measurePicture(bytes: Uint8Array): Promise<Jobs["measure"]["answer"]> {
   const { width, height } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata();
-  return { bytes, width, height, vector: false, shade: await readShade(bytes) };
+  return { width, height, shade: await readShade(bytes) };
 }
 
 /** A picture of the library as a PNG, `size` px square, whole and not stretched. */

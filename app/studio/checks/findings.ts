@@ -3,8 +3,8 @@ import { layoutFindings, type LayoutFinding, type LayoutRule } from "~/core/chec
 import { locate, setStyles, type Outcome } from "~/core/commands";
 import { entryOf, type Device, type Draft, type Part, type StyleValue } from "~/core/document";
 import type { Picture, Scrim } from "~/core/pictures";
-import { hasStyle, kindOf, pictureUnderWords } from "~/kinds";
-import { arrangementOf, nodeLayers } from "~/render";
+import { hasStyle, kindOf } from "~/kinds";
+import { nodeLayers, pictureUnderWords } from "~/render";
 import { themeById } from "~/themes";
 import { coloursAround, setFor } from "../colours";
 import { DEVICE_WIDTH } from "../panes";
@@ -52,8 +52,7 @@ export async function onPicturesOf(
   const theme = themeById(draft.look.theme);
   const found: Finding[] = [];
   for (const node of sectionsIn(frame, draft)) {
-    const kind = kindOf(node);
-    const under = kind && pictureUnderWords(node, arrangementOf(kind, node, theme));
+    const under = pictureUnderWords(node, theme);
     const picture = under && pictures.find((p) => p.id === under);
     if (!picture) continue;
     const layers = nodeLayers(node, theme, draft.look);

@@ -23,8 +23,8 @@ import {
   setStyle,
 } from "~/core/commands";
 import { AUDIENCES, DEVICES, type Audience, type Device, type Part, entryOf } from "~/core/document";
-import { chassisOf, hasStyle, kindOf, moreStyles, pictureUnderWords, type Field } from "~/kinds";
-import { arrangementOf, nodeLayers, partById } from "~/render";
+import { chassisOf, hasStyle, kindOf, moreStyles, type Field } from "~/kinds";
+import { arrangementOf, nodeLayers, partById, pictureUnderWords } from "~/render";
 import { themeById } from "~/themes";
 import { benchActions, nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
@@ -282,7 +282,7 @@ function Selected() {
   const theme = themeById(draft.look.theme);
   const arrangement = arrangementOf(kind, node, theme);
   const isOne = parts.length === 1;
-  const under = isOne ? pictureUnderWords(node, arrangement) : null;
+  const under = isOne ? pictureUnderWords(node, theme) : null;
   const isSection = part.level === "section";
   const nodes = parts.map((p) => p.node);
   const inAll = (name: string) =>

@@ -32,16 +32,11 @@ const isMuch = (f: ContrastFinding) =>
   f.enough.tone === f.scrim.tone &&
   f.scrim.strength - f.enough.strength >= SPARE;
 
+/** `picture`: the one under the words, by its id in the library. */
+type WordsOnPictureProps = { node: Part; layers: readonly Layer[]; picture: string };
+
 /** Whether words can be read on a section's picture, measured on its own pixels; and a tint that is just enough. */
-export function WordsOnPicture({
-  node,
-  layers,
-  picture: id,
-}: {
-  node: Part;
-  layers: readonly Layer[];
-  picture: string;
-}) {
+export function WordsOnPicture({ node, layers, picture: id }: WordsOnPictureProps) {
   const store = useStudioStore();
   const frames = useBenchFrames();
   const picture = useStudio((s) => s.pictures.find((p) => p.id === id));

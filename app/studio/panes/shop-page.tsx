@@ -13,6 +13,7 @@ import {
   PageBody,
   nodeCss,
   partsByKind,
+  pictureUnderWords,
   sharedCss,
   shownOf,
   type Target,
@@ -36,7 +37,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
   const theme = themeById(look.theme);
   const { fonts, measures, colours } = lookCss(solveLook(theme, look));
   const shared = sharedCss(theme);
-  const focus = useMemo(() => pictures.map((p) => focusCss(p) + shadeCss(p)).join(""), [pictures]);
+  const focus = useMemo(() => pictures.map(focusCss).join(""), [pictures]);
   const goods = GOODS_SETTINGS.map((name) => look.brand[name]).join(" ");
   const nodes = useMemo(() => {
     const sheets = new Map<string, string>();
@@ -47,6 +48,18 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
     // Of the look, only this reaches the rules of single sections.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [documents, theme, goods]);
+  // A library has thousands of pictures, of which few stand under words.
+  const tints = useMemo(() => {
+    const under = new Set(
+      Object.values(documents)
+        .flatMap(({ root }) => Object.values(root.slots).flat())
+        .map((section) => pictureUnderWords(section, theme)),
+    );
+    return pictures
+      .filter((p) => under.has(p.id))
+      .map(shadeCss)
+      .join("");
+  }, [documents, pictures, theme]);
   return useMemo(
     () =>
       new Map([
@@ -56,8 +69,9 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
         ["shared", shared],
         ...nodes,
         ["focus", focus],
+        ["tints", tints],
       ]),
-    [fonts, measures, colours, shared, nodes, focus],
+    [fonts, measures, colours, shared, nodes, focus, tints],
   );
 }
 

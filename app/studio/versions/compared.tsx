@@ -1,7 +1,10 @@
 import {
+  Alert,
   Box,
   Button,
+  CircularProgress,
   DialogContent,
+  List,
   ListItemButton,
   ListItemText,
   ToggleButton,
@@ -14,8 +17,23 @@ import type { Target } from "~/render";
 import { DraftFrame, PaneShell, SillName } from "../panes";
 import { INK, ON_LEMON } from "../ui";
 
+type ListAndChosenProps = {
+  /** What the list is called. */
+  label: string;
+  /** What stands above the list. */
+  above: ReactNode;
+  /** Why something could not be done. */
+  problem: string | null;
+  /** The rows; null until they have been read. */
+  rows: readonly ReactNode[] | null;
+  /** What is said where there are none. */
+  none: string;
+  /** What was chosen, or how to choose. */
+  children: ReactNode;
+};
+
 /** A list of what was, and beside it what was chosen of it; one below the other where there is little room. */
-export const ListAndChosen = ({ list, children }: { list: ReactNode; children: ReactNode }) => (
+export const ListAndChosen = ({ label, above, problem, rows, none, children }: ListAndChosenProps) => (
   <DialogContent
     sx={{
       display: "grid",
@@ -24,13 +42,29 @@ export const ListAndChosen = ({ list, children }: { list: ReactNode; children: R
       minHeight: { md: 520 },
     }}
   >
-    <Box sx={{ borderRight: { md: `1px solid ${INK.line}` }, pr: { md: 2 }, minWidth: 0 }}>{list}</Box>
+    <Box sx={{ borderRight: { md: `1px solid ${INK.line}` }, pr: { md: 2 }, minWidth: 0 }}>
+      {above}
+      {problem ? (
+        <Alert severity="error" sx={{ mb: 1 }}>
+          {problem}
+        </Alert>
+      ) : null}
+      {rows?.length ? (
+        // A long list scrolls by itself, so that what was chosen stays beside it.
+        <List dense aria-label={label} sx={{ maxHeight: { xs: "24dvh", md: "56dvh" }, overflowY: "auto" }}>
+          {rows}
+        </List>
+      ) : problem ? null : rows ? (
+        <Typography variant="body2" color="text.secondary">
+          {none}
+        </Typography>
+      ) : (
+        <CircularProgress size={22} aria-label={`Reading: ${label}`} />
+      )}
+    </Box>
     <Box sx={{ minWidth: 0 }}>{children}</Box>
   </DialogContent>
 );
-
-/** Long lists scroll by themselves, so that what was chosen stays beside them. */
-export const LIST_SX = { maxHeight: { xs: "24dvh", md: "56dvh" }, overflowY: "auto" } as const;
 
 type VersionItemProps = { name: string; about: string; isOpen: boolean; onOpen: () => void };
 

@@ -1,4 +1,4 @@
-import { Alert, Box, CircularProgress, Dialog, DialogTitle, List, Typography } from "@mui/material";
+import { Alert, Box, Dialog, DialogTitle, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { z } from "zod";
@@ -8,7 +8,7 @@ import { listPublications, readPublication } from "~/core/protocol";
 import { changeWords } from "~/kinds/change-words";
 import { useStudio, useStudioStore } from "../keeping";
 import { IconAction, INK } from "../ui";
-import { Compared, LIST_SX, ListAndChosen, VersionItem } from "./compared";
+import { Compared, ListAndChosen, VersionItem } from "./compared";
 import { whenWords } from "./when-kept";
 
 const HOME = { page: "home" } as const;
@@ -83,35 +83,25 @@ function Contents({ onClose }: { onClose: () => void }) {
   };
   return (
     <ListAndChosen
-      list={
-        <>
-          <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-            Look and pages as shoppers saw them. Goods and pictures are as they are now.
-          </Typography>
-          {problem ? (
-            <Alert severity="error" sx={{ mb: 1 }}>
-              {problem}
-            </Alert>
-          ) : null}
-          {heads === null ? (
-            <CircularProgress size={22} aria-label="Reading the publications" />
-          ) : heads.length === 0 && !problem ? (
-            <Typography variant="body2">Nothing has been published yet.</Typography>
-          ) : (
-            <List dense aria-label="Publications" sx={LIST_SX}>
-              {heads.map((head, i) => (
-                <Box component="li" key={head.number}>
-                  <VersionItem
-                    name={`${nameOf(head)}${i === 0 ? ", in the shop now" : ""}`}
-                    about={`${whenWords(head.at)} · ${head.changes === 1 ? "1 change" : `${head.changes} changes`}`}
-                    isOpen={open?.head.number === head.number}
-                    onOpen={() => void look(head)}
-                  />
-                </Box>
-              ))}
-            </List>
-          )}
-        </>
+      label="Publications"
+      above={
+        <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+          Look and pages as shoppers saw them. Goods and pictures are as they are now.
+        </Typography>
+      }
+      problem={problem}
+      none="Nothing has been published yet."
+      rows={
+        heads?.map((head, i) => (
+          <Box component="li" key={head.number}>
+            <VersionItem
+              name={`${nameOf(head)}${i === 0 ? ", in the shop now" : ""}`}
+              about={`${whenWords(head.at)} · ${head.changes === 1 ? "1 change" : `${head.changes} changes`}`}
+              isOpen={open?.head.number === head.number}
+              onOpen={() => void look(head)}
+            />
+          </Box>
+        )) ?? null
       }
     >
       {open ? (

@@ -1,15 +1,4 @@
-import {
-  Alert,
-  Box,
-  Button,
-  Chip,
-  CircularProgress,
-  Dialog,
-  DialogTitle,
-  List,
-  TextField,
-  Typography,
-} from "@mui/material";
+import { Alert, Box, Button, Chip, Dialog, DialogTitle, TextField, Typography } from "@mui/material";
 import { Trash2, X } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { restorePage, restoreSection } from "~/core/commands";
@@ -28,7 +17,7 @@ import { changeWords } from "~/kinds/change-words";
 import { useStudio, useStudioStore } from "../keeping";
 import { useTarget } from "../panes";
 import { IconAction, INK } from "../ui";
-import { Compared, LIST_SX, ListAndChosen, VersionItem } from "./compared";
+import { Compared, ListAndChosen, VersionItem } from "./compared";
 import { whenKept, whenWords } from "./when-kept";
 
 const UNREACHABLE = "The server can’t be reached. Try again in a moment.";
@@ -187,69 +176,54 @@ function Contents({ page }: { page: string }) {
     if (why) store.getState().say(why);
   };
   const nowDraft = () => store.getState().draft;
+  // The latest is first.
+  const published = heads?.find((head) => head.publication !== null);
   return (
     <ListAndChosen
-      list={
-        <>
-          <Box
-            component="form"
-            onSubmit={(event) => {
-              event.preventDefault();
-              void keep();
-            }}
-            sx={{ display: "grid", gap: 1, mb: 2 }}
-          >
-            <TextField
-              label="Save it as it is now, named"
-              value={name}
-              onChange={(e) => setName(e.target.value)}
-              slotProps={{ htmlInput: { maxLength: 80 } }}
+      label="Versions of this page"
+      above={
+        <Box
+          component="form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void keep();
+          }}
+          sx={{ display: "grid", gap: 1, mb: 2 }}
+        >
+          <TextField
+            label="Save it as it is now, named"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            slotProps={{ htmlInput: { maxLength: 80 } }}
+          />
+          <Button type="submit" variant="contained" disabled={busy || name.trim() === ""}>
+            Save this version
+          </Button>
+        </Box>
+      }
+      problem={problem}
+      none="None yet. One is kept each time you publish this page, and whenever you ask for it here."
+      rows={
+        heads?.map((head) => (
+          <Box component="li" key={head.id} sx={{ display: "flex", alignItems: "center" }}>
+            <VersionItem
+              name={head.name}
+              about={whenWords(head.at)}
+              isOpen={open?.head.id === head.id}
+              onOpen={() => void look(head)}
             />
-            <Button type="submit" variant="contained" disabled={busy || name.trim() === ""}>
-              Save this version
-            </Button>
+            {head.publication === null ? (
+              <IconAction
+                label={`Remove version ${head.name}`}
+                icon={Trash2}
+                size={15}
+                onClick={() => void remove(head)}
+              />
+            ) : head === published ? (
+              <Chip size="small" label="in the shop" variant="outlined" />
+            ) : null}
           </Box>
-          {problem ? (
-            <Alert severity="error" sx={{ mb: 1 }}>
-              {problem}
-            </Alert>
-          ) : null}
-          {heads === null ? (
-            <CircularProgress size={22} aria-label="Reading the versions" />
-          ) : heads.length === 0 ? (
-            <Typography variant="body2" color="text.secondary">
-              None yet. One is kept each time you publish this page, and whenever you ask for it here.
-            </Typography>
-          ) : (
-            <List dense aria-label="Versions of this page" sx={LIST_SX}>
-              {heads.map((head) => (
-                <Box component="li" key={head.id} sx={{ display: "flex", alignItems: "center" }}>
-                  <VersionItem
-                    name={head.name}
-                    about={whenWords(head.at)}
-                    isOpen={open?.head.id === head.id}
-                    onOpen={() => void look(head)}
-                  />
-                  {head.publication === null ? (
-                    <IconAction
-                      label={`Remove version ${head.name}`}
-                      icon={Trash2}
-                      size={15}
-                      onClick={() => void remove(head)}
-                    />
-                  ) : (
-                    <Chip
-                      size="small"
-                      label="in the shop"
-                      variant="outlined"
-                      sx={{ display: head === heads.find((h) => h.publication !== null) ? "flex" : "none" }}
-                    />
-                  )}
-                </Box>
-              ))}
-            </List>
-          )}
-        </>
+        )) ?? null
       }
     >
       {open && then && now ? (
