@@ -2,7 +2,7 @@ import { Box, Button, CssBaseline, InitColorSchemeScript, Stack, ThemeProvider, 
 import { useContext, type ReactNode } from "react";
 import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from "react-router";
 import { fontFaces } from "~/core/theme";
-import { LOOK_ATTRIBUTE, NonceContext, studioTheme, Zest } from "~/studio/ui";
+import { LOOK_ATTRIBUTE, NonceContext, pageNonce, studioTheme, Zest } from "~/studio/ui";
 
 export const meta = () => [{ title: "Zest Window" }];
 
@@ -19,7 +19,8 @@ export function Layout({ children }: { children: ReactNode }) {
         <link rel="icon" href="/zest.svg" type="image/svg+xml" />
         <Meta />
         <Links />
-        <style nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: FACES }} />
+        {/* After an error in the browser the whole page is made anew there. */}
+        <style nonce={nonce || pageNonce()} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: FACES }} />
       </head>
       <body>
         <InitColorSchemeScript attribute={LOOK_ATTRIBUTE} nonce={nonce} />

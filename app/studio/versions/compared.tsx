@@ -105,7 +105,7 @@ export function Compared({ name, then, now, target, onBack, backWords }: Compare
   return (
     <>
       <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 1.5, mb: 1.5 }}>
-        <Typography variant="h3" component="h3" sx={{ flex: 1 }} noWrap>
+        <Typography variant="h3" component="h3" sx={{ flex: { xs: "1 1 100%", sm: 1 }, minWidth: 0 }} noWrap>
           {name} and now
         </Typography>
         <ToggleButtonGroup
