@@ -24,6 +24,7 @@ export default [
   route("s/:shop/goods/bring-in", "routes/goods-bring-in.ts"),
   route("s/:shop", "routes/shop.tsx", [
     route("pages", "routes/pages.tsx"),
+    route("pages/all", "routes/all-pages.tsx"),
     route("brand", "routes/brand.tsx"),
     route("theme", "routes/theme.tsx"),
     route("goods", "routes/goods.tsx", [

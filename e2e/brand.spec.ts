@@ -309,7 +309,7 @@ test("pages that follow the device are dark where it asks for it; strongest cont
   const grounds = new Set<string>();
   for (const scheme of ["light", "dark"] as const) {
     await page.emulateMedia({ colorScheme: scheme });
-    for (const path of ["/", "/pages/about", "/search?q=nothing", "/nowhere"]) {
+    for (const path of ["/", "/about", "/search?q=nothing", "/nowhere"]) {
       await page.goto(shopAt(host) + path);
       // axe-core judges 1.4.6 by itself: at least 7 for text, 4.5 for large text.
       const found = await violationsOf(page, { runOnly: ["color-contrast", "color-contrast-enhanced"] });

@@ -236,7 +236,7 @@ test("running text is written where it stands: heads, bold, lists, links, tables
     const finder = page.getByRole("dialog", { name: "Where these words lead" });
     await finder.getByRole("combobox", { name: "These words lead to" }).fill("About");
     await page.getByRole("option", { name: "About us" }).click();
-    await expect(phone.locator(".s-freehand .w-words li a")).toHaveAttribute("href", "/pages/about");
+    await expect(phone.locator(".s-freehand .w-words li a")).toHaveAttribute("href", "/about");
     await page.keyboard.press("Shift+Home");
     await bar.getByRole("button", { name: "Colour of letters" }).click();
     await page.getByRole("menuitem", { name: "Sale" }).click();

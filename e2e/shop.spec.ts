@@ -12,7 +12,7 @@ const PAGES = [
   "/products/harbour-cone",
   "/products/kittiwake-ul",
   "/products/turnstone",
-  "/pages/about",
+  "/about",
   "/search?q=delta",
   "/search?q=nothing-at-all",
   "/cart",
@@ -53,7 +53,7 @@ test.describe("the published shop", () => {
     const context = await browser.newContext({ javaScriptEnabled: false, viewport: PHONE });
     const page = await context.newPage();
     await page.goto(DEMO);
-    await page.locator(".drop summary").click();
+    await page.locator(".drop > summary").click();
     await page
       .getByRole("navigation", { name: "Main menu, small screen" })
       .getByRole("link", { name: "Windsocks" })
@@ -70,7 +70,7 @@ test.describe("the published shop", () => {
   test("with JavaScript, signing up stays on the page; the phone menu closes on Escape", async ({ page }) => {
     await page.setViewportSize(PHONE);
     await page.goto(DEMO);
-    await page.locator(".drop summary").click();
+    await page.locator(".drop > summary").click();
     const entry = page
       .getByRole("navigation", { name: "Main menu, small screen" })
       .getByRole("link", { name: "Windsocks" });

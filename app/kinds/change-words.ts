@@ -1,4 +1,4 @@
-import { entryOf, type Difference } from "~/core/document";
+import { entryOf, type Difference, type DocumentKind, type PageDocument, type Part } from "~/core/document";
 import { PROPERTIES } from "~/core/cascade";
 import { readPinKey, ROLE_WORDS, SET_NAMES, settingOf } from "~/core/theme";
 import { kindOf, nameOf, type Field } from ".";
@@ -44,6 +44,45 @@ function propsWords(fields: readonly Field[], keys: readonly string[]): string {
   return `${[...said].join(", ")} changed`;
 }
 
+const THINGS: Readonly<Record<DocumentKind, string>> = {
+  page: "page",
+  frame: "page",
+  layout: "layout",
+  menu: "menu",
+  site: "page",
+};
+
+/** What a document says of itself, by its keys. */
+const SAID: Readonly<Record<string, string>> = {
+  products: "used for other goods",
+  collections: "used for other goods",
+  slug: "address changed",
+  parent: "moved among the pages",
+  order: "moved among the pages",
+  searchTitle: "search and sharing changed",
+  description: "search and sharing changed",
+  picture: "search and sharing changed",
+  unlisted: "search and sharing changed",
+  header: "header or footer shown or left out",
+  footer: "header or footer shown or left out",
+  home: "another home page",
+};
+
+function saidWords(document: PageDocument, keys: readonly string[]): string {
+  const words = keys.map((key) =>
+    key === "hidden"
+      ? document.root.props.hidden
+        ? "no longer in the shop"
+        : "in the shop"
+      : (entryOf(SAID, key) ?? key),
+  );
+  return [...new Set(words)].join(", ");
+}
+
+/** What a part is called; an item of a menu by its words, as there are many. */
+const partName = (part: Part): string =>
+  part.kind === "menu-item" && part.props.label ? `“${String(part.props.label)}”` : nameOf(part);
+
 /** A difference as a seller says it: where, and what. */
 export function changeWords(difference: Difference): Change {
   if (difference.what === "look") {
@@ -53,17 +92,18 @@ export function changeWords(difference: Difference): Change {
   if (difference.what === "brand") return { where: "Brand", what: `${brandLabel(difference.key)} changed` };
   if (!("node" in difference)) {
     const { kind, title } = difference.document;
-    const thing = kind === "layout" ? "layout" : "page";
+    const thing = THINGS[kind];
+    if (difference.what === "says-of-itself")
+      return { where: title, what: saidWords(difference.document, difference.keys) };
     const what = {
       "page-added": `new ${thing}`,
       "page-removed": `${thing} removed`,
       renamed: `${thing} renamed`,
-      "used-elsewhere": "used for other goods",
     }[difference.what];
     return { where: title, what };
   }
-  const inside = difference.section.id === difference.node.id ? "" : ` › ${nameOf(difference.node)}`;
-  const where = `${difference.document.title} › ${nameOf(difference.section)}${inside}`;
+  const inside = difference.section.id === difference.node.id ? "" : ` › ${partName(difference.node)}`;
+  const where = `${difference.document.title} › ${partName(difference.section)}${inside}`;
   const fields = kindOf(difference.node)?.definition.fields ?? [];
   switch (difference.what) {
     case "added":

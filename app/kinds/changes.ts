@@ -1,4 +1,5 @@
-import { integrityOf, walk, type Draft, type PageDocument, entryOf } from "~/core/document";
+import { integrityOf, MAIN_MENU, SITE, walk, pageProps, type Draft, type PageDocument, entryOf } from "~/core/document";
+import { pageProblem, siteOf } from "~/core/addresses";
 import type { Operation } from "~/core/operations";
 import {
   DOCUMENT_VERSION,
@@ -12,7 +13,7 @@ import {
 import { documentProblem, migrationsOf, nameOf, problemOf, strangerIn } from ".";
 
 /** Documents that every shop has. */
-const NEEDED = new Set(["home", "frame"]);
+const NEEDED = new Set(["frame", SITE, MAIN_MENU]);
 /** The place where the look lies beside the documents. */
 const TAKEN = "look";
 
@@ -93,6 +94,39 @@ function problemOfNames(draft: Draft, operations: readonly Operation[]): string 
 }
 
 /**
+ * The pages whose place, address or existence may have become wrong through operations: their own, and those beneath a page that is
+ * gone. Whoever changes one has to look at all pages of the shop.
+ */
+export function siteTouchedBy(draft: Draft, operations: readonly Operation[]): ReadonlySet<string> {
+  const pages = new Set<string>();
+  for (const operation of operations) {
+    if (operation.type === "addDocument" && operation.added.kind === "page") pages.add(operation.added.id);
+    if (operation.type === "removeDocument" && operation.added.kind === "page") {
+      pages.add(operation.added.id);
+      for (const each of Object.values(draft.documents))
+        if (each.kind === "page" && pageProps(each).parent === operation.added.id) pages.add(each.id);
+    }
+    if (operation.type !== "setProp") continue;
+    const document = entryOf(draft.documents, operation.document);
+    if (document?.root.id !== operation.node) continue;
+    if (document.kind === "page" && SITE_KEYS.has(String(operation.path[0]))) pages.add(document.id);
+    if (document.kind === "site") for (const each of siteOf(draft.documents).pages) pages.add(each.document.id);
+  }
+  return pages;
+}
+
+/** What a page says that has to do with the other pages. */
+const SITE_KEYS: ReadonlySet<string> = new Set(["slug", "parent", "hidden"]);
+
+/** Whether operations may change the tree of pages, so that what is at hand has to be all of the draft. */
+export const asksForSite = (operations: readonly Operation[]): boolean =>
+  operations.some(
+    (o) =>
+      ((o.type === "addDocument" || o.type === "removeDocument") && o.added.kind === "page") ||
+      (o.type === "setProp" && (SITE_KEYS.has(String(o.path[0])) || o.document === SITE)),
+  );
+
+/**
  * Why a changed draft may not be kept, in the seller's words; undefined where it may. Looks only at what the operations
  * touched. The studio asks before it makes a change, and the server before it stores one.
  * @param pages how many pages and layouts the shop has then, where the draft at hand is not all of it
@@ -110,6 +144,9 @@ export function problemOfChange(
     return `A shop can have ${MOST_DOCUMENTS.toLocaleString("en")} pages and layouts.`;
   const misnamed = problemOfNames(draft, operations);
   if (misnamed) return misnamed;
+  const pagesChanged = siteTouchedBy(draft, operations);
+  const unsound = pagesChanged.size ? pageProblem(draft.documents, pagesChanged) : undefined;
+  if (unsound) return unsound;
   const touched = touchedBy(operations);
   for (const id of touched.documents) {
     const document = entryOf(draft.documents, id);

@@ -27,6 +27,8 @@ type FieldShape =
       readonly options: readonly (readonly [value: string, label: string])[];
     }
   | { readonly type: "collection"; readonly key: string; readonly label: string; readonly none: string }
+  /** One of the shop's menus. */
+  | { readonly type: "menu"; readonly key: string; readonly label: string }
   | { readonly type: "yes"; readonly key: string; readonly label: string }
   /** Chosen goods: products, collections and tags. */
   | { readonly type: "goods"; readonly key: string; readonly label: string }
@@ -78,8 +80,8 @@ export const PURPOSES = [
 ] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
-/** Whether a part of a page is a section, a column of one, or what stands in columns. */
-export type Level = "section" | "column" | "widget";
+/** Whether a part is a section of a page, a column of one, what stands in columns, or an item of a menu. */
+export type Level = "section" | "column" | "widget" | "item";
 
 /**
  * What shared code may ask of a kind without knowing its name. `no-head`: it brings no heading of its own. `head`: it is a

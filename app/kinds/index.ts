@@ -1,16 +1,6 @@
-import { z } from "zod";
 import { isKnownValue, PROPERTIES } from "~/core/cascade";
-import {
-  LAYOUT_SORTS,
-  layoutProps,
-  newId,
-  walk,
-  type PageDocument,
-  type Json,
-  type Part,
-  entryOf,
-} from "~/core/document";
-import { MOST_ENTRIES, versionOf, type Migration } from "~/core/schema";
+import { layoutProps, newId, walk, type PageDocument, type Json, type Part, entryOf } from "~/core/document";
+import { versionOf, type Migration } from "~/core/schema";
 import { button } from "./button";
 import { chassisProblem } from "./chassis";
 import { collectionTiles } from "./collection-tiles";
@@ -22,6 +12,7 @@ import { group } from "./group";
 import { header } from "./header";
 import { heading } from "./heading";
 import { hero } from "./hero";
+import { menuItem } from "./menu-item";
 import { notice } from "./notice";
 import { picture } from "./picture";
 import { pictureWords } from "./picture-words";
@@ -92,6 +83,7 @@ const LIST: readonly Kind[] = [
   assurances,
   rule,
   group,
+  menuItem,
 ];
 
 export const KINDS: ReadonlyMap<string, Kind> = new Map(LIST.map((kind) => [kind.definition.kind, kind]));
@@ -144,25 +136,6 @@ export const suits = (document: PageDocument, kind: Kind): boolean => {
   const sort = layoutProps(document)?.of;
   return !only || (sort !== undefined && only.includes(sort));
 };
-
-const layoutRoot = z.strictObject({
-  of: z.enum(LAYOUT_SORTS),
-  products: z
-    .array(z.string().max(40))
-    .max(
-      MOST_ENTRIES,
-      `A layout can be for ${MOST_ENTRIES.toLocaleString("en")} products at most; choose collections.`,
-    ),
-  collections: z.array(z.string().max(40)).max(500),
-});
-
-/** Why what a document says of itself may not be like that; undefined where it may. */
-export function documentProblem(document: PageDocument): string | undefined {
-  if (document.kind !== "layout")
-    return Object.keys(document.root.props).length ? "A page says nothing of itself." : undefined;
-  const parsed = layoutRoot.safeParse(document.root.props);
-  return parsed.success ? undefined : parsed.error.issues[0]!.message;
-}
 
 /** The steps that lift what an earlier version stored of a kind. */
 export const migrationsOf = (kind: string): readonly Migration[] => KINDS.get(kind)?.definition.migrations ?? [];
@@ -231,4 +204,5 @@ export {
   type Trait,
   type ViewProps,
 } from "./definition";
+export { documentProblem, LONGEST_DESCRIPTION, LONGEST_SEARCH_TITLE } from "./documents";
 export { chassisOf, hasStyle, moreStyles } from "./chassis";

@@ -67,7 +67,7 @@ describe.each(all.map((d) => [d.name, d] as const))("kind %s", (_name, definitio
   it("has arrangements of different names, a purpose, and a place", () => {
     expect(new Set(definition.arrangements.map((a) => a.id)).size).toBe(definition.arrangements.length);
     expect(PURPOSES).toContain(definition.purpose);
-    expect(["main", "top", "bottom", "columns", "widgets"]).toContain(definition.slots[0]);
+    expect(["main", "top", "bottom", "columns", "widgets", "items"]).toContain(definition.slots[0]);
   });
 
   it("starts from values that it allows", () => expect(problemOf(makeNode(definition.kind))).toBeUndefined());
@@ -212,7 +212,10 @@ describe("where a part makes sense", () => {
       ...document,
       root: { ...document.root, props },
     });
-    expect(documentProblem(withProps(page, { of: "product" }))).toBe("A page says nothing of itself.");
+    expect(documentProblem(withProps(page, { of: "product" }))).toBeDefined();
+    expect(documentProblem(withProps(page, { slug: "our-loft", parent: "about", hidden: true }))).toBeUndefined();
+    for (const wrong of [{ slug: "Our Loft" }, { hidden: false }, { order: "first" }, { header: true }])
+      expect(documentProblem(withProps(page, wrong)), JSON.stringify(wrong)).toBeDefined();
     const { product } = layouts;
     expect(documentProblem(withProps(product, { of: "cart", products: [], collections: [] }))).toBeDefined();
     expect(documentProblem(withProps(product, { of: "product", products: [] }))).toBeDefined();

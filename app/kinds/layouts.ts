@@ -1,5 +1,9 @@
 import {
+  emptyDocument,
+  FOOTER_MENU,
   freeze,
+  MAIN_MENU,
+  SITE,
   type PageDocument,
   type Draft,
   type Json,
@@ -116,9 +120,20 @@ let made: Readonly<Record<LayoutSort, PageDocument>> | undefined;
 export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
   (made ??= freeze({ product: product(), collection: collection(), search: search() }));
 
-/** A draft in which every sort of page has its layout. */
-export function withLayouts(draft: Draft): Draft {
-  const lacking = Object.entries(firstLayouts()).filter(([sort]) => !entryOf(draft.documents, sort));
+let rest: Readonly<Record<string, PageDocument>> | undefined;
+
+/** Everything that a shop has without having made it: its layouts, its menus, and what holds for it as a whole. */
+export const firstDocuments = (): Readonly<Record<string, PageDocument>> =>
+  (rest ??= freeze({
+    ...firstLayouts(),
+    [MAIN_MENU]: emptyDocument(DOCUMENT_VERSION, "menu", MAIN_MENU, "Main menu"),
+    [FOOTER_MENU]: emptyDocument(DOCUMENT_VERSION, "menu", FOOTER_MENU, "Footer menu"),
+    [SITE]: emptyDocument(DOCUMENT_VERSION, "site", SITE, "The shop as a whole"),
+  }));
+
+/** A draft in which everything is that every shop has. */
+export function withFirst(draft: Draft): Draft {
+  const lacking = Object.entries(firstDocuments()).filter(([id]) => !entryOf(draft.documents, id));
   if (lacking.length === 0) return draft;
   return freeze({ ...draft, documents: { ...draft.documents, ...Object.fromEntries(lacking) } });
 }

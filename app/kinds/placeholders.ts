@@ -1,6 +1,7 @@
 import { entryOf, walk, type Draft, type PageDocument, type Part } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
 import { KINDS, kindOf } from ".";
+import { blankIn } from "./page-designs";
 
 /** Shorter words are labels, which are as good as a seller's own. */
 const LEAST = 12;
@@ -39,6 +40,8 @@ export function placeholdersIn(draft: Draft): readonly Placeholder[] {
   const found: Placeholder[] = [];
   const look = (document: PageDocument, part: Part): void => {
     if (!part.shown) return;
+    const blank = blankIn(part);
+    if (blank !== undefined) found.push({ document, part, words: blank });
     for (const field of kindOf(part)?.definition.fields ?? []) {
       if (field.type !== "line" && field.type !== "text" && field.type !== "rich") continue;
       const words = textOf(entryOf(part.props, field.key));

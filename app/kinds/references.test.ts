@@ -20,6 +20,7 @@ function valueOf(field: Field): Json | undefined {
     case "picture":
     case "product":
     case "collection":
+    case "menu":
       return `one-${field.type}`;
     case "link":
       return { to: "product", id: "linked" };

@@ -10,7 +10,7 @@ import { kindOf, nameOf } from ".";
 
 /** A thing that a document can refer to. A file is a picture of the library that a link leads to. */
 export type Reference = {
-  readonly to: "picture" | "file" | "page" | "product" | "collection";
+  readonly to: "picture" | "file" | "page" | "product" | "collection" | "menu";
   readonly id: string;
 };
 
@@ -67,6 +67,9 @@ function mapValue(field: Field, value: Json | undefined, remap: Remap): Json | u
     case "product":
     case "collection":
       return typeof value === "string" ? remap({ to: field.type, id: value }) : value;
+    case "menu":
+      // No menu at all is said by an empty text.
+      return value === "" ? value : (remap({ to: "menu", id: String(value) }) ?? "");
     case "link":
       return mapLink(value as unknown as Link, remap);
     case "rich":

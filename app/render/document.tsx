@@ -1,8 +1,7 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import type { ReactNode } from "react";
-import { iconPicture, walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import { iconPicture, pageProps, type Draft, type PageDocument, type Part } from "~/core/document";
 import { shareAddress, SHARE_SIZE, type Picture } from "~/core/pictures";
-import { plainOf, type Rich } from "~/core/rich";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
 import { KINDS, type Later, type Permission } from "~/kinds";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
@@ -10,9 +9,10 @@ import { themeById } from "~/themes";
 import { pageCss } from "./css";
 import { envOf, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
-import { noFrame, Page, PAGE_BEGINS, PageBody } from "./page";
+import { frameOf, noFrame, Page, PAGE_BEGINS, PageBody } from "./page";
 import { descriptionOf, isNarrowed } from "~/core/goods";
 import { Section } from "./section";
+import { plainText, sharedAs } from "./sharing";
 import { addressOf, documentOf, shownOf, type Target } from "./target";
 
 export type Scripts = { readonly every: string; readonly goods: string };
@@ -34,14 +34,6 @@ export type RenderedPage = {
 const escape = (text: string) =>
   text.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
 
-const plainText = (text: string, most: number) => {
-  const line = text.replace(/\s+/g, " ").trim();
-  if (line.length <= most) return line;
-  const cut = line.slice(0, most - 1);
-  const space = cut.lastIndexOf(" ");
-  return `${space > 0 ? cut.slice(0, space) : cut}…`;
-};
-
 type Head = {
   title: string;
   description: string;
@@ -51,27 +43,19 @@ type Head = {
 };
 
 function headOf(target: Target, content: ShopContent, page: PageDocument | undefined): Head {
+  const { documents } = content.draft;
   const { identity } = content.draft.look;
   const find = (id: string | null | undefined) => content.pictures.find((p) => p.id === id);
   const withName = (title: string) => `${title} · ${identity.name}`;
   switch (target.page) {
     case "home":
     case "text": {
-      const isHome = target.page === "home";
-      const hero = page?.root.slots.main?.find((n) => n.shown && typeof n.props.picture === "string");
-      const said = page?.root.slots.main
-        ?.filter((n) => n.shown)
-        .flatMap((n) => [...walk(n)].map(({ props }) => plainOf((props.text ?? "") as unknown as Rich)))
-        .find((t) => t !== "");
+      const said = page ? sharedAs(page, target.page === "home", identity) : undefined;
       return {
-        title: isHome
-          ? identity.tagline
-            ? `${identity.name} · ${identity.tagline}`
-            : identity.name
-          : withName(page?.title ?? ""),
-        description: plainText(String(said ?? identity.tagline ?? identity.name), 155),
-        address: addressOf(target),
-        picture: find(hero?.props.picture as string | undefined),
+        title: said?.title ?? identity.name,
+        description: said?.description ?? identity.name,
+        address: page && pageProps(page).unlisted ? undefined : addressOf(target, documents),
+        picture: find(said?.picture),
         type: "website",
       };
     }
@@ -83,7 +67,7 @@ function headOf(target: Target, content: ShopContent, page: PageDocument | undef
       return {
         title: withName(title + page),
         description: plainText(target.collection?.description || `${title} at ${identity.name}`, 155),
-        address: isWhole ? addressOf(target) : undefined,
+        address: isWhole ? addressOf(target, documents) : undefined,
         picture: find(target.collection?.picture),
         type: "website",
       };
@@ -95,7 +79,7 @@ function headOf(target: Target, content: ShopContent, page: PageDocument | undef
           target.product.search.description || descriptionOf(target.product) || target.product.title,
           155,
         ),
-        address: addressOf(target),
+        address: addressOf(target, documents),
         picture: find(target.product.pictures[0]),
         type: "product",
       };
@@ -240,8 +224,8 @@ function drawPage(target: Target, content: ShopContent) {
   const { look, documents } = content.draft;
   const theme = themeById(look.theme);
   const used = new Set<Picture>();
-  const frame = documents.frame ?? noFrame();
   const page = documentOf(target, documents, content.goods);
+  const frame = frameOf(documents.frame ?? noFrame(), page);
   const kinds = new Set<string>();
   const env = envOf(content, content.draft, undefined, shownOf(target, content.goods), page);
   const watching: KindEnv = {

@@ -1,7 +1,8 @@
 export { renderPage, type Broken, type RenderedPage, type Scripts } from "./document";
 export { renderCards } from "./cards";
-export { envOf, partsByKind, type ShopContent } from "./shop";
-export { noFrame, Page, PageBody } from "./page";
+export { envOf, partsByKind, siteWords, type ShopContent } from "./shop";
+export { DESCRIPTION_LENGTH, madeFrom, plainText, sharedAs, type Shared } from "./sharing";
+export { frameOf, noFrame, Page, PageBody } from "./page";
 export { PartsSheet, SHEET_CSS } from "./pages/parts-sheet";
 export { PARTS, partById, type BrandPart } from "./parts";
 export { Section } from "./section";
@@ -14,6 +15,7 @@ export {
   documentOf,
   hardCases,
   LAYOUT_NAMES,
+  movedTo,
   NOT_FOUND,
   onePageOfEachKind,
   shownOf,

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { DOCUMENT_VERSION } from "~/core/schema";
-import { emptyDocument, walk, type PageDocument, type Draft, type Look, type Part } from "~/core/document";
+import { emptyDocument, pageProps, walk, type PageDocument, type Draft, type Look, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
@@ -10,6 +10,16 @@ import { documentOf, targetName, type Target } from "./target";
 
 /** What stands around a page whose frame can't be read: nothing. The page itself is there all the same. */
 export const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "frame", "frame", "");
+
+/** What stands around a page: a page can do without the shop's header or footer. */
+export function frameOf(frame: PageDocument, page: PageDocument | undefined): PageDocument {
+  if (page?.kind !== "page") return frame;
+  const { header, footer } = pageProps(page);
+  if (header && footer) return frame;
+  const { top = [], bottom = [] } = frame.root.slots;
+  const slots = { top: header ? top : [], bottom: footer ? bottom : [] };
+  return { ...frame, root: { ...frame.root, slots } };
+}
 
 type PageProps = { frame: PageDocument; theme: Theme; look: Look; children: ReactNode };
 

@@ -5,6 +5,7 @@ import { shadeClass } from "~/core/pictures";
 import type { Theme } from "~/core/theme";
 import { chassisOf, hasTrait, kindOf, type Definition } from "~/kinds";
 import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, type Inside } from "~/kinds/parts";
+import { blankIn } from "~/kinds/page-designs";
 import { unreadable } from "~/kinds/readable";
 import { Boundary, Undrawable } from "./boundary";
 import { arrangementOf, nodeClass, nodeLayers, pictureUnderWords } from "./style";
@@ -18,7 +19,7 @@ type PartProps = {
   headId?: string | undefined;
 };
 
-const SHORT = { section: "s s", column: "col col", widget: "w w" } as const;
+const SHORT = { section: "s s", column: "col col", widget: "w w", item: "" } as const;
 
 /** Columns and groups are themselves what holds their things; sections say in their views where things go. */
 const ownSlot = ({ level, holds }: Definition) => (level !== "section" && holds ? Object.keys(holds)[0] : undefined);
@@ -42,7 +43,8 @@ function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
   const why = unreadable(node);
   // What can't be read is kept in the document, shown as such in the studio and left out in the shop.
   if (!kind || why !== undefined) return studio ? <Undrawable node={node} why={why ?? ""} /> : null;
-  if (!studio && !node.shown) return null;
+  // A blank that only the seller can fill in never reaches the shop.
+  if (!studio && (!node.shown || blankIn(node) !== undefined)) return null;
   const { definition } = kind;
   onDrawn?.(definition.kind);
   const arrangement = arrangementOf(kind, node, theme).id;

@@ -1,10 +1,13 @@
-import { textPages, type Draft, type PageDocument, type Part } from "~/core/document";
+import { openPages, siteOf } from "~/core/addresses";
+import { entryOf, menusOf, pageProps, walk, type Draft, type PageDocument, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
 import type { Picture } from "~/core/pictures";
 import { readerOf } from "~/core/theme";
+import { unreadable } from "~/kinds/readable";
 import { themeById } from "~/themes";
-import { hrefFor, type KindEnv } from "~/kinds/parts";
+import type { Link } from "~/core/schema";
+import { hrefFor, type KindEnv, type MenuEntry } from "~/kinds/parts";
 
 /** Everything a page of the shop is drawn from. */
 export type ShopContent = {
@@ -29,6 +32,99 @@ export function partsByKind(page: PageDocument | undefined): ReadonlyMap<string,
   return found;
 }
 
+type Documents = Draft["documents"];
+
+/** An item of a menu with what is in it, as views ask for it. */
+const entryFrom = (part: Part): readonly MenuEntry[] => {
+  // An item that this version can't read is left out, as a section is.
+  if (unreadable(part) !== undefined) return [];
+  const { id, props, shown, slots } = part;
+  const said = props as unknown as Omit<MenuEntry, "id" | "shown" | "items">;
+  return [{ id, shown, ...said, items: (slots.items ?? []).flatMap(entryFrom) }];
+};
+
+const readMenus = new WeakMap<PageDocument, readonly MenuEntry[]>();
+
+/** The items of a menu; undefined where there is none of this id. */
+function menuOf(documents: Documents, id: string): readonly MenuEntry[] | undefined {
+  const document = entryOf(documents, id);
+  if (document?.kind !== "menu") return undefined;
+  let read = readMenus.get(document);
+  if (!read) readMenus.set(document, (read = (document.root.slots.items ?? []).flatMap(entryFrom)));
+  return read;
+}
+
+const saidOfSites = new WeakMap<Documents, string>();
+
+/**
+ * Everything that views ask of the documents besides their own: which pages there are, where, and what is in the menus. One text that is
+ * the same while none of it changes, so that a letter typed somewhere draws nothing anew that does not show it.
+ */
+export function siteWords(documents: Documents): string {
+  let words = saidOfSites.get(documents);
+  if (words === undefined) {
+    words = JSON.stringify([
+      siteOf(documents).pages.map(({ document, address, props }) => [document.id, document.title, address, props]),
+      menusOf(documents).map(({ id, root }) => [id, root.slots]),
+    ]);
+    saidOfSites.set(documents, words);
+  }
+  return words;
+}
+
+/** What the thing is called that a link leads to. */
+const titleFor =
+  (goods: Goods, documents: Documents) =>
+  (link: Link): string | undefined => {
+    switch (link.to) {
+      case "home":
+        return entryOf(documents, siteOf(documents).home)?.title;
+      case "page":
+        return entryOf(documents, link.id)?.title;
+      case "place":
+        return entryOf(documents, link.page)?.title;
+      case "product":
+        return goods.products.find((p) => p.id === link.id)?.title;
+      case "collection":
+        return goods.collections.find((c) => c.id === link.id)?.title;
+      case "mail":
+        return link.address;
+      case "phone":
+        return link.number;
+      case "web":
+        return link.address.replace(/^https?:\/\/(?:www\.)?/i, "").split("/")[0];
+      default:
+        return undefined;
+    }
+  };
+
+/** The picture of what a link leads to: a product's first, a collection's, the one that a page is shared with. */
+const pictureFor =
+  (goods: Goods, documents: Documents) =>
+  (link: Link): string | undefined => {
+    switch (link.to) {
+      case "product":
+        return goods.products.find((p) => p.id === link.id)?.pictures[0];
+      case "collection":
+        return goods.collections.find((c) => c.id === link.id)?.picture ?? undefined;
+      case "page": {
+        const page = entryOf(documents, link.id);
+        return page && (pageProps(page).picture ?? firstPicture(page));
+      }
+      default:
+        return undefined;
+    }
+  };
+
+/** The first picture that a page shows. */
+export function firstPicture(page: PageDocument): string | undefined {
+  for (const section of page.root.slots.main ?? []) {
+    if (!section.shown) continue;
+    for (const { props, shown } of walk(section)) if (shown && typeof props.picture === "string") return props.picture;
+  }
+  return undefined;
+}
+
 /** What views may ask of the shop. `studio` is given only by panes. */
 export function envOf(
   content: Omit<ShopContent, "draft">,
@@ -38,7 +134,9 @@ export function envOf(
   page?: PageDocument,
 ): KindEnv {
   const pictures = new Map(content.pictures.map((p) => [p.id, p]));
-  const pages = textPages(documents).map(({ id, title }) => ({ id, title }));
+  // In the studio a link to a page that is not in the shop yet leads there all the same.
+  const reached = studio ? siteOf(documents).pages : openPages(documents);
+  const pages = reached.map(({ document: { id, title }, address }) => ({ id, title, address }));
   const read = readerOf(look.brand, themeById(look.theme).defaults);
   const picture = (id: string | null) => (id === null ? undefined : pictures.get(id));
   let byKind: ReadonlyMap<string, readonly string[]> | undefined;
@@ -49,6 +147,9 @@ export function envOf(
     picture,
     href: hrefFor(content.goods, pages, picture),
     pages,
+    menu: (id) => menuOf(documents, id),
+    titleOf: titleFor(content.goods, documents),
+    pictureOf: pictureFor(content.goods, documents),
     card: {
       facts: read.amount("goods.facts"),
       second: read.isOn("goods.second"),

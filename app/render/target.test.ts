@@ -36,10 +36,13 @@ const every: readonly Target[] = [
 ];
 
 describe("addresses", () => {
-  it.each(every.map((t) => [addressOf(t)!, t] as const))("%s leads to the page that has it", (address, target) => {
-    expect(at(address)).toEqual(target);
-    expect(targetName(target, documents)).not.toBe("");
-  });
+  it.each(every.map((t) => [addressOf(t, documents)!, t] as const))(
+    "%s leads to the page that has it",
+    (address, target) => {
+      expect(at(address)).toEqual(target);
+      expect(targetName(target, documents)).not.toBe("");
+    },
+  );
 
   it.each([
     "/collections",

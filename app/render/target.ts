@@ -1,12 +1,4 @@
-import {
-  layoutFor,
-  layoutProps,
-  textPages,
-  type PageDocument,
-  type Draft,
-  type LayoutSort,
-  entryOf,
-} from "~/core/document";
+import { layoutFor, layoutProps, type PageDocument, type Draft, type LayoutSort, entryOf } from "~/core/document";
 import {
   collectionsWith,
   canBuy,
@@ -29,7 +21,16 @@ import {
   type Product,
   type Variant,
 } from "~/core/goods";
-import { collectionAddress, pageAddress, productAddress, type PageSubject } from "~/kinds/parts";
+import {
+  collectionAddress,
+  decodeAddress,
+  homeOf,
+  openPages,
+  pageAddress,
+  productAddress,
+  siteOf,
+} from "~/core/addresses";
+import { type PageSubject } from "~/kinds/parts";
 
 type Documents = Draft["documents"];
 
@@ -72,23 +73,38 @@ export function targetAt(path: string, query: URLSearchParams, documents: Docume
   if (path === "/") return { page: "home" };
   const [, area, slug, ...more] = path.split("/");
   const asked = () => readQuery(query, goods.digits ?? 2);
-  if (area === "search" && !slug)
+  if (area === "search" && slug === undefined)
     return { page: "search", sought: (query.get("q") ?? "").slice(0, 120), query: asked() };
-  if (!slug || more.length) return NOT_FOUND;
-  if (area === "collections") {
+  if (slug && more.length === 0 && area === "collections") {
     if (slug === "all") return { page: "collection", collection: undefined, query: asked() };
     const collection = goods.collections.find((c) => c.slug === slug);
     return collection ? { page: "collection", collection, query: asked() } : NOT_FOUND;
   }
-  if (area === "products") {
+  if (slug && more.length === 0 && area === "products") {
     const product = indexOf(goods).bySlug.get(slug);
     return product ? { page: "product", product, variant: askedVariant(product, query) } : NOT_FOUND;
   }
-  if (area === "pages") {
-    const document = textPages(documents).find((d) => d.id === slug);
-    return document ? { page: "text", id: document.id } : NOT_FOUND;
-  }
-  return NOT_FOUND;
+  const plain = decodeAddress(path);
+  const page = plain === undefined ? undefined : siteOf(documents).byAddress.get(plain);
+  return page && !page.props.hidden && plain !== "/" ? { page: "text", id: page.document.id } : NOT_FOUND;
+}
+
+/**
+ * Where an address leads that was once that of a page: `former` knows whose it was. Also what pages were once addressed by (`/pages/id`),
+ * the home page's own name, and addresses in capital letters. Undefined where nothing is known of it.
+ */
+export function movedTo(path: string, documents: Documents, former: ReadonlyMap<string, string>): string | undefined {
+  const plain = decodeAddress(path);
+  if (plain === undefined) return undefined;
+  const { byId, byAddress, pages } = siteOf(documents);
+  const [, area, name, ...more] = plain.split("/");
+  const named = area === "pages" && name && more.length === 0 ? name : undefined;
+  const found =
+    byId.get(former.get(plain) ?? "") ??
+    (named === undefined ? undefined : (byId.get(named) ?? byAddress.get(`/${named}`))) ??
+    byAddress.get(plain.toLowerCase()) ??
+    pages.find(({ document, props }) => document.id === homeOf(documents) && plain === `/${props.slug}`);
+  return found && !found.props.hidden && found.address !== path ? found.address : undefined;
 }
 
 /** What the layout of a page is to show; undefined for pages that have none. */
@@ -120,7 +136,7 @@ export function shownOf(target: Target, goods: Goods): PageSubject | undefined {
 export function documentOf(target: Target, documents: Documents, goods: Goods): PageDocument | undefined {
   switch (target.page) {
     case "home":
-      return documents.home;
+      return entryOf(documents, homeOf(documents));
     case "text":
       return entryOf(documents, target.id);
     case "product":
@@ -144,8 +160,10 @@ export function documentOf(target: Target, documents: Documents, goods: Goods): 
 export function targetFor(documents: Documents, goods: Goods, id: string, address: string | null): Target {
   const document = entryOf(documents, id);
   const props = document && layoutProps(document);
-  if (!document || id === "home") return { page: "home" };
-  if (!props) return { page: "text", id };
+  if (!document || id === homeOf(documents)) return { page: "home" };
+  if (document.kind === "page") return { page: "text", id };
+  // Menus, header and footer are looked at on the home page.
+  if (!props) return { page: "home" };
   if (address) {
     const wish = new URL(address, "http://shop.example");
     const target = targetAt(wish.pathname, wish.searchParams, documents, goods);
@@ -264,12 +282,12 @@ function tellingWord(goods: Goods): string {
 }
 
 /** The address of a page; undefined for messages that stand in for one. */
-export function addressOf(target: Target): string | undefined {
+export function addressOf(target: Target, documents: Documents): string | undefined {
   switch (target.page) {
     case "home":
       return "/";
     case "text":
-      return pageAddress(target.id);
+      return pageAddress(documents, target.id);
     case "collection": {
       const own = target.collection ? collectionAddress(target.collection) : "/collections/all";
       const page = target.query && !isNarrowed(target.query) ? target.query.page : 1;
@@ -290,7 +308,7 @@ export function addressOf(target: Target): string | undefined {
 export function targetName(target: Target, documents: Documents): string {
   switch (target.page) {
     case "home":
-      return "Home";
+      return entryOf(documents, homeOf(documents))?.title ?? "Home";
     case "text":
       return entryOf(documents, target.id)?.title ?? "Page";
     case "collection":
@@ -329,7 +347,7 @@ export function onePageOfEachKind(documents: Documents, goods: Goods): readonly 
   const fullest = goods.collections.toSorted((a, b) => sizeOf(goods, b) - sizeOf(goods, a))[0];
   const reduced = goods.products.find((p) => p.compareAt !== null && p.pictures.length > 1);
   const product = reduced ?? goods.products.find((p) => p.pictures.length > 1) ?? goods.products[0];
-  const text = textPages(documents)[0];
+  const text = openPages(documents).find((p) => p.address !== "/");
   const inCart = goods.products
     .filter((p) => canBuy(p))
     .slice(0, 2)
@@ -338,7 +356,7 @@ export function onePageOfEachKind(documents: Documents, goods: Goods): readonly 
     { page: "home" },
     { page: "collection", collection: fullest },
     ...(product ? [{ page: "product", product } as const] : []),
-    ...(text ? [{ page: "text", id: text.id } as const] : []),
+    ...(text ? [{ page: "text", id: text.document.id } as const] : []),
     { page: "search", sought: tellingWord(goods) },
     ...(inCart.length ? [{ page: "cart", lines: inCart } as const] : []),
     NOT_FOUND,

@@ -4,7 +4,7 @@ import { Details } from "~/studio/details";
 
 export default function Pages() {
   const [search] = useSearchParams();
-  const page = search.get("page") ?? "home";
+  const page = search.get("page") ?? "";
   const show = search.get("show");
   const title = (
     <>

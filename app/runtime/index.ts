@@ -32,16 +32,18 @@ class SignUp extends HTMLElement {
 
 customElements.define("zest-sign-up", SignUp);
 
-/** The phone menu closes as people expect: on Escape, and when something else is touched. */
-const menu = document.querySelector<HTMLDetailsElement>("details.drop");
+/** What opens over the page closes as people expect: on Escape, and when something else is touched. */
+const OPENS = "details.drop[open],.nav details.sub[open]";
+const opened = () => document.querySelectorAll<HTMLDetailsElement>(OPENS);
 document.addEventListener("keydown", (event) => {
-  if (event.key === "Escape" && menu?.open) {
-    menu.open = false;
-    menu.querySelector("summary")?.focus();
+  if (event.key !== "Escape") return;
+  for (const each of opened()) {
+    each.open = false;
+    each.querySelector("summary")?.focus();
   }
 });
 document.addEventListener("click", (event) => {
-  if (menu?.open && event.target instanceof Node && !menu.contains(event.target)) menu.open = false;
+  for (const each of opened()) if (event.target instanceof Node && !each.contains(event.target)) each.open = false;
 });
 
 /** How much is in the cart, as the shop noted it beside the cart itself. */

@@ -3,12 +3,12 @@
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from "vitest";
 import { contentWith, goods } from "~/render/fixtures/content";
 import { renderCards, renderPage, targetAt } from "~/render";
-import { withLayouts } from "~/kinds/layouts";
+import { withFirst } from "~/kinds/layouts";
 
 // The shop's script over the very pages that the shop serves.
 
 const plain = contentWith([]);
-const content = { ...plain, draft: withLayouts(plain.draft), goods: { ...goods, digits: 2 } };
+const content = { ...plain, draft: withFirst(plain.draft), goods: { ...goods, digits: 2 } };
 const htmlAt = (path: string): string => {
   const { pathname, searchParams } = new URL(path, location.origin);
   const target = targetAt(pathname, searchParams, content.draft.documents, content.goods);

@@ -47,7 +47,7 @@ export const pomelo: Theme = {
 .s-hero .head{max-width:6.6em;line-height:.94}
 .s-text.a-statement .head{max-width:12em}
 .s-header{--name-size:calc(var(--t1)*1.12)}
-.nav a{font-weight:540}
+.nav a,.nav summary{font-weight:540}
 .over{color:var(--link)}
 .a-on-picture:not(:has(>.pic-none)) .over{color:var(--on-picture)}
 @media (min-width:800px){.s-picture-words .pic{min-height:26rem}}

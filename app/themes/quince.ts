@@ -62,7 +62,7 @@ export const quince: Theme = {
   css: `
 main>.s:not(.s-collection-head):not(.s-search-head):not(:has(.w-trail))+.s:not(.s-collection-inside):not([data-set=brand]):not([data-set=dark])::before,.s-footer::before{content:"";position:absolute;top:-4px;left:var(--gutter);right:var(--gutter);height:8px;max-width:var(--content);margin-inline:auto;background:var(--soft);-webkit-mask:${RULE} 0 0 repeat-x;mask:${RULE} 0 0 repeat-x}
 .s-header{--name-size:var(--t3)}
-.s-header .nav a{font-size:var(--t0);font-style:normal}
+.s-header .nav a,.s-header .nav summary{font-size:var(--t0);font-style:normal}
 .head{max-width:15.5em}
 .s-hero.a-above .hero-words{display:flex;align-items:var(--align-box,center);max-width:46rem;margin-inline:auto}
 .tile .pic,.s-hero .pic,.s-picture-words .pic{border:var(--rule) solid var(--line)}

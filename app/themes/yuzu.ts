@@ -57,7 +57,7 @@ export const yuzu: Theme = {
   css: `
 .s-header{border-bottom:1px solid var(--ink)}
 .s-header{--name-size:var(--t2)}
-.s-header .nav a{font-size:var(--t0);font-weight:560}
+.s-header .nav a,.s-header .nav summary{font-size:var(--t0);font-weight:560}
 main>.s:not(:has(.w-trail))+.s{border-top:1px solid var(--ink)}
 .head{max-width:18em}
 .over{font-stretch:86%;letter-spacing:.04em;color:var(--soft)}

@@ -3,4 +3,5 @@ export * from "./nodes";
 export * from "./look";
 export * from "./columns";
 export * from "./layouts";
+export * from "./pages";
 export * from "./restore";

@@ -10,7 +10,9 @@ export type Difference =
   | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" | "icon" }
   /** One setting of the brand, by its key. */
   | { readonly what: "brand"; readonly key: string }
-  | { readonly what: "page-added" | "page-removed" | "renamed" | "used-elsewhere"; readonly document: PageDocument }
+  | { readonly what: "page-added" | "page-removed" | "renamed"; readonly document: PageDocument }
+  /** What a document says of itself: for which goods a layout is, a page's address and place, which page is the home page. */
+  | { readonly what: "says-of-itself"; readonly document: PageDocument; readonly keys: readonly string[] }
   | ({ readonly what: "added" | "removed" | "moved" | "shown" | "not-shown" } & At)
   | ({ readonly what: "props" | "style"; readonly keys: readonly string[] } & At);
 
@@ -70,7 +72,8 @@ function standingsOf(root: Part): ReadonlyMap<string, PlaceInSection> {
 export function documentDifferences(before: PageDocument, after: PageDocument): Difference[] {
   const found: Difference[] = before.title === after.title ? [] : [{ what: "renamed", document: after }];
   if (before.root === after.root) return found;
-  if (!sameJson(before.root.props, after.root.props)) found.push({ what: "used-elsewhere", document: after });
+  const said = keysThatDiffer(before.root.props, after.root.props);
+  if (said.length) found.push({ what: "says-of-itself", document: after, keys: said });
   const was = standingsOf(before.root);
   const is = standingsOf(after.root);
   const kept = new Map<string, Set<string>>();

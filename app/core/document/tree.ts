@@ -1,11 +1,15 @@
 import { entryOf } from "./entry";
 import {
+  FOOTER_MENU,
+  MAIN_MENU,
   ROOT_SLOTS,
   type DocumentKind,
   type Draft,
+  type Json,
   type LayoutProps,
   type LayoutSort,
   type PageDocument,
+  type PageProps,
   type Part,
   type Place,
 } from "./types";
@@ -130,11 +134,35 @@ export const emptyDocument = (
   },
 });
 
-/** The pages of a shop that hold what the seller writes, besides its home page, by title. */
-export const textPages = (documents: Draft["documents"]): readonly PageDocument[] =>
+const USUAL_PAGE: Omit<PageProps, "slug"> = {
+  parent: null,
+  order: 0,
+  hidden: false,
+  searchTitle: "",
+  description: "",
+  picture: null,
+  unlisted: false,
+  header: true,
+  footer: true,
+};
+
+/** What a page says of itself, with what is usual where it says nothing. */
+export const pageProps = (document: PageDocument): PageProps => ({
+  slug: document.id,
+  ...USUAL_PAGE,
+  ...(document.root.props as Partial<PageProps>),
+});
+
+/** What is usual of a page's own value; undefined for its slug, which has to be said or is its id. */
+export const usualOfPage = (key: keyof PageProps): Json | undefined => (key === "slug" ? undefined : USUAL_PAGE[key]);
+
+/** The menus of a shop: the one that every shop has first, the others by name. */
+export const menusOf = (documents: Draft["documents"]): readonly PageDocument[] =>
   Object.values(documents)
-    .filter((d) => d.kind === "page" && d.id !== "home")
-    .sort((a, b) => (a.title < b.title ? -1 : 1));
+    .filter((d) => d.kind === "menu")
+    .sort((a, b) => rankOfMenu(a) - rankOfMenu(b) || (a.title < b.title ? -1 : 1));
+
+const rankOfMenu = ({ id }: PageDocument): number => (id === MAIN_MENU ? 0 : id === FOOTER_MENU ? 1 : 2);
 
 /** What a layout says of itself; undefined for what is no layout. */
 export const layoutProps = (document: PageDocument): LayoutProps | undefined =>

@@ -31,9 +31,11 @@ export type Part = {
 
 /**
  * `page`: one page's own sections. `frame`: what stands above and below the sections of every page. `layout`: the
- * arrangement that all pages of one sort share; its root says which sort, and for which goods it is.
+ * arrangement that all pages of one sort share; its root says which sort, and for which goods it is. `menu`: items that lead
+ * to pages, up to three deep. `site`: what holds for the shop as a whole.
  */
-export type DocumentKind = "page" | "frame" | "layout";
+export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site"] as const;
+export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** The sorts of pages that have a layout. */
 export const LAYOUT_SORTS = ["product", "collection", "search"] as const;
@@ -45,6 +47,42 @@ export type LayoutProps = {
   readonly products: readonly string[];
   readonly collections: readonly string[];
 };
+
+/** What the root of a page says; a page says only what differs from what is usual. */
+export type PageProps = {
+  /** The last part of its address. */
+  readonly slug: string;
+  /** The page beneath which it stands; null: it stands at the top. */
+  readonly parent: string | null;
+  /** Where it stands among the pages beneath the same one: smaller first, then by title. */
+  readonly order: number;
+  /** It is not in the shop yet: no address leads to it. */
+  readonly hidden: boolean;
+  /** Title and description for search engines and shared links; empty: made from the page. */
+  readonly searchTitle: string;
+  readonly description: string;
+  /** The picture of a shared link; null: the first large one of the page. */
+  readonly picture: string | null;
+  /** Search engines are asked not to list it. */
+  readonly unlisted: boolean;
+  /** Whether the shop's header and footer stand on it. */
+  readonly header: boolean;
+  readonly footer: boolean;
+};
+
+/** What the root of the site's document says. */
+export type SiteProps = {
+  /** The page at the shop's own address. */
+  readonly home: string;
+};
+
+/** The document that says what holds for the shop as a whole. */
+export const SITE = "site";
+/** The menu that a shop's header has from the beginning, and the one of its footer. */
+export const MAIN_MENU = "main-menu";
+export const FOOTER_MENU = "footer-menu";
+/** How deep a menu goes. */
+export const MENU_LEVELS = 3;
 
 export type PageDocument = {
   readonly schemaVersion: number;
@@ -114,6 +152,8 @@ export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
   page: ["main"],
   layout: ["main"],
   frame: ["top", "bottom"],
+  menu: ["items"],
+  site: [],
 };
 
 /** Where a node stands. */

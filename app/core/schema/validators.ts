@@ -1,6 +1,7 @@
 import { z } from "zod";
 import {
   AUDIENCES,
+  DOCUMENT_KINDS,
   type Brand,
   type PageDocument,
   type Draft,
@@ -77,7 +78,7 @@ const innerNodeSchema = nodeSchema.refine(
 export const documentSchema: z.ZodType<PageDocument> = z.strictObject({
   schemaVersion: z.number().int().min(1),
   id,
-  kind: z.enum(["page", "frame", "layout"]),
+  kind: z.enum(DOCUMENT_KINDS),
   title: z.string().max(LONGEST_TITLE),
   root: nodeSchema,
 });

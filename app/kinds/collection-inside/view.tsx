@@ -1,5 +1,6 @@
 import type { ViewProps } from "../definition";
-import { collectionAddress, Pic, useEnv, Words } from "../parts";
+import { collectionAddress } from "~/core/addresses";
+import { Pic, useEnv, Words } from "../parts";
 import type { CollectionInsideProps } from "./definition";
 
 export function View({ props }: ViewProps<CollectionInsideProps>) {

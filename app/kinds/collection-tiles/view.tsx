@@ -1,5 +1,6 @@
 import type { ViewProps } from "../definition";
-import { collectionAddress, gridClass, Pic, useEnv, Words } from "../parts";
+import { collectionAddress } from "~/core/addresses";
+import { gridClass, Pic, useEnv, Words } from "../parts";
 import type { CollectionTilesProps } from "./definition";
 
 const countWords = (count: number) => (count === 1 ? "1 product" : `${count} products`);

@@ -1,12 +1,13 @@
 import { z } from "zod";
-import { linkSchema, NO_LINK } from "~/core/schema";
+import { FOOTER_MENU } from "~/core/document";
 import type { Definition } from "../definition";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
   about: z.string().max(400),
   contact: z.string().max(300),
-  links: z.array(z.object({ label: z.string().max(40), link: linkSchema })).max(16),
+  /** The menus that it shows, each with the words above it. */
+  menus: z.array(z.object({ heading: z.string().max(40), menu: z.string().max(40) })).max(4),
   small: z.string().max(200),
 });
 export type FooterProps = z.infer<typeof props>;
@@ -29,37 +30,51 @@ export const definition: Definition<FooterProps> = {
     { type: "text", key: "contact", label: "Contact", most: 300 },
     {
       type: "list",
-      key: "links",
-      label: "Links",
-      one: "link",
-      most: 16,
+      key: "menus",
+      label: "Menus",
+      one: "menu",
+      most: 4,
       fields: [
-        { type: "line", key: "label", label: "Words", most: 40 },
-        { type: "link", key: "link", label: "Leads to" },
+        { type: "line", key: "heading", label: "Heading", most: 40 },
+        { type: "menu", key: "menu", label: "Menu" },
       ],
-      fresh: { label: "New link", link: NO_LINK },
+      fresh: { heading: "", menu: FOOTER_MENU },
     },
     { type: "line", key: "small", label: "Small print", most: 200 },
   ],
   props,
-  defaults: { about: "", contact: "", links: [], small: "" },
+  migrations: [
+    {
+      from: 1,
+      name: "its links are a menu of their own",
+      up: (props) => {
+        if (!Array.isArray(props.menus)) props.menus = [{ heading: "", menu: FOOTER_MENU }];
+        delete props.links;
+      },
+    },
+  ],
+  defaults: { about: "", contact: "", menus: [{ heading: "", menu: FOOTER_MENU }], small: "" },
   style: { all: { set: "footer", width: "content", spaceTop: 5, spaceBottom: 4 } },
   styles: ["width", "spaceTop", "spaceBottom", "set"],
   css: `
 .s-footer .in{display:grid;gap:var(--s4)}
 .s-footer .wordmark{justify-self:start}
 .foot-text{white-space:pre-line;text-wrap:pretty;max-width:25em}
-.foot-links ul{display:grid;grid-template-columns:1fr 1fr;gap:0 var(--s3)}
+.foot-head{font:inherit;font-weight:var(--strong);margin:0 0 .35rem;letter-spacing:0;text-transform:none}
+.foot-links>ul{display:grid;grid-template-columns:1fr 1fr;gap:0 var(--s3);align-items:start}
+.foot-links .sub-head{display:inline-flex;align-items:center;min-height:2.25rem;font-weight:var(--strong)}
 .foot-links a{display:inline-flex;align-items:center;min-height:2.25rem}
 .foot-small{font-size:var(--t-1);color:var(--soft);border-top:var(--rule) solid var(--line);padding-top:var(--s2)}
 .a-wide-name .wordmark{font-size:clamp(2.4rem,9.2vw,8.5rem);line-height:.95;letter-spacing:-.045em;margin-bottom:var(--s2)}
 .a-wide-name .wordmark .sign{width:.8em;height:.8em}
 .s-footer.a-middle .in{justify-items:center;text-align:center}
 .s-footer.a-middle .wordmark{justify-self:center}
-.s-footer.a-middle .foot-links ul{display:flex;flex-wrap:wrap;justify-content:center;gap:0 1.5rem}
+.s-footer.a-middle .foot-links>ul{display:flex;flex-wrap:wrap;justify-content:center;gap:0 1.5rem}
 .s-footer.a-middle .foot-small{width:100%}
 @media (min-width:800px){
 .a-wide-name .in,.a-columns .in{grid-template-columns:1.4fr 1fr 1fr}
+.in:has(.foot-links~.foot-links){grid-template-columns:1.4fr 1fr 1fr 1fr}
+.in:has(.foot-links~.foot-links) .foot-links>ul{grid-template-columns:1fr}
 .a-wide-name .wordmark,.foot-small{grid-column:1/-1}
 .a-columns .wordmark{grid-column:1/-1}
 .s-footer.a-middle .foot-small{grid-column:auto}

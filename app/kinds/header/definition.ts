@@ -1,10 +1,11 @@
 import { z } from "zod";
-import { linkSchema, NO_LINK } from "~/core/schema";
+import { MAIN_MENU } from "~/core/document";
 import type { Definition } from "../definition";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
-  menu: z.array(z.object({ label: z.string().max(40), link: linkSchema })).max(10),
+  /** The menu that it shows, by its id; empty: none. */
+  menu: z.string().max(40),
 });
 export type HeaderProps = z.infer<typeof props>;
 
@@ -21,31 +22,34 @@ export const definition: Definition<HeaderProps> = {
     { id: "middle", name: "Logo in the middle, menu below" },
     { id: "split", name: "Menu left, logo in the middle" },
   ],
-  fields: [
+  fields: [{ type: "menu", key: "menu", label: "Menu" }],
+  props,
+  migrations: [
     {
-      type: "list",
-      key: "menu",
-      label: "Menu",
-      one: "entry",
-      most: 10,
-      fields: [
-        { type: "line", key: "label", label: "Words", most: 40 },
-        { type: "link", key: "link", label: "Leads to" },
-      ],
-      fresh: { label: "New entry", link: NO_LINK },
+      from: 1,
+      name: "the menu is a document of its own",
+      up: (props) => {
+        if (typeof props.menu !== "string") props.menu = MAIN_MENU;
+      },
     },
   ],
-  props,
-  defaults: { menu: [] },
+  defaults: { menu: MAIN_MENU },
   style: { all: { set: "header", width: "content", spaceTop: 2, spaceBottom: 2 } },
   styles: ["width", "spaceTop", "spaceBottom", "set"],
   css: `
 .s-header .in{display:flex;align-items:center;justify-content:space-between;gap:var(--s3)}
 .s-header .wordmark{font-size:var(--name-size,var(--t1))}
-.s-header .nav ul{display:flex;flex-wrap:wrap;gap:.25rem clamp(.9rem,1.8vw,1.9rem)}
+.s-header .nav>ul{display:flex;flex-wrap:wrap;gap:.25rem clamp(.9rem,1.8vw,1.9rem)}
 .s-header .nav a{display:inline-flex;align-items:center;min-height:2.5rem;text-decoration:none}
 .s-header .nav a:hover{text-decoration:underline;text-decoration-thickness:.1em}
 .s-header .nav{flex:1;display:flex;justify-content:flex-end}
+.s-header{z-index:4}
+.sub summary{display:inline-flex;align-items:center;gap:.35em;min-height:2.5rem;cursor:pointer;list-style:none;white-space:nowrap}
+.sub summary::-webkit-details-marker{display:none}
+.sub-sign{flex:none}
+.sub[open] .sub-sign{transform:rotate(180deg)}
+.sub-self,.sub-head{font-weight:var(--strong)}
+.menu-pic{aspect-ratio:4/3;width:100%;object-fit:cover;border-radius:var(--card)}
 .find{display:grid;place-items:center;width:2.75rem;height:2.75rem;flex:none}
 .find+.find{margin-inline-start:calc(.4rem - var(--s3))}
 .cart-link{position:relative}
@@ -54,6 +58,15 @@ export const definition: Definition<HeaderProps> = {
 .s-header .drop{display:none}
 .a-middle .in,.a-split .in{flex-wrap:wrap}
 @media (min-width:800px){
+.nav li{position:relative}
+.nav .sub-list{position:absolute;z-index:6;top:calc(100% + .25rem);inset-inline-start:-1rem;display:grid;gap:0;width:max-content;min-width:12rem;max-width:min(22rem,80vw);max-height:min(80vh,44rem);overflow:auto;padding:.6rem 1rem .8rem;background:var(--page);color:var(--ink);border:var(--rule) solid var(--line)}
+.nav>ul>li:nth-last-child(-n+2)>.sub>.sub-list{inset-inline:auto -1rem}
+.nav .sub-list li{position:static}
+.nav li:has(>.sub>.sub-wide){position:static}
+.nav>ul>li>.sub>.sub-wide{inset-inline:0;width:auto;max-width:none;grid-template-columns:repeat(auto-fit,minmax(10rem,15rem));gap:var(--s2) var(--s4);align-items:start;padding:var(--s3) var(--gutter) var(--s4);border-inline:0}
+.nav .sub-wide .sub-self{grid-column:1/-1}
+.nav .sub-wide a:has(.menu-pic){display:grid;gap:.4rem;align-content:start}
+.nav .sub-list ul{display:grid;gap:0}
 .s-header.a-middle .in{flex-direction:column;gap:var(--s1);position:relative}
 .s-header.a-middle .find{position:absolute;right:var(--gutter);top:0}
 .s-header.a-middle .find:has(+.find){right:calc(var(--gutter) + 2.75rem)}
@@ -81,8 +94,12 @@ export const definition: Definition<HeaderProps> = {
 .drop[open] .bars{border-color:transparent}
 .drop ul{position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--page);border-bottom:var(--rule) solid var(--line)}
 .drop li+li{border-top:var(--rule) solid var(--line)}
-.drop a{display:flex;align-items:center;min-height:3.1rem;font-size:var(--t1);text-decoration:none}
-.s-header{z-index:4}
+.drop a,.drop .sub summary,.drop .sub-head{display:flex;align-items:center;min-height:3.1rem;font-size:var(--t1);text-decoration:none}
+.drop .sub summary{justify-content:space-between;padding:0;font-weight:inherit}
+.drop nav>ul{max-height:calc(100svh - 5rem);overflow-y:auto}
+.drop ul ul{position:static;padding:0 0 var(--s2) 1rem;border:0}
+.drop .sub-list a,.drop .sub-list .sub-head{min-height:2.75rem;font-size:inherit}
+.drop .menu-pic{width:3.2rem;aspect-ratio:1;margin-inline-end:.8rem}
 }
 @media (max-width:479.98px){
 .drop-word{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}

@@ -1,35 +1,26 @@
 import type { ReactNode } from "react";
 import type { ViewProps } from "../definition";
-import { Action, useEnv, Wordmark } from "../parts";
+import { MenuList, useEnv, useMenu, Wordmark } from "../parts";
 import type { HeaderProps } from "./definition";
 
 export function View({ props }: ViewProps<HeaderProps>): ReactNode {
-  const { studio, href, goods } = useEnv();
-  const entries = props.menu
-    .map((entry, index) => ({ ...entry, index }))
-    .filter((entry) => studio || (entry.label && href(entry.link)));
-  const list = (
-    <ul>
-      {entries.map((entry) => (
-        <li key={entry.index}>
-          <Action at={`menu.${entry.index}.label`} label={entry.label} link={entry.link} hint="Menu words" />
-        </li>
-      ))}
-    </ul>
-  );
+  const { goods } = useEnv();
+  const entries = useMenu(props.menu);
   return (
     <div className="in">
       <Wordmark place="header" />
       {entries.length ? (
         <>
           <nav className="nav" aria-label="Main menu">
-            {list}
+            <MenuList entries={entries} place="wide" />
           </nav>
           <details className="drop">
             <summary>
               <span className="bars" aria-hidden="true" /> <span className="drop-word">Menu</span>
             </summary>
-            <nav aria-label="Main menu, small screen">{list}</nav>
+            <nav aria-label="Main menu, small screen">
+              <MenuList entries={entries} place="small" />
+            </nav>
           </details>
         </>
       ) : null}

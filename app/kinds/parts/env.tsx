@@ -4,6 +4,8 @@ import type { Collection, SearchResult, Goods, GoodsQuery, Product, Variant } fr
 import { sourceOf, type Picture } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
+import { collectionAddress, productAddress } from "~/core/addresses";
+import type { MenuEntry } from "./menu";
 
 /** The thing that the page is about, where it is about one; its layout shows it. */
 export type PageSubject =
@@ -40,8 +42,14 @@ export type KindEnv = {
     readonly compareAt: boolean;
     readonly rating: boolean;
   };
-  /** The shop's own text pages. */
-  readonly pages: readonly { readonly id: string; readonly title: string }[];
+  /** The shop's own pages that shoppers can reach; in the studio, all. */
+  readonly pages: readonly { readonly id: string; readonly title: string; readonly address: string }[];
+  /** The items of a menu; undefined where there is none of this id. */
+  readonly menu: (id: string) => readonly MenuEntry[] | undefined;
+  /** What the thing is called that a link leads to; undefined where it leads to nothing that has a name. */
+  readonly titleOf: (link: Link) => string | undefined;
+  /** The picture of what a link leads to. */
+  readonly pictureOf: (link: Link) => string | undefined;
   /** Only in the studio: words can be edited, and what is missing says so. */
   readonly studio?: {
     readonly editing: { readonly node: string; readonly at: string } | null;
@@ -115,10 +123,6 @@ export function useEnv(): KindEnv {
   return env;
 }
 
-export const productAddress = (product: Product): string => `/products/${product.slug}`;
-export const pageAddress = (id: string): string => (id === "home" ? "/" : `/pages/${id}`);
-export const collectionAddress = (collection: Collection): string => `/collections/${collection.slug}`;
-
 /** Makes `href` for a set of goods, the shop's own pages, and the files of its library. */
 export const hrefFor =
   (goods: Goods, pages: KindEnv["pages"], file: KindEnv["picture"]) =>
@@ -129,11 +133,11 @@ export const hrefFor =
       case "home":
         return "/";
       case "page":
-        return pages.some((p) => p.id === link.id) ? pageAddress(link.id) : undefined;
-      case "place":
-        return link.page === "home" || pages.some((p) => p.id === link.page)
-          ? `${pageAddress(link.page)}#${link.name}`
-          : undefined;
+        return pages.find((p) => p.id === link.id)?.address;
+      case "place": {
+        const page = pages.find((p) => p.id === link.page);
+        return page && `${page.address}#${link.name}`;
+      }
       case "file": {
         const found = file(link.id);
         return found && sourceOf(found, found.width);

@@ -7,6 +7,7 @@ export { RichText } from "./rich";
 export { Sign, SIGNS } from "./signs";
 export { EVEN_CSS, gridClass } from "./even-grid";
 export { WaysOn } from "./ways-on";
+export { MenuColumns, MenuList, useMenu, type MenuEntry } from "./menu";
 export { Wordmark } from "./wordmark";
 export { BASE_CSS } from "./base-css";
 export { alignClass, headingClass, lettersClass, Rich, RICH_CLASSES } from "./rich";

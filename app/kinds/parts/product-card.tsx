@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { badgeOf, factWords, stateOf, type Product } from "~/core/goods";
-import { productAddress, useEnv } from "./env";
+import { productAddress } from "~/core/addresses";
+import { useEnv } from "./env";
 import { Pic } from "./pic";
 import { Price } from "./shown";
 

@@ -11,7 +11,8 @@ import {
   type Product,
   type Variant,
 } from "~/core/goods";
-import { collectionAddress, useEnv } from "./env";
+import { collectionAddress } from "~/core/addresses";
+import { useEnv } from "./env";
 
 /**
  * The product that the page shows, and the variant of it that is chosen. Miniatures of Add stand on no page: they show the

@@ -1,6 +1,7 @@
 import { chosenProducts } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { collectionAddress, gridClass, ProductCard, useEnv, Words } from "../parts";
+import { collectionAddress } from "~/core/addresses";
+import { gridClass, ProductCard, useEnv, Words } from "../parts";
 import type { ProductGridProps } from "./definition";
 
 export function View({ props, arrangement, first }: ViewProps<ProductGridProps>) {

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { mostOf, priceOf, type Goods } from "~/core/goods";
-import { Pic, productAddress, useEnv, WaysOn } from "~/kinds/parts";
+import { productAddress } from "~/core/addresses";
+import { Pic, useEnv, WaysOn } from "~/kinds/parts";
 import type { CartLine } from "../target";
 
 function Line({ line: { product, variant, count, problem } }: { line: CartLine }): ReactNode {

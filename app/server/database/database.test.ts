@@ -33,9 +33,57 @@ import * as presence from "./migrations/003-presence";
 import * as goods from "./migrations/004-goods";
 import * as stays from "./migrations/005-what-was-said-stays";
 import * as apart from "./migrations/006-apart";
+import * as menusStep from "./migrations/010-menus";
+import { problemOf } from "~/kinds";
+import { readPage } from "~/kinds/reading";
 
 type Database = { address: string; port: number; stop: () => Promise<void> };
 const start = (folder: string) => startDatabase(folder, { quiet: true }) as Promise<Database>;
+
+describe("menus that headers and footers once held themselves", () => {
+  const part = (id: string, kind: string, props: Record<string, unknown>) => ({
+    id,
+    kind,
+    props,
+    style: {},
+    conditions: [],
+    shown: true,
+    slots: {},
+  });
+  const items = [{ label: "Kites", link: { to: "collection", id: "k" } }, { label: "Nowhere" }];
+
+  it("are taken out into menus of their own, once, and what was there can be read", () => {
+    const frame = {
+      root: {
+        id: "r",
+        kind: "root",
+        props: {},
+        slots: {
+          top: [part("h", "header", { menu: items }), part("h2", "header", { menu: [] })],
+          bottom: [part("f", "footer", { about: "Us", contact: "", small: "", links: items })],
+        },
+      },
+    };
+    const menus = menusStep.takeMenusOut(frame)!;
+    expect(Object.keys(menus)).toEqual(["main-menu", "menu-h2", "footer-menu"]);
+    for (const menu of Object.values(menus)) expect(readPage(menu)).toMatchObject({ ok: true });
+    const read = readPage({
+      ...frame,
+      schemaVersion: 2,
+      id: "frame",
+      kind: "frame",
+      title: "Every page",
+      root: { ...frame.root, style: {}, conditions: [], shown: true },
+    });
+    if (!read.ok) throw new Error(read.why);
+    for (const each of Object.values(read.document.root.slots).flat()) expect(problemOf(each)).toBeUndefined();
+    expect(read.document.root.slots.bottom![0]!.props).toMatchObject({
+      about: "Us",
+      menus: [{ heading: "", menu: "footer-menu" }],
+    });
+    expect(menusStep.takeMenusOut(frame)).toBeUndefined();
+  });
+});
 
 describe("the schema", () => {
   it("is brought up to date once", async () => {

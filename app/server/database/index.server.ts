@@ -20,9 +20,10 @@ import * as apart from "./migrations/006-apart";
 import * as accounts from "./migrations/007-accounts";
 import * as removedPictures from "./migrations/008-removed-pictures";
 import * as shades from "./migrations/009-shades";
+import * as menus from "./migrations/010-menus";
 
 /** Numbered and only ever added to. */
-const MIGRATIONS = [first, pageVersions, presence, goods, stays, apart, accounts, removedPictures, shades];
+const MIGRATIONS = [first, pageVersions, presence, goods, stays, apart, accounts, removedPictures, shades, menus];
 
 let connection: Sequelize | undefined;
 /** The transaction that the code at hand runs in. */

@@ -87,6 +87,12 @@ export class Publication extends Row<Publication> {
   declare changes: string;
   declare createdAt: Date;
 }
+export class FormerAddress extends Row<FormerAddress> {
+  declare shopId: string;
+  declare address: string;
+  declare page: string;
+  declare createdAt: Date;
+}
 export class PageVersion extends Row<PageVersion> {
   declare id: string;
   declare shopId: string;
@@ -300,6 +306,15 @@ export function defineModels(sequelize: Sequelize): void {
   Publication.init(
     apart({ id: key, shopId: id, number: count, body: long, changes: long, createdAt: moment }),
     named("publications"),
+  );
+  FormerAddress.init(
+    apart({
+      shopId: key,
+      address: { type: DataTypes.STRING(500), primaryKey: true },
+      page: id,
+      createdAt: moment,
+    }),
+    named("formerAddresses"),
   );
   PageVersion.init(
     apart({

@@ -1,10 +1,10 @@
 import type { PageDocument, Draft, Json, Part } from "~/core/document";
-import { freeze } from "~/core/document";
+import { FOOTER_MENU, freeze, MAIN_MENU } from "~/core/document";
 import { makeColumn } from "~/core/commands";
 import type { CollectionRules, Sort } from "~/core/goods";
 import { makeNode } from "~/kinds";
 import { firstLayouts } from "~/kinds/layouts";
-import { frameDocument, pageDocument } from "../shops/index.server";
+import { frameDocument, menuDocument, menuItem, pageDocument } from "../shops/index.server";
 
 export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.example", password: "kites-and-string" };
 export const DEMO_SHOP = {
@@ -137,7 +137,11 @@ function demoProductLayout(collection: DemoGoods["collection"]): PageDocument {
 /** The demo shop's look and pages. */
 export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
   const to = (title: string): Json => ({ to: "collection", id: collection(title) });
-  const entry = (label: string, title: string): Json => ({ label, link: to(title) });
+  /** An item that leads to a collection, and opens where it holds others. */
+  const inMenu = (title: string, label = "", items: readonly Part[] = []): Part => {
+    const item = menuItem(to(title), label);
+    return items.length ? { ...item, slots: { items } } : item;
+  };
   return freeze({
     look: {
       theme: "pomelo",
@@ -157,16 +161,7 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
             more: "See it",
             link: { to: "product", id: product("LK-311") },
           }),
-          makeNode("header", {
-            menu: [
-              entry("Single-line", "Single-line kites"),
-              entry("Two-line", "Two-line kites"),
-              entry("First kites", "First kites"),
-              entry("Windsocks", "Windsocks"),
-              entry("Line & parts", "Line & reels"),
-              entry("Build", "Build it yourself"),
-            ],
-          }),
+          makeNode("header"),
         ],
         [
           makeNode("footer", {
@@ -174,19 +169,27 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
               "Two people, three sewing machines and a loft above the slipway. Every kite is cut, sewn and test-flown here.",
             contact:
               "The Net Loft, Slipway 3\nSkerrow Bay\nopen Thursday to Saturday, 10 to 5\nhello@larkspindle.example",
-            links: [
-              entry("Single-line kites", "Single-line kites"),
-              entry("Two-line kites", "Two-line kites"),
-              entry("Windsocks", "Windsocks"),
-              entry("Repair parts", "Repair parts"),
-              entry("Line & reels", "Line & reels"),
-              entry("Build it yourself", "Build it yourself"),
-              { label: "About us", link: { to: "page", id: "about" } },
-            ],
             small: "© Larkspindle Kites. A made-up shop at a made-up place.",
           }),
         ],
       ),
+      [MAIN_MENU]: menuDocument(MAIN_MENU, "Main menu", [
+        inMenu("Single-line kites", "Single-line", [inMenu("For a light breeze"), inMenu("For a stiff wind")]),
+        inMenu("Two-line kites", "Two-line"),
+        inMenu("First kites"),
+        inMenu("Windsocks"),
+        inMenu("Line & reels", "Line & parts", [inMenu("Repair parts"), inMenu("Reduced")]),
+        inMenu("Build it yourself", "Build"),
+      ]),
+      [FOOTER_MENU]: menuDocument(FOOTER_MENU, "Footer menu", [
+        inMenu("Single-line kites"),
+        inMenu("Two-line kites"),
+        inMenu("Windsocks"),
+        inMenu("Repair parts"),
+        inMenu("Line & reels"),
+        inMenu("Build it yourself"),
+        menuItem({ to: "page", id: "about" }),
+      ]),
       home: pageDocument("home", "Home", [
         makeNode("hero", {
           over: "",

@@ -2,11 +2,12 @@ import { LRUCache } from "lru-cache";
 import { Op, type Transaction as DbTransaction } from "sequelize";
 import type { Transaction } from "~/core/commands";
 import { emptyDocument, freeze, type Draft, type Look, type PageDocument, entryOf } from "~/core/document";
+import { homeOf } from "~/core/addresses";
 import { judge, readSent, type Answer, type Asked, type Logged, type News } from "~/core/keeping";
 import type { Operation } from "~/core/operations";
 import { DOCUMENT_VERSION, readLook } from "~/core/schema";
-import { problemOfChange } from "~/kinds/changes";
-import { firstLayouts, withLayouts } from "~/kinds/layouts";
+import { asksForSite, problemOfChange } from "~/kinds/changes";
+import { firstDocuments, withFirst } from "~/kinds/layouts";
 import { readPage, readTransaction } from "~/kinds/reading";
 import { atomically, DraftLog, DraftPart, lockState, stateOf } from "../database/index.server";
 
@@ -60,18 +61,18 @@ async function readDraft(shopId: string, transaction: DbTransaction, parts?: Rea
     else unread.push({ id: row.part, why: read.why });
   }
   if (!look) throw new Error(`shop ${shopId} has no look`);
-  const documents: Record<string, PageDocument> = Object.fromEntries(found);
   if (!parts) {
     const isUnread = (id: string) => unread.some((u) => u.id === id);
     // The studio can't open without these two; nothing that is put into a stand-in is kept.
-    if (isUnread("home")) documents.home = emptyDocument(DOCUMENT_VERSION, "page", "home", "Home");
-    if (isUnread("frame")) documents.frame = emptyDocument(DOCUMENT_VERSION, "frame", "frame", "Every page");
-    return { draft: withLayouts(freeze({ look, documents })), unread };
+    const home = homeOf(Object.fromEntries(found));
+    if (isUnread(home)) found.set(home, emptyDocument(DOCUMENT_VERSION, "page", home, "Home"));
+    if (isUnread("frame")) found.set("frame", emptyDocument(DOCUMENT_VERSION, "frame", "frame", "Every page"));
+    return { draft: withFirst(freeze({ look, documents: Object.fromEntries(found) })), unread };
   }
   const unstored = Object.fromEntries(
-    Object.entries(firstLayouts()).filter(([id]) => parts.has(id) && !rows.some((row) => row.part === id)),
+    Object.entries(firstDocuments()).filter(([id]) => parts.has(id) && !rows.some((row) => row.part === id)),
   );
-  return { draft: freeze({ look, documents: { ...documents, ...unstored } }), unread };
+  return { draft: freeze({ look, documents: { ...Object.fromEntries(found), ...unstored } }), unread };
 }
 
 const parseLog = (rows: readonly DraftLog[]): Transaction[] =>
@@ -151,7 +152,9 @@ export async function keep(shopId: string, base: number, sent: readonly unknown[
   const read = readSent(sent);
   if (!read.ok) return read.answer;
   const { transactions } = read;
-  const parts = partsOf(transactions.flatMap((t) => t.operations));
+  const operations = transactions.flatMap((t) => t.operations);
+  // Addresses are unlike those of all other pages, so all of them are read.
+  const parts = asksForSite(operations) ? undefined : partsOf(operations);
   return atomically(async (transaction): Promise<Answer> => {
     const state = await lockState(shopId, "draft", transaction);
     const missed = state.version > base ? await rowsSince(shopId, base, transaction) : [];

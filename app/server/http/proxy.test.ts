@@ -265,19 +265,19 @@ describe("what nginx keeps", () => {
 
   it("is still sent while the shop does not answer", async () => {
     const [shopServer] = servers as [Server];
-    await ask("/pages/about");
+    await ask("/about");
     const all = shopServer.listeners("request") as ((...given: unknown[]) => void)[];
     shopServer.removeAllListeners("request");
     shopServer.on("request", (request: { socket: { destroy: () => void } }) => request.socket.destroy());
     // After its second it is asked for again, in vain.
     await vi.waitFor(async () => {
-      const answers = await Promise.all([ask("/pages/about"), ask("/pages/about")]);
+      const answers = await Promise.all([ask("/about"), ask("/about")]);
       expect(answers.map((a) => a.status)).toEqual([200, 200]);
       expect((await ask("/collections/nothing-kept")).status).toBe(502);
     });
     shopServer.removeAllListeners("request");
     for (const each of all) shopServer.on("request", each);
-    expect((await ask("/pages/about")).status).toBe(200);
+    expect((await ask("/about")).status).toBe(200);
   });
 });
 

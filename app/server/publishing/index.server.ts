@@ -3,9 +3,10 @@ import type { Transaction } from "sequelize";
 import { differences, freeze, newId, type Draft, type PageDocument } from "~/core/document";
 import { changeWords, type Change } from "~/kinds/change-words";
 import { readLook } from "~/core/schema";
-import { withLayouts } from "~/kinds/layouts";
+import { withFirst } from "~/kinds/layouts";
 import { readPage } from "~/kinds/reading";
-import { atomically, lockState, Publication, stateOf } from "../database/index.server";
+import { addressesLeft, decodeAddress } from "~/core/addresses";
+import { atomically, FormerAddress, lockState, Publication, stateOf } from "../database/index.server";
 import { loadDraftIn } from "../drafts/index.server";
 import { forgetShops } from "../shops/index.server";
 import { recordPublication } from "../versions/index.server";
@@ -28,11 +29,37 @@ export async function publishedDraft(publicationId: string, transaction?: Transa
     if (read.ok) documents.set(id, read.document);
     else console.error(`publication ${publicationId}: “${id}” is left out: ${read.why}`);
   }
-  // A shop that was published before there were layouts shows its goods in those that every shop begins with.
-  const draft = withLayouts(freeze({ look: readLook(stored.look).look, documents: Object.fromEntries(documents) }));
+  // A shop that was published before there were layouts and menus has those that every shop begins with.
+  const draft = withFirst(freeze({ look: readLook(stored.look).look, documents: Object.fromEntries(documents) }));
   cache.set(publicationId, draft);
   return draft;
 }
+
+/** Keeps the addresses that pages had for shoppers until now, so that whoever has one of them is led on. */
+async function rememberAddresses(shopId: string, before: Draft, after: Draft, transaction: Transaction): Promise<void> {
+  const left = addressesLeft(before.documents, after.documents).map(({ address, page }) => ({
+    shopId,
+    address: decodeAddress(address)!,
+    page,
+    createdAt: new Date(),
+  }));
+  if (left.length) await FormerAddress.bulkCreate(left, { transaction, updateOnDuplicate: ["page", "createdAt"] });
+}
+
+const former = new LRUCache<string, ReadonlyMap<string, string>>({ max: 200 });
+
+/** The addresses that pages of a shop had in earlier publications, and whose they were. `publicationId`: the one that shoppers see now. */
+export async function formerAddresses(shopId: string, publicationId: string): Promise<ReadonlyMap<string, string>> {
+  const known = former.get(publicationId);
+  if (known) return known;
+  const rows = await FormerAddress.findAll({ where: { shopId }, order: [["createdAt", "DESC"]], limit: MOST_FORMER });
+  const found = new Map(rows.map(({ address, page }) => [address, page]));
+  former.set(publicationId, found);
+  return found;
+}
+
+/** Of more addresses than that, the oldest lead nowhere. */
+const MOST_FORMER = 20_000;
 
 /** When something was published, as an ISO 8601 date and time. */
 export async function publishedAt(publicationId: string): Promise<string> {
@@ -128,6 +155,7 @@ export async function publish(shopId: string, seq: number): Promise<Published> {
       },
       { transaction },
     );
+    if (before) await rememberAddresses(shopId, before, draft, transaction);
     await recordPublication(shopId, number, before, draft, transaction);
     await state.update({ version: number, pointer: row.id }, { transaction });
     return { ok: true, number, changes };

@@ -1,12 +1,25 @@
 import { describe, expect, it } from "vitest";
-import { addLayout, removeNodes, restoreShop, setBrand, setProp, setShown, type Outcome } from "~/core/commands";
+import {
+  addLayout,
+  addPage,
+  movePage,
+  removeNodes,
+  removePage,
+  restoreShop,
+  setBrand,
+  setHome,
+  setPage,
+  setProp,
+  setShown,
+  type Outcome,
+} from "~/core/commands";
 import type { Draft } from "~/core/document";
 import { DraftPart, Publication } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
 import { ownerWithShop } from "../fixtures/owner";
 import { freshShop } from "../shops/index.server";
-import { pageAt } from "../storefront/pages";
+import { leadsTo, pageAt, sitemapOf } from "../storefront/pages";
 import { pendingChanges, publicationOf, publicationsOf, publish, publishedDraft } from "./index.server";
 
 async function openShop() {
@@ -119,6 +132,68 @@ describe("publishing", () => {
   });
 });
 
+describe("addresses of pages", () => {
+  const ORIGIN = "http://s.example";
+
+  it("that were published lead on to where their pages are now, in one step; those of drafts never did", async () => {
+    const { shop, change, publishNow } = await openShop();
+    await publishNow();
+    const led = async (path: string) => leadsTo(await freshShop(shop), path);
+    await change((d) => setPage(d, "about", { slug: "who-we-are" }, "address changed"));
+    expect(await led("/who-we-are")).toBeUndefined();
+    await publishNow();
+    expect(await led("/about")).toBe("/who-we-are");
+    // A draft's address that was never published is nobody's.
+    await change((d) => setPage(d, "about", { slug: "never-shown" }, "address changed"));
+    await change((d) => setPage(d, "about", { slug: "о-нас" }, "address changed"));
+    await publishNow();
+    const now = encodeURI("/о-нас");
+    for (const former of ["/about", "/who-we-are", "/pages/about"]) expect(await led(former)).toBe(now);
+    expect(await led("/never-shown")).toBeUndefined();
+    expect(await led(now)).toBeUndefined();
+    expect((await pageAt(await freshShop(shop), now, ORIGIN))!.status).toBe(200);
+    // Another page can have an address that was left: then it is that page's.
+    await change((d) => addPage(d, { title: "About", slug: "about", parent: null, main: [] }, "second"));
+    await publishNow();
+    expect(await led("/about")).toBeUndefined();
+    expect((await pageAt(await freshShop(shop), "/about", ORIGIN))!.status).toBe(200);
+    // Back again: what leads on never goes in a circle.
+    await change((d) => removePage(d, "second"));
+    await change((d) => setPage(d, "about", { slug: "about" }, "address changed"));
+    await publishNow();
+    expect(await led("/about")).toBeUndefined();
+    for (const former of ["/who-we-are", now]) expect(await led(former)).toBe("/about");
+  });
+
+  it("are kept by one page each, whoever asks; what is not in the shop has none, and no search engine hears of it", async () => {
+    const { shop, change, publishNow } = await openShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    // Two tabs that each made a sound page, one after the other.
+    const add = (id: string) => addPage(draft, { title: "Fair", slug: "fair", parent: null, main: [] }, id);
+    const [one, two] = [add("one"), add("two")];
+    if (!one.ok || !two.ok) throw new Error();
+    expect(await keep(shop.id, { base: seq, transactions: [one.transaction] })).toMatchObject({ ok: true });
+    expect(await keep(shop.id, { base: seq + 1, transactions: [two.transaction] })).toMatchObject({
+      code: "refused",
+      why: expect.stringContaining("has the address /fair already"),
+    });
+    await change((d) => movePage(d, "one", "about"));
+    await change((d) => setPage(d, "one", { unlisted: true }, "unlisted"));
+    await publishNow();
+    const page = async (path: string) => (await pageAt(await freshShop(shop), path, ORIGIN))!;
+    const html = (await page("/about/fair")).bytes("identity").toString();
+    expect(html).toContain('<meta name="robots" content="noindex">');
+    expect(await sitemapOf(await freshShop(shop), ORIGIN)).not.toContain("/fair");
+    await change((d) => setPage(d, "one", { hidden: true }, "hidden"));
+    await publishNow();
+    expect((await page("/about/fair")).status).toBe(404);
+    await change((d) => setHome(d, "about"));
+    await publishNow();
+    expect((await page("/")).bytes("identity").toString()).toContain("About ");
+    expect((await page("/home")).status).toBe(200);
+  });
+});
+
 describe("what can't be read", () => {
   const newer = (body: string, id: string) => {
     const stored = JSON.parse(body) as { look: object; documents: Record<string, object> };
@@ -141,7 +216,7 @@ describe("what can't be read", () => {
       const draft = (await shown())!;
       expect(draft.look.identity.name.length).toBeGreaterThan(0);
       const now = await freshShop(shop);
-      for (const path of ["/", "/pages/about", "/collections/all"]) {
+      for (const path of ["/", "/about", "/collections/all"]) {
         const page = (await pageAt(now, path, "http://s.example"))!;
         expect(page.status, path).toBe(200);
         expect(page.bytes("identity").toString()).toContain("<main");

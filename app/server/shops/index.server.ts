@@ -7,7 +7,7 @@ import { LRUCache } from "lru-cache";
 import { atomically, DraftPart, ShopRow, ShopState, STATES } from "../database/index.server";
 import { starterDraft } from "./starter";
 
-export { frameDocument, pageDocument, starterDraft } from "./starter";
+export { frameDocument, menuDocument, menuItem, pageDocument, starterDraft } from "./starter";
 
 export type Shop = {
   readonly id: string;

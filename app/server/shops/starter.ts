@@ -1,4 +1,4 @@
-import { freeze, newId, type PageDocument, type Draft, type Json, type Part } from "~/core/document";
+import { freeze, MAIN_MENU, newId, type PageDocument, type Draft, type Json, type Part } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { makeNode } from "~/kinds";
 import { THEMES } from "~/themes";
@@ -29,25 +29,29 @@ export const frameDocument = (top: readonly Part[], bottom: readonly Part[]): Pa
   root: root({ top, bottom }),
 });
 
+/** An item of a menu to begin with. */
+export const menuItem = (link: Json, label = ""): Part => makeNode("menu-item", { label, link });
+
+/** A menu to begin with. */
+export const menuDocument = (id: string, title: string, items: readonly Part[]): PageDocument => ({
+  schemaVersion: DOCUMENT_VERSION,
+  id,
+  kind: "menu",
+  title,
+  root: root({ items }),
+});
+
 /**
  * What a new shop starts with: a whole home page in good order, in words that are true of any small shop. It promises nothing:
  * what a seller promises, they write.
  */
 export function starterDraft(name: string): Draft {
   const section = (kind: string, props: Record<string, Json> = {}) => makeNode(kind, props);
-  const all = { to: "home" } as const;
   return freeze({
     look: { theme: THEMES[0]!.id, identity: { name, tagline: "", logo: { form: "words" } }, brand: {}, versions: {} },
     documents: {
       frame: frameDocument(
-        [
-          section("header", {
-            menu: [
-              { label: "Home", link: all },
-              { label: "About us", link: { to: "page", id: "about" } },
-            ],
-          }),
-        ],
+        [section("header")],
         [
           section("footer", {
             about: `${name} is a small shop. Thank you for looking in.`,
@@ -55,6 +59,10 @@ export function starterDraft(name: string): Draft {
           }),
         ],
       ),
+      [MAIN_MENU]: menuDocument(MAIN_MENU, "Main menu", [
+        menuItem({ to: "home" }),
+        menuItem({ to: "page", id: "about" }),
+      ]),
       home: pageDocument("home", "Home", [
         section("hero", { heading: `Welcome to ${name}` }),
         section("product-grid"),

@@ -15,7 +15,7 @@ import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng, iconSvg } from "./favicon";
 import { answerKept, hostLabel } from "./front";
-import { contentOf, messagePage, pageAt, sitemapOf, usesFont } from "./pages";
+import { contentOf, leadsTo, messagePage, pageAt, sitemapOf, usesFont } from "./pages";
 import { TooMany } from "./gate";
 import { fromHere, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
 import { shopping } from "./shopping";
@@ -197,6 +197,12 @@ function whateverElse(): Express {
     const asked = withoutBlanks(url);
     if (asked !== url) return response.redirect(302, originOf(response) + asked);
     const page = await pageAt(shop, url, originOf(response), situationNow(shop), placeOf(request.ip ?? ""));
+    if (page?.status === 404) {
+      const [, query] = url.split(/\?(.*)/s);
+      const moved = await leadsTo(shop, path);
+      if (moved)
+        return response.redirect(301, `${originOf(response)}${moved}${query === undefined ? "" : `?${query}`}`);
+    }
     if (page) return send(request, response, page);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response

@@ -1,17 +1,17 @@
 import { createHash } from "node:crypto";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
-import { textPages } from "~/core/document";
+import { collectionAddress, openPages, productAddress } from "~/core/addresses";
 import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
 import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
 import { nextChange, outcomeOf, type Situation } from "~/core/situation";
-import { renderPage, targetAt, type Broken, type RenderedPage, type ShopContent, type Target } from "~/render";
+import { movedTo, renderPage, targetAt, type Broken, type RenderedPage, type ShopContent, type Target } from "~/render";
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
 import { picturesOf } from "../pictures/index.server";
-import { publishedAt, publishedDraft } from "../publishing/index.server";
+import { formerAddresses, publishedAt, publishedDraft } from "../publishing/index.server";
 import type { Shop } from "../shops/index.server";
 import { PageCache } from "./cache";
 import { createGate } from "./gate";
@@ -226,6 +226,17 @@ export async function messagePage(
   return content && drawn(status, { page: "message", title, text }, content, origin);
 }
 
+const escapeXml = (text: string) => text.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/'/g, "&apos;");
+
+/** Where to go on from an address at which nothing stands any more; undefined where nothing is known of it. */
+export async function leadsTo(shop: Shop, path: string): Promise<string | undefined> {
+  const content = await contentOf(shop);
+  if (!content || !shop.publicationId) return undefined;
+  const { documents } = content.draft;
+  if (targetAt(path, new URLSearchParams(), documents, content.goods).page !== "message") return undefined;
+  return movedTo(path, documents, await formerAddresses(shop.id, shop.publicationId));
+}
+
 /** The addresses of every page of a shop, for its sitemap (sitemaps.org 0.9). */
 export async function sitemapOf(shop: Shop, origin: string): Promise<string | undefined> {
   const content = await contentOf(shop);
@@ -235,14 +246,21 @@ export async function sitemapOf(shop: Shop, origin: string): Promise<string | un
   // Every page changes with a publication; a product's is not older than the product.
   const later = (a: string, b: string) => (a > b ? a : b);
   const paths: readonly (readonly [path: string, changed: string])[] = [
-    ["/", published],
+    ...openPages(content.draft.documents)
+      .filter((p) => p.address === "/" && !p.props.unlisted)
+      .map((p) => [p.address, published] as const),
     ...(products.length ? [["/collections/all", published] as const] : []),
-    ...collections.map((c) => [`/collections/${c.slug}`, published] as const),
-    ...products.map((p) => [`/products/${p.slug}`, later(published, p.createdAt)] as const),
-    ...textPages(content.draft.documents).map((d) => [`/pages/${d.id}`, published] as const),
+    ...collections.map((c) => [collectionAddress(c), published] as const),
+    ...products.map((p) => [productAddress(p), later(published, p.createdAt)] as const),
+    ...openPages(content.draft.documents)
+      .filter((p) => p.address !== "/" && !p.props.unlisted)
+      .map((p) => [p.address, published] as const),
   ];
   const urls = paths
-    .map(([path, changed]) => `<url><loc>${origin}${path}</loc><lastmod>${changed.slice(0, 10)}</lastmod></url>`)
+    .map(
+      ([path, changed]) =>
+        `<url><loc>${escapeXml(origin + path)}</loc><lastmod>${changed.slice(0, 10)}</lastmod></url>`,
+    )
     .join("");
   return `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${urls}</urlset>`;
 }

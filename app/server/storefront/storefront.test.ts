@@ -94,7 +94,7 @@ describe("pages", () => {
     "/products/larkspindle-delta-190",
     "/products/kittiwake-ul",
     "/products/turnstone",
-    "/pages/about",
+    "/about",
     "/search?q=delta",
     "/search?q=nothing-at-all",
     "/cart",
@@ -117,10 +117,16 @@ describe("pages", () => {
   });
 
   it("of text are found under their own address and in menus", async () => {
-    const { body } = await ask("/pages/about");
+    const { body } = await ask("/about");
     expect(body).toMatch(/<h1[^>]*>About /);
-    expect((await ask("/")).body).toContain('href="/pages/about"');
-    expect((await ask("/pages/home")).status).toBe(404);
+    expect((await ask("/")).body).toContain('href="/about"');
+    expect((await ask("/pages/none")).status).toBe(404);
+    // RFC 9110, 15.4.2: what was once known by another address is there for good.
+    const moved = await ask("/pages/about?from=letter");
+    expect([moved.status, moved.headers.location]).toEqual([
+      301,
+      expect.stringMatching(/^http[^?]+\/about\?from=letter$/),
+    ]);
   });
 
   it("are served only the cuts of fonts that they use, which are there", async () => {

@@ -2,9 +2,11 @@ import { sectionAround } from "~/kinds/fill";
 import { Box, Button, Chip, Drawer, ToggleButton, ToggleButtonGroup, Tooltip, useMediaQuery } from "@mui/material";
 import { Eye, Plus, X } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react";
+import { useNavigate } from "react-router";
 import { useStore } from "zustand";
 import { addNode, setProp } from "~/core/commands";
-import { entryOf, type Draft } from "~/core/document";
+import { homeOf } from "~/core/addresses";
+import { entryOf, type Draft, type PageDocument } from "~/core/document";
 import { nameOf } from "~/kinds";
 import { AddSheet } from "../add";
 import { useStudio, useStudioStore, type PaneView } from "../keeping";
@@ -152,6 +154,9 @@ function PaneChoice() {
   );
 }
 
+/** Whether a document is a page or layout that panes can show. */
+const isDrawn = (document: PageDocument | undefined) => document?.kind === "page" || document?.kind === "layout";
+
 /** The section in which the selected part stands. */
 const sectionOf = ({ draft, selected }: { draft: Draft; selected: string | null }) =>
   selected ? (partAt(draft, selected)?.path[0]?.id ?? null) : null;
@@ -168,8 +173,10 @@ type BenchProps = {
 export function Bench({ page: asked, show = null, title, panel, panelLabel }: BenchProps) {
   const store = useStudioStore();
   const view = useStudio((s) => s.view);
-  const page = useStudio((s) => (entryOf(s.draft.documents, asked) ? asked : "home"));
+  const page = useStudio((s) => (isDrawn(entryOf(s.draft.documents, asked)) ? asked : homeOf(s.draft.documents)));
   const selected = useStudio((s) => s.selected);
+  const shop = useStudio((s) => s.shop.id);
+  const navigate = useNavigate();
   const [framesStore] = useState(createFrames);
   const frames = useStore(framesStore);
   const [addAt, setAddAt] = useState<number | null>(null);
@@ -236,6 +243,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
       if (id) editWords(id);
     },
     Escape: actions.out,
+    "4": () => void navigate(`/s/${shop}/pages/all`),
   });
 
   const panes = useStudio((s) => s.panes);

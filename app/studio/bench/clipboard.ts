@@ -71,6 +71,7 @@ function hasIn({ goods, pictures, documents }: CarriedFrom, { to, id }: Referenc
     case "collection":
       return goods.collections.some((c) => c.id === id);
     case "page":
+    case "menu":
       return entryOf(documents, id) !== undefined;
     case "picture":
     case "file":

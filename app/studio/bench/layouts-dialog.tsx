@@ -15,7 +15,7 @@ import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { addLayout, removeLayout, renameLayout, setLayoutFor, type Outcome } from "~/core/commands";
 import { layoutProps, layoutsOf, newId, type PageDocument } from "~/core/document";
-import { collectionAddress } from "~/kinds/parts";
+import { collectionAddress } from "~/core/addresses";
 import { documentOf } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { IconAction, INK } from "../ui";

@@ -147,7 +147,7 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
         </>
       ) : null}
       {isAlone && section?.slots.columns ? <ColumnLines frame={frame} section={section} audience={audience} /> : null}
-      {isAlone && part && box && isRoomy ? (
+      {isAlone && part && box && isRoomy && part.level !== "item" ? (
         <SpaceHandles
           frame={frame}
           node={part.node}

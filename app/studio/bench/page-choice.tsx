@@ -2,9 +2,12 @@ import { Button, Divider, ListSubheader, Menu, MenuItem, Typography } from "@mui
 import { ChevronDown } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
-import { LAYOUT_SORTS, layoutsOf, textPages, type PageDocument, entryOf } from "~/core/document";
+import { siteOf } from "~/core/addresses";
+import { LAYOUT_SORTS, layoutsOf, type PageDocument, entryOf } from "~/core/document";
 import { LAYOUT_NAMES } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
+import { MenusDialog } from "../menus";
+import { NewPage } from "../site";
 import { LayoutsDialog } from "./layouts-dialog";
 
 /** Which of the shop's pages or layouts lies on the bench. */
@@ -13,13 +16,19 @@ export function PageChoice({ page }: { page: string }) {
   const documents = useStudio((s) => s.draft.documents);
   const shop = useStudio((s) => s.shop);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [managing, setManaging] = useState(false);
-  const current = entryOf(documents, page) ?? documents.home!;
-  const entry = (each: PageDocument, name = each.title) => (
+  const [opened, setOpened] = useState<"new" | "menus" | "layouts" | null>(null);
+  const open = (what: typeof opened) => {
+    setAnchor(null);
+    setOpened(what);
+  };
+  const site = siteOf(documents);
+  const current = entryOf(documents, page) ?? entryOf(documents, site.home)!;
+  const entry = (each: PageDocument, name = each.title, depth = 0) => (
     <MenuItem
       key={each.id}
       component={Link}
-      to={each.id === "home" ? `/s/${shop.id}/pages` : `/s/${shop.id}/pages?page=${each.id}`}
+      sx={{ pl: 2 + depth * 2 }}
+      to={each.id === site.home ? `/s/${shop.id}/pages` : `/s/${shop.id}/pages?page=${each.id}`}
       selected={each.id === current.id}
       onClick={() => {
         store.getState().select(null);
@@ -41,8 +50,15 @@ export function PageChoice({ page }: { page: string }) {
           {current.title}
         </Typography>
       </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {[documents.home!, ...textPages(documents)].map((each) => entry(each))}
+      <Menu
+        anchorEl={anchor}
+        open={anchor !== null}
+        onClose={() => setAnchor(null)}
+        slotProps={{ paper: { sx: { maxHeight: "min(80vh, 640px)", maxWidth: 360 } } }}
+      >
+        {site.pages.map(({ document, depth, props }) =>
+          entry(document, `${document.title}${props.hidden ? " (not in the shop yet)" : ""}`, depth),
+        )}
         <Divider />
         <ListSubheader role="presentation" sx={{ lineHeight: "30px", bgcolor: "transparent" }}>
           For many pages at once
@@ -53,16 +69,16 @@ export function PageChoice({ page }: { page: string }) {
           ),
         )}
         <Divider />
-        <MenuItem
-          onClick={() => {
-            setAnchor(null);
-            setManaging(true);
-          }}
-        >
-          Layouts, and who uses which …
+        <MenuItem onClick={() => open("new")}>New page …</MenuItem>
+        <MenuItem component={Link} to={`/s/${shop.id}/pages/all`} onClick={() => setAnchor(null)}>
+          All pages at a glance
         </MenuItem>
+        <MenuItem onClick={() => open("menus")}>Menus …</MenuItem>
+        <MenuItem onClick={() => open("layouts")}>Layouts, and who uses which …</MenuItem>
       </Menu>
-      <LayoutsDialog open={managing} onClose={() => setManaging(false)} />
+      <NewPage open={opened === "new"} onClose={() => open(null)} />
+      <MenusDialog open={opened === "menus"} onClose={() => open(null)} />
+      <LayoutsDialog open={opened === "layouts"} onClose={() => open(null)} />
     </>
   );
 }

@@ -3,7 +3,7 @@ import { ChevronDown } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
 import { layoutProps, entryOf } from "~/core/document";
-import { collectionAddress, productAddress } from "~/kinds/parts";
+import { collectionAddress, productAddress } from "~/core/addresses";
 import { hardCases, targetFor, targetName } from "~/render";
 import { useStudio } from "../keeping";
 

@@ -60,7 +60,7 @@ function PageChoice() {
       </Button>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
         {targets.map((target) => {
-          const to = addressOf(target) ?? "/nothing-here";
+          const to = addressOf(target, documents) ?? "/nothing-here";
           return (
             <MenuItem
               key={to}

@@ -55,7 +55,7 @@ export const ContactSheet = memo(function ContactSheet({
       }}
     >
       {targets.map((target) => {
-        const address = addressOf(target) ?? "/nothing-here";
+        const address = addressOf(target, documents) ?? "/nothing-here";
         const kind = TARGET_KINDS[target.page];
         const name = targetName(target, documents);
         const found = (counts[`${kind} phone`] ?? 0) + (counts[`${kind} wide`] ?? 0);

@@ -13,7 +13,7 @@ const TILE = { width: 82, height: 58 };
 /** What stands on every page is as wide as the page, and low. */
 const STRIP = { width: 264, height: 40 };
 /** The pages that are shrunk into a tile: of a section a wide screen, of a widget a column. */
-const PAGE = { section: 1180, widget: 330, column: 330 };
+const PAGE = { section: 1180, widget: 330, column: 330, item: 330 };
 
 /** How long a part must have been left alone before it is drawn, and before its drawings follow, in ms. */
 const REST = 400;

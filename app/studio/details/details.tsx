@@ -29,6 +29,7 @@ import { themeById } from "~/themes";
 import { benchActions, nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { DEVICE_NAME, DEVICE_PLURAL } from "../panes";
+import { MenuEditor } from "../menus";
 import { Heading, IconAction, INK } from "../ui";
 import { alsoFollowing } from "./affected";
 import { ArrangementField } from "./arrangement-field";
@@ -173,6 +174,8 @@ type HeadProps = {
   name: string;
   isColumn: boolean;
   isSection: boolean;
+  /** An item of a menu has no look of its own. */
+  isItem: boolean;
   document: string;
   differences: number;
   /** What it stands in, as JSON: the same text while it is the same, so that typing draws none of this anew. */
@@ -185,6 +188,7 @@ const DetailsHead = memo(function DetailsHead({
   name,
   isColumn,
   isSection,
+  isItem,
   document,
   differences,
   trail,
@@ -234,7 +238,7 @@ const DetailsHead = memo(function DetailsHead({
           onClick={() => now().run(isColumn ? removeColumn(now().draft, ids[0]!) : removeNodes(now().draft, ids, name))}
         />
       </Box>
-      <AudienceSwitch />
+      {isItem ? null : <AudienceSwitch />}
       {differences ? (
         <Typography variant="caption" component="p" sx={{ color: INK.plum }}>
           ◆ {differences === 1 ? "1 difference" : `${differences} differences`} between devices{" · "}
@@ -313,6 +317,7 @@ function Selected() {
         name={name}
         isColumn={isOne && part.level === "column"}
         isSection={isOne && isSection}
+        isItem={part.level === "item"}
         document={part.document}
         differences={differences}
         trail={JSON.stringify(
@@ -333,55 +338,65 @@ function Selected() {
         </Group>
       ) : null}
 
-      <Group title="How it sits">
-        {isOne && definition.arrangements.length > 1 ? (
-          <ArrangementField
-            node={node}
-            current={arrangement.id}
-            isOwn={node.props.arrangement !== undefined}
-            theme={theme.name}
-          />
-        ) : null}
-        {isOne && definition.holds?.columns ? <ColumnsField section={node} /> : null}
-        {isOne && part.level === "column" && part.path[0] ? <ColumnsField section={part.path[0]} /> : null}
-        <Styles {...common} names={oftenOf(styles, "sits")} group="sits" />
-        <Folds>
-          <StyleFolds {...common} names={folded("sits")} group="sits" />
-        </Folds>
-      </Group>
+      {part.level === "item" ? (
+        <Group title={entryOf(draft.documents, part.document)?.title ?? "Menu"}>
+          <MenuEditor menu={part.document} selects />
+        </Group>
+      ) : null}
 
-      <Group title="How it looks">
-        {under ? <WordsOnPicture node={node} layers={layers} picture={under} /> : null}
-        <Styles {...common} names={oftenOf(styles, "looks")} group="looks" />
-        {isOne && brandPart ? (
-          <FromBrand part={entryOf(brandPart.parts, String(entryOf(node.props, brandPart.by))) ?? ""} />
-        ) : null}
-        <Folds>
-          <StyleFolds
-            {...common}
-            names={folded("looks")}
-            group="looks"
-            also={
-              isOne && isSection && definition.slots.includes("main")
-                ? {
-                    family: "colour",
-                    isUsed: Boolean(chassisOf(node).backdrop),
-                    field: <BackdropField node={node} />,
-                  }
-                : undefined
-            }
-          />
-          {isOne && isSection ? (
-            <Fold
-              title="Name and code"
-              {...saidOf(node, [], [chassisOf(node).anchor, chassisOf(node).css].filter(Boolean).length)}
-            >
-              <AnchorField key={`${node.id} anchor`} node={node} />
-              <OwnCssField key={node.id} node={node} />
-            </Fold>
-          ) : null}
-        </Folds>
-      </Group>
+      {part.level === "item" ? null : (
+        <>
+          <Group title="How it sits">
+            {isOne && definition.arrangements.length > 1 ? (
+              <ArrangementField
+                node={node}
+                current={arrangement.id}
+                isOwn={node.props.arrangement !== undefined}
+                theme={theme.name}
+              />
+            ) : null}
+            {isOne && definition.holds?.columns ? <ColumnsField section={node} /> : null}
+            {isOne && part.level === "column" && part.path[0] ? <ColumnsField section={part.path[0]} /> : null}
+            <Styles {...common} names={oftenOf(styles, "sits")} group="sits" />
+            <Folds>
+              <StyleFolds {...common} names={folded("sits")} group="sits" />
+            </Folds>
+          </Group>
+
+          <Group title="How it looks">
+            {under ? <WordsOnPicture node={node} layers={layers} picture={under} /> : null}
+            <Styles {...common} names={oftenOf(styles, "looks")} group="looks" />
+            {isOne && brandPart ? (
+              <FromBrand part={entryOf(brandPart.parts, String(entryOf(node.props, brandPart.by))) ?? ""} />
+            ) : null}
+            <Folds>
+              <StyleFolds
+                {...common}
+                names={folded("looks")}
+                group="looks"
+                also={
+                  isOne && isSection && definition.slots.includes("main")
+                    ? {
+                        family: "colour",
+                        isUsed: Boolean(chassisOf(node).backdrop),
+                        field: <BackdropField node={node} />,
+                      }
+                    : undefined
+                }
+              />
+              {isOne && isSection ? (
+                <Fold
+                  title="Name and code"
+                  {...saidOf(node, [], [chassisOf(node).anchor, chassisOf(node).css].filter(Boolean).length)}
+                >
+                  <AnchorField key={`${node.id} anchor`} node={node} />
+                  <OwnCssField key={node.id} node={node} />
+                </Fold>
+              ) : null}
+            </Folds>
+          </Group>
+        </>
+      )}
 
       <WhenItShows ids={ids} name={name} shown={nodes.every((n) => n.shown)} layers={layers} canHide={canHide} />
     </Box>

@@ -10,7 +10,7 @@ import {
 } from "@mui/material";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { memo, useCallback, useEffect, useRef, useState } from "react";
-import type { Json } from "~/core/document";
+import { menusOf, type Json } from "~/core/document";
 import { readAt } from "~/core/operations";
 import { sourceOf } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
@@ -20,6 +20,7 @@ import { Sign, SIGNS } from "~/kinds/parts";
 import { useEditWords } from "../bench";
 import { useStudio } from "../keeping";
 import { LinkField } from "../links";
+import { MenuEditor } from "../menus";
 import { PicturePicker } from "../pictures";
 import { IconAction, INK, useWhenChanged } from "../ui";
 import { AttributesField, GoodsField, ProductsField, YesField } from "./goods-fields";
@@ -103,6 +104,36 @@ function PictureField({ node, field, path }: FieldProps) {
           setOpen(false);
         }}
       />
+    </Box>
+  );
+}
+
+/** Which menu is shown, and its items. */
+function MenuField({ node, field, path }: FieldProps) {
+  const menus = useStudio((s) => s.draft.documents);
+  const value = String(readAt(node.props, path) ?? "");
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const all = menusOf(menus);
+  const isGone = value !== "" && !all.some((m) => m.id === value);
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 1 }}>
+      <TextField
+        select
+        label={field.label}
+        value={isGone ? "" : value}
+        error={isGone}
+        helperText={isGone ? "The menu that was here is gone. Choose another one." : undefined}
+        onChange={(event) => set(event.target.value)}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      >
+        <MenuItem value="">None</MenuItem>
+        {all.map((m) => (
+          <MenuItem key={m.id} value={m.id}>
+            {m.title}
+          </MenuItem>
+        ))}
+      </TextField>
+      {value && !isGone ? <MenuEditor menu={value} selects /> : null}
     </Box>
   );
 }
@@ -378,6 +409,8 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
       return <LinkControl node={node} field={field} path={path} />;
     case "collection":
       return <CollectionField node={node} field={field} path={path} />;
+    case "menu":
+      return <MenuField node={node} field={field} path={path} />;
     case "rich":
       return <RichField node={node} field={field} path={path} />;
     case "product":

@@ -24,7 +24,7 @@ import {
 } from "~/core/goods";
 import { sourceOf } from "~/core/pictures";
 import { sameJson } from "~/core/document";
-import { collectionAddress } from "~/kinds/parts";
+import { collectionAddress } from "~/core/addresses";
 import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
 import { INK, useWhenChanged } from "../ui";

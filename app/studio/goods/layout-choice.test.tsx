@@ -2,7 +2,7 @@
 import { afterEach, describe, expect, it } from "vitest";
 import { addLayout, setLayoutFor } from "~/core/commands";
 import { layoutProps } from "~/core/document";
-import { withLayouts } from "~/kinds/layouts";
+import { withFirst } from "~/kinds/layouts";
 import { contentWith } from "~/render/fixtures/content";
 import { mount, studioOf } from "../fixtures/mount";
 import { LayoutChoice } from "./layout-choice";
@@ -15,7 +15,7 @@ afterEach(async () => {
 
 /** A shop with a layout "Kites" for the collection "c", and "Sale" for nothing yet, unless it is said `bare`. */
 async function choiceFor(collections: readonly string[], bare = false) {
-  const store = studioOf({ draft: withLayouts(contentWith([]).draft) });
+  const store = studioOf({ draft: withFirst(contentWith([]).draft) });
   const run = store.getState().run;
   if (!bare) {
     run(addLayout(store.getState().draft, "product", "Kites", "kites"));

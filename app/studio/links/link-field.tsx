@@ -1,6 +1,7 @@
 import { Autocomplete, Box, TextField, Typography } from "@mui/material";
 import { memo, useMemo, useState } from "react";
-import { textPages, type Draft } from "~/core/document";
+import { siteOf } from "~/core/addresses";
+import type { Draft } from "~/core/document";
 import { linkSchema, NO_LINK, type Link } from "~/core/schema";
 import { chassisOf, nameOf } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
@@ -41,6 +42,16 @@ const placesOf = (documents: Draft["documents"]): readonly LinkTarget[] =>
       }),
     );
 
+/** The pages of the shop, each with what it stands beneath: two may have the same name. */
+const pagesOf = (documents: Draft["documents"]): readonly LinkTarget[] => {
+  const { pages, byId } = siteOf(documents);
+  return pages.map(({ document, parent, address, props }) => {
+    const above = parent === null ? undefined : byId.get(parent);
+    const label = `${above ? `${above.document.title} › ` : ""}${document.title}${props.hidden ? " (not in the shop yet)" : ""}`;
+    return { label, group: "Pages", link: address === "/" ? { to: "home" } : { to: "page", id: document.id } };
+  });
+};
+
 const namesByPages = new WeakMap<object, string>();
 
 /** Everything of the pages that a link's finder shows, as one text that is the same while none of it changes. */
@@ -48,7 +59,7 @@ function namesOf(documents: Draft["documents"]): string {
   const known = namesByPages.get(documents);
   if (known !== undefined) return known;
   const text = [
-    ...textPages(documents).map((d) => `${d.id} ${d.title}`),
+    ...pagesOf(documents).map(({ label, link }) => `${JSON.stringify(link)} ${label}`),
     ...placesOf(documents).map((place) => place.label),
   ].join("\n");
   namesByPages.set(documents, text);
@@ -83,12 +94,7 @@ export const LinkField = memo(function LinkField({
   const targets = useMemo<readonly LinkTarget[]>(() => {
     const { documents } = store.getState().draft;
     return [
-      { label: "Home", group: "Pages", link: { to: "home" } },
-      ...textPages(documents).map((d): LinkTarget => ({
-        label: d.title,
-        group: "Pages",
-        link: { to: "page", id: d.id },
-      })),
+      ...pagesOf(documents),
       ...placesOf(documents),
       ...goods.collections.map((c): LinkTarget => ({
         label: c.title,

@@ -1,13 +1,14 @@
 import { Box } from "@mui/material";
-import { useEffect, useMemo, useRef, useState } from "react";
-import { textPages, type Draft, type Part } from "~/core/document";
+import { useMemo, useRef } from "react";
+import type { Draft, Part } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { EnvProvider } from "~/kinds/parts";
-import { envOf, Section } from "~/render";
+import { envOf, Section, siteWords } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio } from "../keeping";
 import { ShopFrame } from "./shop-frame";
 import { usePageSheets } from "./shop-page";
+import { useSeen } from "./use-seen";
 
 type PartSightProps = {
   /** A section, by itself on a page; null: nothing yet. */
@@ -43,9 +44,7 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
   );
   const sheets = usePageSheets(alone, pictures);
   // Of the documents, a section asks only which pages there are: a letter that is typed draws none of this anew.
-  const pages = textPages(documents)
-    .map((d) => `${d.id} ${d.title}`)
-    .join("\n");
+  const pages = siteWords(documents);
   const env = useMemo(
     () => envOf({ goods, pictures, currency, locale }, { look, documents }),
     // `pages` says what of `documents` is asked for.
@@ -72,23 +71,7 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
 /** A section as it looks in this shop, small and live. Drawn only once it comes into view and nothing else is to be done. */
 export function PartSight({ node, ...rest }: PartSightProps) {
   const holder = useRef<HTMLDivElement>(null);
-  const [seen, setSeen] = useState(false);
-  useEffect(() => {
-    if (!holder.current) return;
-    let waiting = 0;
-    const soon = () => {
-      if (!("requestIdleCallback" in window)) return setSeen(true);
-      waiting ||= requestIdleCallback(() => setSeen(true), { timeout: 1500 });
-    };
-    const observer = new IntersectionObserver(([entry]) => entry!.isIntersecting && soon(), {
-      rootMargin: "200px",
-    });
-    observer.observe(holder.current);
-    return () => {
-      observer.disconnect();
-      if (waiting) cancelIdleCallback(waiting);
-    };
-  }, []);
+  const seen = useSeen(holder);
   return (
     <Box ref={holder} sx={{ width: rest.width, height: rest.height, overflow: "hidden", bgcolor: "#fff" }}>
       {seen && node ? <Sight node={node} {...rest} /> : null}

@@ -1,5 +1,5 @@
 import { memo, useDeferredValue, useMemo } from "react";
-import { textPages, type Draft, type Look } from "~/core/document";
+import type { Draft, Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, shadeCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
@@ -7,15 +7,17 @@ import { EnvProvider, type KindEnv } from "~/kinds/parts";
 import {
   documentOf,
   envOf,
+  frameOf,
   GOODS_SETTINGS,
+  nodeCss,
   noFrame,
   Page,
   PageBody,
-  nodeCss,
   partsByKind,
   pictureUnderWords,
   sharedCss,
   shownOf,
+  siteWords,
   type Target,
 } from "~/render";
 import { themeById } from "~/themes";
@@ -111,10 +113,8 @@ type StillProps = Omit<ShopPageProps, "draft"> & { look: Look; documents: Draft[
 
 const StillPage = memo(function StillPage({ look, documents, target, dressing, studio }: StillProps) {
   const theme = themeById(look.theme);
-  // Of the documents, views ask only which pages there are; a letter that is typed must not draw every card anew.
-  const pages = textPages(documents)
-    .map((d) => `${d.id} ${d.title}`)
-    .join("\n");
+  // Of the other documents, views ask only this; a letter that is typed must not draw every card anew.
+  const pages = siteWords(documents);
   // And which parts stand together on this one.
   const page = documentOf(target, documents, dressing.goods);
   const parts = JSON.stringify([...partsByKind(page)]);
@@ -128,7 +128,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   );
   return (
     <EnvProvider value={env}>
-      <Page frame={documents.frame ?? noFrame()} theme={theme} look={look}>
+      <Page frame={frameOf(documents.frame ?? noFrame(), page)} theme={theme} look={look}>
         <PageBody target={target} documents={documents} goods={dressing.goods} theme={theme} look={look} most={most} />
       </Page>
     </EnvProvider>

@@ -1,6 +1,7 @@
 import { Alert, Box, Button, LinearProgress, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
+import { homeOf } from "~/core/addresses";
 import { differences, entryOf, layoutProps, type Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { PageSurvey, RULE_WORDS, type PageFindings } from "../checks";
@@ -14,10 +15,12 @@ const MOST_LISTED = 12;
 
 /** The pages that look otherwise than they did: those that were changed, and the first one where all of them were. */
 function changedPages(published: Draft | undefined, draft: Draft): readonly string[] {
-  const known = (id: string) => id !== "frame" && entryOf(draft.documents, id) !== undefined;
+  const kindOf = (id: string) => entryOf(draft.documents, id)?.kind;
+  const known = (id: string) => kindOf(id) === "page" || kindOf(id) === "layout";
   if (!published) return Object.keys(draft.documents).filter(known).slice(0, MOST_PAGES);
   const changed = differences(published, draft).flatMap((d) => ("document" in d ? d.document.id : "frame"));
-  const ids = changed.includes("frame") ? ["home", ...changed] : changed;
+  // What stands on every page is looked at on the home page.
+  const ids = changed.some((id) => !known(id)) ? [homeOf(draft.documents), ...changed] : changed;
   return [...new Set(ids)].filter(known).slice(0, MOST_PAGES);
 }
 

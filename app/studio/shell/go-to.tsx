@@ -1,5 +1,7 @@
 import { Autocomplete, Dialog, DialogContent, TextField } from "@mui/material";
 import { useNavigate } from "react-router";
+import { homeOf, siteOf } from "~/core/addresses";
+import { LAYOUT_SORTS, layoutsOf } from "~/core/document";
 import { standings } from "../bench";
 import { useStudio, useStudioStore } from "../keeping";
 
@@ -27,10 +29,15 @@ function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
   const goals: readonly Destination[] = [
     area("Brand", "brand"),
     area("Themes", "theme"),
-    area("Pages: Home", "pages"),
-    area("Pages: Product", "pages?page=product"),
-    area("Pages: Collection", "pages?page=collection"),
-    area("Pages: Search", "pages?page=search"),
+    area("All pages", "pages/all"),
+    ...siteOf(draft.documents).pages.map(({ document, address }) => ({
+      ...area(document.title, address === "/" ? "pages" : `pages?page=${document.id}`),
+      group: "Pages",
+    })),
+    ...LAYOUT_SORTS.flatMap((sort) => layoutsOf(draft.documents, sort)).map((layout) => ({
+      ...area(layout.title, `pages?page=${layout.id}`),
+      group: "Layouts",
+    })),
     area("Goods", "goods"),
     area("Collections", "goods/collections"),
     area("Reviews", "goods/reviews"),
@@ -43,7 +50,7 @@ function Goals({ onClose, actions }: Omit<GoToProps, "open">) {
       go: () => void navigate(`/s/${shop.id}/goods/p/${p.id}`),
     })),
     area("Pictures", "pictures"),
-    ...standings(draft, "home").map(({ node, name }, i): Destination => {
+    ...standings(draft, homeOf(draft.documents)).map(({ node, name }, i): Destination => {
       const said = String(node.props.heading ?? node.props.text ?? "").split("\n")[0];
       return {
         label: said ? `${name}: ${said}` : `${name} (${i + 1})`,

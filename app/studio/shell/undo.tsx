@@ -2,6 +2,7 @@ import { Box } from "@mui/material";
 import { Redo2, Undo2 } from "lucide-react";
 import { useEffect, useRef } from "react";
 import { useLocation, useNavigate } from "react-router";
+import { homeOf } from "~/core/addresses";
 import { findNode, entryOf } from "~/core/document";
 import type { Transaction } from "~/core/commands";
 import { useStudio, useStudioStore, type StudioState, type StudioStore } from "../keeping";
@@ -57,10 +58,12 @@ function placeOf({ draft }: StudioState, { operations }: Transaction): { page: s
       continue;
     }
     const document = entryOf(draft.documents, operation.document);
-    if (!document || document.kind === "frame") continue;
+    // Menus, header and footer stand on every page.
+    if (!document || (document.kind !== "page" && document.kind !== "layout")) continue;
     const part = "node" in operation ? operation.node : undefined;
     const id = typeof part === "string" ? part : part?.id;
-    return { page: document.id, ...(id && findNode(document.root, id) ? { part: id } : {}) };
+    const isOnIt = id !== undefined && id !== document.root.id && findNode(document.root, id) !== undefined;
+    return { page: document.id, ...(isOnIt ? { part: id } : {}) };
   }
   return undefined;
 }
@@ -84,8 +87,12 @@ export function useShowSteps(): void {
     const place = placeOf(state, stepped.transaction);
     const { pathname, search } = here.current;
     const isOnBench = pathname.endsWith("/pages");
-    const page = isOnBench ? (new URLSearchParams(search).get("page") ?? "home") : undefined;
-    const isElsewhere = place !== undefined && place.page !== page;
+    const page = isOnBench
+      ? (new URLSearchParams(search).get("page") ?? homeOf(state.draft.documents))
+      : undefined;
+    // Where all pages are seen, what is done to a whole page is seen as well.
+    const isSeen = pathname.endsWith("/pages/all") && place?.part === undefined;
+    const isElsewhere = place !== undefined && place.page !== page && !isSeen;
     const title = place && entryOf(state.draft.documents, place.page)?.title;
     state.say(`${word}: ${stepped.label}${isElsewhere && title ? `, on “${title}”` : ""}`);
     if (!isElsewhere) return;

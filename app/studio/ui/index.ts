@@ -12,4 +12,6 @@ export { useWhenChanged } from "./use-when-changed";
 export { Toolbar } from "./toolbar";
 export { NonceContext, pageNonce } from "./nonce";
 export { followPointer, type PointerDrag } from "./pointer-drag";
+export { TreeRows } from "./tree-rows";
+export { type TreePlace, type TreeRow } from "./tree-place";
 export { VISUALLY_HIDDEN } from "./visually-hidden";

@@ -1,0 +1,16 @@
+// Every address of the shop is made and read here: pages by their place in the tree, goods by their slugs.
+export { LONGEST_SLUG, slugOfName, slugProblem, TAKEN_SLUGS } from "./slug";
+export {
+  addressesLeft,
+  decodeAddress,
+  encodeAddress,
+  homeOf,
+  openPages,
+  pageAddress,
+  siteOf,
+  withBeneath,
+  type Site,
+  type SitePage,
+} from "./site";
+export { pageProblem } from "./problems";
+export { productAddress, collectionAddress } from "./goods";

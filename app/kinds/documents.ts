@@ -1,0 +1,60 @@
+import { z } from "zod";
+import { slugProblem } from "~/core/addresses";
+import { LAYOUT_SORTS, MENU_LEVELS, type Part, type PageDocument } from "~/core/document";
+import { MOST_ENTRIES } from "~/core/schema";
+
+// What the root of a document says of the document, by its kind.
+
+const layoutRoot = z.strictObject({
+  of: z.enum(LAYOUT_SORTS),
+  products: z
+    .array(z.string().max(40))
+    .max(
+      MOST_ENTRIES,
+      `A layout can be for ${MOST_ENTRIES.toLocaleString("en")} products at most; choose collections.`,
+    ),
+  collections: z.array(z.string().max(40)).max(500),
+});
+
+/** The longest title and description for search engines that are kept, in characters. */
+export const LONGEST_SEARCH_TITLE = 200;
+export const LONGEST_DESCRIPTION = 500;
+
+const pageRoot = z.strictObject({
+  slug: z
+    .string()
+    .max(160)
+    .superRefine((slug, context) => {
+      const why = slugProblem(slug);
+      if (why) context.addIssue({ code: "custom", message: why });
+    })
+    .optional(),
+  parent: z.string().max(40).optional(),
+  order: z.number().min(-1e9).max(1e9).optional(),
+  hidden: z.literal(true).optional(),
+  searchTitle: z.string().max(LONGEST_SEARCH_TITLE, "This title is too long for any search engine.").optional(),
+  description: z.string().max(LONGEST_DESCRIPTION, "This description is too long for any search engine.").optional(),
+  picture: z.string().max(40).optional(),
+  unlisted: z.literal(true).optional(),
+  header: z.literal(false).optional(),
+  footer: z.literal(false).optional(),
+});
+
+const siteRoot = z.strictObject({ home: z.string().max(40).optional() });
+
+const NOTHING = z.strictObject({});
+
+const ROOTS = { layout: layoutRoot, page: pageRoot, site: siteRoot, frame: NOTHING, menu: NOTHING } as const;
+
+/** How deep the items of a menu go. */
+const depthOf = (part: Part): number =>
+  Math.max(0, ...Object.values(part.slots).flatMap((inside) => inside.map((child) => 1 + depthOf(child))));
+
+/** Why what a document says of itself may not be like that; undefined where it may. */
+export function documentProblem(document: PageDocument): string | undefined {
+  const parsed = ROOTS[document.kind].safeParse(document.root.props);
+  if (!parsed.success) return parsed.error.issues[0]!.message;
+  if (document.kind === "menu" && depthOf(document.root) > MENU_LEVELS)
+    return `A menu can be ${MENU_LEVELS} levels deep.`;
+  return undefined;
+}

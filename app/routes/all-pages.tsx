@@ -1,0 +1,5 @@
+import { SiteGlance } from "~/studio/site";
+
+export default function AllPages() {
+  return <SiteGlance />;
+}

@@ -1,0 +1,2 @@
+export { MenuEditor } from "./menu-editor";
+export { MenusDialog } from "./menus-dialog";

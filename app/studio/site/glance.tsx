@@ -1,0 +1,285 @@
+import { Box, Button, Chip, Typography, useMediaQuery } from "@mui/material";
+import { FilePlus, ListTree, Settings2 } from "lucide-react";
+import { memo, useMemo, useState } from "react";
+import { useNavigate } from "react-router";
+import { siteOf, type SitePage } from "~/core/addresses";
+import { movePage } from "~/core/commands";
+import {
+  entryOf,
+  freeze,
+  layoutProps,
+  layoutsOf,
+  LAYOUT_SORTS,
+  menusOf,
+  sameJson,
+  type Draft,
+  type PageDocument,
+} from "~/core/document";
+import { leadingTo } from "~/kinds/leading";
+import { placeholdersIn } from "~/kinds/placeholders";
+import { LAYOUT_NAMES, sharedAs, targetFor } from "~/render";
+import { useStudio, useStudioStore } from "../keeping";
+import { itemsTo } from "../links";
+import { MenusDialog } from "../menus";
+import { PageSight } from "../panes";
+import { FindField, IconAction, INK, TreeRows, useKeys, useSize, type TreePlace, type TreeRow } from "../ui";
+import { DeletePage } from "./delete-page";
+import { NewPage } from "./new-page";
+import { PageSettings } from "./page-settings";
+import { RESULT_WIDTH, widthInResult } from "./pixels";
+
+type GlanceRow = TreeRow & { readonly document: PageDocument; readonly page: SitePage | undefined };
+
+const ROW = 124;
+const SIGHT = 100;
+/** Phone and wide beside each other, in px on the screen. */
+const SIZES = [
+  ["phone", 52],
+  ["wide", 168],
+] as const;
+
+/** The shop with the sections of one document alone: all that a small view of it needs, whatever else is written meanwhile. */
+function useAlone(document: PageDocument): Draft {
+  const look = useStudio((s) => s.draft.look);
+  const documents = useStudio((s) => s.draft.documents);
+  // Of the others, only what they are called and where they are shows on this one.
+  const others = useStudio((s) =>
+    JSON.stringify(
+      Object.values(s.draft.documents).map((d) => [
+        d.id,
+        d.title,
+        d.root.props,
+        d.kind === "page" || d.kind === "layout" ? 0 : d.root.slots,
+      ]),
+    ),
+  );
+  return useMemo(() => {
+    const bare = (d: PageDocument): PageDocument =>
+      d.id !== document.id && d.kind === "page" ? { ...d, root: { ...d.root, slots: { main: [] } } } : d;
+    return freeze({ look, documents: Object.fromEntries(Object.values(documents).map((d) => [d.id, bare(d)])) });
+    // `others` says when what is shown of the other documents has changed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [look, document, others]);
+}
+
+const Sight = memo(function Sight({ document }: { document: PageDocument }) {
+  const draft = useAlone(document);
+  const goods = useStudio((s) => s.goods);
+  const target = useMemo(() => targetFor(draft.documents, goods, document.id, null), [draft, goods, document.id]);
+  return (
+    <Box sx={{ border: `1px solid ${INK.edge}`, bgcolor: INK.bench, p: "4px", borderRadius: 0.5, alignSelf: "center" }}>
+      <PageSight draft={draft} target={target} name={document.title} sizes={SIZES} height={SIGHT} />
+    </Box>
+  );
+});
+
+/** What is said of a page beside its picture. */
+function Facts({ row, isWide }: { row: GlanceRow; isWide: boolean }) {
+  const draft = useStudio((s) => s.draft);
+  const published = useStudio((s) => s.published);
+  const { document, page } = row;
+  const { documents, look } = draft;
+  const isHome = page !== undefined && siteOf(documents).home === document.id;
+  const menus = page ? menusOf(documents).filter((m) => itemsTo(m, document.id, isHome).length > 0) : [];
+  const before = entryOf(published?.documents, document.id);
+  const isChanged = before !== undefined && !sameJson(before, document);
+  const isNew = before === undefined;
+  const left = useMemo(() => placeholdersIn({ look, documents: { [document.id]: document } }).length, [look, document]);
+  const isLost =
+    page && !isHome && !page.props.hidden && menus.length === 0 && leadingTo(draft, document.id).length === 0;
+  const shared = page && sharedAs(document, isHome, look.identity);
+  const tooLong = shared && widthInResult(shared.title, "title") > RESULT_WIDTH.title;
+  return (
+    <>
+      <Box sx={{ flex: "1 1 220px", minWidth: 0, display: "grid", alignContent: "center", gap: 0.25 }}>
+        <Typography variant="subtitle2" noWrap sx={{ fontSize: 15 }}>
+          {document.title}
+        </Typography>
+        <Typography variant="caption" color="text.secondary" noWrap>
+          {page ? decodeURI(page.address) : `${LAYOUT_NAMES[layoutProps(document)!.of]}: a layout for many pages`}
+        </Typography>
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 0.25 }}>
+          {isHome ? <Chip size="small" label="Home page" /> : null}
+          {page?.props.hidden ? <Chip size="small" variant="outlined" label="Not in the shop yet" /> : null}
+          {isNew && published ? <Chip size="small" variant="outlined" label="New" /> : null}
+          {isChanged ? <Chip size="small" variant="outlined" label="Changed" /> : null}
+          {isLost ? <Chip size="small" variant="outlined" color="error" label="Nothing leads here" /> : null}
+          {left ? (
+            <Chip
+              size="small"
+              variant="outlined"
+              color="error"
+              label={left === 1 ? "1 text to write" : `${left} texts to write`}
+            />
+          ) : null}
+        </Box>
+      </Box>
+      {isWide && page ? (
+        <Box sx={{ flex: "0 1 170px", minWidth: 0, display: "grid", alignContent: "center" }}>
+          <Typography variant="caption" color="text.secondary">
+            In menus
+          </Typography>
+          <Typography variant="body2" noWrap>
+            {menus.length ? menus.map((m) => m.title).join(", ") : "None"}
+          </Typography>
+        </Box>
+      ) : null}
+      {isWide && shared ? (
+        <Box sx={{ flex: "1 1 260px", minWidth: 0, display: "grid", alignContent: "center" }}>
+          <Typography variant="caption" color={tooLong ? "error" : "text.secondary"}>
+            {page.props.unlisted
+              ? "Kept out of search engines"
+              : tooLong
+                ? "In search results, cut off"
+                : page.props.searchTitle && page.props.description
+                  ? "In search results"
+                  : "In search results, made from the page"}
+          </Typography>
+          <Typography variant="body2" noWrap>
+            {shared.title}
+          </Typography>
+          <Typography variant="caption" color="text.secondary" noWrap>
+            {shared.description}
+          </Typography>
+        </Box>
+      ) : null}
+    </>
+  );
+}
+
+/** Every page and layout of the shop as a small live pair, as a tree: the same place to open, order, nest, hide and delete. */
+export function SiteGlance() {
+  const store = useStudioStore();
+  const navigate = useNavigate();
+  const shop = useStudio((s) => s.shop.id);
+  const documents = useStudio((s) => s.draft.documents);
+  const isWide = useMediaQuery("(min-width:1100px)");
+  const { ref, size } = useSize();
+  const [sought, setSought] = useState("");
+  const [current, setCurrent] = useState<string | null>(null);
+  const [opened, setOpened] = useState<"new" | "menus" | null>(null);
+  const [about, setAbout] = useState<string | null>(null);
+  const [deleting, setDeleting] = useState<string | null>(null);
+  const site = siteOf(documents);
+  const rows = useMemo(() => {
+    const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+    const fits = (text: string) => words.every((w) => text.toLowerCase().includes(w));
+    const all: readonly GlanceRow[] = [
+      ...site.pages.map((page) => ({
+        id: page.document.id,
+        parent: page.parent,
+        depth: page.depth,
+        document: page.document,
+        page,
+      })),
+      ...LAYOUT_SORTS.flatMap((sort) => layoutsOf(documents, sort)).map((document) => ({
+        id: document.id,
+        parent: null,
+        depth: 0,
+        document,
+        page: undefined,
+      })),
+    ];
+    if (words.length === 0) return all;
+    // What was found stands by itself: what it stands beneath may not have been.
+    return all
+      .filter(({ document, page }) => fits(`${document.title} ${page ? decodeURI(page.address) : ""}`))
+      .map((row) => ({ ...row, parent: null, depth: 0 }));
+  }, [site, documents, sought]);
+  const open = (id: string) => {
+    store.getState().select(null);
+    void navigate(id === site.home ? `/s/${shop}/pages` : `/s/${shop}/pages?page=${id}`);
+  };
+  const move = (id: string, { parent, before }: TreePlace) => {
+    const now = store.getState();
+    const isPage = (each: string | null | undefined) => each !== null && each !== undefined && site.byId.has(each);
+    if (parent !== null && !isPage(parent)) return;
+    const goal = parent === site.home ? null : parent;
+    const outcome = movePage(now.draft, id, goal, isPage(before) && before !== site.home ? before : undefined);
+    const why = outcome.ok ? now.run(outcome) : outcome.why;
+    if (why) now.say(why, "problem");
+  };
+  useKeys({
+    n: () => setOpened("new"),
+    "1": () => void navigate(`/s/${shop}/pages`),
+    "2": () => void navigate(`/s/${shop}/pages`),
+    "3": () => void navigate(`/s/${shop}/pages`),
+  });
+  const pages = site.pages.length;
+  return (
+    <Box
+      sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", height: "100%", minHeight: 0, bgcolor: INK.paper }}
+    >
+      <Box
+        sx={{
+          display: "flex",
+          alignItems: "center",
+          gap: 1.5,
+          flexWrap: "wrap",
+          px: 2,
+          py: 1,
+          borderBottom: `1px solid ${INK.line}`,
+        }}
+      >
+        <Typography component="h1" variant="h2">
+          All pages
+        </Typography>
+        <Typography color="text.secondary" sx={{ flex: 1 }}>
+          {pages === 1 ? "1 page" : `${pages} pages`}
+        </Typography>
+        <FindField label="Find a page" value={sought} onChange={setSought} width={200} />
+        <Button startIcon={<ListTree size={17} aria-hidden />} onClick={() => setOpened("menus")}>
+          Menus
+        </Button>
+        <Button variant="contained" startIcon={<FilePlus size={17} aria-hidden />} onClick={() => setOpened("new")}>
+          New page
+        </Button>
+      </Box>
+      <Box ref={ref} sx={{ minHeight: 0, overflow: "hidden" }}>
+        {rows.length === 0 ? (
+          <Typography sx={{ p: 4 }} color="text.secondary">
+            No page is called that.
+          </Typography>
+        ) : size ? (
+          <TreeRows
+            rows={rows}
+            label="Pages of the shop"
+            rowHeight={ROW}
+            indent={36}
+            levels={6}
+            height={size.height}
+            current={current}
+            onCurrent={setCurrent}
+            onOpen={open}
+            onRemove={(id) => site.byId.has(id) && setDeleting(id)}
+            onMove={move}
+            isFixed={(row) => row.page === undefined || row.id === site.home || sought !== ""}
+            nameOf={(row) => row.document.title}
+          >
+            {(row) => (
+              <Box sx={{ display: "flex", alignItems: "center", gap: 2, flex: 1, minWidth: 0, pr: 1.5 }}>
+                <Sight document={row.document} />
+                <Facts row={row} isWide={isWide} />
+                {row.page ? (
+                  <IconAction label={`About ${row.document.title}`} icon={Settings2} onClick={() => setAbout(row.id)} />
+                ) : null}
+                <Button
+                  size="small"
+                  variant="outlined"
+                  onClick={() => open(row.id)}
+                  aria-label={`Open ${row.document.title}`}
+                >
+                  Open
+                </Button>
+              </Box>
+            )}
+          </TreeRows>
+        ) : null}
+      </Box>
+      <NewPage open={opened === "new"} onClose={() => setOpened(null)} />
+      <MenusDialog open={opened === "menus"} onClose={() => setOpened(null)} />
+      <PageSettings page={about} onClose={() => setAbout(null)} />
+      <DeletePage page={deleting} onClose={() => setDeleting(null)} />
+    </Box>
+  );
+}

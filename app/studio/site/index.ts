@@ -1,0 +1,3 @@
+export { SiteGlance } from "./glance";
+export { NewPage } from "./new-page";
+export { PageSettings } from "./page-settings";

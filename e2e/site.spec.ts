@@ -1,0 +1,195 @@
+import { expect, test, type Page } from "@playwright/test";
+import { readFileSync } from "node:fs";
+import { askShop, benchReady, details, expectAccessible, kept, openShop, pane, publish, shopAt } from "./studio";
+
+const GOODS = readFileSync(new URL("../demo/goods.csv", import.meta.url), "utf8");
+
+const atAGlance = (page: Page) => page.getByRole("tree", { name: "Pages of the shop" });
+const inTree = (page: Page, name: string) => atAGlance(page).getByRole("treeitem", { name, exact: true });
+const names = (page: Page) =>
+  atAGlance(page)
+    .getByRole("treeitem")
+    .evaluateAll((all) => all.map((e) => e.getAttribute("aria-label")));
+
+/** Opens what can be done with pages, under the page's name. */
+async function fromPageMenu(page: Page, item: string): Promise<void> {
+  await page.getByRole("button", { name: "Home", exact: true }).click();
+  await page.getByRole("menuitem", { name: item }).click();
+  await expect(page.locator(".MuiMenu-root")).toHaveCount(0);
+}
+
+test("a page is made from a design, goes into a menu, stands in the shop, and leads on when its address changes", async ({
+  page,
+}) => {
+  const { host } = await openShop(page, { goods: GOODS });
+  await benchReady(page);
+  await fromPageMenu(page, "New page …");
+  const dialog = page.getByRole("dialog", { name: "New page" });
+  await dialog.getByLabel("Find a design").fill("newsletter");
+  await expect(dialog.getByRole("radio")).toHaveCount(1);
+  await dialog.getByLabel("Find a design").fill("");
+  await dialog.getByRole("combobox", { name: "What you sell" }).click();
+  await page.getByRole("option", { name: "Food and drink" }).click();
+  await dialog.getByRole("radio", { name: /^Our workshop/ }).click();
+  await dialog.getByLabel("Name", { exact: true }).fill("Unsere Küche");
+  await expect(dialog.getByLabel("Address")).toHaveValue("unsere-kuche");
+  await dialog.getByLabel("Main menu").check();
+  await dialog.getByRole("button", { name: "Make the page" }).click();
+  await expect(page.getByRole("heading", { name: "Unsere Küche", level: 1 })).toBeVisible();
+  await benchReady(page);
+  await expect(pane(page, "Wide").getByRole("heading", { level: 1 })).toHaveText("In our kitchen");
+  await expect(pane(page, "Wide").getByRole("navigation", { name: "Main menu" }).first()).toContainText("Unsere Küche");
+  await kept(page);
+  await publish(page);
+  const answer = await askShop(page, host, "/unsere-kuche");
+  expect(answer.status()).toBe(200);
+  expect(await (await askShop(page, host)).text()).toContain('href="/unsere-kuche"');
+
+  await page.getByRole("button", { name: "About this page" }).click();
+  // Its name follows that of the page.
+  const about = page.getByRole("dialog", { name: /^About “/ });
+  await expectAccessible(page);
+  await about.getByLabel("Address", { exact: true }).fill("cart");
+  await about.getByLabel("Name", { exact: true }).click();
+  await expect(about.getByRole("alert")).toContainText("/cart is an address of the shop itself");
+  await about.getByLabel("Address", { exact: true }).fill("küche");
+  await about.getByLabel("Name", { exact: true }).fill("Küche");
+  await about.getByLabel("Title", { exact: true }).fill("Where it is cooked");
+  await expect(about.getByRole("figure", { name: "In search results" })).toContainText("Where it is cooked");
+  await about.getByRole("button", { name: "Close" }).click();
+  await kept(page);
+  await publish(page);
+  const moved = await page.request.get(`http://127.0.0.1:${new URL(shopAt(host)).port}/unsere-kuche`, {
+    headers: { Host: new URL(shopAt(host)).host },
+    maxRedirects: 0,
+  });
+  expect([moved.status(), moved.headers().location]).toEqual([301, `${shopAt(host)}${encodeURI("/küche")}`]);
+  expect(await (await askShop(page, host, encodeURI("/küche"))).text()).toContain("<title>Where it is cooked</title>");
+  // The menu calls it what it is called now.
+  expect(await (await askShop(page, host)).text()).toContain("<span>Küche</span>");
+});
+
+test("all pages at a glance are ordered and nested by hand and by keys, hidden, deleted, and brought back", async ({
+  page,
+}) => {
+  await openShop(page, { area: "pages/all" });
+  await expect(inTree(page, "Home")).toBeVisible();
+  for (const name of ["Fair", "Loft"]) {
+    await page.getByRole("button", { name: "New page" }).click();
+    const dialog = page.getByRole("dialog", { name: "New page" });
+    await dialog.getByRole("radio", { name: /^New page/ }).click();
+    await dialog.getByLabel("Name", { exact: true }).fill(name);
+    if (name === "Fair") await dialog.getByLabel("Footer menu").check();
+    await dialog.getByRole("button", { name: "Make the page" }).click();
+    await page.getByRole("button", { name, exact: true }).click();
+    await page.getByRole("menuitem", { name: "All pages at a glance" }).click();
+    await expect(inTree(page, name)).toBeVisible();
+  }
+  expect((await names(page)).slice(0, 4)).toEqual(["Home", "About us", "Fair", "Loft"]);
+  await expect(inTree(page, "Loft")).toContainText("Nothing leads here");
+  await expectAccessible(page);
+
+  // By keys: into the one above, out again, and up.
+  await inTree(page, "Loft").focus();
+  await page.keyboard.press("Alt+ArrowRight");
+  await expect(inTree(page, "Loft")).toHaveAttribute("aria-level", "2");
+  await expect(inTree(page, "Loft")).toContainText("/fair/loft");
+  await expect(inTree(page, "Loft")).toBeFocused();
+  await page.keyboard.press("Alt+ArrowLeft");
+  await expect(inTree(page, "Loft")).toHaveAttribute("aria-level", "1");
+  await page.keyboard.press("Alt+ArrowUp");
+  await expect.poll(() => names(page)).toEqual(expect.arrayContaining(["Loft", "Fair"]));
+  expect((await names(page)).slice(0, 4)).toEqual(["Home", "About us", "Loft", "Fair"]);
+
+  // By hand: beneath “About us”.
+  const grip = (await inTree(page, "Fair").locator("> *").first().boundingBox())!;
+  const about = (await inTree(page, "About us").boundingBox())!;
+  await page.mouse.move(grip.x + 12, grip.y + 40);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 40, about.y + about.height - 10, { steps: 6 });
+  await page.mouse.move(grip.x + 60, about.y + about.height - 4, { steps: 3 });
+  await expect(page.getByText("Beneath About us")).toBeVisible();
+  await page.mouse.up();
+  await expect(inTree(page, "Fair")).toContainText("/about/fair");
+  await page.keyboard.press("Control+z");
+  await expect(inTree(page, "Fair")).toHaveAttribute("aria-level", "1");
+
+  // What leads there is named before it goes, and can lead elsewhere.
+  await inTree(page, "Fair").focus();
+  await page.keyboard.press("Delete");
+  const asked = page.getByRole("dialog", { name: "Delete “Fair”?" });
+  await expect(asked.getByRole("list", { name: "What leads to it" })).toContainText("Footer menu");
+  await asked.getByRole("button", { name: "Delete" }).click();
+  await expect(inTree(page, "Fair")).toHaveCount(0);
+  await page.keyboard.press("Control+z");
+  await expect(inTree(page, "Fair")).toContainText("Footer menu");
+  await page.getByLabel("Find a page").fill("lof");
+  await expect(atAGlance(page).getByRole("treeitem")).toHaveCount(1);
+  await kept(page);
+});
+
+test("menus are made, filled, nested and shown; on the shop they open by keys and by touch, with and without a script", async ({
+  page,
+  browser,
+}) => {
+  const { host } = await openShop(page, { goods: GOODS });
+  await benchReady(page);
+  await fromPageMenu(page, "Menus …");
+  const dialog = page.getByRole("dialog", { name: "Menus" });
+  const main = dialog.getByRole("region", { name: "Main menu" });
+  const item = (name: string) => main.getByRole("treeitem", { name, exact: true });
+  await main.getByRole("button", { name: "Add an item" }).click();
+  await main.getByLabel("Lead to …").fill("Windsocks");
+  await page.getByRole("option", { name: "Windsocks", exact: true }).first().click();
+  await expect(item("Windsocks")).toHaveAttribute("aria-selected", "true");
+  await item("Windsocks").focus();
+  await page.keyboard.press("Alt+ArrowRight");
+  await expect(item("Windsocks")).toHaveAttribute("aria-level", "2");
+  await expectAccessible(page);
+  await dialog.getByRole("button", { name: "Close" }).click();
+
+  // It is clicked where it is seen, and named there.
+  const wide = pane(page, "Wide");
+  await wide.locator(".nav > ul > li").nth(1).click();
+  await expect(details(page).getByRole("heading", { name: "Menu item", level: 2 })).toBeVisible();
+  await details(page).getByLabel("Words").fill("Who we are");
+  await expect(wide.locator(".nav").getByText("Who we are").first()).toBeVisible();
+  await kept(page);
+  await publish(page);
+
+  await page.goto(shopAt(host));
+  const nav = page.getByRole("navigation", { name: "Main menu", exact: true });
+  const opens = nav.locator("summary");
+  await expect(nav.getByRole("link", { name: "Windsocks" })).toBeHidden();
+  await opens.focus();
+  await page.keyboard.press("Enter");
+  await expect(nav.getByRole("link", { name: "Windsocks" })).toBeVisible();
+  // It stands below its own item, within the window.
+  const [list, word] = [(await nav.locator(".sub-list").boundingBox())!, (await opens.boundingBox())!];
+  expect(list.y).toBeGreaterThanOrEqual(word.y + word.height - 2);
+  expect(list.x).toBeGreaterThanOrEqual(0);
+  expect(list.x + list.width).toBeLessThanOrEqual(1280);
+  await expectAccessible(page);
+  await page.keyboard.press("Escape");
+  await expect(nav.getByRole("link", { name: "Windsocks" })).toBeHidden();
+  await expect(opens).toBeFocused();
+  await opens.click();
+  await nav.getByRole("link", { name: "Windsocks" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("Windsocks");
+
+  const context = await browser.newContext({
+    javaScriptEnabled: false,
+    viewport: { width: 390, height: 760 },
+    hasTouch: true,
+  });
+  const phone = await context.newPage();
+  await phone.goto(shopAt(host));
+  await phone.locator(".drop > summary").tap();
+  const sheet = phone.getByRole("navigation", { name: "Main menu, small screen" });
+  await sheet.locator("summary").tap();
+  const link = sheet.getByRole("link", { name: "Windsocks" });
+  expect((await link.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+  await link.tap();
+  await expect(phone.getByRole("heading", { level: 1 })).toHaveText("Windsocks");
+  await context.close();
+});
