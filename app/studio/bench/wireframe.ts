@@ -42,7 +42,7 @@ const PARTS: readonly (readonly [Bone["what"], string])[] = [
     "text",
     ".rich > *, .lead:not(.rich), .w-quote blockquote, .point-head, .point-text, .price, .card-title, .foot-text, .foot-links li, .nav li, .tile-name, .s-notice p, .foot-small",
   ],
-  ["button", ".button, .field, .more, .drop summary"],
+  ["button", ".button, .field, .more, .drop > summary"],
 ];
 
 /** Measures the sections of a pane: what stands where, to scale. */
