@@ -1,6 +1,18 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
-import { askShop, benchReady, details, expectAccessible, kept, openShop, pane, publish, shopAt } from "./studio";
+import {
+  askShop,
+  benchReady,
+  details,
+  expectAccessible,
+  inPlan,
+  kept,
+  openShop,
+  pane,
+  plan,
+  publish,
+  shopAt,
+} from "./studio";
 
 const GOODS = readFileSync(new URL("../demo/goods.csv", import.meta.url), "utf8");
 
@@ -192,4 +204,108 @@ test("menus are made, filled, nested and shown; on the shop they open by keys an
   await link.tap();
   await expect(phone.getByRole("heading", { level: 1 })).toHaveText("Windsocks");
   await context.close();
+});
+
+test("what goes out is chosen, what hangs together is said, and the rest waits", async ({ page }) => {
+  const { host } = await openShop(page, { goods: GOODS });
+  await benchReady(page);
+  await publish(page);
+  await fromPageMenu(page, "New page …");
+  const dialog = page.getByRole("dialog", { name: "New page" });
+  await dialog.getByRole("radio", { name: /^Care and repair/ }).click();
+  await dialog.getByLabel("Main menu").check();
+  await dialog.getByRole("button", { name: "Make the page" }).click();
+  await benchReady(page);
+  await kept(page);
+  await page.getByRole("button", { name: /^Publish/ }).click();
+  const asked = page.getByRole("dialog", { name: "Publish" });
+  await expect(asked.getByRole("checkbox", { name: "All of it" })).toBeChecked();
+  await expect(asked.getByRole("figure", { name: "As they will see it" })).toBeVisible();
+  await expectAccessible(page);
+  await asked.getByRole("checkbox", { name: "Publish Care and repair" }).uncheck();
+  await expect(asked.getByRole("alert").first()).toContainText(
+    "Main menu leads to “Care and repair”, which is not in the shop yet.",
+  );
+  await asked.getByRole("button", { name: "Publish it too" }).click();
+  await expect(asked.getByRole("checkbox", { name: "Publish Care and repair" })).toBeChecked();
+  await asked.getByRole("checkbox", { name: "Publish Main menu" }).uncheck();
+  await asked.getByRole("button", { name: "Publish now" }).click();
+  await expect(page.getByRole("heading", { name: "It is in the shop" })).toBeVisible();
+  await page.getByRole("dialog").getByRole("button", { name: "Close" }).click();
+  expect((await askShop(page, host, "/care-and-repair")).status()).toBe(200);
+  expect(await (await askShop(page, host)).text()).not.toContain("care-and-repair");
+  await expect(page.getByRole("button", { name: "Publish, 1 change" })).toBeVisible();
+});
+
+test("a section is copied to another page, kept as a piece, added from there, and taken to another shop as a file", async ({
+  page,
+  browser,
+}) => {
+  await openShop(page);
+  await benchReady(page);
+  await inPlan(page, "Picture & words").click({ button: "right" });
+  await page.getByRole("menuitem", { name: "Copy to another page …" }).click();
+  await page
+    .getByRole("dialog", { name: /^Copy Picture & words to/ })
+    .getByRole("button", { name: /^About us/ })
+    .click();
+  await expect(page.getByText("copied to the end of “About us”")).toBeVisible();
+  await inPlan(page, "Picture & words").click({ button: "right" });
+  await page.getByRole("menuitem", { name: "Keep as your own piece …" }).click();
+  const keep = page.getByRole("dialog", { name: "Keep as your own piece" });
+  await keep.getByLabel("Name").fill("Our story");
+  await keep.getByRole("button", { name: "Keep it" }).click();
+  await expect(keep).toHaveCount(0);
+  const count = await plan(page).getByRole("treeitem").count();
+  await page.keyboard.press("a");
+  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  await sheet.getByRole("button", { name: "Add your piece Our story" }).click();
+  await expect(plan(page).getByRole("treeitem")).toHaveCount(count + 1);
+  await page.keyboard.press("a");
+  await sheet.getByRole("button", { name: "More about Our story" }).click();
+  const saved = page.waitForEvent("download");
+  await page.getByRole("menuitem", { name: /^Save as a file/ }).click();
+  const path = await (await saved).path();
+  await page.keyboard.press("Escape");
+  await kept(page);
+  // A piece is the seller's own affair: nothing of it is in the shop, and nothing says that it will be.
+  await page.getByRole("button", { name: /^Publish/ }).click();
+  await expect(page.getByRole("dialog")).not.toContainText("Our story");
+
+  const context = await browser.newContext();
+  const other = await context.newPage();
+  await openShop(other);
+  await benchReady(other);
+  await other.keyboard.press("a");
+  const theirs = other.getByRole("dialog", { name: "Add a section" });
+  await theirs
+    .getByLabel("A file with a piece")
+    .setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from("[]") });
+  await expect(other.getByText("This is not a file with a piece in it.")).toBeVisible();
+  await theirs.getByLabel("A file with a piece").setInputFiles(path);
+  await expect(theirs.getByRole("button", { name: "Add your piece Our story" })).toBeVisible();
+  await context.close();
+});
+
+test("a new shop says what comes next, each step leads to its place, and the list can be put away", async ({
+  page,
+}) => {
+  await openShop(page);
+  await benchReady(page);
+  const next = page.getByRole("region", { name: "What next" });
+  await expect(next).toContainText("0 of 6 done");
+  await next.getByRole("button", { name: "The menu" }).click();
+  await expect(details(page).getByRole("tree", { name: "Main menu" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await next.getByRole("link", { name: "Your colours and type" }).click();
+  await expect(page.getByRole("complementary", { name: "Brand" })).toBeVisible();
+  await page.goBack();
+  await benchReady(page);
+  await publish(page);
+  await expect(next).toContainText("1 of 6 done");
+  await next.getByRole("button", { name: "Put this list away" }).click();
+  await expect(next).toHaveCount(0);
+  await page.reload();
+  await benchReady(page);
+  await expect(next).toHaveCount(0);
 });

@@ -50,6 +50,7 @@ const THINGS: Readonly<Record<DocumentKind, string>> = {
   layout: "layout",
   menu: "menu",
   site: "page",
+  piece: "piece",
 };
 
 /** What a document says of itself, by its keys. */

@@ -44,7 +44,14 @@ const siteRoot = z.strictObject({ home: z.string().max(40).optional() });
 
 const NOTHING = z.strictObject({});
 
-const ROOTS = { layout: layoutRoot, page: pageRoot, site: siteRoot, frame: NOTHING, menu: NOTHING } as const;
+const ROOTS = {
+  layout: layoutRoot,
+  page: pageRoot,
+  site: siteRoot,
+  frame: NOTHING,
+  menu: NOTHING,
+  piece: NOTHING,
+} as const;
 
 /** How deep the items of a menu go. */
 const depthOf = (part: Part): number =>

@@ -122,6 +122,8 @@ export function accepts(parent: Pick<Part, "kind">, slot: string, child: Pick<Pa
  * Undefined where all of it does.
  */
 export function strangerIn(document: PageDocument, node: Part): Part | undefined {
+  // What is kept makes sense where it is used.
+  if (document.kind === "piece") return undefined;
   const sort = layoutProps(document)?.of;
   for (const each of walk(node)) {
     const only = kindOf(each)?.definition.only;

@@ -14,7 +14,7 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
   const { shop } = await requireShop(request, params.shop);
   const input = publishDraft.input.safeParse(await request.json().catch(() => undefined));
   if (!input.success) return Response.json({ why: "This can’t be published." }, { status: 400 });
-  const done = await publish(shop.id, input.data.seq);
+  const done = await publish(shop.id, input.data.seq, input.data.parts);
   if (done.ok) return Response.json({ number: done.number });
   if (done.code === "blocked") return Response.json({ why: done.why }, { status: 422 });
   if (done.code === "nothing") return Response.json({ number: null });

@@ -73,14 +73,18 @@ const growth = [1_000, 10_000, 50_000].map((count) => {
     { ...NO_QUERY, wanted: { "attribute-3": ["value 0"] }, from: 2_000, to: 12_000, now: true },
     { ...NO_QUERY, sort: "name", wanted: { "attribute-12": ["value 7"] } },
   ];
-  const draw = (query: GoodsQuery, one = false) =>
-    renderPage({ page: "collection", collection: one ? collection : undefined, query }, of, "http://x.localhost", {
+  const draw = (query: GoodsQuery, one = false, from: ShopContent = of) =>
+    renderPage({ page: "collection", collection: one ? collection : undefined, query }, from, "http://x.localhost", {
       every: "/a.js",
       goods: "/b.js",
     });
-  const started = performance.now();
   draw(NO_QUERY);
-  const first = round(performance.now() - started);
+  // A price is changed, and a shopper comes: all else of the goods is as it was.
+  let now = goods;
+  const first = timed(9, (i) => {
+    now = { ...now, products: now.products.with(i, { ...now.products[i]!, price: 900 + i }) };
+    draw(NO_QUERY, false, { ...content, goods: now });
+  }).p50;
   const request = timed(60, (i) => draw(queries[i % queries.length]!, i % 2 === 0));
   const asked = ["kite", "amber gale", "harbor", "cobalt spar", "jety line", "birch 17", "wind", "nothing here"];
   const begun = performance.now();

@@ -4,4 +4,5 @@ export * from "./look";
 export * from "./columns";
 export * from "./layouts";
 export * from "./pages";
+export * from "./pieces";
 export * from "./restore";

@@ -121,12 +121,13 @@ export function differences(before: Draft, after: Draft): readonly Difference[] 
   look("icon", before.look.identity.icon, after.look.identity.icon);
   for (const key of keysThatDiffer(before.look.brand, after.look.brand)) found.push({ what: "brand", key });
   for (const [id, document] of Object.entries(after.documents)) {
+    if (document.kind === "piece") continue;
     const old = entryOf(before.documents, id);
     if (!old) found.push({ what: "page-added", document });
     else found.push(...documentDifferences(old, document));
   }
   for (const [id, document] of Object.entries(before.documents)) {
-    if (!entryOf(after.documents, id)) found.push({ what: "page-removed", document });
+    if (document.kind !== "piece" && !entryOf(after.documents, id)) found.push({ what: "page-removed", document });
   }
   return found;
 }

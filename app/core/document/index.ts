@@ -2,6 +2,7 @@ export * from "./types";
 export * from "./tree";
 export { integrityOf, type IntegrityProblem } from "./integrity";
 export { differences, documentDifferences, type Difference } from "./differences";
+export { changedParts, LOOK_PART, partOfDifference, publishable, withParts, type ChangedPart } from "./publication";
 export { entryOf } from "./entry";
 export { iconPicture, logoPicture } from "./identity";
 export { withoutEnd, withoutEnds } from "./text";

@@ -32,9 +32,9 @@ export type Part = {
 /**
  * `page`: one page's own sections. `frame`: what stands above and below the sections of every page. `layout`: the
  * arrangement that all pages of one sort share; its root says which sort, and for which goods it is. `menu`: items that lead
- * to pages, up to three deep. `site`: what holds for the shop as a whole.
+ * to pages, up to three deep. `site`: what holds for the shop as a whole. `piece`: sections that the seller keeps to use again; shoppers never see it.
  */
-export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site"] as const;
+export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site", "piece"] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** The sorts of pages that have a layout. */
@@ -154,6 +154,7 @@ export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
   frame: ["top", "bottom"],
   menu: ["items"],
   site: [],
+  piece: ["main"],
 };
 
 /** Where a node stands. */

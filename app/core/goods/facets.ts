@@ -50,6 +50,35 @@ export function indexOf(goods: Goods): GoodsIndex {
   return known;
 }
 
+/** What the index asks of a product. */
+type Facts = {
+  readonly least: number;
+  readonly most: number;
+  readonly isOpen: boolean;
+  readonly isReduced: boolean;
+  /** The names of its options and attributes, each with its values. */
+  readonly named: readonly (readonly [name: string, values: readonly string[]])[];
+};
+
+const facts = new WeakMap<Product, Facts>();
+
+/** What the index asks of a product, worked out once: of ten thousand, a change leaves all but a few as they are. */
+function factsOf(product: Product): Facts {
+  const known = facts.get(product);
+  if (known) return known;
+  const { least, most } = priceSpan(product);
+  const names = new Set([...product.options.map((o) => o.name), ...Object.keys(product.attributes)]);
+  const made: Facts = {
+    least,
+    most,
+    isOpen: canBuy(product),
+    isReduced: product.compareAt !== null && product.compareAt > product.price,
+    named: [...names].map((name) => [name, valuesOf(product, name)] as const),
+  };
+  facts.set(product, made);
+  return made;
+}
+
 function makeIndex(goods: Goods): GoodsIndex {
   const { products } = goods;
   const size = products.length;
@@ -80,15 +109,14 @@ function makeIndex(goods: Goods): GoodsIndex {
     return made;
   };
   products.forEach((product, at) => {
-    const span = priceSpan(product);
-    least[at] = span.least;
-    most[at] = span.most;
-    if (canBuy(product)) put(open, at);
-    if (product.compareAt !== null && product.compareAt > product.price) put(reduced, at);
-    const names = [...product.options.map((o) => o.name), ...Object.keys(product.attributes)];
-    for (const name of new Set(names)) {
+    const own = factsOf(product);
+    least[at] = own.least;
+    most[at] = own.most;
+    if (own.isOpen) put(open, at);
+    if (own.isReduced) put(reduced, at);
+    for (const [name, its] of own.named) {
       const { values, colours } = facetOf(name);
-      for (const value of valuesOf(product, name)) {
+      for (const value of its) {
         let bits = values.get(value);
         if (!bits) values.set(value, (bits = bitsFor(size)));
         put(bits, at);

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { documentSchema } from "../schema";
+import { documentSchema, MOST_DOCUMENTS } from "../schema";
 import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
 import type { Picture } from "../pictures";
@@ -60,7 +60,8 @@ export { behindSchema };
 
 // Publishing
 
-const change = z.object({ where: z.string(), what: z.string() });
+/** `part`: the part of the shop that it is about, which can go out without the others. */
+const change = z.object({ where: z.string(), what: z.string(), part: z.string() });
 export const pendingSchema = z.object({
   first: z.boolean(),
   seq: z.number().int(),
@@ -78,7 +79,11 @@ export const askForPending = endpoint({
 export const publishDraft = endpoint({
   method: "POST",
   path: "publish",
-  input: z.strictObject({ seq: z.number().int().min(0) }),
+  /** `parts`: those that go out; absent: all of them. */
+  input: z.strictObject({
+    seq: z.number().int().min(0),
+    parts: z.array(z.string().max(40)).min(1).max(MOST_DOCUMENTS + 1).optional(),
+  }),
   /** `number`: of the publication; null where there was nothing to publish. */
   answer: z.object({ number: z.number().int().nullable() }),
 });

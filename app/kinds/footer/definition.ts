@@ -24,6 +24,9 @@ export const definition: Definition<FooterProps> = {
     { id: "wide-name", name: "Large name, then columns" },
     { id: "columns", name: "Columns" },
     { id: "middle", name: "In the middle" },
+    { id: "line", name: "All in one row" },
+    { id: "halves", name: "Name left, everything else right" },
+    { id: "statement", name: "A large sentence, then columns" },
   ],
   fields: [
     { type: "text", key: "about", label: "About you", most: 400 },
@@ -71,7 +74,20 @@ export const definition: Definition<FooterProps> = {
 .s-footer.a-middle .wordmark{justify-self:center}
 .s-footer.a-middle .foot-links>ul{display:flex;flex-wrap:wrap;justify-content:center;gap:0 1.5rem}
 .s-footer.a-middle .foot-small{width:100%}
+.a-statement .foot-about{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-size:var(--t4);line-height:1.15;max-width:22em;text-wrap:balance}
+.s-footer.a-statement .wordmark{order:1}
+.s-footer.a-statement .foot-small{order:2}
 @media (min-width:800px){
+.s-footer.a-line .in{grid-template-columns:auto 1fr auto;align-items:start;column-gap:var(--s5)}
+.s-footer.a-line .foot-about{display:none}
+.s-footer.a-line .foot-links>ul{display:flex;flex-wrap:wrap;gap:0 1.5rem}
+.s-footer.a-line .foot-small{grid-column:1/-1}
+.s-footer.a-halves .in{grid-template-columns:1.2fr 1fr;column-gap:var(--s6)}
+.s-footer.a-halves .wordmark{grid-row:1;font-size:var(--t5);align-self:start}
+.s-footer.a-halves .foot-about{grid-column:1;grid-row:2/span 4;align-self:end}
+.s-footer.a-halves .foot-links,.s-footer.a-halves .foot-contact{grid-column:2}
+.s-footer.a-statement .in{grid-template-columns:1fr 1fr 1fr}
+.s-footer.a-statement .foot-about,.s-footer.a-statement .foot-small{grid-column:1/-1}
 .a-wide-name .in,.a-columns .in{grid-template-columns:1.4fr 1fr 1fr}
 .in:has(.foot-links~.foot-links){grid-template-columns:1.4fr 1fr 1fr 1fr}
 .in:has(.foot-links~.foot-links) .foot-links>ul{grid-template-columns:1fr}

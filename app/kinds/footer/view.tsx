@@ -28,11 +28,11 @@ export function View({ props }: ViewProps<FooterProps>) {
   return (
     <div className="in">
       <Wordmark place="footer" />
-      <Words at="about" as="p" className="foot-text" text={props.about} hint="About you" />
+      <Words at="about" as="p" className="foot-text foot-about" text={props.about} hint="About you" />
       {props.menus.map((each, index) => (
         <FootMenu key={index} {...each} index={index} isAlone={props.menus.length === 1} />
       ))}
-      <Words at="contact" as="p" className="foot-text" text={props.contact} hint="Contact" />
+      <Words at="contact" as="p" className="foot-text foot-contact" text={props.contact} hint="Contact" />
       <Words at="small" as="p" className="foot-small" text={props.small} hint="Small print" />
     </div>
   );

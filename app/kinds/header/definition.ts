@@ -21,6 +21,11 @@ export const definition: Definition<HeaderProps> = {
     { id: "left", name: "Logo left, menu right" },
     { id: "middle", name: "Logo in the middle, menu below" },
     { id: "split", name: "Menu left, logo in the middle" },
+    { id: "beside", name: "Menu beside the logo" },
+    { id: "stack", name: "Menu beneath the logo" },
+    { id: "rows", name: "Two rows, the search in the first" },
+    { id: "tall", name: "A large logo, the menu beneath" },
+    { id: "drawer", name: "Menu behind a button" },
   ],
   fields: [{ type: "menu", key: "menu", label: "Menu" }],
   props,
@@ -34,8 +39,8 @@ export const definition: Definition<HeaderProps> = {
     },
   ],
   defaults: { menu: MAIN_MENU },
-  style: { all: { set: "header", width: "content", spaceTop: 2, spaceBottom: 2 } },
-  styles: ["width", "spaceTop", "spaceBottom", "set"],
+  style: { all: { set: "header", width: "content", sticky: "no", spaceTop: 2, spaceBottom: 2 } },
+  styles: ["width", "sticky", "spaceTop", "spaceBottom", "set"],
   css: `
 .s-header .in{display:flex;align-items:center;justify-content:space-between;gap:var(--s3)}
 .s-header .wordmark{font-size:var(--name-size,var(--t1))}
@@ -56,7 +61,22 @@ export const definition: Definition<HeaderProps> = {
 .cart-n{position:absolute;top:.1rem;right:0;min-width:1.2rem;height:1.2rem;padding:0 .25rem;border-radius:9px;background:var(--brand);color:var(--on-brand);font-size:.75rem;font-weight:var(--strong);line-height:1.2rem;text-align:center;font-variant-numeric:tabular-nums}
 .cart-n[hidden]{display:none}
 .s-header .drop{display:none}
+.drop>summary{display:flex;align-items:center;gap:.5rem;min-height:2.75rem;padding-inline:.25rem;cursor:pointer;list-style:none;font-weight:var(--strong)}
+.drop>summary::-webkit-details-marker{display:none}
+.bars{width:1.25rem;height:.8rem;border-block:2px solid currentColor;position:relative}
+.bars::after{content:"";position:absolute;inset:auto 0;top:calc(50% - 1px);height:2px;background:currentColor}
+.drop[open] .bars{border-color:transparent}
+.drop nav>ul{position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--page);border-bottom:var(--rule) solid var(--line);max-height:calc(100svh - 5rem);overflow-y:auto}
+.drop li+li{border-top:var(--rule) solid var(--line)}
+.drop a,.drop .sub summary,.drop .sub-head{display:flex;align-items:center;min-height:3.1rem;font-size:var(--t1);text-decoration:none}
+.drop .sub summary{justify-content:space-between;padding:0;font-weight:inherit}
+.drop ul ul{padding:0 0 var(--s2) 1rem}
+.drop .sub-list a,.drop .sub-list .sub-head{min-height:2.75rem;font-size:inherit}
+.drop .menu-pic{width:3.2rem;aspect-ratio:1;margin-inline-end:.8rem}
 .a-middle .in,.a-split .in{flex-wrap:wrap}
+.find-field{display:none;align-items:center}
+.find-field .field{border-start-end-radius:0;border-end-end-radius:0}
+.find-field .button{border-start-start-radius:0;border-end-start-radius:0;white-space:nowrap}
 @media (min-width:800px){
 .nav li{position:relative}
 .nav .sub-list{position:absolute;z-index:6;top:calc(100% + .25rem);inset-inline-start:-1rem;display:grid;gap:0;width:max-content;min-width:12rem;max-width:min(22rem,80vw);max-height:min(80vh,44rem);overflow:auto;padding:.6rem 1rem .8rem;background:var(--page);color:var(--ink);border:var(--rule) solid var(--line)}
@@ -76,6 +96,29 @@ export const definition: Definition<HeaderProps> = {
 .s-header.a-split .nav{justify-content:flex-start}
 .s-header.a-split .wordmark{grid-column:2;grid-row:1}
 .s-header.a-split .nav{grid-column:1;grid-row:1}
+.s-header.a-beside .in{justify-content:flex-start;gap:clamp(1.5rem,3vw,3.5rem)}
+.s-header.a-beside .nav{justify-content:flex-start}
+.s-header.a-beside .find{margin-inline-start:calc(.4rem - clamp(1.5rem,3vw,3.5rem))}
+.s-header.a-beside .nav+.drop+.find{margin-inline-start:auto}
+.s-header.a-stack .in,.s-header.a-rows .in,.s-header.a-tall .in{display:grid;grid-template-columns:1fr auto auto;gap:var(--s1) .4rem}
+.s-header:is(.a-stack,.a-rows) .wordmark{grid-area:1/1}
+.s-header:is(.a-stack,.a-rows) .find{margin:0;grid-area:1/2}
+.s-header:is(.a-stack,.a-rows) .cart-link{grid-area:1/3}
+.s-header.a-stack .wordmark{font-size:calc(var(--name-size,var(--t1))*1.25)}
+.s-header:is(.a-stack,.a-rows) .nav{grid-column:1/-1;grid-row:2;justify-content:flex-start}
+.s-header.a-rows .in{grid-template-columns:auto minmax(12rem,34rem) auto;justify-content:space-between;column-gap:.4rem}
+.s-header.a-rows .nav{border-top:var(--rule) solid var(--line);padding-top:.35rem}
+.s-header.a-rows .find:not(.cart-link){display:none}
+.s-header.a-rows .find-field{display:flex;grid-area:1/2}
+.s-header.a-tall .wordmark{grid-column:1/-1;gap:.18em;font-size:clamp(2.6rem,8.4vw,7.5rem);line-height:.95;letter-spacing:-.035em;justify-self:start}
+.s-header.a-tall .wordmark .sign{width:.8em;height:.8em}
+.s-header.a-tall .nav{justify-content:flex-start}
+.s-header.a-tall .find{margin:0}
+.s-header.a-drawer .nav{display:none}
+.s-header.a-drawer .wordmark{margin-inline-end:auto}
+.s-header.a-drawer .drop{display:block;order:2}
+.s-header.a-drawer .find{order:1}
+.s-header.a-drawer .drop nav>ul{left:auto;width:min(28rem,90vw);border-inline-start:var(--rule) solid var(--line)}
 }
 @media (max-width:799.98px){
 .s-header .nav{display:none}
@@ -87,23 +130,10 @@ export const definition: Definition<HeaderProps> = {
 .find{order:1}
 .s-header .find+.find{margin-inline-start:0}
 .s-header .drop{display:block;order:2}
-.drop summary{display:flex;align-items:center;gap:.5rem;min-height:2.75rem;padding-inline:.25rem;cursor:pointer;list-style:none;font-weight:var(--strong)}
-.drop summary::-webkit-details-marker{display:none}
-.bars{width:1.25rem;height:.8rem;border-block:2px solid currentColor;position:relative}
-.bars::after{content:"";position:absolute;inset:auto 0;top:calc(50% - 1px);height:2px;background:currentColor}
-.drop[open] .bars{border-color:transparent}
-.drop ul{position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--page);border-bottom:var(--rule) solid var(--line)}
-.drop li+li{border-top:var(--rule) solid var(--line)}
-.drop a,.drop .sub summary,.drop .sub-head{display:flex;align-items:center;min-height:3.1rem;font-size:var(--t1);text-decoration:none}
-.drop .sub summary{justify-content:space-between;padding:0;font-weight:inherit}
-.drop nav>ul{max-height:calc(100svh - 5rem);overflow-y:auto}
-.drop ul ul{position:static;padding:0 0 var(--s2) 1rem;border:0}
-.drop .sub-list a,.drop .sub-list .sub-head{min-height:2.75rem;font-size:inherit}
-.drop .menu-pic{width:3.2rem;aspect-ratio:1;margin-inline-end:.8rem}
 }
 @media (max-width:479.98px){
 .drop-word{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
-.drop summary{min-width:2.75rem;justify-content:center}
+.drop>summary{min-width:2.75rem;justify-content:center}
 }
 .name-16{--letters:16}
 .name-20{--letters:20}

@@ -1,10 +1,11 @@
 import type { ReactNode } from "react";
 import type { ViewProps } from "../definition";
-import { MenuList, useEnv, useMenu, Wordmark } from "../parts";
+import { MenuList, useEnv, useMenu, usePartId, Wordmark } from "../parts";
 import type { HeaderProps } from "./definition";
 
-export function View({ props }: ViewProps<HeaderProps>): ReactNode {
+export function View({ props, arrangement }: ViewProps<HeaderProps>): ReactNode {
   const { goods } = useEnv();
+  const field = usePartId("find");
   const entries = useMenu(props.menu);
   return (
     <div className="in">
@@ -23,6 +24,17 @@ export function View({ props }: ViewProps<HeaderProps>): ReactNode {
             </nav>
           </details>
         </>
+      ) : null}
+      {goods.products.length && arrangement === "rows" ? (
+        <form className="find-field" action="/search" role="search">
+          <label className="unseen" htmlFor={field}>
+            Search
+          </label>
+          <input className="field" id={field} name="q" type="search" placeholder="Search" autoComplete="off" />
+          <button className="button button-2" type="submit">
+            Search
+          </button>
+        </form>
       ) : null}
       {goods.products.length ? (
         <a className="find" href="/search" aria-label="Search">

@@ -11,7 +11,11 @@ export const HELP_SHOPPERS: readonly PageDesign[] = [
     synonyms: ["faq", "help", "answers", "support", "asked"],
     toBeChecked: true,
     build: (g) => [
-      section("text", { heading: "Questions", text: "What we are asked most. If yours is not here, write to us." }),
+      section(
+        "text",
+        { heading: "Questions", text: "What we are asked most. If yours is not here, write to us." },
+        { align: "start", width: "narrow", spaceBottom: 2 },
+      ),
       reading(
         [
           ...question(
@@ -45,10 +49,14 @@ export const HELP_SHOPPERS: readonly PageDesign[] = [
     synonyms: ["shipping", "postage", "returns", "refund", "exchange", "delivery times", "costs"],
     toBeChecked: true,
     build: () => [
-      section("text", {
-        heading: "Delivery and returns",
-        text: "How it gets to you, and what to do if it is not right.",
-      }),
+      section(
+        "text",
+        {
+          heading: "Delivery and returns",
+          text: "How it gets to you, and what to do if it is not right.",
+        },
+        { align: "start", width: "narrow", spaceBottom: 2 },
+      ),
       reading(
         [
           heading("Delivery"),
@@ -80,10 +88,14 @@ export const HELP_SHOPPERS: readonly PageDesign[] = [
     synonyms: ["sizes", "measurements", "fit", "chart", "dimensions"],
     toBeChecked: true,
     build: (g) => [
-      section("text", {
-        heading: "Find your size",
-        text: "Measure once, close to the body and without pulling. Between two sizes, take the larger one.",
-      }),
+      section(
+        "text",
+        {
+          heading: "Find your size",
+          text: "Measure once, close to the body and without pulling. Between two sizes, take the larger one.",
+        },
+        { align: "start", spaceBottom: 2 },
+      ),
       columns(
         [
           [45, [widget("picture", { picture: g.picture(0) })]],
@@ -119,10 +131,14 @@ export const HELP_SHOPPERS: readonly PageDesign[] = [
     purpose: "Help shoppers",
     synonyms: ["maintenance", "mending", "washing", "instructions", "storage", "keep"],
     build: (g) => [
-      section("text", {
-        heading: "So that it lasts",
-        text: `A few habits keep ${g.trade.things} good for a long time.`,
-      }),
+      section(
+        "text",
+        {
+          heading: "So that it lasts",
+          text: `A few habits keep ${g.trade.things} good for a long time.`,
+        },
+        { align: "start", spaceBottom: 2 },
+      ),
       columns(
         [
           [33.33, [point("drop", "Keep it dry", "Let it dry in the air, away from heat, before you put it away.")]],

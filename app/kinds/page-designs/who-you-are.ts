@@ -76,10 +76,14 @@ export const WHO_YOU_ARE: readonly PageDesign[] = [
     synonyms: ["mail", "telephone", "address", "opening hours", "find us", "reach", "visit", "location"],
     toBeChecked: true,
     build: (g) => [
-      section("text", {
-        heading: "Write to us",
-        text: "A question about something in the shop, about an order, or just a word: one of us reads it and answers.",
-      }),
+      section(
+        "text",
+        {
+          heading: "Write to us",
+          text: "A question about something in the shop, about an order, or just a word: one of us reads it and answers.",
+        },
+        { align: "start", spaceBottom: 2 },
+      ),
       columns(
         [
           [33.33, [heading("By mail", "3", { headSize: 1 }), words("[your mail address]")]],

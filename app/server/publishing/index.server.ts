@@ -1,8 +1,18 @@
 import { LRUCache } from "lru-cache";
 import type { Transaction } from "sequelize";
-import { differences, freeze, newId, type Draft, type PageDocument } from "~/core/document";
+import {
+  differences,
+  freeze,
+  newId,
+  partOfDifference,
+  publishable,
+  withParts,
+  type Draft,
+  type PageDocument,
+} from "~/core/document";
 import { changeWords, type Change } from "~/kinds/change-words";
 import { readLook } from "~/core/schema";
+import { publishingProblem } from "~/kinds/together";
 import { withFirst } from "~/kinds/layouts";
 import { readPage } from "~/kinds/reading";
 import { addressesLeft, decodeAddress } from "~/core/addresses";
@@ -93,10 +103,13 @@ export async function publicationOf(shopId: string, number: number): Promise<Dra
   return row ? publishedDraft(row.id) : undefined;
 }
 
+/** A change, and the part of the shop that it is about. */
+export type PendingChange = Change & { readonly part: string };
+
 export type PendingChanges = {
   readonly first: boolean;
   readonly seq: number;
-  readonly changes: readonly Change[];
+  readonly changes: readonly PendingChange[];
   /** Why nothing can be published just now, in the seller's words. */
   readonly blocked?: string;
 };
@@ -109,8 +122,10 @@ async function pendingIn(
   const { draft, seq, unread } = await loadDraftIn(shopId, transaction);
   const before = publicationId ? await publishedDraft(publicationId, transaction) : undefined;
   const changes = before
-    ? differences(before, draft).map(changeWords)
-    : Object.values(draft.documents).map((d) => ({ where: d.title, what: "published for the first time" }));
+    ? differences(before, draft).map((each) => ({ ...changeWords(each), part: partOfDifference(each) }))
+    : Object.values(draft.documents)
+        .filter((d) => d.kind !== "site" && d.kind !== "piece")
+        .map((d) => ({ where: d.title, what: "published for the first time", part: d.id }));
   // What can't be read would be missing in the shop from then on.
   const [lost] = unread;
   return { first: !before, seq, changes, draft, before, ...(lost ? { blocked: lost.why } : {}) };
@@ -134,15 +149,21 @@ export type Published =
 /**
  * Publishes the draft as it was at `seq`, the state whose changes the seller has seen. Only publishing waits for it: whoever
  * writes meanwhile goes on, and what is written comes with the next publication.
+ * @param parts what goes out of it, by name; all else stays as shoppers see it. A shop that opens opens as a whole.
  */
-export async function publish(shopId: string, seq: number): Promise<Published> {
+export async function publish(shopId: string, seq: number, parts?: readonly string[]): Promise<Published> {
   const result = await atomically(async (transaction): Promise<Published> => {
     const state = await lockState(shopId, "publication", transaction);
     const pending = await pendingIn(shopId, state.pointer, transaction);
     if (pending.seq !== seq) return { ok: false, code: "moved-on" };
     if (pending.blocked !== undefined) return { ok: false, code: "blocked", why: pending.blocked };
-    if (pending.changes.length === 0) return { ok: false, code: "nothing" };
-    const { draft, before, changes } = pending;
+    const { before } = pending;
+    const chosen = parts && before ? new Set(parts) : undefined;
+    const draft = publishable(chosen ? withParts(before!, pending.draft, chosen) : pending.draft);
+    const changes = chosen ? pending.changes.filter((c) => chosen.has(c.part)) : pending.changes;
+    if (changes.length === 0) return { ok: false, code: "nothing" };
+    const problem = chosen && publishingProblem(draft);
+    if (problem) return { ok: false, code: "blocked", why: problem };
     const number = state.version + 1;
     const row = await Publication.create(
       {

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import {
   addLayout,
   addPage,
+  keepPiece,
   movePage,
   removeNodes,
   removePage,
@@ -42,7 +43,7 @@ describe("publishing", () => {
     const { shop, change, publishNow } = await openShop();
     const first = await pendingChanges(shop.id);
     expect(first.first).toBe(true);
-    expect(first.changes).toContainEqual({ where: "Home", what: "published for the first time" });
+    expect(first.changes).toContainEqual({ where: "Home", what: "published for the first time", part: "home" });
     expect(first.changes.map((c) => c.where)).toContain("Product");
     await publishNow();
     expect((await pendingChanges(shop.id)).changes).toEqual([]);
@@ -129,6 +130,42 @@ describe("publishing", () => {
     const draft = await publishedDraft(old.id);
     expect(draft!.documents.product!.root.slots.main!.length).toBeGreaterThan(2);
     expect(await publishedDraft("none")).toBeUndefined();
+  });
+});
+
+describe("publishing what is chosen", () => {
+  it("brings that and nothing else, in one publication, and the rest waits", async () => {
+    const { shop, change, publishNow, shown } = await openShop();
+    await publishNow();
+    await change((d) => setProp(d, hero(d).id, ["heading"], "Later", "Words"));
+    await change((d) => setBrand(d, "colour", "#225577"));
+    await change((d) => addPage(d, { title: "Fair", parent: null, main: [] }, "fair"));
+    // What is kept to be used again is the seller's own affair.
+    await change((d) => keepPiece(d, [hero(d)], "A hero", "kept"));
+    const pending = await pendingChanges(shop.id);
+    expect(pending.changes.map((c) => c.part).toSorted()).toEqual(["fair", "home", "look"]);
+    expect(await publish(shop.id, pending.seq, ["look"])).toMatchObject({
+      ok: true,
+      number: 2,
+      changes: [{ part: "look" }],
+    });
+    const now = (await shown())!;
+    expect([now.look.brand.colour, hero(now).props.heading === "Later", "fair" in now.documents]).toEqual([
+      "#225577",
+      false,
+      false,
+    ]);
+    expect((await pendingChanges(shop.id)).changes.map((c) => c.part).toSorted()).toEqual(["fair", "home"]);
+    expect(await publish(shop.id, pending.seq, ["look"])).toEqual({ ok: false, code: "nothing" });
+    // Beneath a page that is not there, there is no address.
+    await change((d) => addPage(d, { title: "Stall", parent: "fair", main: [] }, "stall"));
+    const { seq } = await pendingChanges(shop.id);
+    expect(await publish(shop.id, seq, ["stall"])).toMatchObject({ ok: false, code: "blocked" });
+    expect(await publish(shop.id, seq, ["stall", "fair"])).toMatchObject({ ok: true, number: 3 });
+    expect((await pageAt(await freshShop(shop), "/fair/stall", "http://s.example"))!.status).toBe(200);
+    expect(await publishNow()).toMatchObject({ ok: true, number: 4 });
+    expect((await shown())!.documents.kept).toBeUndefined();
+    expect((await loadDraft(shop.id)).draft.documents.kept).toBeDefined();
   });
 });
 

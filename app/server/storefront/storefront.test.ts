@@ -48,7 +48,9 @@ describe("a shop before and after it is published", () => {
     await keep(owned.shop.id, { base: seq, transactions: [change.transaction] });
     expect((await ask("/")).body).not.toContain("Only a draft");
 
-    expect((await pendingChanges(owned.shop.id)).changes).toEqual([{ where: "Home › Hero", what: "words changed" }]);
+    expect((await pendingChanges(owned.shop.id)).changes).toEqual([
+      { where: "Home › Hero", what: "words changed", part: "home" },
+    ]);
     // Published is what the seller has read out, or nothing.
     expect(await publish(owned.shop.id, seq)).toEqual({ ok: false, code: "moved-on" });
     expect(await publishNow(owned.shop.id)).toMatchObject({ ok: true, number: 2 });

@@ -10,6 +10,7 @@ import { useScenes } from "../pictures";
 import { useStudio, useStudioStore } from "../keeping";
 import { PartSight } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
+import { OwnPieces } from "./own-pieces";
 import { layoutProps, pathTo, type Part, entryOf } from "~/core/document";
 
 type AddChoice = {
@@ -244,6 +245,7 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
               </Box>
             );
           })}
+          <OwnPieces page={page} at={at ?? 0} sought={sought} onDone={close} />
           {widgets.length && !isInColumns ? things : null}
           {sections.length + widgets.length === 0 ? (
             <Typography color="text.secondary">

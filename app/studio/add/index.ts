@@ -1,1 +1,2 @@
 export { AddSheet } from "./add-sheet";
+export { KeepPiece } from "./keep-piece";

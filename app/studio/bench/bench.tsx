@@ -8,13 +8,14 @@ import { addNode, setProp } from "~/core/commands";
 import { homeOf } from "~/core/addresses";
 import { entryOf, type Draft, type PageDocument } from "~/core/document";
 import { nameOf } from "~/kinds";
-import { AddSheet } from "../add";
+import { AddSheet, KeepPiece } from "../add";
 import { useStudio, useStudioStore, type PaneView } from "../keeping";
 import { DEVICE_PLURAL, ShowProvider, usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
 import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider } from "../words";
 import { benchActions } from "./actions";
+import { CopyTo } from "./copy-to";
 import { CarryProvider, createCarry, type Carry } from "./carry";
 import { ChecksChip } from "./check-marks";
 import { ChecksProvider, createChecksStore, useLayoutChecks, type ChecksStore } from "./checks";
@@ -181,6 +182,8 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
   const frames = useStore(framesStore);
   const [addAt, setAddAt] = useState<number | null>(null);
   const [moving, setMoving] = useState<string | null>(null);
+  const [copying, setCopying] = useState<readonly string[] | null>(null);
+  const [keeping, setKeeping] = useState<readonly string[] | null>(null);
   const [choosing, setChoosing] = useState<{ node: string; at: string } | null>(null);
   // On a phone there is room for one pane; the panel rises from below when it is asked for.
   const isNarrow = useMediaQuery("(max-width:899.98px)");
@@ -318,6 +321,8 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
               onAdd={setAddAt}
               onEditWords={editWords}
               onMove={setMoving}
+              onCopyTo={setCopying}
+              onKeep={setKeeping}
               onReveal={reveal}
             />
             <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
@@ -414,6 +419,8 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
         </Box>
         <Ghost />
         <MoveTo page={page} id={moving} onClose={() => setMoving(null)} />
+        <CopyTo page={page} ids={copying} onClose={() => setCopying(null)} />
+        <KeepPiece ids={keeping} onClose={() => setKeeping(null)} />
       </BenchProviders>
     </ShowProvider>
   );

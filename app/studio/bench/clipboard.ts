@@ -1,12 +1,9 @@
 import { z } from "zod";
 import { outermost, pasteLook, pasteNodes, removeNodes, type Outcome } from "~/core/commands";
-import { copyWithNewIds, type Draft, type Part, type StyleSheet, entryOf } from "~/core/document";
-import type { Goods } from "~/core/goods";
-import type { Picture } from "~/core/pictures";
+import { type Draft, type Part, type StyleSheet, entryOf } from "~/core/document";
 import { nodeSchema } from "~/core/schema";
 import { hasStyle, kindOf, levelOf } from "~/kinds";
-import { readPart } from "~/kinds/reading";
-import { mapPart, type Reference } from "~/kinds/references";
+import { adapted } from "~/kinds/carried";
 import { selectionOf, type StudioStore } from "../keeping";
 import { partAt, placeForWidget } from "./parts";
 import { placeForNew } from "./sections";
@@ -56,32 +53,6 @@ export function cutSelection(store: StudioStore): void {
   const ids = selectionOf(state);
   state.run(removeNodes(state.draft, ids, nameOfAll(outermost(state.draft, ids).map((f) => f.node))));
 }
-
-type CarriedFrom = {
-  readonly goods: Goods;
-  readonly pictures: readonly Picture[];
-  readonly documents: Draft["documents"];
-};
-
-/** Whether a shop has what a part refers to. */
-function hasIn({ goods, pictures, documents }: CarriedFrom, { to, id }: Reference): boolean {
-  switch (to) {
-    case "product":
-      return goods.products.some((p) => p.id === id);
-    case "collection":
-      return goods.collections.some((c) => c.id === id);
-    case "page":
-    case "menu":
-      return entryOf(documents, id) !== undefined;
-    case "picture":
-    case "file":
-      return pictures.some((p) => p.id === id);
-  }
-}
-
-/** A copied part as it can stand in this shop: with new ids, and without pictures, goods and pages that are another's. */
-export const adapted = (node: Part, shop: CarriedFrom): Part =>
-  copyWithNewIds(mapPart(readPart(node), (reference) => (hasIn(shop, reference) ? reference.id : null)));
 
 /** Puts what was copied onto the page: sections after the selected one, widgets into or after what is selected. */
 export function pasteHere(store: StudioStore, page: string): void {

@@ -1,6 +1,7 @@
 import { Divider, ListItemText, Menu, MenuItem, Typography } from "@mui/material";
 import { addColumn, columnsOf, deviceDifferences, putBackDevices } from "~/core/commands";
-import { useStudio, useStudioStore } from "../keeping";
+import { kindOf } from "~/kinds";
+import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import type { BenchActions } from "./actions";
 import { readCopied } from "./clipboard";
 import { nameOfPart, partAt } from "./parts";
@@ -12,10 +13,13 @@ type PartMenuProps = {
   onClose: () => void;
   onEditWords: (id: string) => void;
   onMove: (id: string) => void;
+  /** Copies of sections go to another page, or are kept to be used again. */
+  onCopyTo: (ids: readonly string[]) => void;
+  onKeep: (ids: readonly string[]) => void;
 };
 
 /** Everything that can be done with a part, by name and with its key. */
-export function PartMenu({ state, actions, onClose, onEditWords, onMove }: PartMenuProps) {
+export function PartMenu({ state, actions, onClose, onEditWords, onMove, onCopyTo, onKeep }: PartMenuProps) {
   const store = useStudioStore();
   const draft = useStudio((s) => (state ? s.draft : null));
   const part = state && draft ? partAt(draft, state.id) : undefined;
@@ -38,6 +42,11 @@ export function PartMenu({ state, actions, onClose, onEditWords, onMove }: PartM
     </MenuItem>
   );
   const run = () => store.getState();
+  /** The part, with all that is selected besides where it is among them. */
+  const chosen = (id: string) => {
+    const all = selectionOf(store.getState());
+    return all.includes(id) ? all : [id];
+  };
   const entries = () => {
     if (!part || !draft) return [];
     const { node, level, path } = part;
@@ -80,6 +89,12 @@ export function PartMenu({ state, actions, onClose, onEditWords, onMove }: PartM
       item("Paste", actions.paste, "Ctrl + V", { disabled: !copied }),
       item("Paste look only", actions.pasteLook, "L", { disabled: !copied }),
       item("Duplicate", actions.duplicate, "D"),
+      ...(isSection && kindOf(node)?.definition.slots.includes("main")
+        ? [
+            item("Copy to another page …", () => onCopyTo(chosen(node.id))),
+            item("Keep as your own piece …", () => onKeep(chosen(node.id))),
+          ]
+        : []),
       item("Remove", actions.remove, "Del", { danger: true }),
     ];
   };

@@ -8,7 +8,8 @@ import { contentWith, goods, pictures } from "~/render/fixtures/content";
 import { alsoFollowing } from "../details/affected";
 import { createStudioStore } from "../keeping";
 import { benchActions } from "./actions";
-import { adapted, copySelection, pasteHere, pasteLookHere, readCopied } from "./clipboard";
+import { copySelection, pasteHere, pasteLookHere, readCopied } from "./clipboard";
+import { adapted } from "~/kinds/carried";
 import { partDropWords, nameOfPart, partAt, placeForWidget, placesFor } from "./parts";
 import { insideOf, neighbourOf } from "./plan-tree";
 

@@ -64,6 +64,8 @@ type PlanProps = {
   onAdd: (at: number) => void;
   onEditWords: (id: string) => void;
   onMove: (id: string) => void;
+  onCopyTo: (ids: readonly string[]) => void;
+  onKeep: (ids: readonly string[]) => void;
   /** Brings a part into view, also one that is selected already. */
   onReveal: (id: string) => void;
 };
@@ -88,6 +90,8 @@ const Strip = memo(function Strip({
   onAdd,
   onEditWords,
   onMove,
+  onCopyTo,
+  onKeep,
   onReveal,
 }: PlanProps & { draft: Draft }) {
   const store = useStudioStore();
@@ -407,6 +411,8 @@ const Strip = memo(function Strip({
         onClose={() => setMenu(null)}
         onEditWords={onEditWords}
         onMove={onMove}
+        onCopyTo={onCopyTo}
+        onKeep={onKeep}
       />
     </Box>
   );

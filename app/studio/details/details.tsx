@@ -30,6 +30,7 @@ import { benchActions, nameIn, nameOfPart, partAt, useBenchFrames } from "../ben
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { DEVICE_NAME, DEVICE_PLURAL } from "../panes";
 import { MenuEditor } from "../menus";
+import { WhatNext } from "../start";
 import { Heading, IconAction, INK } from "../ui";
 import { alsoFollowing } from "./affected";
 import { ArrangementField } from "./arrangement-field";
@@ -54,6 +55,7 @@ function Group({ title, children }: { title: string; children: ReactNode }) {
 function Nothing() {
   return (
     <Box sx={{ p: 2.5, display: "grid", gap: 1.5 }}>
+      <WhatNext />
       <Typography variant="h2" component="p">
         Choose a part of the page
       </Typography>

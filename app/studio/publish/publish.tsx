@@ -9,15 +9,18 @@ import {
   DialogTitle,
   Link,
   Typography,
+  useMediaQuery,
 } from "@mui/material";
 import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from "react";
-import { differences } from "~/core/document";
+import { changedParts, differences, withParts, type Draft } from "~/core/document";
 import { askForPending, publishDraft, type Pending } from "~/core/protocol";
 import { changeWords } from "~/kinds/change-words";
 import { placeholdersIn } from "~/kinds/placeholders";
 import { placeWords } from "~/kinds/references";
 import { useReload, useStudio, useStudioStore } from "../keeping";
-import { INK, ON_LEMON, useWhenChanged } from "../ui";
+import { ON_LEMON, useWhenChanged } from "../ui";
+import { BeforeAndAfter } from "./before-and-after";
+import { inOrder, PartsList, type PartChanges } from "./parts-list";
 import { ToLookAt } from "./to-look-at";
 
 type Stage =
@@ -54,6 +57,22 @@ export function PublishDialog({
   const hasPublished = useStudio((s) => s.published !== undefined);
   const reload = useReload();
   const [stage, setStage] = useState<Stage>({ name: "reading" });
+  const published = useStudio((s) => s.published);
+  const confirmed = useStudio((s) => s.confirmed);
+  const seen = stage.name === "ready" || stage.name === "publishing" ? stage.pending : null;
+  const parts = useMemo(
+    () => (seen && published ? partsOf(seen, published, confirmed) : []),
+    [seen, published, confirmed],
+  );
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [focused, setFocused] = useState<string | null>(null);
+  const chosen = useMemo(() => new Set(parts.map((p) => p.part).filter((part) => !left.has(part))), [parts, left]);
+  const setChosen = (next: ReadonlySet<string>) =>
+    setLeft(new Set(parts.map((p) => p.part).filter((part) => !next.has(part))));
+  const going = useMemo(
+    () => (published && left.size ? withParts(published, confirmed, chosen) : undefined),
+    [published, confirmed, chosen, left],
+  );
 
   const pendingNow = async (): Promise<Stage> => {
     // What is not kept yet is not part of what the server would publish.
@@ -82,21 +101,42 @@ export function PublishDialog({
 
   const publish = async (pending: Pending) => {
     setStage({ name: "publishing", pending });
-    const reply = await client.ask(publishDraft, { seq: pending.seq });
+    const isAll = parts.every((p) => chosen.has(p.part));
+    const going = isAll || pending.first ? undefined : [...chosen];
+    const reply = await client.ask(publishDraft, { seq: pending.seq, ...(going ? { parts: going } : {}) });
     if (!reply.ok) {
       if (reply.code === "behind") return read();
       return setStage({ name: "failed", why: `It was not published. ${reply.why}` });
     }
     const { number } = reply.value;
     if (number === null) return setStage({ name: "ready", pending: { ...pending, changes: [] } });
-    setStage({ name: "done", number, changes: pending.changes.length });
-    store.setState({ published: store.getState().confirmed });
+    const { confirmed, published } = store.getState();
+    setStage({ name: "done", number, changes: countGoing(pending, going) });
+    store.setState({ published: going && published ? withParts(published, confirmed, chosen) : confirmed });
     await reload();
   };
 
   const pending = stage.name === "ready" || stage.name === "publishing" ? stage.pending : null;
+  // What was changed can be chosen from; a shop that opens opens as a whole.
+  const isChoice = pending !== null && published !== undefined && !pending.first && pending.changes.length > 0;
+  const isRoomy = useMediaQuery("(min-width:1000px)");
+  const shown = focused ?? parts[0]?.part ?? null;
+  // What there is to know before it goes out.
+  const besides =
+    pending && pending.changes.length > 0 ? (
+      <>
+        <StillTheStudios />
+        {stage.name === "ready" ? <ToLookAt onGo={onClose} /> : null}
+      </>
+    ) : null;
   return (
-    <Dialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="publish-title">
+    <Dialog
+      open={open}
+      onClose={onClose}
+      maxWidth={isChoice && isRoomy ? "lg" : "sm"}
+      fullWidth
+      aria-labelledby="publish-title"
+    >
       <DialogTitle id="publish-title" component="h2" sx={{ typography: "h2" }}>
         {stage.name === "done" ? "It is in the shop" : pending?.first ? "Open the shop" : "Publish"}
       </DialogTitle>
@@ -118,33 +158,41 @@ export function PublishDialog({
             <Typography color="text.secondary" gutterBottom>
               {pending.first
                 ? "Shoppers will see your shop for the first time."
-                : pending.changes.length === 1
+                : countGoing(pending, [...chosen]) === 1
                   ? "Shoppers will see one change:"
-                  : `Shoppers will see ${pending.changes.length} changes:`}
+                  : `Shoppers will see ${countGoing(pending, [...chosen])} changes:`}
             </Typography>
-            <Box
-              component="ul"
-              aria-label="What will change"
-              sx={{
-                m: 0,
-                p: 0,
-                listStyle: "none",
-                maxHeight: "44vh",
-                overflowY: "auto",
-                border: `1px solid ${INK.line}`,
-                borderRadius: 1,
-              }}
-            >
-              {pending.changes.map(({ where, what }, i) => (
-                <Box component="li" key={i} sx={{ px: 1.5, py: 0.875, borderTop: i ? `1px solid ${INK.line}` : 0 }}>
-                  <strong>{where}</strong>: {what}
+            {isChoice ? (
+              <Box
+                sx={{
+                  display: "grid",
+                  gridTemplateColumns: isRoomy ? "minmax(0,1fr) 494px" : "minmax(0,1fr)",
+                  gap: 3,
+                  alignItems: "start",
+                }}
+              >
+                <Box>
+                  <PartsList
+                    parts={parts}
+                    before={published}
+                    after={confirmed}
+                    chosen={chosen}
+                    onChosen={setChosen}
+                    focused={isRoomy ? shown : null}
+                    onFocus={setFocused}
+                  />
+                  {besides}
                 </Box>
-              ))}
-            </Box>
+                {isRoomy && shown ? (
+                  <Box sx={{ position: "sticky", top: 0 }}>
+                    <BeforeAndAfter part={shown} before={published} after={going ?? confirmed} />
+                  </Box>
+                ) : null}
+              </Box>
+            ) : null}
           </>
         ) : null}
-        {pending && pending.changes.length > 0 ? <StillTheStudios /> : null}
-        {stage.name === "ready" && stage.pending.changes.length > 0 ? <ToLookAt onGo={onClose} /> : null}
+        {isChoice ? null : besides}
         {stage.name === "done" ? (
           <Typography>
             {stage.changes === 1 ? "One change is" : `${stage.changes} changes are`} live at{" "}
@@ -173,7 +221,7 @@ export function PublishDialog({
         {pending && pending.changes.length > 0 ? (
           <Button
             variant="contained"
-            disabled={stage.name === "publishing" || pending.blocked !== undefined}
+            disabled={stage.name === "publishing" || pending.blocked !== undefined || (isChoice && chosen.size === 0)}
             onClick={() => void publish(pending)}
           >
             {stage.name === "publishing" ? "Publishing …" : "Publish now"}
@@ -186,6 +234,23 @@ export function PublishDialog({
         ) : null}
       </DialogActions>
     </Dialog>
+  );
+}
+
+/** How many changes go out. `parts`: those that do; absent: all. */
+const countGoing = ({ changes, first }: Pending, parts?: readonly string[]): number =>
+  parts && !first ? changes.filter((c) => parts.includes(c.part)).length : changes.length;
+
+/** What differs of each part, with the words that the server has for it. */
+function partsOf(pending: Pending, before: Draft, after: Draft): readonly PartChanges[] {
+  return inOrder(
+    changedParts(before, after).map((changed) => {
+      const name = changed.document?.title ?? "Brand";
+      const changes = pending.changes
+        .filter((c) => c.part === changed.part)
+        .map(({ where, what }) => (where === name ? what : `${where.replace(`${name} › `, "")}: ${what}`));
+      return { ...changed, name, changes };
+    }),
   );
 }
 

@@ -87,9 +87,7 @@ export function useShowSteps(): void {
     const place = placeOf(state, stepped.transaction);
     const { pathname, search } = here.current;
     const isOnBench = pathname.endsWith("/pages");
-    const page = isOnBench
-      ? (new URLSearchParams(search).get("page") ?? homeOf(state.draft.documents))
-      : undefined;
+    const page = isOnBench ? (new URLSearchParams(search).get("page") ?? homeOf(state.draft.documents)) : undefined;
     // Where all pages are seen, what is done to a whole page is seen as well.
     const isSeen = pathname.endsWith("/pages/all") && place?.part === undefined;
     const isElsewhere = place !== undefined && place.page !== page && !isSeen;

@@ -1,0 +1,1 @@
+export { WhatNext } from "./what-next";
