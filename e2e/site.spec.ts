@@ -302,10 +302,46 @@ test("a new shop says what comes next, each step leads to its place, and the lis
   await page.goBack();
   await benchReady(page);
   await publish(page);
-  await expect(next).toContainText("1 of 6 done");
+  // Whoever has published has chosen a look.
+  await expect(next).toContainText("2 of 6 done");
   await next.getByRole("button", { name: "Put this list away" }).click();
   await expect(next).toHaveCount(0);
   await page.reload();
   await benchReady(page);
   await expect(next).toHaveCount(0);
+});
+
+test("a shop is closed for now, friends come in by a word, and its page is made on the bench", async ({
+  page,
+  browser,
+}) => {
+  const { host } = await openShop(page);
+  await benchReady(page);
+  await fromPageMenu(page, "Open or close the shop …");
+  const asked = page.getByRole("dialog", { name: "Open or closed" });
+  await asked.getByRole("radio", { name: "Closed for now" }).check();
+  await asked.getByLabel("Password for friends").fill("sea breeze");
+  await expectAccessible(page);
+  await asked.getByRole("button", { name: "Save" }).click();
+  await page.getByRole("button", { name: "Home", exact: true }).click();
+  await page.getByRole("menuitem", { name: "Closed for now" }).click();
+  await expect(page.getByRole("heading", { name: "Closed for now", level: 1 })).toBeVisible();
+  await inPlan(page, "Text").click();
+  await details(page).getByLabel("Heading").fill("Back with the swallows");
+  await expect(pane(page, "Phone").getByRole("heading", { level: 1 })).toHaveText("Back with the swallows");
+  await kept(page);
+  await publish(page);
+
+  const context = await browser.newContext({ viewport: { width: 390, height: 760 } });
+  const shopper = await context.newPage();
+  await shopper.goto(`${shopAt(host)}/about`);
+  await expect(shopper.getByRole("heading", { level: 1 })).toHaveText("Back with the swallows");
+  await expectAccessible(shopper);
+  await shopper.getByLabel("Do you have the password?").fill("wrong");
+  await shopper.getByRole("button", { name: "Come in" }).click();
+  await expect(shopper.getByRole("alert")).toHaveText("That is not the password.");
+  await shopper.getByLabel("Do you have the password?").fill("sea breeze");
+  await shopper.getByRole("button", { name: "Come in" }).click();
+  await expect(shopper.getByRole("heading", { level: 1 })).toContainText("Welcome to");
+  await context.close();
 });

@@ -63,7 +63,10 @@ export const kept = (page: Page) =>
 
 /** Goes to an area by its name in the top bar. */
 export async function area(page: Page, name: "Brand" | "Pages" | "Goods" | "Pictures"): Promise<void> {
-  await page.getByRole("navigation", { name: "Areas" }).getByRole("link", { name }).click();
+  const link = page.getByRole("navigation", { name: "Areas" }).getByRole("link", { name });
+  await link.click();
+  // Until then the panes are those of the area that is left.
+  await expect(link).toHaveAttribute("aria-current", "page");
 }
 
 export async function publish(page: Page): Promise<void> {

@@ -67,16 +67,17 @@ const SAID: Readonly<Record<string, string>> = {
   header: "header or footer shown or left out",
   footer: "header or footer shown or left out",
   home: "another home page",
+  friends: "password for friends changed",
 };
 
 function saidWords(document: PageDocument, keys: readonly string[]): string {
-  const words = keys.map((key) =>
-    key === "hidden"
-      ? document.root.props.hidden
-        ? "no longer in the shop"
-        : "in the shop"
-      : (entryOf(SAID, key) ?? key),
-  );
+  const { hidden, closed } = document.root.props;
+  const now: Readonly<Record<string, string>> = {
+    ...SAID,
+    hidden: hidden ? "no longer in the shop" : "in the shop",
+    closed: closed ? "closed for now" : "open",
+  };
+  const words = keys.map((key) => entryOf(now, key) ?? key);
   return [...new Set(words)].join(", ");
 }
 

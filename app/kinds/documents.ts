@@ -40,7 +40,14 @@ const pageRoot = z.strictObject({
   footer: z.literal(false).optional(),
 });
 
-const siteRoot = z.strictObject({ home: z.string().max(40).optional() });
+/** The longest word for friends. */
+export const LONGEST_WORD = 60;
+
+const siteRoot = z.strictObject({
+  home: z.string().max(40).optional(),
+  closed: z.literal(true).optional(),
+  friends: z.string().max(LONGEST_WORD).optional(),
+});
 
 const NOTHING = z.strictObject({});
 

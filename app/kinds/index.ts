@@ -41,6 +41,7 @@ import { recentlySeen } from "./recently-seen";
 import { reviews } from "./reviews";
 import { searchHead } from "./search-head";
 import { trail } from "./trail";
+import { waysOn } from "./ways-on";
 import { words } from "./words";
 
 /** Every kind, in the order in which Add offers them. Adding a kind is one folder and one line here. */
@@ -50,6 +51,7 @@ const LIST: readonly Kind[] = [
   collectionTiles,
   pictureWords,
   text,
+  waysOn,
   signUp,
   goesWithKind,
   reviews,
@@ -206,5 +208,5 @@ export {
   type Trait,
   type ViewProps,
 } from "./definition";
-export { documentProblem, LONGEST_DESCRIPTION, LONGEST_SEARCH_TITLE } from "./documents";
+export { documentProblem, LONGEST_DESCRIPTION, LONGEST_SEARCH_TITLE, LONGEST_WORD } from "./documents";
 export { chassisOf, hasStyle, moreStyles } from "./chassis";

@@ -115,10 +115,39 @@ const search = (): PageDocument =>
     part("s-list", "goods-list", { arrangement: "above", paging: "more" }, { all: { columns: 4 } }),
   ]);
 
+const notFound = (): PageDocument =>
+  layout("not-found", "Not found", [
+    part("nf-ways", "ways-on", {
+      heading: "There is nothing here",
+      text: "The address may be mistyped, or what was here has gone. The rest of the shop is where it was.",
+    }),
+  ]);
+
+const closed = (): PageDocument =>
+  layout("closed", "Closed for now", [
+    part(
+      "cl-words",
+      "text",
+      {
+        arrangement: "statement",
+        heading: "We are closed for now",
+        text: "Leave your mail address, and you hear from us when the door is open again.",
+      },
+      { all: { spaceTop: 6, spaceBottom: 3 } },
+    ),
+    part("cl-sign-up", "sign-up", { arrangement: "stack", heading: "Be told when we are back", button: "Tell me" }),
+  ]);
+
 let made: Readonly<Record<LayoutSort, PageDocument>> | undefined;
 
 export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
-  (made ??= freeze({ product: product(), collection: collection(), search: search() }));
+  (made ??= freeze({
+    product: product(),
+    collection: collection(),
+    search: search(),
+    "not-found": notFound(),
+    closed: closed(),
+  }));
 
 let rest: Readonly<Record<string, PageDocument>> | undefined;
 

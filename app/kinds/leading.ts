@@ -1,7 +1,7 @@
-import { entryOf, placeOf, sameJson, walk, type Draft, type Part } from "~/core/document";
+import { entryOf, placeOf, sameJson, walk, type Draft, type PageDocument, type Part } from "~/core/document";
 import { held, type Operation } from "~/core/operations";
 import type { Link } from "~/core/schema";
-import { mapPart, whereUsed, type Reference, type Remap, type Use } from "./references";
+import { mapPart, referencesOf, whereUsed, type Reference, type Remap, type Use } from "./references";
 
 /** Whether a reference is to this page. */
 const isTo =
@@ -12,6 +12,22 @@ const isTo =
 /** What leads to a page from elsewhere: buttons, words, items of menus. Links that it has to itself don’t count. */
 export const leadingTo = (draft: Draft, page: string): readonly Use[] =>
   whereUsed(draft, isTo(page)).filter((use) => use.document.id !== page);
+
+const pagesOf = new WeakMap<PageDocument, readonly string[]>();
+
+/** The pages that a document leads to, but for itself; read once for each state of it. */
+function ledToFrom(document: PageDocument): readonly string[] {
+  let pages = pagesOf.get(document);
+  if (!pages) {
+    const ids = referencesOf(document).filter((r) => r.to === "page" && r.id !== document.id);
+    pagesOf.set(document, (pages = [...new Set(ids.map((r) => r.id))]));
+  }
+  return pages;
+}
+
+/** The pages that anything else leads to: a menu, a button, words. Those beneath another page are not led to by that alone. */
+export const pagesLedTo = (documents: Draft["documents"]): ReadonlySet<string> =>
+  new Set(Object.values(documents).flatMap((d) => (d.kind === "piece" ? [] : ledToFrom(d))));
 
 const isItemTo = (part: Part, page: string): boolean => {
   const link = part.kind === "menu-item" ? (part.props.link as Link | undefined) : undefined;

@@ -12,7 +12,7 @@ import { structuredData } from "./structured-data";
 import { frameOf, noFrame, Page, PAGE_BEGINS, PageBody } from "./page";
 import { descriptionOf, isNarrowed } from "~/core/goods";
 import { Section } from "./section";
-import { plainText, sharedAs } from "./sharing";
+import { madeFrom, plainText, sharedAs } from "./sharing";
 import { addressOf, documentOf, shownOf, type Target } from "./target";
 
 export type Scripts = { readonly every: string; readonly goods: string };
@@ -100,6 +100,17 @@ function headOf(target: Target, content: ShopContent, page: PageDocument | undef
         picture: undefined,
         type: "website",
       };
+    case "not-found":
+    case "closed": {
+      const said = page ? madeFrom(page, false, identity) : undefined;
+      return {
+        title: target.page === "closed" ? identity.name : withName(page?.title ?? "Not found"),
+        description: said?.description ?? identity.name,
+        address: undefined,
+        picture: undefined,
+        type: "website",
+      };
+    }
     case "message":
       return {
         title: withName(target.title),

@@ -1,10 +1,19 @@
 import type { ReactNode } from "react";
 import { DOCUMENT_VERSION } from "~/core/schema";
-import { emptyDocument, pageProps, walk, type PageDocument, type Draft, type Look, type Part } from "~/core/document";
+import {
+  emptyDocument,
+  layoutProps,
+  pageProps,
+  walk,
+  type PageDocument,
+  type Draft,
+  type Look,
+  type Part,
+} from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
-import { CartPage, MessagePage } from "./pages/views";
+import { CartPage, FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { documentOf, targetName, type Target } from "./target";
 
@@ -13,7 +22,10 @@ export const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "fram
 
 /** What stands around a page: a page can do without the shop's header or footer. */
 export function frameOf(frame: PageDocument, page: PageDocument | undefined): PageDocument {
-  if (page?.kind !== "page") return frame;
+  if (!page) return frame;
+  // Behind a closed door there is nowhere to go.
+  if (layoutProps(page)?.of === "closed") return { ...frame, root: { ...frame.root, slots: { top: [], bottom: [] } } };
+  if (page.kind !== "page") return frame;
   const { header, footer } = pageProps(page);
   if (header && footer) return frame;
   const { top = [], bottom = [] } = frame.root.slots;
@@ -82,6 +94,17 @@ export function PageBody({ target, documents, goods, theme, look, most = Infinit
             <h1 className="unseen">{target.page === "home" ? look.identity.name : document.title}</h1>
           )}
           {sections(main.length > most ? main.slice(0, most) : main, theme, look, true)}
+        </>
+      );
+    }
+    case "not-found":
+    case "closed": {
+      const main = documentOf(target, documents, goods)?.root.slots.main ?? [];
+      return (
+        <>
+          {hasHead(main) ? null : <h1 className="unseen">{targetName(target, documents)}</h1>}
+          {sections(main.length > most ? main.slice(0, most) : main, theme, look, true)}
+          {target.page === "closed" ? <FriendsDoor wrong={target.wrong ?? false} documents={documents} /> : null}
         </>
       );
     }

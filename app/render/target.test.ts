@@ -76,7 +76,7 @@ describe("addresses", () => {
 describe("one page of each kind", () => {
   it("is there for every kind that the shop has, and each has an address or stands in for one", () => {
     const kinds = onePageOfEachKind(documents, goods).map((t) => t.page);
-    expect(kinds).toEqual(["home", "collection", "product", "text", "search", "cart", "message"]);
+    expect(kinds).toEqual(["home", "collection", "product", "text", "search", "cart", "not-found"]);
   });
 
   it("is the fullest collection, a reduced product with pictures, and a search that finds something", () => {
@@ -90,7 +90,7 @@ describe("one page of each kind", () => {
       { home: shop.home!, frame: shop.frame! },
       { products: [], collections: [], asOf: SOME_DAY },
     );
-    expect(empty.map((t) => t.page)).toEqual(["home", "collection", "search", "message"]);
+    expect(empty.map((t) => t.page)).toEqual(["home", "collection", "search", "not-found"]);
   });
 });
 

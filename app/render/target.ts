@@ -43,6 +43,9 @@ export type Target =
   | { readonly page: "product"; readonly product: Product; readonly variant?: Variant | undefined }
   | { readonly page: "search"; readonly sought: string; readonly query?: GoodsQuery }
   | { readonly page: "cart"; readonly lines: readonly CartLine[]; readonly said?: string }
+  | { readonly page: "not-found" }
+  /** The shop is not open. `wrong`: a word for friends was tried that is none. */
+  | { readonly page: "closed"; readonly wrong?: boolean }
   | { readonly page: "message"; readonly title: string; readonly text: string; readonly address?: string };
 
 /** A line of a cart, with the goods that it is of. */
@@ -54,11 +57,7 @@ export type CartLine = {
   readonly problem?: string;
 };
 
-export const NOT_FOUND: Target = {
-  page: "message",
-  title: "There is nothing here",
-  text: "The address may be mistyped, or what was here has gone. The rest of the shop is where it was.",
-};
+export const NOT_FOUND: Target = { page: "not-found" };
 
 /** The variant that an address asks for: by id, or by what is chosen of each option, as a form without script sends it. */
 function askedVariant(product: Product, query: URLSearchParams): Variant | undefined {
@@ -147,7 +146,9 @@ export function documentOf(target: Target, documents: Documents, goods: Goods): 
     case "collection":
       return layoutFor(documents, "collection", { collections: target.collection ? [target.collection.id] : [] });
     case "search":
-      return documents.search;
+    case "not-found":
+    case "closed":
+      return entryOf(documents, target.page);
     default:
       return undefined;
   }
@@ -192,6 +193,9 @@ export function targetFor(documents: Documents, goods: Goods, id: string, addres
     }
     case "search":
       return { page: "search", sought: tellingWord(goods) };
+    case "not-found":
+    case "closed":
+      return { page: props.of };
   }
 }
 
@@ -262,7 +266,7 @@ export function hardCases(sort: LayoutSort, goods: Goods): readonly HardCase[] {
     add("Everything", "/collections/all");
     add("Filtered", `${of(fullest) ?? "/collections/all"}?now=1&sort=price-up`);
     add("Nothing fits", `${of(fullest) ?? "/collections/all"}?from=999999`);
-  } else {
+  } else if (sort === "search") {
     add("Several found", `/search?q=${encodeURIComponent(tellingWord(goods))}`);
     add("A letter wrong", `/search?q=${encodeURIComponent(misspelt(tellingWord(goods)))}`);
     add("Nothing found", "/search?q=qqzzxx");
@@ -299,6 +303,9 @@ export function addressOf(target: Target, documents: Documents): string | undefi
       return target.sought ? `/search?${writeQuery(target.query ?? NO_QUERY, 2, { q: target.sought })}` : "/search";
     case "cart":
       return "/cart";
+    case "not-found":
+    case "closed":
+      return undefined;
     case "message":
       return target.address;
   }
@@ -319,6 +326,9 @@ export function targetName(target: Target, documents: Documents): string {
       return target.sought ? `Search “${target.sought}”` : "Search";
     case "cart":
       return "Cart";
+    case "not-found":
+    case "closed":
+      return entryOf(documents, target.page)?.title ?? TARGET_KINDS[target.page];
     case "message":
       return target.title;
   }
@@ -332,7 +342,9 @@ export const TARGET_KINDS: Readonly<Record<Target["page"], string>> = {
   product: "Product",
   search: "Search",
   cart: "Cart",
-  message: "Not found",
+  "not-found": "Not found",
+  closed: "Closed for now",
+  message: "Message",
 };
 
 /** The sorts of pages that a layout is made for, as the seller knows them. */
@@ -340,6 +352,8 @@ export const LAYOUT_NAMES: Readonly<Record<LayoutSort, string>> = {
   product: "Product pages",
   collection: "Collection pages",
   search: "Search",
+  "not-found": "Not found",
+  closed: "Closed for now",
 };
 
 /** One page of every kind that a shop has, the most telling of each. */

@@ -5,6 +5,7 @@ import { join } from "node:path";
 import { colourDrag, cssWeight, paletteOfLargePicture } from "./bench-brand.mjs";
 import { labFigures } from "./bench-shop.mjs";
 import { serving } from "./bench-serving.mjs";
+import { glance } from "./bench-glance.mjs";
 import { benchAtWork } from "./bench-work.mjs";
 import { startDatabase } from "./database.mjs";
 import { runMain, say, Stop } from "./say.mjs";
@@ -91,6 +92,9 @@ await runMain(async () => {
     const render = measured("bin/lib/bench-render.ts");
     say("Many goods …");
     const goods = measured("bin/lib/bench-goods.ts");
+    say("Many pages …");
+    const { name: _name, address, password, shop: pagesShop, ...site } = measured("bin/lib/bench-site.ts");
+    const seen = await glance(browser, `http://localhost:${server.port}`, { shop: pagesShop, address, password });
     // Built as the product is; a runner that compiles while it runs would be part of what is measured.
     const { build } = await import("vite");
     const built = join(folder, "bench");
@@ -115,6 +119,7 @@ await runMain(async () => {
       pageWeightKB: weight,
       phone: lab,
       goods,
+      site: { ...site, ...seen },
       brand: { solve, cssKB: css, drag, palette },
     };
     if (!existsSync("bench-results")) mkdirSync("bench-results");
@@ -133,6 +138,10 @@ await runMain(async () => {
     console.table([{ what: `a widget carried, ${work.sections} sections (frames per second)`, ...work.carry }]);
     console.table([{ what: "memory of the studio over 1,000 edits (MB)", ...work.memoryMB }]);
     console.table(render.growth);
+    console.table([
+      { ...site, ...seen },
+      { pages: "target", publishAllMs: 3000, publishOneMs: 500, goBackMs: 1000, openMs: 2000, framesPerSecond: 50 },
+    ]);
     console.table([
       {
         what: `brand colour dragged, ${drag.panes} panes (frames per second)`,

@@ -2,6 +2,7 @@
 export { LONGEST_SLUG, slugOfName, slugProblem, TAKEN_SLUGS } from "./slug";
 export {
   addressesLeft,
+  closedOf,
   decodeAddress,
   encodeAddress,
   homeOf,

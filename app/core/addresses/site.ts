@@ -30,6 +30,12 @@ export type Site = {
 export const homeOf = (documents: Documents): string =>
   (entryOf(documents, SITE)?.root.props as Partial<SiteProps> | undefined)?.home ?? "home";
 
+/** Whether a shop is closed for now, and the word with which friends come in all the same. */
+export function closedOf(documents: Documents): { readonly closed: boolean; readonly friends: string } {
+  const { closed = false, friends = "" } = (entryOf(documents, SITE)?.root.props ?? {}) as Partial<SiteProps>;
+  return { closed, friends };
+}
+
 /** An address as it is written over the wire (RFC 3986), from one in letters of any script. */
 export const encodeAddress = (address: string): string => encodeURI(address);
 

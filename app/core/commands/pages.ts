@@ -267,6 +267,18 @@ export function setHome(draft: Draft, id: string): Outcome {
   return soundly(draft, "setHome", `“${document.title}” is the home page`, operations, ids);
 }
 
+/** Opens the shop or closes it for now; with a word for friends, who see it all the same. Goes out with the next publication. */
+export function setOpen(draft: Draft, closed: boolean, friends: string): Outcome {
+  const site = entryOf(draft.documents, SITE);
+  if (!site) return refuse(GONE);
+  const word = friends.trim();
+  const operations = rootOperations(site, { closed: closed || undefined, friends: word || undefined });
+  if (operations.length === 0) return refuse(SAME);
+  const isSwitched = operations.some((o) => o.type === "setProp" && o.path[0] === "closed");
+  const label = isSwitched ? (closed ? "Shop closed for now" : "Shop open") : "Password for friends changed";
+  return transaction("setOpen", label, operations, { mergeKey: "open" });
+}
+
 /**
  * Takes a page away. What stood beneath it stands where it stood. `more`: what has to change elsewhere with it, such as links that
  * led there.

@@ -38,7 +38,7 @@ export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site", "piece
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** The sorts of pages that have a layout. */
-export const LAYOUT_SORTS = ["product", "collection", "search"] as const;
+export const LAYOUT_SORTS = ["product", "collection", "search", "not-found", "closed"] as const;
 export type LayoutSort = (typeof LAYOUT_SORTS)[number];
 
 /** What the root of a layout says: without goods or collections named, it is the one for all that have no other. */
@@ -74,6 +74,10 @@ export type PageProps = {
 export type SiteProps = {
   /** The page at the shop's own address. */
   readonly home: string;
+  /** The shop is not open: shoppers see the page that says so, whatever they ask for. */
+  readonly closed: boolean;
+  /** A word with which friends see the shop all the same; empty: nobody does. */
+  readonly friends: string;
 };
 
 /** The document that says what holds for the shop as a whole. */

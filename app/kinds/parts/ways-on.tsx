@@ -14,7 +14,7 @@ export function WaysOn(): ReactNode {
   if (loved.length === 0) return null;
   return (
     <div className="ways-on">
-      <nav className="chips" aria-label="Collections">
+      <div className="chips" role="group" aria-label="Collections">
         {goods.collections.slice(0, 8).map((c) => (
           <a key={c.id} className="chip" href={`/collections/${c.slug}`}>
             {c.title}
@@ -23,7 +23,7 @@ export function WaysOn(): ReactNode {
         <a className="chip" href="/collections/all">
           Everything
         </a>
-      </nav>
+      </div>
       {/* Nobody is said to like what nobody has bought yet. */}
       <h2 className="head">{loved.some((p) => p.sold > 0) ? "What others like" : "From the shop"}</h2>
       <ul className="grid">

@@ -1,4 +1,6 @@
 import type { ReactNode } from "react";
+import { closedOf } from "~/core/addresses";
+import type { Draft } from "~/core/document";
 import { mostOf, priceOf, type Goods } from "~/core/goods";
 import { productAddress } from "~/core/addresses";
 import { Pic, useEnv, WaysOn } from "~/kinds/parts";
@@ -122,5 +124,28 @@ export function MessagePage({ title, text, goods }: { title: string; text: strin
       </a>
       <WaysOn />
     </div>
+  );
+}
+
+/** Where friends say the word with which they see a shop that is closed; nothing where there is no such word. */
+export function FriendsDoor({ wrong, documents }: { wrong: boolean; documents: Draft["documents"] }): ReactNode {
+  if (closedOf(documents).friends === "") return null;
+  return (
+    <section className="s">
+      <form className="in friends" action="/friends" method="post">
+        <label htmlFor="friends-word">Do you have the password?</label>
+        <span className="friends-row">
+          <input className="field" id="friends-word" name="word" type="password" required autoComplete="off" />
+          <button className="button button-2" type="submit">
+            Come in
+          </button>
+        </span>
+        {wrong ? (
+          <p className="message" data-state="care" role="alert">
+            That is not the password.
+          </p>
+        ) : null}
+      </form>
+    </section>
   );
 }

@@ -15,9 +15,20 @@ import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng, iconSvg } from "./favicon";
 import { answerKept, hostLabel } from "./front";
-import { contentOf, leadsTo, messagePage, pageAt, sitemapOf, usesFont } from "./pages";
+import {
+  closedPage,
+  contentOf,
+  friendToken,
+  isFriendsWord,
+  leadsTo,
+  messagePage,
+  pageAt,
+  sameText,
+  sitemapOf,
+  usesFont,
+} from "./pages";
 import { TooMany } from "./gate";
-import { fromHere, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
+import { cookieOf, fromHere, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
 import { shopping } from "./shopping";
 
 export { contentOf } from "./pages";
@@ -32,6 +43,9 @@ const NOT_AN_ADDRESS = { title: "That is not a mail address", text: "Please go b
 
 /** At most this many sign-ups from one place in a minute. */
 const MOST_PER_MINUTE = 20;
+/** At most this many words for friends are tried from one place in a minute; who knows it is known for so long. */
+const MOST_TRIES = 10;
+const FRIEND_SECONDS = 30 * 86_400;
 
 let reportedAt = 0;
 /** Writes to the log that the database is out of reach, once in a while and not for every visitor. */
@@ -184,6 +198,49 @@ function whateverElse(): Express {
     return answer(200, THANKS);
   });
 
+  const mayTry = perMinute("friends", MOST_TRIES);
+  app.post("/friends", express.urlencoded({ extended: false, limit: "2kb" }), async (request, response) => {
+    const shop = shopOf(response);
+    const home = `${originOf(response)}/`;
+    const token = await friendToken(shop);
+    if (!token || !fromHere(request, response)) return response.redirect(303, home);
+    const { word } = (request.body ?? {}) as { word?: unknown };
+    const may = await mayTry(request, response);
+    if (may && typeof word === "string" && (await isFriendsWord(shop, word.slice(0, 200)))) {
+      const secure = home.startsWith("https:") ? "; Secure" : "";
+      response.append(
+        "Set-Cookie",
+        `friend=${token}; HttpOnly; Path=/; SameSite=Lax; Max-Age=${FRIEND_SECONDS}${secure}`,
+      );
+      return response.redirect(303, home);
+    }
+    const page = may
+      ? await closedPage(shop, originOf(response), true)
+      : await messagePage(
+          shop,
+          "That was a little too often",
+          "Please try again in a minute.",
+          429,
+          originOf(response),
+        );
+    if (page) send(request, response, page, "no-store");
+    else response.redirect(303, home);
+  });
+
+  // From here on everything is of the shop itself, which may be closed for now.
+  app.use(async (request, response, next) => {
+    const shop = shopOf(response);
+    const page = await closedPage(shop, originOf(response));
+    if (!page) return next();
+    const [shown, wanted] = [cookieOf(request, "friend"), await friendToken(shop)];
+    if (shown !== undefined && wanted !== undefined && sameText(shown, wanted)) {
+      (response.locals as Locals).isFriend = true;
+      return next();
+    }
+    response.setHeader("Retry-After", "86400");
+    send(request, response, page, "no-store");
+  });
+
   app.use(shopping());
 
   app.get("/{*path}", async (request, response) => {
@@ -203,7 +260,9 @@ function whateverElse(): Express {
       if (moved)
         return response.redirect(301, `${originOf(response)}${moved}${query === undefined ? "" : `?${query}`}`);
     }
-    if (page) return send(request, response, page);
+    // What friends see while the shop is closed is for them alone.
+    if (page)
+      return send(request, response, page, (response.locals as Locals).isFriend ? "private, no-store" : undefined);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response
       .type("html")

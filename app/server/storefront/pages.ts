@@ -1,7 +1,7 @@
-import { createHash } from "node:crypto";
+import { createHash, timingSafeEqual } from "node:crypto";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
-import { collectionAddress, openPages, productAddress } from "~/core/addresses";
+import { closedOf, collectionAddress, openPages, productAddress } from "~/core/addresses";
 import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
 import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
@@ -152,14 +152,15 @@ export async function pageAt(
   const [path = "", ...query] = url.split("?");
   const asked = new URLSearchParams(query.join("?"));
   const target = targetAt(path, asked, content.draft.documents, content.goods);
-  const status = target.page === "message" ? 404 : 200;
+  const status = target.page === "not-found" ? 404 : 200;
   const part = partOf(target);
   if (part === undefined) return inTurn(place, () => drawn(status, target, content, origin, "once"));
   const axes = axesOf(await goodsAsStored(shop));
   const outcome = outcomeOf(situation, axes);
   const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome].join(" ");
-  const key = target.page === "message" ? `${state} ?` : `${state} ${path} ${part}`;
-  if (status === 200 && url.length <= LONGEST_ADDRESS)
+  const key = status === 404 ? `${state} ?` : `${state} ${path} ${part}`;
+  // What only friends may see is never answered without asking who it is.
+  if (status === 200 && url.length <= LONGEST_ADDRESS && !closedOf(content.draft.documents).closed)
     addresses.set(`${shop.id} ${url}`, { key, shop, until: nextChange(situation, axes) });
   const known = cache.get(shop.id, key);
   if (known) return known;
@@ -233,14 +234,47 @@ export async function leadsTo(shop: Shop, path: string): Promise<string | undefi
   const content = await contentOf(shop);
   if (!content || !shop.publicationId) return undefined;
   const { documents } = content.draft;
-  if (targetAt(path, new URLSearchParams(), documents, content.goods).page !== "message") return undefined;
+  if (targetAt(path, new URLSearchParams(), documents, content.goods).page !== "not-found") return undefined;
   return movedTo(path, documents, await formerAddresses(shop.id, shop.publicationId));
 }
+
+/** What a shop that is closed for now says instead of a page; undefined where it is open. `wrong`: a word was tried that is none. */
+export async function closedPage(shop: Shop, origin: string, wrong = false): Promise<ServedPage | undefined> {
+  const content = await contentOf(shop);
+  if (!content || !closedOf(content.draft.documents).closed) return undefined;
+  if (wrong) return drawn(401, { page: "closed", wrong }, content, origin, "once");
+  const key = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, "closed"].join(" ");
+  const known = cache.get(shop.id, key);
+  if (known) return known;
+  // RFC 9110, 15.6.4: for now. Search engines keep what they know of the shop.
+  const page = drawn(503, { page: "closed" }, content, origin);
+  cache.set(shop.id, key, page);
+  return page;
+}
+
+/** What is written down for whoever has said the word for friends: not the word itself, and another one once it has changed. */
+export async function friendToken(shop: Shop): Promise<string | undefined> {
+  const content = await contentOf(shop);
+  const { friends } = content ? closedOf(content.draft.documents) : { friends: "" };
+  return friends === "" ? undefined : createHash("sha256").update(`friends ${shop.id} ${friends}`).digest("hex");
+}
+
+/** Whether a word is the one for friends of a shop. */
+export async function isFriendsWord(shop: Shop, word: string): Promise<boolean> {
+  const content = await contentOf(shop);
+  const { friends } = content ? closedOf(content.draft.documents) : { friends: "" };
+  return friends !== "" && sameText(word.trim(), friends);
+}
+
+/** Whether two texts are the same. It takes as long whether they are or not, so that nothing is learnt from it. */
+export const sameText = (a: string, b: string): boolean =>
+  timingSafeEqual(createHash("sha256").update(a).digest(), createHash("sha256").update(b).digest());
 
 /** The addresses of every page of a shop, for its sitemap (sitemaps.org 0.9). */
 export async function sitemapOf(shop: Shop, origin: string): Promise<string | undefined> {
   const content = await contentOf(shop);
   if (!content) return undefined;
+  if (closedOf(content.draft.documents).closed) return undefined;
   const { products, collections } = content.goods;
   const published = await publishedAt(shop.publicationId!);
   // Every page changes with a publication; a product's is not older than the product.

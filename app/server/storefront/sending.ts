@@ -6,7 +6,8 @@ import type { Shop } from "../shops/index.server";
 import { placeOf, within } from "../limits/index.server";
 import { sorryPage, type Encoding, type ServedPage } from "./pages";
 
-export type Locals = { shop: Shop };
+/** `isFriend`: somebody who sees the shop although it is closed. */
+export type Locals = { shop: Shop; isFriend?: boolean };
 
 /** The shop at whose address a request came. */
 export const shopOf = (response: Response): Shop => (response.locals as Locals).shop;
@@ -111,3 +112,10 @@ export function sendSorry(request: Request, response: Response, host: string | u
     .type("text/plain")
     .send("The shop is busy just now. Please try again in a few seconds.");
 }
+
+/** The value of a cookie; undefined where there is none of this name. */
+export const cookieOf = (request: Request, name: string): string | undefined =>
+  request.headers.cookie
+    ?.split(/;\s*/)
+    .find((c) => c.startsWith(`${name}=`))
+    ?.slice(name.length + 1);

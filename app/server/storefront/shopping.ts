@@ -9,18 +9,12 @@ import { cartInput, cartOf, changeCart, tellInput, tellWhenThere } from "../cart
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
 import { contentOf, drawn, inTurn, messagePage } from "./pages";
-import { fromHere, originOf, perMinute, send, shopOf } from "./sending";
+import { cookieOf, fromHere, originOf, perMinute, send, shopOf } from "./sending";
 
 /** At most this many changes of carts, and reviews or wishes, from one place in a minute. */
 const MOST_CHANGES = 120;
 const MOST_WRITINGS = 8;
 const CART_DAYS = 60;
-
-const cookieOf = (request: Request, name: string): string | undefined =>
-  request.headers.cookie
-    ?.split(/;\s*/)
-    .find((c) => c.startsWith(`${name}=`))
-    ?.slice(name.length + 1);
 
 /** The cart's secret is for the server alone; how much is in it, the header may say by script. */
 function setCart(request: Request, response: Response, id: string, count: number): void {

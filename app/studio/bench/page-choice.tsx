@@ -7,7 +7,7 @@ import { LAYOUT_SORTS, layoutsOf, type PageDocument, entryOf } from "~/core/docu
 import { LAYOUT_NAMES } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { MenusDialog } from "../menus";
-import { NewPage } from "../site";
+import { NewPage, OpenShop } from "../site";
 import { LayoutsDialog } from "./layouts-dialog";
 
 /** Which of the shop's pages or layouts lies on the bench. */
@@ -16,7 +16,7 @@ export function PageChoice({ page }: { page: string }) {
   const documents = useStudio((s) => s.draft.documents);
   const shop = useStudio((s) => s.shop);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [opened, setOpened] = useState<"new" | "menus" | "layouts" | null>(null);
+  const [opened, setOpened] = useState<"new" | "menus" | "layouts" | "open" | null>(null);
   const open = (what: typeof opened) => {
     setAnchor(null);
     setOpened(what);
@@ -74,10 +74,12 @@ export function PageChoice({ page }: { page: string }) {
           All pages at a glance
         </MenuItem>
         <MenuItem onClick={() => open("menus")}>Menus …</MenuItem>
+        <MenuItem onClick={() => open("open")}>Open or close the shop …</MenuItem>
         <MenuItem onClick={() => open("layouts")}>Layouts, and who uses which …</MenuItem>
       </Menu>
       <NewPage open={opened === "new"} onClose={() => open(null)} />
       <MenusDialog open={opened === "menus"} onClose={() => open(null)} />
+      <OpenShop open={opened === "open"} onClose={() => open(null)} />
       <LayoutsDialog open={opened === "layouts"} onClose={() => open(null)} />
     </>
   );

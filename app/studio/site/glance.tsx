@@ -1,8 +1,8 @@
 import { Box, Button, Chip, Typography, useMediaQuery } from "@mui/material";
-import { FilePlus, ListTree, Settings2 } from "lucide-react";
+import { DoorClosed, DoorOpen, FilePlus, ListTree, Settings2 } from "lucide-react";
 import { memo, useMemo, useState } from "react";
 import { useNavigate } from "react-router";
-import { siteOf, type SitePage } from "~/core/addresses";
+import { closedOf, siteOf, type SitePage } from "~/core/addresses";
 import { movePage } from "~/core/commands";
 import {
   entryOf,
@@ -15,7 +15,7 @@ import {
   type Draft,
   type PageDocument,
 } from "~/core/document";
-import { leadingTo } from "~/kinds/leading";
+import { pagesLedTo } from "~/kinds/leading";
 import { placeholdersIn } from "~/kinds/placeholders";
 import { LAYOUT_NAMES, sharedAs, targetFor } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
@@ -25,6 +25,7 @@ import { PageSight } from "../panes";
 import { FindField, IconAction, INK, TreeRows, useKeys, useSize, type TreePlace, type TreeRow } from "../ui";
 import { DeletePage } from "./delete-page";
 import { NewPage } from "./new-page";
+import { OpenShop } from "./open-shop";
 import { PageSettings } from "./page-settings";
 import { RESULT_WIDTH, widthInResult } from "./pixels";
 
@@ -74,7 +75,7 @@ const Sight = memo(function Sight({ document }: { document: PageDocument }) {
 });
 
 /** What is said of a page beside its picture. */
-function Facts({ row, isWide }: { row: GlanceRow; isWide: boolean }) {
+function Facts({ row, isWide, isLedTo }: { row: GlanceRow; isWide: boolean; isLedTo: boolean }) {
   const draft = useStudio((s) => s.draft);
   const published = useStudio((s) => s.published);
   const { document, page } = row;
@@ -85,8 +86,7 @@ function Facts({ row, isWide }: { row: GlanceRow; isWide: boolean }) {
   const isChanged = before !== undefined && !sameJson(before, document);
   const isNew = before === undefined;
   const left = useMemo(() => placeholdersIn({ look, documents: { [document.id]: document } }).length, [look, document]);
-  const isLost =
-    page && !isHome && !page.props.hidden && menus.length === 0 && leadingTo(draft, document.id).length === 0;
+  const isLost = page && !isHome && !page.props.hidden && !isLedTo;
   const shared = page && sharedAs(document, isHome, look.identity);
   const tooLong = shared && widthInResult(shared.title, "title") > RESULT_WIDTH.title;
   return (
@@ -157,7 +157,7 @@ export function SiteGlance() {
   const { ref, size } = useSize();
   const [sought, setSought] = useState("");
   const [current, setCurrent] = useState<string | null>(null);
-  const [opened, setOpened] = useState<"new" | "menus" | null>(null);
+  const [opened, setOpened] = useState<"new" | "menus" | "open" | null>(null);
   const [about, setAbout] = useState<string | null>(null);
   const [deleting, setDeleting] = useState<string | null>(null);
   const site = siteOf(documents);
@@ -205,7 +205,9 @@ export function SiteGlance() {
     "2": () => void navigate(`/s/${shop}/pages`),
     "3": () => void navigate(`/s/${shop}/pages`),
   });
+  const ledTo = useMemo(() => pagesLedTo(documents), [documents]);
   const pages = site.pages.length;
+  const isClosed = closedOf(documents).closed;
   return (
     <Box
       sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", height: "100%", minHeight: 0, bgcolor: INK.paper }}
@@ -227,6 +229,12 @@ export function SiteGlance() {
         <Typography color="text.secondary" sx={{ flex: 1 }}>
           {pages === 1 ? "1 page" : `${pages} pages`}
         </Typography>
+        <Button
+          startIcon={isClosed ? <DoorClosed size={17} aria-hidden /> : <DoorOpen size={17} aria-hidden />}
+          onClick={() => setOpened("open")}
+        >
+          {isClosed ? "Closed for now" : "Open"}
+        </Button>
         <FindField label="Find a page" value={sought} onChange={setSought} width={200} />
         <Button startIcon={<ListTree size={17} aria-hidden />} onClick={() => setOpened("menus")}>
           Menus
@@ -259,7 +267,7 @@ export function SiteGlance() {
             {(row) => (
               <Box sx={{ display: "flex", alignItems: "center", gap: 2, flex: 1, minWidth: 0, pr: 1.5 }}>
                 <Sight document={row.document} />
-                <Facts row={row} isWide={isWide} />
+                <Facts row={row} isWide={isWide} isLedTo={ledTo.has(row.id)} />
                 {row.page ? (
                   <IconAction label={`About ${row.document.title}`} icon={Settings2} onClick={() => setAbout(row.id)} />
                 ) : null}
@@ -277,6 +285,7 @@ export function SiteGlance() {
         ) : null}
       </Box>
       <NewPage open={opened === "new"} onClose={() => setOpened(null)} />
+      <OpenShop open={opened === "open"} onClose={() => setOpened(null)} />
       <MenusDialog open={opened === "menus"} onClose={() => setOpened(null)} />
       <PageSettings page={about} onClose={() => setAbout(null)} />
       <DeletePage page={deleting} onClose={() => setDeleting(null)} />
