@@ -327,7 +327,7 @@ test("a shop is closed for now, friends come in by a word, and its page is made 
   await page.getByRole("menuitem", { name: "Closed for now" }).click();
   await expect(page.getByRole("heading", { name: "Closed for now", level: 1 })).toBeVisible();
   await inPlan(page, "Text").click();
-  await details(page).getByLabel("Heading").fill("Back with the swallows");
+  await details(page).getByRole("textbox", { name: "Heading" }).fill("Back with the swallows");
   await expect(pane(page, "Phone").getByRole("heading", { level: 1 })).toHaveText("Back with the swallows");
   await kept(page);
   await publish(page);

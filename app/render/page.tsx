@@ -13,6 +13,7 @@ import {
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
+import { Wordmark } from "~/kinds/parts";
 import { CartPage, FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { documentOf, targetName, type Target } from "./target";
@@ -22,15 +23,19 @@ export const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "fram
 
 /** What stands around a page: a page can do without the shop's header or footer. */
 export function frameOf(frame: PageDocument, page: PageDocument | undefined): PageDocument {
-  if (!page) return frame;
-  // Behind a closed door there is nowhere to go.
-  if (layoutProps(page)?.of === "closed") return { ...frame, root: { ...frame.root, slots: { top: [], bottom: [] } } };
-  if (page.kind !== "page") return frame;
-  const { header, footer } = pageProps(page);
-  if (header && footer) return frame;
+  const around = aroundPage(page);
+  if (around.top && around.bottom) return frame;
   const { top = [], bottom = [] } = frame.root.slots;
-  const slots = { top: header ? top : [], bottom: footer ? bottom : [] };
+  const slots = { top: around.top ? top : [], bottom: around.bottom ? bottom : [] };
   return { ...frame, root: { ...frame.root, slots } };
+}
+
+/** Whether what stands above and below every page stands around this one. Behind a closed door there is nowhere to go. */
+export function aroundPage(page: PageDocument | undefined): { readonly top: boolean; readonly bottom: boolean } {
+  if (page && layoutProps(page)?.of === "closed") return { top: false, bottom: false };
+  if (page?.kind !== "page") return { top: true, bottom: true };
+  const { header, footer } = pageProps(page);
+  return { top: header, bottom: footer };
 }
 
 type PageProps = { frame: PageDocument; theme: Theme; look: Look; children: ReactNode };
@@ -103,6 +108,11 @@ export function PageBody({ target, documents, goods, theme, look, most = Infinit
       return (
         <>
           {hasHead(main) ? null : <h1 className="unseen">{targetName(target, documents)}</h1>}
+          {target.page === "closed" ? (
+            <div className="in closed-name">
+              <Wordmark place="header" />
+            </div>
+          ) : null}
           {sections(main.length > most ? main.slice(0, most) : main, theme, look, true)}
           {target.page === "closed" ? <FriendsDoor wrong={target.wrong ?? false} documents={documents} /> : null}
         </>

@@ -32,7 +32,10 @@ let { draft, seq } = await loadDraft(id);
 async function change(make: (draft: Draft) => Outcome): Promise<void> {
   const outcome = make(draft);
   if (!outcome.ok) throw new Error(outcome.why);
-  const answer = await keep(id, seq, [outcome.transaction], { owner: account.ok ? account.owner.id : "", tab: "bench" });
+  const answer = await keep(id, seq, [outcome.transaction], {
+    owner: account.ok ? account.owner.id : "",
+    tab: "bench",
+  });
   if (!answer.ok) throw new Error(JSON.stringify(answer));
   ({ draft, seq } = await loadDraft(id));
 }

@@ -48,6 +48,8 @@ zest-cart[aria-busy=true] .cart-both{opacity:.6;transition:opacity .2s .15s}
 @media (max-width:999.98px){
 .cart-sum{position:sticky;bottom:0;z-index:2;margin-inline:calc(-1*var(--gutter));padding:.8rem var(--gutter) calc(.8rem + env(safe-area-inset-bottom));background:var(--page);border-top:1px solid var(--line)}
 }
+.closed-name{display:flex;justify-content:center;padding-block:var(--s4) 0}
+.closed-name .wordmark{font-size:var(--t2)}
 .friends{display:grid;gap:var(--s1);justify-items:center;padding-block:var(--s3) var(--s6);text-align:center}
 .friends-row{display:flex;gap:.5rem;max-width:24rem;width:100%}
 .friends-row .button{flex:none}

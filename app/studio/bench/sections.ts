@@ -1,4 +1,5 @@
 import { placeOf, ROOT_SLOTS, walk, type Draft, type Part, entryOf } from "~/core/document";
+import { aroundPage } from "~/render";
 import { hasTrait, kindOf, nameOf } from "~/kinds";
 
 /** A section of the page on the bench, and where it stands. */
@@ -32,7 +33,12 @@ export function standings(draft: Draft, page: string): readonly SectionPlace[] {
       })),
     );
   const [top, bottom] = ROOT_SLOTS.frame;
-  return [...of("frame", [top!]), ...of(page, ROOT_SLOTS.page), ...of("frame", [bottom!])];
+  const around = aroundPage(entryOf(draft.documents, page));
+  return [
+    ...(around.top ? of("frame", [top!]) : []),
+    ...of(page, ROOT_SLOTS.page),
+    ...(around.bottom ? of("frame", [bottom!]) : []),
+  ];
 }
 
 /** The siblings among which a section can be moved, and its place among them. */

@@ -30,7 +30,7 @@ export function ShowChoice({ page, show }: { page: string; show: string | null }
           : [],
     [sort, goods],
   );
-  if (!sort) return null;
+  if (!sort || (cases.length === 0 && things.length === 0)) return null;
   const target = targetFor(documents, goods, page, show);
   const now = cases.find((c) => c.address === show)?.name;
   const choose = (address: string) => {

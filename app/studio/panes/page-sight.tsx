@@ -18,12 +18,15 @@ type PageSightProps = {
   height: number;
   /** What is still to be filled in is seen as well. */
   withBlanks?: boolean;
+  /** Whoever draws it has waited already. */
+  atOnce?: boolean;
 };
 
 /** A page of the shop as it looks, small and live, on one or several devices. Drawn once it is near and nothing else is to be done. */
-export function PageSight({ draft, target, name, sizes, height, withBlanks = false }: PageSightProps) {
+export function PageSight({ draft, target, name, sizes, height, withBlanks = false, atOnce = false }: PageSightProps) {
   const holder = useRef<HTMLDivElement>(null);
-  const seen = useSeen(holder);
+  const near = useSeen(holder);
+  const seen = near || atOnce;
   return (
     <Box ref={holder} sx={{ display: "flex", gap: "6px", height, flex: "none" }}>
       {sizes.map(([device, width]) => (

@@ -1,20 +1,31 @@
 import { useEffect, useState, type RefObject } from "react";
 
-/** True once the browser has nothing better to do and the element is near the window. */
+/** How long something is looked at before it is drawn, in ms: what flies past while somebody scrolls is not. */
+const LOOKED_AT = 150;
+
+/** True once the element has been near the window for a moment and the browser has nothing better to do. */
 export function useSeen(holder: RefObject<HTMLElement | null>): boolean {
   const [seen, setSeen] = useState(false);
   useEffect(() => {
     if (!holder.current) return;
-    let waiting = 0;
+    let idle = 0;
+    let looking = 0;
     const soon = () => {
       if (!("requestIdleCallback" in window)) return setSeen(true);
-      waiting ||= requestIdleCallback(() => setSeen(true), { timeout: 1500 });
+      idle ||= requestIdleCallback(() => setSeen(true), { timeout: 1500 });
     };
-    const observer = new IntersectionObserver(([entry]) => entry!.isIntersecting && soon(), { rootMargin: "200px" });
+    const observer = new IntersectionObserver(
+      ([entry]) => {
+        window.clearTimeout(looking);
+        if (entry!.isIntersecting) looking = window.setTimeout(soon, LOOKED_AT);
+      },
+      { rootMargin: "200px" },
+    );
     observer.observe(holder.current);
     return () => {
       observer.disconnect();
-      if (waiting) cancelIdleCallback(waiting);
+      window.clearTimeout(looking);
+      if (idle) cancelIdleCallback(idle);
     };
   }, [holder]);
   return seen;

@@ -1,12 +1,11 @@
 import { Box, Button, Chip, Typography, useMediaQuery } from "@mui/material";
 import { DoorClosed, DoorOpen, FilePlus, ListTree, Settings2 } from "lucide-react";
-import { memo, useMemo, useState } from "react";
+import { createContext, memo, useContext, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { closedOf, siteOf, type SitePage } from "~/core/addresses";
 import { movePage } from "~/core/commands";
 import {
   entryOf,
-  freeze,
   layoutProps,
   layoutsOf,
   LAYOUT_SORTS,
@@ -17,11 +16,11 @@ import {
 } from "~/core/document";
 import { pagesLedTo } from "~/kinds/leading";
 import { placeholdersIn } from "~/kinds/placeholders";
-import { LAYOUT_NAMES, sharedAs, targetFor } from "~/render";
+import { LAYOUT_NAMES, sharedAs, siteWords, targetFor } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { itemsTo } from "../links";
 import { MenusDialog } from "../menus";
-import { PageSight } from "../panes";
+import { PageSight, useSeen } from "../panes";
 import { FindField, IconAction, INK, TreeRows, useKeys, useSize, type TreePlace, type TreeRow } from "../ui";
 import { DeletePage } from "./delete-page";
 import { NewPage } from "./new-page";
@@ -39,43 +38,62 @@ const SIZES = [
   ["wide", 168],
 ] as const;
 
-/** The shop with the sections of one document alone: all that a small view of it needs, whatever else is written meanwhile. */
-function useAlone(document: PageDocument): Draft {
-  const look = useStudio((s) => s.draft.look);
+/** The documents of the shop without what is on its pages: all that a small view of one of them needs of the others. */
+function useBare(): Draft["documents"] {
   const documents = useStudio((s) => s.draft.documents);
-  // Of the others, only what they are called and where they are shows on this one.
-  const others = useStudio((s) =>
-    JSON.stringify(
-      Object.values(s.draft.documents).map((d) => [
-        d.id,
-        d.title,
-        d.root.props,
-        d.kind === "page" || d.kind === "layout" ? 0 : d.root.slots,
-      ]),
-    ),
-  );
+  // Of pages, only what they are called and where they are shows on others.
+  const said = useStudio((s) => siteWords(s.draft.documents));
+  const frame = useStudio((s) => s.draft.documents.frame);
   return useMemo(() => {
     const bare = (d: PageDocument): PageDocument =>
-      d.id !== document.id && d.kind === "page" ? { ...d, root: { ...d.root, slots: { main: [] } } } : d;
-    return freeze({ look, documents: Object.fromEntries(Object.values(documents).map((d) => [d.id, bare(d)])) });
-    // `others` says when what is shown of the other documents has changed.
+      d.kind === "page" ? { ...d, root: { ...d.root, slots: { main: [] } } } : d;
+    return Object.fromEntries(Object.values(documents).map((d) => [d.id, bare(d)]));
+    // `said` and `frame` are what is asked of `documents`.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [look, document, others]);
+  }, [said, frame]);
 }
 
+const Bare = createContext<Draft["documents"]>({});
+
+/** A page or layout as it looks, once it has been in view for a moment: what flies past while somebody scrolls costs nothing. */
 const Sight = memo(function Sight({ document }: { document: PageDocument }) {
-  const draft = useAlone(document);
-  const goods = useStudio((s) => s.goods);
-  const target = useMemo(() => targetFor(draft.documents, goods, document.id, null), [draft, goods, document.id]);
+  const holder = useRef<HTMLDivElement>(null);
+  const seen = useSeen(holder);
   return (
-    <Box sx={{ border: `1px solid ${INK.edge}`, bgcolor: INK.bench, p: "4px", borderRadius: 0.5, alignSelf: "center" }}>
-      <PageSight draft={draft} target={target} name={document.title} sizes={SIZES} height={SIGHT} />
+    <Box
+      ref={holder}
+      sx={{
+        border: `1px solid ${INK.edge}`,
+        bgcolor: INK.bench,
+        p: "4px",
+        borderRadius: 0.5,
+        alignSelf: "center",
+        flex: "none",
+        width: 236,
+        height: SIGHT + 10,
+      }}
+    >
+      {seen ? <DrawnSight document={document} /> : null}
     </Box>
   );
 });
 
+function DrawnSight({ document }: { document: PageDocument }) {
+  const look = useStudio((s) => s.draft.look);
+  const goods = useStudio((s) => s.goods);
+  const bare = useContext(Bare);
+  const draft = useMemo<Draft>(
+    () => ({ look, documents: { ...bare, [document.id]: document } }),
+    [look, bare, document],
+  );
+  const target = useMemo(() => targetFor(draft.documents, goods, document.id, null), [draft, goods, document.id]);
+  return <PageSight atOnce draft={draft} target={target} name={document.title} sizes={SIZES} height={SIGHT} />;
+}
+
+type FactsProps = { row: GlanceRow; isWide: boolean; isLedTo: boolean };
+
 /** What is said of a page beside its picture. */
-function Facts({ row, isWide, isLedTo }: { row: GlanceRow; isWide: boolean; isLedTo: boolean }) {
+const Facts = memo(function Facts({ row, isWide, isLedTo }: FactsProps) {
   const draft = useStudio((s) => s.draft);
   const published = useStudio((s) => s.published);
   const { document, page } = row;
@@ -83,7 +101,7 @@ function Facts({ row, isWide, isLedTo }: { row: GlanceRow; isWide: boolean; isLe
   const isHome = page !== undefined && siteOf(documents).home === document.id;
   const menus = page ? menusOf(documents).filter((m) => itemsTo(m, document.id, isHome).length > 0) : [];
   const before = entryOf(published?.documents, document.id);
-  const isChanged = before !== undefined && !sameJson(before, document);
+  const isChanged = useMemo(() => before !== undefined && !sameJson(before, document), [before, document]);
   const isNew = before === undefined;
   const left = useMemo(() => placeholdersIn({ look, documents: { [document.id]: document } }).length, [look, document]);
   const isLost = page && !isHome && !page.props.hidden && !isLedTo;
@@ -145,7 +163,7 @@ function Facts({ row, isWide, isLedTo }: { row: GlanceRow; isWide: boolean; isLe
       ) : null}
     </>
   );
-}
+});
 
 /** Every page and layout of the shop as a small live pair, as a tree: the same place to open, order, nest, hide and delete. */
 export function SiteGlance() {
@@ -205,6 +223,7 @@ export function SiteGlance() {
     "2": () => void navigate(`/s/${shop}/pages`),
     "3": () => void navigate(`/s/${shop}/pages`),
   });
+  const bare = useBare();
   const ledTo = useMemo(() => pagesLedTo(documents), [documents]);
   const pages = site.pages.length;
   const isClosed = closedOf(documents).closed;
@@ -249,39 +268,45 @@ export function SiteGlance() {
             No page is called that.
           </Typography>
         ) : size ? (
-          <TreeRows
-            rows={rows}
-            label="Pages of the shop"
-            rowHeight={ROW}
-            indent={36}
-            levels={6}
-            height={size.height}
-            current={current}
-            onCurrent={setCurrent}
-            onOpen={open}
-            onRemove={(id) => site.byId.has(id) && setDeleting(id)}
-            onMove={move}
-            isFixed={(row) => row.page === undefined || row.id === site.home || sought !== ""}
-            nameOf={(row) => row.document.title}
-          >
-            {(row) => (
-              <Box sx={{ display: "flex", alignItems: "center", gap: 2, flex: 1, minWidth: 0, pr: 1.5 }}>
-                <Sight document={row.document} />
-                <Facts row={row} isWide={isWide} isLedTo={ledTo.has(row.id)} />
-                {row.page ? (
-                  <IconAction label={`About ${row.document.title}`} icon={Settings2} onClick={() => setAbout(row.id)} />
-                ) : null}
-                <Button
-                  size="small"
-                  variant="outlined"
-                  onClick={() => open(row.id)}
-                  aria-label={`Open ${row.document.title}`}
-                >
-                  Open
-                </Button>
-              </Box>
-            )}
-          </TreeRows>
+          <Bare value={bare}>
+            <TreeRows
+              rows={rows}
+              label="Pages of the shop"
+              rowHeight={ROW}
+              indent={36}
+              levels={6}
+              height={size.height}
+              current={current}
+              onCurrent={setCurrent}
+              onOpen={open}
+              onRemove={(id) => site.byId.has(id) && setDeleting(id)}
+              onMove={move}
+              isFixed={(row) => row.page === undefined || row.id === site.home || sought !== ""}
+              nameOf={(row) => row.document.title}
+            >
+              {(row) => (
+                <Box sx={{ display: "flex", alignItems: "center", gap: 2, flex: 1, minWidth: 0, pr: 1.5 }}>
+                  <Sight document={row.document} />
+                  <Facts row={row} isWide={isWide} isLedTo={ledTo.has(row.id)} />
+                  {row.page ? (
+                    <IconAction
+                      label={`About ${row.document.title}`}
+                      icon={Settings2}
+                      onClick={() => setAbout(row.id)}
+                    />
+                  ) : null}
+                  <Button
+                    size="small"
+                    variant="outlined"
+                    onClick={() => open(row.id)}
+                    aria-label={`Open ${row.document.title}`}
+                  >
+                    Open
+                  </Button>
+                </Box>
+              )}
+            </TreeRows>
+          </Bare>
         ) : null}
       </Box>
       <NewPage open={opened === "new"} onClose={() => setOpened(null)} />

@@ -27,7 +27,7 @@ export function OpenShop({ open, onClose }: { open: boolean; onClose: () => void
 function Asked({ onClose }: { onClose: () => void }) {
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop.id);
-  const now = useStudio((s) => closedOf(s.draft.documents));
+  const now = closedOf(useStudio((s) => s.draft.documents));
   const [closed, setClosed] = useState(now.closed);
   const [friends, setFriends] = useState(now.friends);
   const save = () => {
