@@ -63,7 +63,7 @@ test("all pages at once follow a colour, and one step of undo takes a whole drag
 test("clicking a part opens what styles it, with where that comes from and the way back", async ({ page }) => {
   await ownBrand(page);
   await page.getByRole("button", { name: "Home", exact: true }).click();
-  await page.getByRole("menuitem", { name: "Not found: There is nothing here" }).click();
+  await page.getByRole("menuitem", { name: "Not found", exact: true }).click();
   await expect(pane(page, "Wide").getByRole("heading", { level: 1 })).toHaveText("There is nothing here");
   // A menu that is still closing would take the click for itself.
   await expect(page.locator(".MuiMenu-root")).toHaveCount(0);

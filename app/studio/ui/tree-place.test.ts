@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { placeAt, placeByKey, type TreeRow } from "./tree-place";
+import { gapWithout, placeAt, placeByKey, type TreeRow } from "./tree-place";
 
 /** a; b with c, which has d; e. */
 const rows: readonly TreeRow[] = [
@@ -67,4 +67,11 @@ describe("where a key moves a row", () => {
       expect(by(id, key), `${id} ${key}`).toBeUndefined();
     expect(by("b", "ArrowRight", 4)).toEqual(["a", undefined]);
   });
+});
+
+it("a row can be let go anywhere from the very top to the very end, whatever it takes along", () => {
+  // b takes c and d along: below them, three rows fewer stand above.
+  expect([0, 1, 2, 3, 4, 5].map((gap) => gapWithout(rows, "b", gap))).toEqual([0, 1, 1, 1, 1, 2]);
+  expect([0, 1, 5].map((gap) => gapWithout(rows, "a", gap))).toEqual([0, 0, 4]);
+  expect(at("a", gapWithout(rows, "a", 5), 0)).toEqual([null, undefined]);
 });

@@ -49,6 +49,12 @@ export function placeAt(
   return { parent, before, depth: goal };
 }
 
+/** Rows above a place, without those that are moved: they still stand in the list while a hand moves them. */
+export function gapWithout(rows: readonly TreeRow[], id: string, gap: number): number {
+  const [from, to] = extentOf(rows, id);
+  return gap > from ? Math.max(from, gap - (to - from)) : gap;
+}
+
 /** Where a key moves a row: along its siblings, into the one above, or out of what it stands in. Undefined where it can't. */
 export function placeByKey(rows: readonly TreeRow[], id: string, key: string, levels: number): TreePlace | undefined {
   const row = rows.find((r) => r.id === id);

@@ -4,7 +4,7 @@ import { GripVertical } from "lucide-react";
 import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from "react";
 import { followPointer } from "./pointer-drag";
 import { INK } from "./theme";
-import { placeAt, placeByKey, type TreePlace, type TreeRow } from "./tree-place";
+import { gapWithout, placeAt, placeByKey, type TreePlace, type TreeRow } from "./tree-place";
 import { VISUALLY_HIDDEN } from "./visually-hidden";
 
 type TreeRowsProps<Row extends TreeRow> = {
@@ -76,17 +76,12 @@ export function TreeRows<Row extends TreeRow>(props: TreeRowsProps<Row>) {
   const begin = (row: Row, down: PointerEvent) => {
     if (down.button !== 0) return;
     down.preventDefault();
-    const without = rows.filter((r) => !isBeneath(rows, r, row.id));
     let now: { gap: number; place: TreePlace | undefined } = { gap: 0, place: undefined };
     const look = (x: number, y: number) => {
       const box = list.current!.getBoundingClientRect();
-      const gap = Math.max(0, Math.min(without.length, Math.round((y - box.top) / rowHeight)));
-      // The rows that are moved still stand in the list: those below them are counted without them.
-      const at = rows.findIndex((r) => r.id === row.id);
-      const moved = rows.length - without.length;
-      const counted = gap > at ? Math.max(at, gap - moved) : gap;
+      const gap = Math.max(0, Math.min(rows.length, Math.round((y - box.top) / rowHeight)));
       const depth = Math.round((x - box.left - 24) / indent);
-      now = { gap, place: placeAt(rows, row.id, counted, depth, levels) };
+      now = { gap, place: placeAt(rows, row.id, gapWithout(rows, row.id, gap), depth, levels) };
       setDrag({ id: row.id, ...now });
     };
     followPointer(down.nativeEvent, {
