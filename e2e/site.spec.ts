@@ -345,3 +345,50 @@ test("a shop is closed for now, friends come in by a word, and its page is made 
   await expect(shopper.getByRole("heading", { level: 1 })).toContainText("Welcome to");
   await context.close();
 });
+
+test("on a phone, pages at a glance and the designs of a new page keep to the window, and nothing lies over anything", async ({
+  page,
+}) => {
+  await openShop(page, { area: "pages/all" });
+  for (const width of [320, 390]) {
+    await page.setViewportSize({ width, height: 760 });
+    const row = inTree(page, "About us");
+    await expect(row).toBeVisible();
+    for (const name of ["About About us", "Open About us"]) {
+      const box = (await row.getByRole("button", { name }).boundingBox())!;
+      expect(box.x + box.width, `${name} at ${width}`).toBeLessThanOrEqual(width);
+    }
+    const title = (await row.getByText("About us", { exact: true }).boundingBox())!;
+    const about = (await row.getByRole("button", { name: "About About us" }).boundingBox())!;
+    expect(title.width).toBeGreaterThan(40);
+    expect(title.x + title.width).toBeLessThanOrEqual(about.x + 1);
+    await page.getByRole("button", { name: "New page" }).click();
+    const dialog = page.getByRole("dialog", { name: "New page" });
+    const designs = (await dialog.getByRole("radiogroup", { name: "Designs" }).boundingBox())!;
+    const name = (await dialog.getByLabel("Name", { exact: true }).boundingBox())!;
+    expect(name.y).toBeGreaterThanOrEqual(designs.y + designs.height - 1);
+    await dialog.getByRole("button", { name: "Cancel" }).click();
+    await expect(dialog).toHaveCount(0);
+  }
+});
+
+test("the items of a menu are gone along by keys in Details, and the one that is chosen keeps the focus", async ({
+  page,
+}) => {
+  await openShop(page);
+  await benchReady(page);
+  await inPlan(page, "Header").click();
+  const menu = details(page).getByRole("tree", { name: "Main menu" });
+  await menu.getByRole("treeitem", { name: "Home" }).focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(menu.getByRole("treeitem", { name: "About us" })).toBeFocused();
+  // Going along selects nothing: what is shown stays the header's.
+  await expect(details(page).getByRole("heading", { name: "Header", level: 2 })).toBeVisible();
+  await page.keyboard.press("Enter");
+  await expect(details(page).getByRole("heading", { name: "Menu item", level: 2 })).toBeVisible();
+  await expect(menu.getByRole("treeitem", { name: "About us" })).toBeFocused();
+  await page.keyboard.press("Delete");
+  await expect(menu.getByRole("treeitem")).toHaveCount(1);
+  // The header itself is still there.
+  await expect(inPlan(page, "Header")).toBeVisible();
+});

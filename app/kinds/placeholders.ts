@@ -1,7 +1,7 @@
-import { entryOf, walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import { entryOf, pageProps, walk, type Draft, type PageDocument, type Part } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
 import { KINDS, kindOf } from ".";
-import { blankIn } from "./page-designs";
+import { blankIn, PAGE_DESIGNS, TRADES } from "./page-designs";
 
 /** Shorter words are labels, which are as good as a seller's own. */
 const LEAST = 12;
@@ -11,44 +11,65 @@ const textOf = (value: unknown): string =>
     ? plainOf(value as Rich).trim()
     : "";
 
-let known: ReadonlySet<string> | undefined;
+let known: { readonly shop: string; readonly words: ReadonlySet<string> } | undefined;
 
-/** Every sentence that the studio puts onto pages by itself. */
-function studiosWords(): ReadonlySet<string> {
-  if (known) return known;
+/** Every sentence that the studio puts onto pages by itself. `shop`: its name, which stands in some of them. */
+function studiosWords(shop: string): ReadonlySet<string> {
+  if (known?.shop === shop) return known.words;
   const words = new Set<string>();
   const note = (value: unknown) => {
     const text = textOf(value);
     if (text.length >= LEAST) words.add(text);
   };
+  const noteAll = (parts: readonly Part[]) => {
+    for (const part of parts)
+      for (const { props } of walk(part)) for (const key of ["text", "heading"]) note(entryOf(props, key));
+  };
   for (const { definition } of KINDS.values()) {
     for (const key of definition.placeholders ?? []) note(entryOf(definition.defaults, key));
     for (const start of definition.starts ?? []) {
       const { slots = {} } = start.build({ picture: null, product: null, link: { to: "nowhere" } });
-      for (const part of Object.values(slots).flat())
-        for (const { props } of walk(part)) for (const key of ["text", "heading"]) note(entryOf(props, key));
+      noteAll(Object.values(slots).flat());
     }
   }
-  return (known = words);
+  for (const trade of TRADES)
+    for (const design of PAGE_DESIGNS)
+      noteAll(design.build({ shop, trade, picture: () => null, product: null, collections: [] }));
+  known = { shop, words };
+  return words;
 }
 
-export type Placeholder = { readonly document: PageDocument; readonly part: Part; readonly words: string };
+/** `isBlank`: a fact that only the seller knows is lacking; the part is left out of the shop until it is there. */
+export type Placeholder = {
+  readonly document: PageDocument;
+  readonly part: Part;
+  readonly words: string;
+  readonly isBlank: boolean;
+};
 
-/** Words of a draft that shoppers would see and that are still the studio's. */
-export function placeholdersIn(draft: Draft): readonly Placeholder[] {
-  const own = studiosWords();
+/** Words of a document that are still the studio's, and its blanks; what is not shown yet is not looked at. */
+export function placeholdersOf(document: PageDocument, shop: string): readonly Placeholder[] {
+  const own = studiosWords(shop);
   const found: Placeholder[] = [];
-  const look = (document: PageDocument, part: Part): void => {
+  const look = (part: Part): void => {
     if (!part.shown) return;
     const blank = blankIn(part);
-    if (blank !== undefined) found.push({ document, part, words: blank });
-    for (const field of kindOf(part)?.definition.fields ?? []) {
-      if (field.type !== "line" && field.type !== "text" && field.type !== "rich") continue;
-      const words = textOf(entryOf(part.props, field.key));
-      if (own.has(words)) found.push({ document, part, words });
-    }
-    for (const children of Object.values(part.slots)) for (const child of children) look(document, child);
+    if (blank !== undefined) found.push({ document, part, words: blank, isBlank: true });
+    // What has a blank is written anew anyway.
+    else
+      for (const field of kindOf(part)?.definition.fields ?? []) {
+        if (field.type !== "line" && field.type !== "text" && field.type !== "rich") continue;
+        const words = textOf(entryOf(part.props, field.key));
+        if (own.has(words)) found.push({ document, part, words, isBlank: false });
+      }
+    for (const children of Object.values(part.slots)) children.forEach(look);
   };
-  for (const document of Object.values(draft.documents)) look(document, document.root);
+  look(document.root);
   return found;
 }
+
+/** The same for all that shoppers could see of a draft. */
+export const placeholdersIn = ({ look, documents }: Draft): readonly Placeholder[] =>
+  Object.values(documents)
+    .filter((d) => d.kind !== "piece" && !(d.kind === "page" && pageProps(d).hidden))
+    .flatMap((d) => placeholdersOf(d, look.identity.name));

@@ -1,6 +1,6 @@
 import { openPages, siteOf } from "~/core/addresses";
 import { entryOf, menusOf, pageProps, walk, type Draft, type PageDocument, type Part } from "~/core/document";
-import type { Goods } from "~/core/goods";
+import { productWith, type Goods } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
 import type { Picture } from "~/core/pictures";
 import { readerOf } from "~/core/theme";
@@ -84,7 +84,7 @@ const titleFor =
       case "place":
         return entryOf(documents, link.page)?.title;
       case "product":
-        return goods.products.find((p) => p.id === link.id)?.title;
+        return productWith(goods, link.id)?.title;
       case "collection":
         return goods.collections.find((c) => c.id === link.id)?.title;
       case "mail":
@@ -104,7 +104,7 @@ const pictureFor =
   (link: Link): string | undefined => {
     switch (link.to) {
       case "product":
-        return goods.products.find((p) => p.id === link.id)?.pictures[0];
+        return productWith(goods, link.id)?.pictures[0];
       case "collection":
         return goods.collections.find((c) => c.id === link.id)?.picture ?? undefined;
       case "page": {

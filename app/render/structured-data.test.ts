@@ -39,6 +39,33 @@ describe("structured data", () => {
     expect(site).toMatchObject({ potentialAction: { target: { urlTemplate: `${ORIGIN}/search?q={query}` } } });
   });
 
+  it("of a page beneath others is the way to it; of one at the top there is none", () => {
+    const home = content.draft.documents.home!;
+    const beneath = (id: string, title: string, parent?: string) => ({
+      ...home,
+      id,
+      title,
+      root: { ...home.root, props: parent === undefined ? {} : { parent } },
+    });
+    const documents = {
+      ...content.draft.documents,
+      about: beneath("about", "About"),
+      loft: beneath("loft", "Loft", "about"),
+    };
+    const of = { ...content, draft: { ...content.draft, documents } };
+    expect(structuredData({ page: "text", id: "about" }, of, ORIGIN)).toEqual([]);
+    expect(structuredData({ page: "text", id: "loft" }, of, ORIGIN)).toMatchObject([
+      {
+        "@type": "BreadcrumbList",
+        itemListElement: [
+          { position: 1, name: "Home", item: `${ORIGIN}/` },
+          { position: 2, name: "About", item: `${ORIGIN}/about` },
+          { position: 3, name: "Loft", item: `${ORIGIN}/about/loft` },
+        ],
+      },
+    ]);
+  });
+
   it("of a collection is the way to it, and its goods in their order", async () => {
     const { types, errors } = await problemsOf({ page: "collection", collection: goods.collections[1] });
     expect([types, errors]).toEqual([["BreadcrumbList"], []]);

@@ -1,4 +1,5 @@
-import { entryOf, logoPicture } from "~/core/document";
+import { siteOf } from "~/core/addresses";
+import { entryOf, logoPicture, type Draft } from "~/core/document";
 import type {
   BreadcrumbList,
   ItemAvailability,
@@ -233,10 +234,20 @@ function listThing(products: readonly Product[], name: string, origin: string): 
   };
 }
 
+/** The way to a page that stands beneath others; nothing to say of one at the top. */
+function wayTo(id: string, documents: Draft["documents"], origin: string): readonly StructuredThing[] {
+  const { byId } = siteOf(documents);
+  const steps: { name: string; path: string }[] = [];
+  for (let page = byId.get(id); page && page.address !== "/"; page = byId.get(page.parent ?? ""))
+    steps.unshift({ name: page.document.title, path: page.address });
+  return steps.length > 1 ? [breadcrumbs([{ name: "Home", path: "/" }, ...steps], origin)] : [];
+}
+
 /** What search engines are told about a page in schema.org's words (JSON-LD 1.1): the way to it, and the product it shows. */
 export function structuredData(target: Target, content: ShopContent, origin: string): readonly StructuredThing[] {
   const { goods } = content;
   if (target.page === "home") return shopThings(content, origin);
+  if (target.page === "text") return wayTo(target.id, content.draft.documents, origin);
   if (target.page === "collection") {
     const steps = target.collection
       ? collectionSteps(goods, target.collection)

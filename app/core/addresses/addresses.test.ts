@@ -135,6 +135,24 @@ describe("the tree of pages", () => {
     expect(pageProblem(here.documents, new Set(["loft", "home"]))).toBeUndefined();
   });
 
+  it("takes along what stands beneath a page that moves, and so lets nothing get too deep", () => {
+    const chain = ["p1", "p2", "p3", "p4", "p5"].map((id, i) => page(id, id, i ? { parent: `p${i}` } : {}));
+    const here = draftOf(...chain, page("a", "A"), page("b", "B", { parent: "a" }));
+    expect(why(movePage(here, "a", "p4"))).toBeUndefined();
+    expect(why(movePage(here, "a", "p5"))).toBe("“B” would stand beneath more than 5 pages.");
+    expect(why(movePage(here, "b", "p5"))).toBeUndefined();
+  });
+
+  it("finds an address for a second page of the longest name", () => {
+    const name = "a very long name ".repeat(9).slice(0, 120);
+    let here = draftOf();
+    for (const id of ["one", "two", "three"])
+      here = after(here, addPage(here, { title: name, parent: null, main: [] }, id));
+    here = after(here, duplicatePage(here, "one", "four"));
+    for (const { props } of siteOf(here.documents).pages) expect(slugProblem(props.slug)).toBeUndefined();
+    expect(new Set(addresses(here)).size).toBe(5);
+  });
+
   it("keeps what stood beneath a page that goes, under names that are free", () => {
     const twin = draftOf(page("a", "A"), page("b", "B", { slug: "b" }), page("c", "C", { parent: "a", slug: "b" }));
     expect(addresses(after(twin, removePage(twin, "a")))).toEqual(["/", "/b", "/b-2"]);

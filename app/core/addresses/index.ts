@@ -4,7 +4,6 @@ export {
   addressesLeft,
   closedOf,
   decodeAddress,
-  encodeAddress,
   homeOf,
   openPages,
   pageAddress,
@@ -13,5 +12,5 @@ export {
   type Site,
   type SitePage,
 } from "./site";
-export { pageProblem } from "./problems";
+export { DEEPEST, pageProblem } from "./problems";
 export { productAddress, collectionAddress } from "./goods";

@@ -2,7 +2,7 @@ import { entryOf, type Draft } from "../document";
 import { decodeAddress, siteOf } from "./site";
 import { slugProblem, TAKEN_SLUGS } from "./slug";
 
-/** The most pages that one stands beneath. */
+/** The most pages that one stands beneath, one beneath the other. */
 export const DEEPEST = 5;
 
 /**
@@ -13,11 +13,14 @@ export const DEEPEST = 5;
 export function pageProblem(documents: Draft["documents"], changed?: ReadonlySet<string>): string | undefined {
   const site = siteOf(documents);
   if (!site.byId.has(site.home)) return "A shop has a home page. Make another page the home page first.";
+  // A page that moves takes along what stands beneath it; pages come after the one that they stand beneath.
+  const asked = new Set(changed);
   for (const { document, props, parent, depth, address } of site.pages) {
-    const isAsked = !changed || changed.has(document.id);
+    if (parent !== null && asked.has(parent)) asked.add(document.id);
+    const isAsked = !changed || asked.has(document.id);
     const plain = decodeAddress(address)!;
     const first = site.byAddress.get(plain)!;
-    if (first.document.id !== document.id && (isAsked || changed?.has(first.document.id)))
+    if (first.document.id !== document.id && (isAsked || asked.has(first.document.id)))
       return `“${first.document.title}” has the address ${plain} already. Choose another one for “${document.title}”.`;
     if (!isAsked) continue;
     const why = slugProblem(props.slug);
@@ -27,7 +30,7 @@ export function pageProblem(documents: Draft["documents"], changed?: ReadonlySet
         ? `“${document.title}” can’t stand beneath itself.`
         : `The page beneath which “${document.title}” was to stand is no longer there.`;
     if (document.id === site.home && props.hidden) return "The home page is always in the shop.";
-    if (depth > DEEPEST) return `Pages can stand ${DEEPEST} deep.`;
+    if (depth > DEEPEST) return `“${document.title}” would stand beneath more than ${DEEPEST} pages.`;
     const isAtTop = plain.split("/").length === 2;
     if (isAtTop && document.id !== site.home && TAKEN_SLUGS.has(props.slug))
       return `/${props.slug} is an address of the shop itself. Choose another one.`;

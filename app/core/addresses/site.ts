@@ -36,9 +36,6 @@ export function closedOf(documents: Documents): { readonly closed: boolean; read
   return { closed, friends };
 }
 
-/** An address as it is written over the wire (RFC 3986), from one in letters of any script. */
-export const encodeAddress = (address: string): string => encodeURI(address);
-
 /** An address in letters, from one as it came over the wire; undefined where it can't be one. */
 export function decodeAddress(path: string): string | undefined {
   try {
@@ -100,7 +97,8 @@ function makeSite(documents: Documents): Site {
       props,
       parent,
       depth,
-      address: isHome ? "/" : encodeAddress(path),
+      // RFC 3986: over the wire, letters of other scripts are percent-encoded.
+      address: isHome ? "/" : encodeURI(path),
       children: inside.map((child) => build(child, document.id, isHome ? "" : path, depth + 1)),
     };
   };

@@ -1,5 +1,6 @@
 import {
   homeOf,
+  LONGEST_SLUG,
   pageProblem,
   siteOf,
   slugOfName,
@@ -44,7 +45,11 @@ export function freeSlug(documents: Draft["documents"], wish: string, parent: st
   const isFree = (slug: string) => !taken.has(slug) && !(isAtTop && TAKEN_SLUGS.has(slug));
   const base = slugProblem(wish) === undefined ? wish : slugOfName(wish) || "page";
   if (isFree(base)) return base;
-  for (let n = 2; ; n++) if (isFree(`${base}-${n}`)) return `${base}-${n}`;
+  for (let n = 2; ; n++) {
+    // A name that is as long as it may be loses its end to the number.
+    const numbered = `${slugOfName([...base].slice(0, LONGEST_SLUG - 1 - String(n).length).join(""))}-${n}`;
+    if (isFree(numbered)) return numbered;
+  }
 }
 
 const titleProblem = (title: string): string | undefined =>
@@ -98,7 +103,7 @@ function lastBeneath(documents: Draft["documents"], parent: string | null): numb
 }
 
 /** The operation that puts an item which leads to a page last into a menu. */
-export const menuItemOperation = (menu: PageDocument, item: Part): Operation => ({
+const menuItemOperation = (menu: PageDocument, item: Part): Operation => ({
   type: "insertNode",
   document: menu.id,
   to: { parent: menu.root.id, slot: "items", index: menu.root.slots.items?.length ?? 0 },
@@ -288,22 +293,19 @@ export function removePage(draft: Draft, id: string, more: readonly Operation[] 
   const page = site.byId.get(id);
   if (!page) return refuse(GONE);
   if (id === site.home) return refuse("This is the home page. Make another one the home page first.");
-  const taken = new Set<string>();
-  const parentSlugs = (slug: string): string => {
-    let free = freeSlug(draft.documents, slug, page.parent, id);
-    for (let n = 2; taken.has(free); n++) free = freeSlug(draft.documents, `${slug}-${n}`, page.parent, id);
-    taken.add(free);
-    return free;
-  };
-  const moved = page.children.flatMap((child, i) =>
-    pageOperations(child.document, {
-      parent: page.parent,
-      slug: parentSlugs(child.props.slug),
-      order: page.props.order + i / 1000,
-    }),
-  );
+  // One after the other, so that each finds a slug that those before it have left.
+  const moved: Operation[] = [];
+  let here = draft;
+  page.children.forEach((child, i) => {
+    const slug = freeSlug(here.documents, child.props.slug, page.parent, id);
+    const order = page.props.order + i / 1000;
+    const step = pageOperations(child.document, { parent: page.parent, slug, order });
+    moved.push(...step);
+    const next = applyAll(here, step);
+    if (next.ok) here = next.draft;
+  });
   // What else is to change may be on the page itself, which is removed as it is then.
-  const before = applyAll(draft, [...moved, ...more]);
+  const before = applyAll(here, more);
   const going = before.ok ? entryOf(before.draft.documents, id) : undefined;
   if (!going) return refuse(GONE);
   return soundly(

@@ -79,6 +79,12 @@ function factsOf(product: Product): Facts {
   return made;
 }
 
+/** A product by its id. */
+export function productWith(goods: Goods, id: string): Product | undefined {
+  const { places, products } = indexOf(goods);
+  return products[places.get(id) ?? -1];
+}
+
 function makeIndex(goods: Goods): GoodsIndex {
   const { products } = goods;
   const size = products.length;

@@ -2,7 +2,7 @@ export * from "./types";
 export * from "./availability";
 export * from "./barcode";
 export * from "./collections";
-export { indexOf } from "./facets";
+export { indexOf, productWith } from "./facets";
 export * from "./import";
 export {
   COLUMN_MEANINGS,

@@ -237,15 +237,18 @@ function nearest(index: WordIndex, term: string, letters = slack(term)): string 
   return likely.reduce<Entry | undefined>((a, b) => (b.count > (a?.count ?? 0) ? b : a), undefined)?.word ?? term;
 }
 
-/** So much of a word may be wrong for it to be a guess at another one. */
+/** So much of a word may be wrong for it to be a guess at another one, and so many letters at most: more take long, and guess anything. */
 const GUESS = 0.34;
+const MOST_GUESSED = 4;
 
 /** A query that finds something where this one finds nothing: its words put right; undefined where there is none. */
 export function meantQuery(goods: Goods, query: string): string | undefined {
   const index = indexFor(goods);
   const terms = wordsIn(query).slice(0, MOST_WORDS);
   const meant = terms.map((term) =>
-    beginningWith(index, term).length ? term : nearest(index, term, Math.round(term.length * GUESS)),
+    beginningWith(index, term).length
+      ? term
+      : nearest(index, term, Math.min(MOST_GUESSED, Math.round(term.length * GUESS))),
   );
   const isBetter = meant.join(" ") !== terms.join(" ") && searchGoods(goods, meant.join(" "), 1).products.length > 0;
   return isBetter ? meant.join(" ") : undefined;

@@ -18,10 +18,7 @@ export const HELP_SHOPPERS: readonly PageDesign[] = [
       ),
       reading(
         [
-          ...question(
-            "How do I order?",
-            "Put what you like into the cart, and follow the steps from there. You get a mail when your order has reached us.",
-          ),
+          ...question("How do I order?", "Put what you like into the cart, and follow the steps from there."),
           ...question("How can I pay?", "[the ways to pay that you take]"),
           ...question(
             "When will it be here?",
@@ -33,7 +30,7 @@ export const HELP_SHOPPERS: readonly PageDesign[] = [
           ),
           ...question(
             `Can I see ${g.trade.things} before I buy?`,
-            "The pictures are our own and show what you get. If you want to see a detail, ask us for another picture.",
+            "If you want to see a detail more closely, ask us for another picture.",
           ),
           ...question("Do you make things to order?", "[whether and how you do]"),
         ],

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { contentWith } from "~/render/fixtures/content";
 import { renderPage } from "~/render";
 import { emptyDocument, walk, type PageDocument } from "~/core/document";
+import { plainOf } from "~/core/rich";
 import { accepts, problemOf, strangerIn } from "..";
 import { placeholdersIn } from "../placeholders";
 import { BLANKS, blankIn, DESIGN_PURPOSES, PAGE_DESIGNS, TRADES, type Given } from ".";
@@ -62,6 +63,37 @@ describe("the designs of pages", () => {
       const told = placeholdersIn({ ...content.draft, documents: { [page.id]: page } }).map((p) => p.words);
       for (const blank of blanks) expect(told).toContain(blank);
     }
+  });
+
+  it("have every sentence of theirs named to the seller, for any trade, until it is another one", () => {
+    const shop = content.draft.look.identity.name;
+    for (const trade of TRADES)
+      for (const { id, name } of PAGE_DESIGNS) {
+        const page = pageOf(id, name, { ...given, trade, shop });
+        const told = placeholdersIn({ ...content.draft, documents: { [page.id]: page } });
+        const sentences = [...walk(page.root)].filter(
+          (part) => blankIn(part) === undefined && plainOf((part.props.text ?? "") as never).length >= 12,
+        );
+        for (const part of sentences)
+          expect(
+            told.map((t) => t.part.id),
+            `${id} ${trade.id}`,
+          ).toContain(part.id);
+      }
+    const page = pageOf("about", "About us", given);
+    const own = {
+      ...page,
+      root: {
+        ...page.root,
+        slots: {
+          main: page.root.slots.main!.map((p) => ({
+            ...p,
+            props: { ...p.props, text: "In our own words, this is how we do it.", heading: "Ours" },
+          })),
+        },
+      },
+    };
+    expect(placeholdersIn({ ...content.draft, documents: { [page.id]: own } })).toEqual([]);
   });
 
   it("use every blank, and no other brackets", () => {

@@ -93,7 +93,7 @@ export const SHOW_AND_SELL: readonly PageDesign[] = [
         {
           arrangement: "overlap",
           heading: "While it lasts",
-          text: "Some of it is made for these weeks alone. When it is gone, it is gone until next year.",
+          text: "For these weeks, and for as long as there is some.",
           more: "Have a look",
           link: toCollection(g, 1),
           picture: g.picture(1),
@@ -124,8 +124,8 @@ export const SHOW_AND_SELL: readonly PageDesign[] = [
       columns(
         [
           [33.33, [point("star", "What it does", "It does what it should, and nothing gets in the way.")]],
-          [33.33, [point("leaf", "What it is made of", "Of good material, chosen because it lasts.")]],
-          [33.34, [point("mend", "How it is made", "A few at a time, by people who use it themselves.")]],
+          [33.33, [point("leaf", "What it is made of", "The material decides how it feels, and how long it lasts.")]],
+          [33.34, [point("mend", "How it is made", "With the time that it takes.")]],
         ],
         { gap: 5 },
       ),

@@ -23,12 +23,12 @@ export const WHO_YOU_ARE: readonly PageDesign[] = [
       section("text", {
         arrangement: "beside",
         heading: "How we work",
-        text: `We are small, and we like it that way. ${capital(g.trade.things)} are ${g.trade.done} with care, a few at a time, and looked at once more before they go out.`,
+        text: `We are small, and we like it that way. ${capital(g.trade.things)} are ${g.trade.done} here with care.`,
       }),
       section("picture-words", {
         arrangement: "picture-right",
         heading: `From our ${g.trade.place}`,
-        text: "This is where it happens. If you have a question about anything that you see here, write to us: one of us will answer.",
+        text: "This is where it happens. If you have a question about anything that you see here, write to us.",
         picture: g.picture(1),
       }),
       section("product-grid", { heading: "What we are proud of", most: 4, more: "See all" }, { set: "tint" }),
@@ -51,15 +51,18 @@ export const WHO_YOU_ARE: readonly PageDesign[] = [
       }),
       columns(
         [
-          [33.33, [point("leaf", "It begins with good material", "We buy little, and look at it before we take it.")]],
-          [33.33, [point("mend", "It is done by hand", "Slowly enough to be done well, a few at a time.")]],
-          [33.34, [point("parcel", "It goes from us to you", "The people who make it also wrap it.")]],
+          [
+            33.33,
+            [point("leaf", "What it is made of", "The material decides how a thing feels, and how long it lasts.")],
+          ],
+          [33.33, [point("mend", "How it is made", "With the time that it takes.")]],
+          [33.34, [point("parcel", "How it gets to you", "From our hands to yours.")]],
         ],
         { gap: 5 },
       ),
       section("picture-words", {
         heading: "One thing at a time",
-        text: `Every ${g.trade.thing} passes through few hands. That is why no two are quite alike, and why we know each of them.`,
+        text: `We are a small shop, and we know every ${g.trade.thing} that leaves it.`,
         picture: g.picture(1),
       }),
       columns([
@@ -80,7 +83,7 @@ export const WHO_YOU_ARE: readonly PageDesign[] = [
         "text",
         {
           heading: "Write to us",
-          text: "A question about something in the shop, about an order, or just a word: one of us reads it and answers.",
+          text: "A question about something in the shop, about an order, or just a word.",
         },
         { align: "start", spaceBottom: 2 },
       ),

@@ -1,6 +1,14 @@
 import { createContext, useContext, type ComponentType, type ReactNode } from "react";
 import { entryOf, type Logo, type Part } from "~/core/document";
-import type { Collection, SearchResult, Goods, GoodsQuery, Product, Variant } from "~/core/goods";
+import {
+  productWith,
+  type Collection,
+  type Goods,
+  type GoodsQuery,
+  type Product,
+  type SearchResult,
+  type Variant,
+} from "~/core/goods";
 import { sourceOf, type Picture } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
@@ -143,7 +151,7 @@ export const hrefFor =
         return found && sourceOf(found, found.width);
       }
       case "product": {
-        const product = goods.products.find((p) => p.id === link.id);
+        const product = productWith(goods, link.id);
         return product && productAddress(product);
       }
       case "collection": {

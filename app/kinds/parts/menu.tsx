@@ -68,10 +68,32 @@ function useItemMark(): (entry: MenuEntry) => object {
     studio ? { "data-node": entry.id, "data-level": "item", ...(entry.shown ? {} : { "data-not-shown": "" }) } : {};
 }
 
-/** What is in an item that opens: its items, and theirs beneath a heading. */
+/** Items one after the other, each with those in it beneath it as a heading. `inWords`: without pictures. */
+function Entries({ entries, inWords = false }: { entries: readonly MenuEntry[]; inWords?: boolean }): ReactNode {
+  const mark = useItemMark();
+  return entries.map((entry) => {
+    const isGroup = entry.items.length > 0;
+    return (
+      <NodeIdProvider key={entry.id} value={entry.id}>
+        <li {...mark(entry)} {...(isGroup ? { className: "sub-group" } : {})}>
+          <Label
+            entry={inWords ? { ...entry, shows: "words" } : entry}
+            {...(isGroup ? { className: "sub-head" } : {})}
+          />
+          {isGroup ? (
+            <ul>
+              <Entries entries={entry.items} inWords={inWords} />
+            </ul>
+          ) : null}
+        </li>
+      </NodeIdProvider>
+    );
+  });
+}
+
+/** What is in an item that opens: the item itself where it leads somewhere, and its items. */
 function Panel({ entry }: { entry: MenuEntry }): ReactNode {
   const { href } = useEnv();
-  const mark = useItemMark();
   const isWide = entry.items.some((item) => item.items.length > 0 || item.shows === "picture");
   return (
     <ul className={isWide ? "sub-list sub-wide" : "sub-list"}>
@@ -80,24 +102,7 @@ function Panel({ entry }: { entry: MenuEntry }): ReactNode {
           <Label entry={{ ...entry, shows: "words" }} />
         </li>
       )}
-      {entry.items.map((item) => (
-        <NodeIdProvider key={item.id} value={item.id}>
-          <li {...mark(item)} {...(item.items.length ? { className: "sub-group" } : {})}>
-            <Label entry={item} {...(item.items.length ? { className: "sub-head" } : {})} />
-            {item.items.length ? (
-              <ul>
-                {item.items.map((inner) => (
-                  <NodeIdProvider key={inner.id} value={inner.id}>
-                    <li {...mark(inner)}>
-                      <Label entry={inner} />
-                    </li>
-                  </NodeIdProvider>
-                ))}
-              </ul>
-            ) : null}
-          </li>
-        </NodeIdProvider>
-      ))}
+      <Entries entries={entry.items} />
     </ul>
   );
 }
@@ -136,18 +141,8 @@ export function MenuList({ entries, place }: { entries: readonly MenuEntry[]; pl
 }
 
 /** A menu with everything open: items, and those in them beneath a heading. */
-export function MenuColumns({ entries }: { entries: readonly MenuEntry[] }): ReactNode {
-  const mark = useItemMark();
-  return (
-    <ul>
-      {entries.map((entry) => (
-        <NodeIdProvider key={entry.id} value={entry.id}>
-          <li {...mark(entry)} {...(entry.items.length ? { className: "sub-group" } : {})}>
-            <Label entry={{ ...entry, shows: "words" }} {...(entry.items.length ? { className: "sub-head" } : {})} />
-            {entry.items.length ? <MenuColumns entries={entry.items} /> : null}
-          </li>
-        </NodeIdProvider>
-      ))}
-    </ul>
-  );
-}
+export const MenuColumns = ({ entries }: { entries: readonly MenuEntry[] }): ReactNode => (
+  <ul>
+    <Entries entries={entries} inWords />
+  </ul>
+);

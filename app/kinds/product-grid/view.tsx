@@ -1,4 +1,4 @@
-import { chosenProducts } from "~/core/goods";
+import { chosenProducts, productWith } from "~/core/goods";
 import type { ViewProps } from "../definition";
 import { collectionAddress } from "~/core/addresses";
 import { gridClass, ProductCard, useEnv, Words } from "../parts";
@@ -7,7 +7,7 @@ import type { ProductGridProps } from "./definition";
 export function View({ props, arrangement, first }: ViewProps<ProductGridProps>) {
   const { goods, studio } = useEnv();
   // What was picked by hand stands in the order in which it was picked; what has gone meanwhile is left out.
-  const picked = props.products.flatMap((id) => goods.products.find((p) => p.id === id) ?? []);
+  const picked = props.products.flatMap((id) => productWith(goods, id) ?? []);
   const products = picked.length ? picked.slice(0, props.most) : chosenProducts(goods, props.collection, props.most);
   const collection = goods.collections.find((c) => c.id === props.collection);
   const address = props.collection === null ? "/collections/all" : collection && collectionAddress(collection);

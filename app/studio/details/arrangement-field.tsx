@@ -6,7 +6,7 @@ import { kindOf } from "~/kinds";
 import { sectionAround } from "~/kinds/fill";
 import { useStudioStore } from "../keeping";
 import { PartSight } from "../panes";
-import { INK } from "../ui";
+import { chooseByArrow, INK } from "../ui";
 import { FieldHead, SHOWS_SOURCE } from "./field-head";
 
 const TILE = { width: 82, height: 58 };
@@ -75,15 +75,14 @@ export const ArrangementField = memo(function ArrangementField({ node, current, 
       <Box
         role="radiogroup"
         aria-labelledby="arrangement"
-        onKeyDown={(event) => {
-          const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
-          if (!by) return;
-          event.preventDefault();
-          const at = arrangements.findIndex((a) => a.id === current);
-          const next = arrangements.at((at + by) % arrangements.length)!;
-          choose(next.id, next.name);
-          event.currentTarget.querySelectorAll<HTMLElement>("[role=radio]")[arrangements.indexOf(next)]?.focus();
-        }}
+        onKeyDown={(event) =>
+          chooseByArrow(
+            event,
+            arrangements,
+            arrangements.find((a) => a.id === current)!,
+            ({ id, name }) => choose(id, name),
+          )
+        }
         sx={{
           display: "grid",
           gridTemplateColumns: isStrip ? "minmax(0, 1fr)" : "repeat(3, minmax(0, 1fr))",

@@ -1,28 +1,10 @@
-import {
-  Box,
-  Divider,
-  FormControlLabel,
-  Link,
-  Switch,
-  ToggleButton,
-  ToggleButtonGroup,
-  Typography,
-  useMediaQuery,
-} from "@mui/material";
+import { Box, Divider, Link, ToggleButton, ToggleButtonGroup, Typography, useMediaQuery } from "@mui/material";
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
 import { memo, useEffect, useMemo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
 import { FAMILIES, PROPERTIES, resolve, type Family, type Layer } from "~/core/cascade";
-import {
-  deviceDifferences,
-  duplicateNodes,
-  putBackDevices,
-  removeColumn,
-  removeNodes,
-  setShown,
-  setStyle,
-} from "~/core/commands";
-import { AUDIENCES, DEVICES, type Audience, type Device, type Part, entryOf } from "~/core/document";
+import { deviceDifferences, duplicateNodes, putBackDevices, removeColumn, removeNodes } from "~/core/commands";
+import { AUDIENCES, DEVICES, type Audience, type Part, entryOf } from "~/core/document";
 import { chassisOf, hasStyle, kindOf, moreStyles, type Field } from "~/kinds";
 import { arrangementOf, nodeLayers, partById, pictureUnderWords } from "~/render";
 import { themeById } from "~/themes";
@@ -31,26 +13,17 @@ import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { DEVICE_NAME, DEVICE_PLURAL } from "../panes";
 import { MenuEditor } from "../menus";
 import { WhatNext } from "../start";
-import { Heading, IconAction, INK } from "../ui";
+import { IconAction, INK } from "../ui";
 import { alsoFollowing } from "./affected";
 import { ArrangementField } from "./arrangement-field";
 import { AnchorField, BackdropField, OwnCssField } from "./chassis-fields";
 import { ColumnsField } from "./columns-field";
 import { FieldControl } from "./fields";
 import { Fold, Folds, FoldsProvider } from "./fold";
+import { Group } from "./group";
 import { StyleField } from "./style-field";
+import { WhenItShows } from "./when-it-shows";
 import { WordsOnPicture } from "./words-on-picture";
-
-const HIDE_WORDS: Readonly<Record<Device, string>> = { phone: "Phones", tablet: "Tablets", wide: "Wide screens" };
-
-function Group({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box component="section" aria-label={title} sx={{ px: 2, py: 1.5, borderTop: `1px solid ${INK.line}` }}>
-      <Heading>{title}</Heading>
-      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 1.75 }}>{children}</Box>
-    </Box>
-  );
-}
 
 function Nothing() {
   return (
@@ -344,9 +317,7 @@ function Selected() {
         <Group title={entryOf(draft.documents, part.document)?.title ?? "Menu"}>
           <MenuEditor menu={part.document} selects />
         </Group>
-      ) : null}
-
-      {part.level === "item" ? null : (
+      ) : (
         <>
           <Group title="How it sits">
             {isOne && definition.arrangements.length > 1 ? (
@@ -440,62 +411,6 @@ const AudienceSwitch = memo(function AudienceSwitch() {
           : `◆ How it sits and looks is changed for ${DEVICE_PLURAL[audience]} only. Words, pictures and order are the same everywhere.`}
       </Typography>
     </>
-  );
-});
-
-type WhenProps = { ids: readonly string[]; name: string; shown: boolean; layers: readonly Layer[]; canHide: boolean };
-
-/** Whether parts are in the shop, and on which devices. */
-const WhenItShows = memo(function WhenItShows({ ids, name, shown, layers, canHide }: WhenProps) {
-  const store = useStudioStore();
-  const now = () => store.getState();
-  return (
-    <Group title="When it shows">
-      <Box>
-        <FormControlLabel
-          control={<Switch checked={shown} onChange={(_e, on) => now().run(setShown(now().draft, ids, on, name))} />}
-          label={shown ? "Shown in the shop" : "Not shown yet"}
-        />
-        <Typography variant="caption" component="p" color="text.secondary">
-          {shown ? "Goes to the shop when you publish." : "You see it here; shoppers don’t."}
-        </Typography>
-      </Box>
-      {canHide ? (
-        <Box role="group" aria-label="Devices it shows on">
-          {DEVICES.map((device) => {
-            const hidden = resolve(layers, "hidden", device)?.value === true;
-            const words = `${name} ${hidden ? "shown" : "hidden"}`;
-            return (
-              <FormControlLabel
-                key={device}
-                sx={{ display: "flex" }}
-                control={
-                  <Switch
-                    size="small"
-                    color="secondary"
-                    checked={!hidden}
-                    onChange={(_e, on) =>
-                      now().run(setStyle(now().draft, ids, device, "hidden", on ? undefined : true, words))
-                    }
-                  />
-                }
-                label={
-                  <Typography variant="body2">
-                    {HIDE_WORDS[device]}
-                    {hidden ? (
-                      <Box component="span" sx={{ color: INK.plum }}>
-                        {" "}
-                        ◆ hidden here
-                      </Box>
-                    ) : null}
-                  </Typography>
-                }
-              />
-            );
-          })}
-        </Box>
-      ) : null}
-    </Group>
   );
 });
 

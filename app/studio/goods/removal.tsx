@@ -1,7 +1,8 @@
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { useState, type ReactNode } from "react";
 import { placeWords, whereUsed, type Reference } from "~/kinds/references";
 import { useStudioStore } from "../keeping";
+import { PlacesList } from "../ui";
 
 type Asking = {
   readonly title: string;
@@ -38,12 +39,7 @@ export function useRemoval(): {
         <Typography gutterBottom>
           {asking.places.length === 1 ? "One place shows it or leads to it:" : "These places show it or lead to it:"}
         </Typography>
-        <Box component="ul" aria-label="Where it is used" sx={{ m: 0, pl: 2.5, overflowWrap: "anywhere" }}>
-          {asking.places.slice(0, MOST).map((place) => (
-            <li key={place}>{place}</li>
-          ))}
-          {asking.places.length > MOST ? <li>and {asking.places.length - MOST} more</li> : null}
-        </Box>
+        <PlacesList label="Where it is used" places={asking.places} most={MOST} />
         <Typography color="text.secondary" sx={{ mt: 1.5 }}>
           They will show nothing in its place. Ctrl+Z in Goods brings it back.
         </Typography>

@@ -1,6 +1,6 @@
 import { Box, Button, FormControlLabel, Switch, TextField, Tooltip, Typography } from "@mui/material";
 import { CircleAlert, EyeOff, Plus, Trash2 } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { addNode, carryNode, removeNodes, setProp, type Outcome } from "~/core/commands";
 import { entryOf, findNode, MENU_LEVELS, type Part, type PageDocument } from "~/core/document";
 import { NO_LINK, type Link } from "~/core/schema";
@@ -52,9 +52,16 @@ function Items({ document, selects }: { document: PageDocument; selects: boolean
   const store = useStudioStore();
   const selected = useStudio((s) => s.selected);
   const { titleOf, stateOf } = useLeads();
-  const [own, setOwn] = useState<string | null>(null);
-  const current = selects ? selected : own;
-  const setCurrent = (id: string | null) => (selects ? store.getState().select(id) : setOwn(id));
+  // Where one is among the items. With `selects`, an item that is gone along by keys is selected only by Enter, as that shows another part.
+  const [own, setCurrent] = useState<string | null>(null);
+  const current = own ?? (selects ? selected : null);
+  const choose = (id: string) => (selects ? store.getState().select(id) : setCurrent(id));
+  const holder = useRef<HTMLDivElement>(null);
+  // What Details showed before had the focus, and is gone: it goes on here, where one was.
+  useEffect(() => {
+    if (selects && window.document.activeElement === window.document.body)
+      holder.current?.querySelector<HTMLElement>("[role=treeitem][tabindex='0']")?.focus();
+  }, [selects]);
   const [isAdding, setAdding] = useState(false);
   const rows = rowsOf(document.root.slots.items ?? []);
   const chosen = rows.find((r) => r.id === current);
@@ -75,18 +82,21 @@ function Items({ document, selects }: { document: PageDocument; selects: boolean
   const remove = (id: string) => {
     const row = rows.find((r) => r.id === id);
     if (row) run(removeNodes(draft(), [id], `“${nameOf(row)}” in ${document.title}`));
-    if (!selects) setOwn(null);
+    setCurrent(null);
   };
   const add = (link: Link) => {
     const item = makeNode("menu-item", { link, ...(link.to === "nowhere" ? { label: "Heading" } : {}) });
     const to = { parent: document.root.id, slot: "items", index: document.root.slots.items?.length ?? 0 };
-    if (run(addNode(draft(), document.id, to, item, `Item of ${document.title}`))) setCurrent(item.id);
+    if (run(addNode(draft(), document.id, to, item, `Item of ${document.title}`))) choose(item.id);
     setAdding(false);
   };
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 1 }}>
       {rows.length ? (
-        <Box sx={{ border: `1px solid ${INK.line}`, borderRadius: 1, bgcolor: INK.paper, overflow: "hidden" }}>
+        <Box
+          ref={holder}
+          sx={{ border: `1px solid ${INK.line}`, borderRadius: 1, bgcolor: INK.paper, overflow: "hidden" }}
+        >
           <TreeRows
             rows={rows}
             label={document.title}
@@ -95,6 +105,7 @@ function Items({ document, selects }: { document: PageDocument; selects: boolean
             levels={MENU_LEVELS}
             current={chosen?.id ?? null}
             onCurrent={setCurrent}
+            onChoose={choose}
             onRemove={remove}
             onMove={move}
             nameOf={nameOf}

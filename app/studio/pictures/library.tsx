@@ -17,7 +17,7 @@ import { logoPicture } from "~/core/document";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { removePictures } from "~/core/protocol";
 import { useReload, useStudio, useStudioStore } from "../keeping";
-import { Blank, FindField, IconAction, INK, useWhenChanged } from "../ui";
+import { Blank, FindField, IconAction, INK, PlacesList, useWhenChanged } from "../ui";
 import { picturesNamed } from "./find";
 import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
@@ -33,12 +33,7 @@ function WhereUsed({ picture }: { picture: Picture }) {
     <Box>
       <Typography variant="subtitle2">Where it is used</Typography>
       {places.length ? (
-        <Box component="ul" aria-label="Where it is used" sx={{ m: 0, pl: 2.5, overflowWrap: "anywhere" }}>
-          {places.slice(0, 8).map((place) => (
-            <li key={place}>{place}</li>
-          ))}
-          {places.length > 8 ? <li>and {places.length - 8} more</li> : null}
-        </Box>
+        <PlacesList label="Where it is used" places={places} most={8} />
       ) : (
         <Typography color="text.secondary">Nowhere yet.</Typography>
       )}

@@ -2,7 +2,8 @@ import { Box, Typography } from "@mui/material";
 import { useMemo } from "react";
 import { homeOf } from "~/core/addresses";
 import { entryOf, LOOK_PART, type Draft } from "~/core/document";
-import { targetFor } from "~/render";
+import type { Goods } from "~/core/goods";
+import { targetFor, type Target } from "~/render";
 import { useStudio } from "../keeping";
 import { PageSight } from "../panes";
 import { INK } from "../ui";
@@ -13,26 +14,19 @@ const SIZES = [
 ] as const;
 const HEIGHT = 232;
 
+/** The page on which a part of a state of the shop is looked at: itself, or the home page; undefined where it has no such part. */
+function targetOf(part: string, { documents }: Draft, goods: Goods): Target | undefined {
+  const kind = part === LOOK_PART ? "look" : entryOf(documents, part)?.kind;
+  if (kind === undefined) return undefined;
+  return targetFor(documents, goods, kind === "page" || kind === "layout" ? part : homeOf(documents), null);
+}
+
 /** One part of the shop as shoppers see it now, and as they would. */
 export function BeforeAndAfter({ part, before, after }: { part: string; before: Draft; after: Draft }) {
   const goods = useStudio((s) => s.goods);
-  const isPage = (draft: Draft) => {
-    const kind = entryOf(draft.documents, part)?.kind;
-    return kind === "page" || kind === "layout";
-  };
-  const targetIn = (draft: Draft) =>
-    targetFor(draft.documents, goods, isPage(draft) ? part : homeOf(draft.documents), null);
-  const was = useMemo(
-    () => (part === LOOK_PART || entryOf(before.documents, part) ? targetIn(before) : undefined),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `targetIn` is made of these
-    [part, before, goods],
-  );
-  const is = useMemo(
-    () => (part === LOOK_PART || entryOf(after.documents, part) ? targetIn(after) : undefined),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `targetIn` is made of these
-    [part, after, goods],
-  );
-  const side = (title: string, draft: Draft, target: typeof was, none: string) => (
+  const was = useMemo(() => targetOf(part, before, goods), [part, before, goods]);
+  const is = useMemo(() => targetOf(part, after, goods), [part, after, goods]);
+  const side = (title: string, draft: Draft, target: Target | undefined, none: string) => (
     <Box component="figure" aria-label={title} sx={{ m: 0 }}>
       <Typography component="figcaption" variant="subtitle2" sx={{ mb: 0.5 }}>
         {title}

@@ -18,7 +18,7 @@ import { changeWords } from "~/kinds/change-words";
 import { placeholdersIn } from "~/kinds/placeholders";
 import { placeWords } from "~/kinds/references";
 import { useReload, useStudio, useStudioStore } from "../keeping";
-import { ON_LEMON, useWhenChanged } from "../ui";
+import { ON_LEMON, PlacesList, useWhenChanged } from "../ui";
 import { BeforeAndAfter } from "./before-and-after";
 import { inOrder, PartsList, type PartChanges } from "./parts-list";
 import { ToLookAt } from "./to-look-at";
@@ -54,23 +54,22 @@ export function PublishDialog({
   const store = useStudioStore();
   const shop = useStudio((s) => s.shop);
   const client = useStudio((s) => s.client);
-  const hasPublished = useStudio((s) => s.published !== undefined);
   const reload = useReload();
   const [stage, setStage] = useState<Stage>({ name: "reading" });
   const published = useStudio((s) => s.published);
   const confirmed = useStudio((s) => s.confirmed);
-  const seen = stage.name === "ready" || stage.name === "publishing" ? stage.pending : null;
+  const pending = stage.name === "ready" || stage.name === "publishing" ? stage.pending : null;
   const parts = useMemo(
-    () => (seen && published ? partsOf(seen, published, confirmed) : []),
-    [seen, published, confirmed],
+    () => (pending && published ? partsOf(pending, published, confirmed) : []),
+    [pending, published, confirmed],
   );
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [focused, setFocused] = useState<string | null>(null);
   const chosen = useMemo(() => new Set(parts.map((p) => p.part).filter((part) => !left.has(part))), [parts, left]);
   const setChosen = (next: ReadonlySet<string>) =>
     setLeft(new Set(parts.map((p) => p.part).filter((part) => !next.has(part))));
-  const going = useMemo(
-    () => (published && left.size ? withParts(published, confirmed, chosen) : undefined),
+  const after = useMemo(
+    () => (published && left.size ? withParts(published, confirmed, chosen) : confirmed),
     [published, confirmed, chosen, left],
   );
 
@@ -88,7 +87,12 @@ export function PublishDialog({
     setStage({ name: "reading" });
     setStage(await pendingNow());
   };
-  useWhenChanged(open, () => setStage({ name: "reading" }));
+  useWhenChanged(open, () => {
+    setStage({ name: "reading" });
+    // Whoever comes again chooses again.
+    setLeft(new Set());
+    setFocused(null);
+  });
   const readWhenOpened = useEffectEvent(pendingNow);
   useEffect(() => {
     if (!open) return;
@@ -101,8 +105,7 @@ export function PublishDialog({
 
   const publish = async (pending: Pending) => {
     setStage({ name: "publishing", pending });
-    const isAll = parts.every((p) => chosen.has(p.part));
-    const going = isAll || pending.first ? undefined : [...chosen];
+    const going = left.size === 0 || pending.first ? undefined : [...chosen];
     const reply = await client.ask(publishDraft, { seq: pending.seq, ...(going ? { parts: going } : {}) });
     if (!reply.ok) {
       if (reply.code === "behind") return read();
@@ -110,13 +113,14 @@ export function PublishDialog({
     }
     const { number } = reply.value;
     if (number === null) return setStage({ name: "ready", pending: { ...pending, changes: [] } });
-    const { confirmed, published } = store.getState();
     setStage({ name: "done", number, changes: countGoing(pending, going) });
-    store.setState({ published: going && published ? withParts(published, confirmed, chosen) : confirmed });
+    const now = store.getState();
+    store.setState({
+      published: going && now.published ? withParts(now.published, now.confirmed, chosen) : now.confirmed,
+    });
     await reload();
   };
 
-  const pending = stage.name === "ready" || stage.name === "publishing" ? stage.pending : null;
   // What was changed can be chosen from; a shop that opens opens as a whole.
   const isChoice = pending !== null && published !== undefined && !pending.first && pending.changes.length > 0;
   const isRoomy = useMediaQuery("(min-width:1000px)");
@@ -185,7 +189,7 @@ export function PublishDialog({
                 </Box>
                 {isRoomy && shown ? (
                   <Box sx={{ position: "sticky", top: 0 }}>
-                    <BeforeAndAfter part={shown} before={published} after={going ?? confirmed} />
+                    <BeforeAndAfter part={shown} before={published} after={after} />
                   </Box>
                 ) : null}
               </Box>
@@ -204,7 +208,7 @@ export function PublishDialog({
         ) : null}
       </DialogContent>
       <DialogActions sx={{ px: 3, pb: 2.5, flexWrap: "wrap", rowGap: 1 }}>
-        {hasPublished ? (
+        {published ? (
           <Button
             onClick={onHistory}
             sx={{ mr: "auto", ml: -1, flexBasis: { xs: "100%", sm: "auto" }, justifyContent: "flex-start" }}
@@ -254,24 +258,28 @@ function partsOf(pending: Pending, before: Draft, after: Draft): readonly PartCh
   );
 }
 
-/** Names the words that the studio put there, so that nobody publishes them without knowing. */
+/** Names the words that the studio put there, so that nobody publishes them without knowing, and what is left out. */
 function StillTheStudios() {
   const draft = useStudio((s) => s.draft);
   const found = useMemo(() => placeholdersIn(draft), [draft]);
-  if (found.length === 0) return null;
+  const words = found.filter((each) => !each.isBlank).map((each) => `${placeWords(each)}: “${each.words}”`);
+  const blanks = found.filter((each) => each.isBlank).map((each) => `${placeWords(each)}: ${each.words}`);
   return (
-    <Alert severity="info" sx={{ mt: 2 }}>
-      {found.length === 1 ? "These words are still ours, not yours:" : "Some words are still ours, not yours:"}
-      <Box component="ul" aria-label="Words of the studio" sx={{ m: 0, pl: 2.5 }}>
-        {found.slice(0, 6).map((each, i) => (
-          <li key={i}>
-            {placeWords(each)}: “{each.words}”
-          </li>
-        ))}
-        {found.length > 6 ? <li>and {found.length - 6} more</li> : null}
-      </Box>
-      They are true of any small shop; yours sell better.
-    </Alert>
+    <>
+      {words.length ? (
+        <Alert severity="info" sx={{ mt: 2 }}>
+          {words.length === 1 ? "These words are still ours, not yours:" : "Some words are still ours, not yours:"}
+          <PlacesList label="Words of the studio" places={words} most={6} />
+          Read whether they are true of your shop. Your own sell better.
+        </Alert>
+      ) : null}
+      {blanks.length ? (
+        <Alert severity="warning" sx={{ mt: 2 }}>
+          What only you can know is lacking here. Shoppers don’t see these parts until you fill them in:
+          <PlacesList label="Blanks" places={blanks} most={6} />
+        </Alert>
+      ) : null}
+    </>
   );
 }
 

@@ -1,6 +1,5 @@
 import {
   Autocomplete,
-  Box,
   Button,
   Dialog,
   DialogActions,
@@ -15,6 +14,7 @@ import { removePage } from "~/core/commands";
 import { leadElsewhere, leadingTo } from "~/kinds/leading";
 import { placeWords } from "~/kinds/references";
 import { useStudio, useStudioStore } from "../keeping";
+import { PlacesList } from "../ui";
 
 /** The most places that are listed. */
 const MOST = 12;
@@ -23,8 +23,6 @@ type DeletePageProps = {
   /** null: nothing is to be deleted. */
   page: string | null;
   onClose: () => void;
-  /** It is gone. */
-  onDone?: () => void;
 };
 
 /** Asks before a page goes, says what leads to it and what stands beneath it, and lets those links lead to another page. */
@@ -32,7 +30,7 @@ export function DeletePage({ page, ...rest }: DeletePageProps) {
   return page === null ? null : <Asked page={page} {...rest} />;
 }
 
-function Asked({ page: id, onClose, onDone }: DeletePageProps & { page: string }) {
+function Asked({ page: id, onClose }: DeletePageProps & { page: string }) {
   const store = useStudioStore();
   const draft = useStudio((s) => s.draft);
   const [heir, setHeir] = useState<string | null>(null);
@@ -47,7 +45,6 @@ function Asked({ page: id, onClose, onDone }: DeletePageProps & { page: string }
     const why = now.run(removePage(now.draft, id, leadElsewhere(now.draft, id, heir)));
     if (why) now.say(why, "problem");
     onClose();
-    if (!why) onDone?.();
   };
   return (
     <Dialog open onClose={onClose} maxWidth="xs" fullWidth aria-labelledby="delete-page-title">
@@ -65,12 +62,7 @@ function Asked({ page: id, onClose, onDone }: DeletePageProps & { page: string }
         {places.length ? (
           <>
             <Typography>{places.length === 1 ? "One place leads to it:" : "These places lead to it:"}</Typography>
-            <Box component="ul" aria-label="What leads to it" sx={{ m: 0, pl: 2.5, overflowWrap: "anywhere" }}>
-              {places.slice(0, MOST).map((place) => (
-                <li key={place}>{place}</li>
-              ))}
-              {places.length > MOST ? <li>and {places.length - MOST} more</li> : null}
-            </Box>
+            <PlacesList label="What leads to it" places={places} most={MOST} />
             <Autocomplete
               options={others}
               getOptionLabel={(p) => p.document.title}

@@ -1,8 +1,8 @@
 import { Box, Button, Chip, Typography, useMediaQuery } from "@mui/material";
-import { DoorClosed, DoorOpen, FilePlus, ListTree, Settings2 } from "lucide-react";
+import { ChevronRight, DoorClosed, DoorOpen, FilePlus, ListTree, Settings2 } from "lucide-react";
 import { createContext, memo, useContext, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { closedOf, siteOf, type SitePage } from "~/core/addresses";
+import { closedOf, DEEPEST, siteOf, type SitePage } from "~/core/addresses";
 import { movePage } from "~/core/commands";
 import {
   entryOf,
@@ -15,7 +15,7 @@ import {
   type PageDocument,
 } from "~/core/document";
 import { pagesLedTo } from "~/kinds/leading";
-import { placeholdersIn } from "~/kinds/placeholders";
+import { placeholdersOf } from "~/kinds/placeholders";
 import { LAYOUT_NAMES, sharedAs, siteWords, targetFor } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { itemsTo } from "../links";
@@ -37,6 +37,8 @@ const SIZES = [
   ["phone", 52],
   ["wide", 168],
 ] as const;
+/** Where there is little room, on a phone alone. */
+const NARROW = [SIZES[0]] as const;
 
 /** The documents of the shop without what is on its pages: all that a small view of one of them needs of the others. */
 function useBare(): Draft["documents"] {
@@ -56,7 +58,7 @@ function useBare(): Draft["documents"] {
 const Bare = createContext<Draft["documents"]>({});
 
 /** A page or layout as it looks, once it has been in view for a moment: what flies past while somebody scrolls costs nothing. */
-const Sight = memo(function Sight({ document }: { document: PageDocument }) {
+const Sight = memo(function Sight({ document, isNarrow }: { document: PageDocument; isNarrow: boolean }) {
   const holder = useRef<HTMLDivElement>(null);
   const seen = useSeen(holder);
   return (
@@ -69,16 +71,16 @@ const Sight = memo(function Sight({ document }: { document: PageDocument }) {
         borderRadius: 0.5,
         alignSelf: "center",
         flex: "none",
-        width: 236,
+        width: isNarrow ? 62 : 236,
         height: SIGHT + 10,
       }}
     >
-      {seen ? <DrawnSight document={document} /> : null}
+      {seen ? <DrawnSight document={document} sizes={isNarrow ? NARROW : SIZES} /> : null}
     </Box>
   );
 });
 
-function DrawnSight({ document }: { document: PageDocument }) {
+function DrawnSight({ document, sizes }: { document: PageDocument; sizes: typeof SIZES | typeof NARROW }) {
   const look = useStudio((s) => s.draft.look);
   const goods = useStudio((s) => s.goods);
   const bare = useContext(Bare);
@@ -87,7 +89,7 @@ function DrawnSight({ document }: { document: PageDocument }) {
     [look, bare, document],
   );
   const target = useMemo(() => targetFor(draft.documents, goods, document.id, null), [draft, goods, document.id]);
-  return <PageSight atOnce draft={draft} target={target} name={document.title} sizes={SIZES} height={SIGHT} />;
+  return <PageSight atOnce draft={draft} target={target} name={document.title} sizes={sizes} height={SIGHT} />;
 }
 
 type FactsProps = { row: GlanceRow; isWide: boolean; isLedTo: boolean };
@@ -100,10 +102,11 @@ const Facts = memo(function Facts({ row, isWide, isLedTo }: FactsProps) {
   const { documents, look } = draft;
   const isHome = page !== undefined && siteOf(documents).home === document.id;
   const menus = page ? menusOf(documents).filter((m) => itemsTo(m, document.id, isHome).length > 0) : [];
+  const shop = look.identity.name;
   const before = entryOf(published?.documents, document.id);
   const isChanged = useMemo(() => before !== undefined && !sameJson(before, document), [before, document]);
   const isNew = before === undefined;
-  const left = useMemo(() => placeholdersIn({ look, documents: { [document.id]: document } }).length, [look, document]);
+  const left = useMemo(() => placeholdersOf(document, shop).length, [shop, document]);
   const isLost = page && !isHome && !page.props.hidden && !isLedTo;
   const shared = page && sharedAs(document, isHome, look.identity);
   const tooLong = shared && widthInResult(shared.title, "title") > RESULT_WIDTH.title;
@@ -127,7 +130,7 @@ const Facts = memo(function Facts({ row, isWide, isLedTo }: FactsProps) {
               size="small"
               variant="outlined"
               color="error"
-              label={left === 1 ? "1 text to write" : `${left} texts to write`}
+              label={left === 1 ? "1 text is still ours" : `${left} texts are still ours`}
             />
           ) : null}
         </Box>
@@ -172,6 +175,7 @@ export function SiteGlance() {
   const shop = useStudio((s) => s.shop.id);
   const documents = useStudio((s) => s.draft.documents);
   const isWide = useMediaQuery("(min-width:1100px)");
+  const isNarrow = useMediaQuery("(max-width:699.98px)");
   const { ref, size } = useSize();
   const [sought, setSought] = useState("");
   const [current, setCurrent] = useState<string | null>(null);
@@ -273,8 +277,8 @@ export function SiteGlance() {
               rows={rows}
               label="Pages of the shop"
               rowHeight={ROW}
-              indent={36}
-              levels={6}
+              indent={isNarrow ? 14 : 36}
+              levels={DEEPEST + 1}
               height={size.height}
               current={current}
               onCurrent={setCurrent}
@@ -285,8 +289,17 @@ export function SiteGlance() {
               nameOf={(row) => row.document.title}
             >
               {(row) => (
-                <Box sx={{ display: "flex", alignItems: "center", gap: 2, flex: 1, minWidth: 0, pr: 1.5 }}>
-                  <Sight document={row.document} />
+                <Box
+                  sx={{
+                    display: "flex",
+                    alignItems: "center",
+                    gap: isNarrow ? 1 : 2,
+                    flex: 1,
+                    minWidth: 0,
+                    pr: isNarrow ? 0.5 : 1.5,
+                  }}
+                >
+                  <Sight document={row.document} isNarrow={isNarrow} />
                   <Facts row={row} isWide={isWide} isLedTo={ledTo.has(row.id)} />
                   {row.page ? (
                     <IconAction
@@ -295,14 +308,18 @@ export function SiteGlance() {
                       onClick={() => setAbout(row.id)}
                     />
                   ) : null}
-                  <Button
-                    size="small"
-                    variant="outlined"
-                    onClick={() => open(row.id)}
-                    aria-label={`Open ${row.document.title}`}
-                  >
-                    Open
-                  </Button>
+                  {isNarrow ? (
+                    <IconAction label={`Open ${row.document.title}`} icon={ChevronRight} onClick={() => open(row.id)} />
+                  ) : (
+                    <Button
+                      size="small"
+                      variant="outlined"
+                      onClick={() => open(row.id)}
+                      aria-label={`Open ${row.document.title}`}
+                    >
+                      Open
+                    </Button>
+                  )}
                 </Box>
               )}
             </TreeRows>

@@ -28,7 +28,7 @@ import { DESIGN_PURPOSES, PAGE_DESIGNS, TRADES, type Given, type PageDesign } fr
 import { useStudio, useStudioStore } from "../keeping";
 import { PageSight } from "../panes";
 import { useScenes } from "../pictures";
-import { FindField, IconAction, INK } from "../ui";
+import { chooseByArrow, FindField, IconAction, INK } from "../ui";
 import { BeneathField, useAddressBefore } from "./addresses";
 
 const HOME = { page: "home" } as const;
@@ -84,20 +84,29 @@ function useDrawn(design: PageDesign, given: Given): Draft {
   }, [design, given, look]);
 }
 
-type TileProps = { design: PageDesign; given: Given; isChosen: boolean; onChoose: (design: PageDesign) => void };
+type TileProps = {
+  design: PageDesign;
+  given: Given;
+  isChosen: boolean;
+  /** The Tab key stops here; arrows lead to the others. */
+  isStop: boolean;
+  onChoose: (design: PageDesign) => void;
+};
 
-const DesignTile = memo(function DesignTile({ design, given, isChosen, onChoose }: TileProps) {
+const DesignTile = memo(function DesignTile({ design, given, isChosen, isStop, onChoose }: TileProps) {
   const draft = useDrawn(design, given);
   return (
     <ButtonBase
       role="radio"
       aria-checked={isChosen}
+      tabIndex={isStop ? 0 : -1}
       aria-label={`${design.name}: ${design.about}`}
       onClick={() => onChoose(design)}
       sx={{
         display: "block",
         textAlign: "left",
         width: TILE.width,
+        flex: "none",
         border: `1px solid ${isChosen ? INK.ink : INK.line}`,
         boxShadow: isChosen ? `0 0 0 1px ${INK.ink}, 0 4px 0 1px ${INK.lemon}` : "none",
         borderRadius: 1,
@@ -138,14 +147,12 @@ function fitting(
   })).filter(({ designs }) => designs.length);
 }
 
-type NewPageProps = { open: boolean; onClose: () => void; parent?: string | null };
-
 /** Makes a page: from which design, what it is called, where it stands, and which menus lead to it. */
-export function NewPage({ open, ...rest }: NewPageProps) {
-  return open ? <Asked {...rest} /> : null;
+export function NewPage({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return open ? <Asked onClose={onClose} /> : null;
 }
 
-function Asked({ onClose, parent: firstParent = null }: Omit<NewPageProps, "open">) {
+function Asked({ onClose }: { onClose: () => void }) {
   const store = useStudioStore();
   const navigate = useNavigate();
   const shop = useStudio((s) => s.shop.id);
@@ -157,18 +164,19 @@ function Asked({ onClose, parent: firstParent = null }: Omit<NewPageProps, "open
   // What was typed stays; what was not follows the design.
   const [typedTitle, setTitle] = useState<string | null>(null);
   const [typedSlug, setSlug] = useState<string | null>(null);
-  const [parent, setParent] = useState<string | null>(firstParent);
-  const [typedMenus, setMenus] = useState<readonly string[] | null>(null);
+  const [parent, setParent] = useState<string | null>(null);
+  const [inMenus, setMenus] = useState<readonly string[]>([]);
   const [typedShown, setShown] = useState<boolean | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const given = useGiven(trade);
   const groups = fitting(sought, trade);
+  const shown = groups.flatMap((g) => g.designs);
+  const stop = shown.includes(design) ? design : shown[0];
   const menus = menusOf(documents);
   const title = typedTitle ?? design.name;
   const slug = typedSlug ?? freeSlug(documents, title, parent);
   const before = useAddressBefore(parent);
   const isShown = typedShown ?? !design.toBeChecked;
-  const inMenus = typedMenus ?? [];
   const wrongSlug = typedSlug === null ? undefined : slugProblem(typedSlug);
   const make = () => {
     const id = newId();
@@ -219,9 +227,8 @@ function Asked({ onClose, parent: firstParent = null }: Omit<NewPageProps, "open
       </DialogTitle>
       <DialogContent
         sx={{
-          display: "grid",
-          gridTemplateColumns: isNarrow ? "minmax(0,1fr)" : "minmax(0,1fr) 320px",
-          gap: 0,
+          display: isNarrow ? "block" : "grid",
+          gridTemplateColumns: "minmax(0,1fr) 320px",
           p: 0,
           height: isNarrow ? "auto" : "min(70vh, 640px)",
           borderTop: `1px solid ${INK.line}`,
@@ -231,6 +238,7 @@ function Asked({ onClose, parent: firstParent = null }: Omit<NewPageProps, "open
           sx={{ overflowY: isNarrow ? "visible" : "auto", p: 2.5, bgcolor: INK.paper, minHeight: 0 }}
           role="radiogroup"
           aria-label="Designs"
+          onKeyDown={(event) => chooseByArrow(event, shown, design, setDesign)}
         >
           {groups.length === 0 ? (
             <Typography color="text.secondary">
@@ -242,9 +250,19 @@ function Asked({ onClose, parent: firstParent = null }: Omit<NewPageProps, "open
               <Typography variant="h3" sx={{ mb: 1.25 }}>
                 {purpose}
               </Typography>
-              <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5 }}>
+              {/* On a phone they lie in a row to push along, so that what is asked of the page stays near. */}
+              <Box
+                sx={{ display: "flex", flexWrap: isNarrow ? "nowrap" : "wrap", overflowX: "auto", gap: 1.5, pb: 0.75 }}
+              >
                 {designs.map((d) => (
-                  <DesignTile key={d.id} design={d} given={given} isChosen={d === design} onChoose={setDesign} />
+                  <DesignTile
+                    key={d.id}
+                    design={d}
+                    given={given}
+                    isChosen={d === design}
+                    isStop={d === stop}
+                    onChoose={setDesign}
+                  />
                 ))}
               </Box>
             </Box>

@@ -208,7 +208,7 @@ type PageDialogProps = {
   page: string | null;
   onClose: () => void;
   onDelete: (page: string) => void;
-  /** Goes to another page; undefined: to the one at which one was. */
+  /** Another page is gone to. */
   onOpen: (page: string) => void;
 };
 

@@ -10,15 +10,23 @@ export function PageSettings({ page, onClose }: { page: string | null; onClose: 
   const navigate = useNavigate();
   const shop = useStudio((s) => s.shop.id);
   const [deleting, setDeleting] = useState<string | null>(null);
-  const goTo = (id: string | null) => {
-    onClose();
-    store.getState().select(null);
-    void navigate(id === null ? `/s/${shop}/pages` : `/s/${shop}/pages?page=${id}`);
-  };
   return (
     <>
-      <PageDialog page={page} onClose={onClose} onDelete={setDeleting} onOpen={goTo} />
-      <DeletePage page={deleting} onClose={() => setDeleting(null)} onDone={() => goTo(null)} />
+      <PageDialog
+        page={page}
+        onClose={onClose}
+        onDelete={(id) => {
+          onClose();
+          setDeleting(id);
+        }}
+        onOpen={(id) => {
+          onClose();
+          store.getState().select(null);
+          void navigate(`/s/${shop}/pages?page=${id}`);
+        }}
+      />
+      {/* The bench shows the home page in place of one that is gone. */}
+      <DeletePage page={deleting} onClose={() => setDeleting(null)} />
     </>
   );
 }

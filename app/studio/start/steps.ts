@@ -2,7 +2,7 @@ import { homeOf } from "~/core/addresses";
 import { entryOf, MAIN_MENU, walk, type Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Link } from "~/core/schema";
-import { placeholdersIn } from "~/kinds/placeholders";
+import { placeholdersOf } from "~/kinds/placeholders";
 
 /** One of the things that make a shop out of a new one. */
 export type NextStep = {
@@ -27,7 +27,7 @@ export function nextSteps(draft: Draft, goods: Goods, published: Draft | undefin
   const { identity, brand } = draft.look;
   const home = homeOf(draft.documents);
   const page = entryOf(draft.documents, home);
-  const isOwn = page !== undefined && placeholdersIn({ look: draft.look, documents: { [home]: page } }).length === 0;
+  const isOwn = page !== undefined && placeholdersOf(page, identity.name).length === 0;
   return [
     {
       id: "logo",

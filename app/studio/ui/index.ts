@@ -1,10 +1,11 @@
 export { INK, ON_LEMON, LOOK_ATTRIBUTE, LOOKS, studioTheme } from "./theme";
 export { LookChoice, STUDIO_LOOKS } from "./look-choice";
-export { Blank, FindField, Heading, IconAction } from "./pieces";
+export { Blank, FindField, Heading, IconAction, PlacesList } from "./pieces";
 export { Zest } from "./zest";
 export { createKeyFrames, keysOf, KeyFramesProvider, useKeyFrame, useKeys, type KeyTable } from "./keys";
 export { useSize } from "./use-size";
 export { Swatch } from "./swatch";
+export { chooseByArrow } from "./radio-keys";
 export { FileInput } from "./file-input";
 export { useBehind } from "./use-behind";
 export { useIsThere } from "./use-is-there";

@@ -93,3 +93,19 @@ export function FindField({ label, value, onChange, width, autoFocus = false }: 
     />
   );
 }
+
+type PlacesListProps = {
+  label: string;
+  places: readonly string[];
+  /** So many are listed; of the rest, how many there are. */ most: number;
+};
+
+/** Places of the shop by their names, as many as can be read. */
+export const PlacesList = ({ label, places, most }: PlacesListProps) => (
+  <Box component="ul" aria-label={label} sx={{ m: 0, pl: 2.5, overflowWrap: "anywhere" }}>
+    {places.slice(0, most).map((place, i) => (
+      <li key={i}>{place}</li>
+    ))}
+    {places.length > most ? <li>and {places.length - most} more</li> : null}
+  </Box>
+);

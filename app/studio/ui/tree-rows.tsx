@@ -18,6 +18,9 @@ type TreeRowsProps<Row extends TreeRow> = {
   /** The row that is current. */
   current: string | null;
   onCurrent: (id: string) => void;
+  /** A row is pressed, or Enter on it; absent: it becomes the current one. */
+  onChoose?: (id: string) => void;
+  /** It is pressed twice, or Enter where nothing is chosen by that. */
   onOpen?: (id: string) => void;
   onRemove?: (id: string) => void;
   onMove: (id: string, place: TreePlace) => void;
@@ -42,6 +45,7 @@ export function TreeRows<Row extends TreeRow>(props: TreeRowsProps<Row>) {
     levels,
     current,
     onCurrent,
+    onChoose = onCurrent,
     onOpen,
     onRemove,
     onMove,
@@ -130,7 +134,7 @@ export function TreeRows<Row extends TreeRow>(props: TreeRowsProps<Row>) {
     } else if (event.key === "Enter" || event.key === " ") {
       event.preventDefault();
       event.stopPropagation();
-      (onOpen ?? onCurrent)(row.id);
+      (onOpen ?? onChoose)(row.id);
     } else if (event.key === "Delete" && onRemove) {
       event.preventDefault();
       event.stopPropagation();
@@ -166,7 +170,7 @@ export function TreeRows<Row extends TreeRow>(props: TreeRowsProps<Row>) {
               aria-label={nameOf(row)}
               tabIndex={row.id === first ? 0 : -1}
               onKeyDown={onKey(row)}
-              onClick={() => onCurrent(row.id)}
+              onClick={() => onChoose(row.id)}
               onDoubleClick={() => onOpen?.(row.id)}
               sx={{
                 position: "absolute",

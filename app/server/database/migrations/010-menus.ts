@@ -45,14 +45,14 @@ export function takeMenusOut(frame: Stored): Record<string, object> | undefined 
   for (const part of Object.values(frame.root?.slots ?? {}).flat()) {
     if (part.kind === "header" && Array.isArray(part.props.menu)) {
       const id = menus.has("main-menu") ? `menu-${part.id}` : "main-menu";
-      menus.set(id, menu(id, id === "main-menu" ? "Main menu" : `Menu of ${part.id}`, part.props.menu as Item[]));
+      menus.set(id, menu(id, id === "main-menu" ? "Main menu" : "Menu of another header", part.props.menu as Item[]));
       part.props = { ...part.props, menu: id };
       part.version = 2;
     }
     if (part.kind === "footer" && Array.isArray(part.props.links)) {
       const id = menus.has("footer-menu") ? `menu-${part.id}` : "footer-menu";
       const { links, ...props } = part.props;
-      menus.set(id, menu(id, id === "footer-menu" ? "Footer menu" : `Menu of ${part.id}`, links as Item[]));
+      menus.set(id, menu(id, id === "footer-menu" ? "Footer menu" : "Menu of another footer", links as Item[]));
       part.props = { ...props, menus: [{ heading: "", menu: id }] };
       part.version = 2;
     }
