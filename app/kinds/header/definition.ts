@@ -72,7 +72,7 @@ export const definition: Definition<HeaderProps> = {
 .drop .sub summary{justify-content:space-between;padding:0;font-weight:inherit}
 .drop ul ul{padding:0 0 var(--s2) 1rem}
 .drop .sub-list a,.drop .sub-list .sub-head{min-height:2.75rem;font-size:inherit}
-.drop .menu-pic{width:3.2rem;aspect-ratio:1;margin-inline-end:.8rem}
+.drop .menu-pic{width:3.2rem;aspect-ratio:1;margin-block:.4rem;margin-inline-end:.8rem}
 .a-middle .in,.a-split .in{flex-wrap:wrap}
 .find-field{display:none;align-items:center}
 .find-field .field{border-start-end-radius:0;border-end-end-radius:0}
@@ -83,7 +83,7 @@ export const definition: Definition<HeaderProps> = {
 .nav>ul>li:nth-last-child(-n+2)>.sub>.sub-list{inset-inline:auto -1rem}
 .nav .sub-list li{position:static}
 .nav li:has(>.sub>.sub-wide){position:static}
-.nav>ul>li>.sub>.sub-wide{inset-inline:0;width:auto;max-width:none;grid-template-columns:repeat(auto-fit,minmax(10rem,15rem));gap:var(--s2) var(--s4);align-items:start;padding:var(--s3) var(--gutter) var(--s4);border-inline:0}
+.nav>ul>li>.sub>.sub-wide{top:100%;inset-inline:0;width:auto;max-width:none;grid-template-columns:repeat(auto-fit,minmax(10rem,15rem));gap:var(--s2) var(--s4);align-items:start;padding:var(--s3) var(--gutter) var(--s4);border-inline:0}
 .nav .sub-wide .sub-self{grid-column:1/-1}
 .nav .sub-wide a:has(.menu-pic){display:grid;gap:.4rem;align-content:start}
 .nav .sub-list ul{display:grid;gap:0}
