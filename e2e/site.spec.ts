@@ -159,9 +159,20 @@ test("menus are made, filled, nested and shown; on the shop they open by keys an
   await expect(item("Windsocks")).toHaveAttribute("aria-level", "2");
   await expectAccessible(page);
   await dialog.getByRole("button", { name: "Close" }).click();
+  await expect(dialog).toBeHidden();
+
+  // What was added is selected, and seen where it stands: the item around it is open. With another one, it is closed.
+  const wide = pane(page, "Wide");
+  const inside = wide.locator(".nav").getByText("Windsocks");
+  await expect(inside).toBeVisible();
+  const mark = wide.locator("#zest-marks .zm-frame");
+  await expect
+    .poll(async () => Math.abs(((await mark.boundingBox())?.y ?? 0) - (await inside.boundingBox())!.y))
+    .toBeLessThan(20);
+  await inPlan(page, "Hero").click();
+  await expect(inside).toBeHidden();
 
   // It is clicked where it is seen, and named there.
-  const wide = pane(page, "Wide");
   await wide.locator(".nav > ul > li").nth(1).click();
   await expect(details(page).getByRole("heading", { name: "Menu item", level: 2 })).toBeVisible();
   await details(page).getByLabel("Words").fill("Who we are");

@@ -201,6 +201,11 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
 
   useEditorAhead(frames.phone !== null || frames.wide !== null);
   const reveal = useCallback((id: string) => sync.reveal(id), [sync]);
+  const documents = useStudio((s) => s.draft.documents);
+  // A part can come to stand in something closed while it is selected.
+  useEffect(() => {
+    if (selected) sync.unfold(selected);
+  }, [selected, documents, sync]);
   useEffect(() => {
     if (selected) reveal(selected);
   }, [selected, reveal]);

@@ -38,6 +38,11 @@ export class ScrollSync {
     for (const [other, document] of this.panes) if (other !== name) scrollTo(document, place);
   }
 
+  /** Opens what a part stands in, in every pane. */
+  unfold(node: string): void {
+    for (const frame of this.panes.values()) unfold(frame, node);
+  }
+
   /** Brings a part into view in every pane, unless it is there already; what is not drawn yet, when it is. */
   reveal(node: string): void {
     const isDrawn = [...this.panes.values()].some((frame) => frame.querySelector(`[data-node="${node}"]`));
@@ -53,6 +58,23 @@ export class ScrollSync {
     }
     requestAnimationFrame(() => requestAnimationFrame(() => void this.quiet--));
   }
+}
+
+/**
+ * Opens what a part stands in, such as the item of a menu that holds it, and closes menus that were opened for another part. What is in
+ * the part itself stays as it is: that opens and closes by being pressed.
+ */
+function unfold(frame: Document, node: string): void {
+  const own = [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"]`)];
+  for (const menu of frame.querySelectorAll<HTMLDetailsElement>("details.drop[open],details.sub[open]"))
+    if (!own.some((element) => menu.contains(element) || element.contains(menu))) menu.open = false;
+  for (const element of own)
+    for (
+      let around = element.parentElement?.closest("details");
+      around;
+      around = around.parentElement?.closest("details")
+    )
+      around.open = true;
 }
 
 type ScrollPlace = { readonly node: string; readonly share: number };

@@ -2,10 +2,16 @@ import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react
 import { sameJson } from "~/core/document";
 import type { Rect } from "~/core/layout";
 
-/** Where a part stands in a pane's page; undefined where it is not drawn there. */
+/** A part as it is seen in a pane: of several (a menu stands in a header once for each width) the one that can be seen. */
+const seenIn = (frame: Document, node: string): HTMLElement | undefined =>
+  [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"]`)].find(
+    (e) => e.getClientRects().length > 0 && e.checkVisibility(),
+  );
+
+/** Where a part stands in a pane's page; undefined where it is not seen there. */
 export function boxOf(frame: Document, node: string): Rect | undefined {
-  const element = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);
-  if (!element || element.getClientRects().length === 0) return undefined;
+  const element = seenIn(frame, node);
+  if (!element) return undefined;
   const { left, top, width, height } = element.getBoundingClientRect();
   return { left, top: top + (frame.defaultView?.scrollY ?? 0), width, height };
 }
@@ -31,7 +37,12 @@ export function useMeasured<T>(frame: Document, read: () => T): T | undefined {
     if (!window) return;
     const observer = new window.ResizeObserver(measure);
     observer.observe(frame.body);
-    return () => observer.disconnect();
+    // What opens over the page leaves its size as it is.
+    frame.addEventListener("toggle", measure, true);
+    return () => {
+      observer.disconnect();
+      frame.removeEventListener("toggle", measure, true);
+    };
   }, [frame, measure]);
   return measured;
 }

@@ -12,6 +12,8 @@ const SIZES = [
   ["phone", 108],
   ["wide", 354],
 ] as const;
+/** Where there is little room, on a phone alone. */
+const NARROW = [["phone", 108]] as const;
 const HEIGHT = 232;
 
 /** The page on which a part of a state of the shop is looked at: itself, or the home page; undefined where it has no such part. */
@@ -22,12 +24,26 @@ function targetOf(part: string, { documents }: Draft, goods: Goods): Target | un
 }
 
 /** One part of the shop as shoppers see it now, and as they would. */
-export function BeforeAndAfter({ part, before, after }: { part: string; before: Draft; after: Draft }) {
+export function BeforeAndAfter({
+  part,
+  before,
+  after,
+  isNarrow,
+}: {
+  part: string;
+  before: Draft;
+  after: Draft;
+  isNarrow: boolean;
+}) {
   const goods = useStudio((s) => s.goods);
   const was = useMemo(() => targetOf(part, before, goods), [part, before, goods]);
   const is = useMemo(() => targetOf(part, after, goods), [part, after, goods]);
   const side = (title: string, draft: Draft, target: Target | undefined, none: string) => (
-    <Box component="figure" aria-label={title} sx={{ m: 0 }}>
+    <Box
+      component="figure"
+      aria-label={title}
+      sx={{ m: 0, ...(isNarrow ? { width: 122, display: "grid", alignContent: "space-between" } : {}) }}
+    >
       <Typography component="figcaption" variant="subtitle2" sx={{ mb: 0.5 }}>
         {title}
       </Typography>
@@ -35,7 +51,14 @@ export function BeforeAndAfter({ part, before, after }: { part: string; before: 
         <Box
           sx={{ display: "inline-flex", p: "6px", bgcolor: INK.bench, border: `1px solid ${INK.ink}`, borderRadius: 1 }}
         >
-          <PageSight key={part} draft={draft} target={target} name={title} sizes={SIZES} height={HEIGHT} />
+          <PageSight
+            key={part}
+            draft={draft}
+            target={target}
+            name={title}
+            sizes={isNarrow ? NARROW : SIZES}
+            height={HEIGHT}
+          />
         </Box>
       ) : (
         <Typography color="text.secondary">{none}</Typography>
@@ -43,7 +66,7 @@ export function BeforeAndAfter({ part, before, after }: { part: string; before: 
     </Box>
   );
   return (
-    <Box sx={{ display: "grid", gap: 2, alignContent: "start" }}>
+    <Box sx={{ display: isNarrow ? "flex" : "grid", flexWrap: "wrap", gap: 2, alignContent: "start" }}>
       {side("As shoppers see it now", before, was, "It is not in the shop yet.")}
       {side("As they will see it", after, is, "It will be gone from the shop.")}
     </Box>

@@ -182,14 +182,14 @@ export function PublishDialog({
                     after={confirmed}
                     chosen={chosen}
                     onChosen={setChosen}
-                    focused={isRoomy ? shown : null}
+                    focused={shown}
                     onFocus={setFocused}
                   />
                   {besides}
                 </Box>
-                {isRoomy && shown ? (
-                  <Box sx={{ position: "sticky", top: 0 }}>
-                    <BeforeAndAfter part={shown} before={published} after={after} />
+                {shown ? (
+                  <Box sx={{ position: isRoomy ? "sticky" : "static", top: 0 }}>
+                    <BeforeAndAfter part={shown} before={published} after={after} isNarrow={!isRoomy} />
                   </Box>
                 ) : null}
               </Box>
