@@ -20,6 +20,7 @@ function hasIn({ goods, pictures, documents }: ShopAtHand, { to, id }: Reference
       return goods.collections.some((c) => c.id === id);
     case "page":
     case "menu":
+    case "shared":
       return entryOf(documents, id) !== undefined;
     case "picture":
     case "file":

@@ -51,6 +51,7 @@ const THINGS: Readonly<Record<DocumentKind, string>> = {
   menu: "menu",
   site: "page",
   piece: "piece",
+  shared: "shared section",
 };
 
 /** What a document says of itself, by its keys. */

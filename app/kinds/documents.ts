@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { slugProblem } from "~/core/addresses";
-import { LAYOUT_SORTS, MENU_LEVELS, type Part, type PageDocument } from "~/core/document";
+import { LAYOUT_SORTS, MENU_LEVELS, SHARED, type Part, type PageDocument } from "~/core/document";
 import { MOST_ENTRIES } from "~/core/schema";
 
 // What the root of a document says of the document, by its kind.
@@ -58,6 +58,7 @@ const ROOTS = {
   frame: NOTHING,
   menu: NOTHING,
   piece: NOTHING,
+  shared: NOTHING,
 } as const;
 
 /** How deep the items of a menu go. */
@@ -68,6 +69,11 @@ const depthOf = (part: Part): number =>
 export function documentProblem(document: PageDocument): string | undefined {
   const parsed = ROOTS[document.kind].safeParse(document.root.props);
   if (!parsed.success) return parsed.error.issues[0]!.message;
+  if (document.kind === "shared") {
+    const [section, ...more] = document.root.slots.main ?? [];
+    if (!section || more.length) return "A shared section is one section.";
+    if (section.kind === SHARED) return "A shared section can’t be shared once more.";
+  }
   if (document.kind === "menu" && depthOf(document.root) > MENU_LEVELS)
     return `A menu can be ${MENU_LEVELS} levels deep.`;
   return undefined;

@@ -21,6 +21,7 @@ import { product } from "./product";
 import { productGrid } from "./product-grid";
 import { quote } from "./quote";
 import { rule } from "./rule";
+import { shared } from "./shared";
 import { signUp } from "./sign-up";
 import { text } from "./text";
 import { assurances } from "./assurances";
@@ -86,6 +87,7 @@ const LIST: readonly Kind[] = [
   rule,
   group,
   menuItem,
+  shared,
 ];
 
 export const KINDS: ReadonlyMap<string, Kind> = new Map(LIST.map((kind) => [kind.definition.kind, kind]));
@@ -124,8 +126,8 @@ export function accepts(parent: Pick<Part, "kind">, slot: string, child: Pick<Pa
  * Undefined where all of it does.
  */
 export function strangerIn(document: PageDocument, node: Part): Part | undefined {
-  // What is kept makes sense where it is used.
-  if (document.kind === "piece") return undefined;
+  // What is kept or shared makes sense where it is used.
+  if (document.kind === "piece" || document.kind === "shared") return undefined;
   const sort = layoutProps(document)?.of;
   for (const each of walk(node)) {
     const only = kindOf(each)?.definition.only;

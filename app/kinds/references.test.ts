@@ -58,6 +58,15 @@ const pageOf = (part: Part): PageDocument => ({
   root: { ...read(stored.every).root, slots: { main: [part] } },
 });
 
+describe("a part that holds the place of a shared section", () => {
+  it("refers to it", () => {
+    const part = makeNode("shared", { of: "fairs" });
+    expect(referencesOf(pageOf(part))).toEqual([{ to: "shared", id: "fairs" }]);
+    expect(mapPart(part, () => "markets").props.of).toBe("markets");
+    expect(mapPart(part, () => null).props.of).toBe("");
+  });
+});
+
 describe.each([...KINDS.values()].map((k) => [k.definition.kind, k.definition] as const))("%s", (kind, definition) => {
   const part = makeNode(kind, {
     ...valuesOf(definition.fields),

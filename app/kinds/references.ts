@@ -1,4 +1,13 @@
-import { layoutProps, walk, type Draft, type Json, type PageDocument, type Part, entryOf } from "~/core/document";
+import {
+  layoutProps,
+  sharedOf,
+  walk,
+  type Draft,
+  type Json,
+  type PageDocument,
+  type Part,
+  entryOf,
+} from "~/core/document";
 import type { RichMark, RichNode } from "~/core/rich";
 import { NO_LINK, type Link } from "~/core/schema";
 import { chassisOf } from "./chassis";
@@ -10,7 +19,7 @@ import { kindOf, nameOf } from ".";
 
 /** A thing that a document can refer to. A file is a picture of the library that a link leads to. */
 export type Reference = {
-  readonly to: "picture" | "file" | "page" | "product" | "collection" | "menu";
+  readonly to: "picture" | "file" | "page" | "product" | "collection" | "menu" | "shared";
   readonly id: string;
 };
 
@@ -108,6 +117,11 @@ export function mapPart(part: Part, remap: Remap): Part {
   if (backdrop) {
     const id = remap({ to: "picture", id: backdrop });
     if (id !== backdrop) props = { ...props, backdrop: id };
+  }
+  const shared = sharedOf(part);
+  if (shared) {
+    const of = remap({ to: "shared", id: shared });
+    if (of !== shared) props = { ...props, of: of ?? "" };
   }
   let slots = part.slots;
   for (const [slot, children] of Object.entries(part.slots)) {

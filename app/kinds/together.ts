@@ -1,5 +1,5 @@
 import { pageProblem, siteOf } from "~/core/addresses";
-import { entryOf, pageProps, withParts, type Draft } from "~/core/document";
+import { entryOf, pageProps, placesOfShared, withParts, type Draft } from "~/core/document";
 import { referencesOf } from "./references";
 
 /** A part that is left behind although one that goes out needs it. */
@@ -7,12 +7,12 @@ export type LeftBehind = {
   /** What goes out, and what it needs, by the names of parts. */
   readonly part: string;
   readonly needs: string;
-  readonly how: "leads" | "shows" | "beneath";
+  readonly how: "leads" | "shows" | "beneath" | "loses";
 };
 
 /**
- * What hangs together: pages that are new and would be led to, menus that would be shown, and pages beneath which others would stand,
- * none of which goes out. Nothing breaks where they stay behind, but something would be missing.
+ * What hangs together: pages that are new and would be led to, menus and shared sections that would be shown, and pages beneath which
+ * others would stand, none of which goes out; and pages that would lose a shared section that is gone. Nothing breaks where they stay behind, but something would be missing.
  */
 export function leftBehind(before: Draft, after: Draft, chosen: ReadonlySet<string>): readonly LeftBehind[] {
   const next = withParts(before, after, chosen);
@@ -21,14 +21,19 @@ export function leftBehind(before: Draft, after: Draft, chosen: ReadonlySet<stri
     entryOf(after.documents, id) !== undefined && entryOf(next.documents, id) === undefined;
   for (const part of chosen) {
     const document = entryOf(after.documents, part);
-    if (!document) continue;
+    if (!document) {
+      // Where a shared section is gone, pages that still hold a place for it would have nothing there.
+      for (const place of placesOfShared(next.documents, part))
+        found.push({ part, needs: place.document.id, how: "loses" });
+      continue;
+    }
     const needed = new Map<string, LeftBehind["how"]>();
     if (document.kind === "page") {
       const { parent } = pageProps(document);
       if (parent !== null && isMissing(parent)) needed.set(parent, "beneath");
     }
     for (const { to, id } of referencesOf(document))
-      if ((to === "page" || to === "menu") && isMissing(id) && !needed.has(id))
+      if ((to === "page" || to === "menu" || to === "shared") && isMissing(id) && !needed.has(id))
         needed.set(id, to === "page" ? "leads" : "shows");
     for (const [needs, how] of needed)
       // A page that shoppers can't reach anyway is not missed.

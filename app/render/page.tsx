@@ -4,6 +4,7 @@ import {
   emptyDocument,
   layoutProps,
   pageProps,
+  spread,
   walk,
   type PageDocument,
   type Draft,
@@ -19,10 +20,11 @@ import { Section } from "./section";
 import { documentOf, targetName, type Target } from "./target";
 
 /** What stands around a page whose frame can't be read: nothing. The page itself is there all the same. */
-export const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "frame", "frame", "");
+const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "frame", "frame", "");
 
-/** What stands around a page: a page can do without the shop's header or footer. */
-export function frameOf(frame: PageDocument, page: PageDocument | undefined): PageDocument {
+/** What stands around a page, as it is drawn: a page can do without the shop's header or footer. */
+export function frameOf(documents: Draft["documents"], page: PageDocument | undefined): PageDocument {
+  const frame = spread(documents, documents.frame ?? noFrame());
   const around = aroundPage(page);
   if (around.top && around.bottom) return frame;
   const { top = [], bottom = [] } = frame.root.slots;

@@ -44,7 +44,7 @@ function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
   // What can't be read is kept in the document, shown as such in the studio and left out in the shop.
   if (!kind || why !== undefined) return studio ? <Undrawable node={node} why={why ?? ""} /> : null;
   // A blank that only the seller can fill in never reaches the shop.
-  if (!studio && (!node.shown || blankIn(node) !== undefined)) return null;
+  if (!studio && (!node.shown || blankIn(node) !== undefined || hasTrait(node, "stands-for"))) return null;
   const { definition } = kind;
   onDrawn?.(definition.kind);
   const arrangement = arrangementOf(kind, node, theme).id;

@@ -1,5 +1,5 @@
 import { openPages, siteOf } from "~/core/addresses";
-import { entryOf, menusOf, pageProps, walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import { entryOf, menusOf, pageProps, spread, walk, type Draft, type PageDocument, type Part } from "~/core/document";
 import { productWith, type Goods } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
 import type { Picture } from "~/core/pictures";
@@ -109,7 +109,7 @@ const pictureFor =
         return goods.collections.find((c) => c.id === link.id)?.picture ?? undefined;
       case "page": {
         const page = entryOf(documents, link.id);
-        return page && (pageProps(page).picture ?? firstPicture(page));
+        return page && (pageProps(page).picture ?? firstPicture(spread(documents, page)));
       }
       default:
         return undefined;

@@ -1,4 +1,12 @@
-import { layoutFor, layoutProps, type PageDocument, type Draft, type LayoutSort, entryOf } from "~/core/document";
+import {
+  layoutFor,
+  layoutProps,
+  spread,
+  type PageDocument,
+  type Draft,
+  type LayoutSort,
+  entryOf,
+} from "~/core/document";
 import {
   collectionsWith,
   canBuy,
@@ -131,8 +139,13 @@ export function shownOf(target: Target, goods: Goods): PageSubject | undefined {
   }
 }
 
-/** The document that a page is drawn from; undefined for what is only said. */
+/** The document that a page is drawn from, shared sections in their places; undefined for what is only said. */
 export function documentOf(target: Target, documents: Documents, goods: Goods): PageDocument | undefined {
+  const document = storedFor(target, documents, goods);
+  return document && spread(documents, document);
+}
+
+function storedFor(target: Target, documents: Documents, goods: Goods): PageDocument | undefined {
   switch (target.page) {
     case "home":
       return entryOf(documents, homeOf(documents));

@@ -12,5 +12,5 @@ export default function Pages() {
       <ShowChoice page={page} show={show} />
     </>
   );
-  return <Bench page={page} show={show} title={title} panel={<Details />} panelLabel="Details" />;
+  return <Bench page={page} show={show} title={title} panel={<Details page={page} />} panelLabel="Details" />;
 }

@@ -5,4 +5,5 @@ export * from "./columns";
 export * from "./layouts";
 export * from "./pages";
 export * from "./pieces";
+export * from "./shared";
 export * from "./restore";

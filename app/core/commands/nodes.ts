@@ -4,6 +4,8 @@ import {
   DEVICES,
   findNode,
   placeOf,
+  sectionOfShared,
+  sharedOf,
   slotOf,
   walk,
   type Audience,
@@ -110,7 +112,9 @@ export function removeNodes(draft: Draft, ids: readonly string[], name: string):
 export function duplicateNodes(draft: Draft, ids: readonly string[], name: string): Outcome {
   const found = outermost(draft, ids);
   if (found.length === 0) return refuse(GONE);
-  const copies = found.map((f) => ({ ...f, copy: copyWithNewIds(f.node) }));
+  // A shared section stands once on a page: its copy is a section of its own.
+  const original = ({ node }: Located) => sectionOfShared(draft.documents, sharedOf(node) ?? "") ?? node;
+  const copies = found.map((f) => ({ ...f, copy: copyWithNewIds(original(f)) }));
   const operations = copies.toReversed().map(({ document, place, copy }): Operation => ({
     type: "insertNode",
     document,

@@ -3,6 +3,17 @@ export * from "./tree";
 export { integrityOf, type IntegrityProblem } from "./integrity";
 export { differences, documentDifferences, type Difference } from "./differences";
 export { changedParts, LOOK_PART, partOfDifference, publishable, withParts, type ChangedPart } from "./publication";
+export {
+  placesOfShared,
+  sectionOfShared,
+  selectable,
+  SHARED,
+  sharedOf,
+  sharedSections,
+  spread,
+  standingIn,
+  type Standing,
+} from "./shared";
 export { entryOf } from "./entry";
 export { iconPicture, logoPicture } from "./identity";
 export { withoutEnd, withoutEnds } from "./text";

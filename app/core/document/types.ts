@@ -33,8 +33,9 @@ export type Part = {
  * `page`: one page's own sections. `frame`: what stands above and below the sections of every page. `layout`: the
  * arrangement that all pages of one sort share; its root says which sort, and for which goods it is. `menu`: items that lead
  * to pages, up to three deep. `site`: what holds for the shop as a whole. `piece`: sections that the seller keeps to use again; shoppers never see it.
+ * `shared`: one section that stands on several pages and is edited once.
  */
-export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site", "piece"] as const;
+export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site", "piece", "shared"] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** The sorts of pages that have a layout. */
@@ -159,6 +160,7 @@ export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
   menu: ["items"],
   site: [],
   piece: ["main"],
+  shared: ["main"],
 };
 
 /** Where a node stands. */

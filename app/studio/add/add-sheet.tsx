@@ -10,6 +10,7 @@ import { useScenes } from "../pictures";
 import { useStudio, useStudioStore } from "../keeping";
 import { PartSight } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
+import { SharedTiles } from "../shared";
 import { OwnPieces } from "./own-pieces";
 import { layoutProps, pathTo, type Part, entryOf } from "~/core/document";
 
@@ -21,8 +22,8 @@ type AddChoice = {
 };
 
 const SECTIONS: readonly AddChoice[] = kindsOf("section").flatMap(({ definition }): readonly AddChoice[] => {
-  const { kind, slots, arrangements, starts, isOffered } = definition;
-  if (!slots.includes("main") && !isOffered) return [];
+  const { kind, slots, arrangements, starts, isOffered, traits } = definition;
+  if ((!slots.includes("main") && !isOffered) || traits?.includes("stands-for")) return [];
   return starts
     ? starts.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillStart(kind, id, ...given) }))
     : arrangements.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillNode(kind, ...given, id) }));
@@ -245,6 +246,7 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
               </Box>
             );
           })}
+          <SharedTiles page={page} at={at ?? 0} sought={sought} onDone={close} />
           <OwnPieces page={page} at={at ?? 0} sought={sought} onDone={close} />
           {widgets.length && !isInColumns ? things : null}
           {sections.length + widgets.length === 0 ? (

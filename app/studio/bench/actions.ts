@@ -11,7 +11,7 @@ import {
 import { selectionOf, type StudioStore } from "../keeping";
 import { copySelection, cutSelection, nameOfAll, pasteHere, pasteLookHere } from "./clipboard";
 import { nameOfPart, partAt } from "./parts";
-import { standings } from "./sections";
+import { placesOf, standings } from "./sections";
 
 /** What can be done with what is selected; keys, menus and buttons all come here. */
 export type BenchActions = ReturnType<typeof benchActions>;
@@ -28,6 +28,7 @@ export function benchActions(store: StudioStore, page: string) {
     const [only] = nodes;
     return { ids, name: nodes.length === 1 && only ? nameOfPart(only) : nameOfAll(nodes.map((p) => p.node)), nodes };
   };
+  const places = (ids: readonly string[]) => placesOf(now().draft, page, ids);
   /** Moves a widget to the end of the next column left or right of its own. */
   const acrossColumns = (id: string, by: -1 | 1) => {
     const part = partAt(now().draft, id);
@@ -48,7 +49,7 @@ export function benchActions(store: StudioStore, page: string) {
   return {
     duplicate: () => {
       const { ids, name } = selection();
-      if (ids.length) run(duplicateNodes(now().draft, ids, name));
+      if (ids.length) run(duplicateNodes(now().draft, places(ids), name));
     },
     remove: () => {
       const { ids, name, nodes } = selection();
@@ -58,7 +59,7 @@ export function benchActions(store: StudioStore, page: string) {
       run(
         nodes.length === 1 && only?.level === "column"
           ? removeColumn(now().draft, only.node.id)
-          : removeNodes(now().draft, ids, name),
+          : removeNodes(now().draft, places(ids), name),
       );
     },
     toggleShown: () => {
@@ -66,7 +67,7 @@ export function benchActions(store: StudioStore, page: string) {
       if (ids.length) run(setShown(now().draft, ids, !nodes.every((p) => p.node.shown), name));
     },
     copy: () => void copySelection(store),
-    cut: () => cutSelection(store),
+    cut: () => cutSelection(store, page),
     paste: () => pasteHere(store, page),
     pasteLook: () => pasteLookHere(store),
     /** Along the reading direction of what the part stands in. */
@@ -80,7 +81,7 @@ export function benchActions(store: StudioStore, page: string) {
       const inGroup = around !== undefined && isGroup(around);
       if (part.level === "widget" && isSideways && !inGroup) return acrossColumns(part.node.id, by);
       if (part.level !== "widget" && !isSideways) return;
-      run(nudgeNode(now().draft, part.node.id, by, nameOfPart(part)));
+      run(nudgeNode(now().draft, places([part.node.id])[0]!, by, nameOfPart(part)));
     },
     /** Selects what the part stands in. */
     out: () => {

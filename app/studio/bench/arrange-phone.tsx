@@ -13,7 +13,8 @@ import {
 import { useEffect, useState } from "react";
 import { resolve } from "~/core/cascade";
 import { setStyles } from "~/core/commands";
-import { entryOf, type Draft } from "~/core/document";
+import type { Draft } from "~/core/document";
+import { standings } from "./sections";
 import { arrangeForPhone, type PhoneFacts, type Proposal } from "~/core/layout";
 import { applyAll } from "~/core/operations";
 import { hasTrait, hasStyle, kindOf, nameOf } from "~/kinds";
@@ -59,7 +60,9 @@ export function phoneFacts(frame: Document): ReadonlyMap<string, PhoneFacts> {
 export function proposalsFor(draft: Draft, page: string, frame: Document): readonly Proposal[] {
   const theme = themeById(draft.look.theme);
   return arrangeForPhone({
-    sections: (entryOf(draft.documents, page)?.root.slots.main ?? []).filter((s) => s.shown),
+    sections: standings(draft, page)
+      .filter((s) => s.document === page && s.node.shown)
+      .map((s) => s.node),
     facts: phoneFacts(frame),
     now: (node, property) => resolve(nodeLayers(node, theme, draft.look), property, "phone")?.value,
     has: (node, property) => {

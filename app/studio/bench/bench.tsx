@@ -8,6 +8,7 @@ import { addNode, setProp } from "~/core/commands";
 import { homeOf } from "~/core/addresses";
 import { entryOf, type Draft, type PageDocument } from "~/core/document";
 import { nameOf } from "~/kinds";
+import { ShareSection } from "../shared";
 import { AddSheet, KeepPiece } from "../add";
 import { useStudio, useStudioStore, type PaneView } from "../keeping";
 import { DEVICE_PLURAL, ShowProvider, usePageSheets } from "../panes";
@@ -184,6 +185,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
   const [moving, setMoving] = useState<string | null>(null);
   const [copying, setCopying] = useState<readonly string[] | null>(null);
   const [keeping, setKeeping] = useState<readonly string[] | null>(null);
+  const [sharing, setSharing] = useState<string | null>(null);
   const [choosing, setChoosing] = useState<{ node: string; at: string } | null>(null);
   // On a phone there is room for one pane; the panel rises from below when it is asked for.
   const isNarrow = useMediaQuery("(max-width:899.98px)");
@@ -328,6 +330,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
               onMove={setMoving}
               onCopyTo={setCopying}
               onKeep={setKeeping}
+              onShare={setSharing}
               onReveal={reveal}
             />
             <Box sx={{ display: "grid", placeItems: "center", borderLeft: `1px solid ${INK.line}`, pl: 1.5 }}>
@@ -426,6 +429,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
         <MoveTo page={page} id={moving} onClose={() => setMoving(null)} />
         <CopyTo page={page} ids={copying} onClose={() => setCopying(null)} />
         <KeepPiece ids={keeping} onClose={() => setKeeping(null)} />
+        <ShareSection id={sharing} onClose={() => setSharing(null)} />
       </BenchProviders>
     </ShowProvider>
   );

@@ -6,7 +6,7 @@ import { hasStyle, kindOf, levelOf } from "~/kinds";
 import { adapted } from "~/kinds/carried";
 import { selectionOf, type StudioStore } from "../keeping";
 import { partAt, placeForWidget } from "./parts";
-import { placeForNew } from "./sections";
+import { placeForNew, placesOf } from "./sections";
 
 // What was copied lies in the browser's storage, which all tabs and all shops of this studio share: so a part can be taken from
 // one page or shop to another, and is still there after a reload.
@@ -47,11 +47,12 @@ export function copySelection(store: StudioStore): boolean {
 export const nameOfAll = (nodes: readonly Part[]): string =>
   nodes.length === 1 ? (kindOf(nodes[0]!)?.definition.name ?? nodes[0]!.kind) : `${nodes.length} parts`;
 
-export function cutSelection(store: StudioStore): void {
+export function cutSelection(store: StudioStore, page: string): void {
   if (!copySelection(store)) return;
   const state = store.getState();
   const ids = selectionOf(state);
-  state.run(removeNodes(state.draft, ids, nameOfAll(outermost(state.draft, ids).map((f) => f.node))));
+  const name = nameOfAll(outermost(state.draft, ids).map((f) => f.node));
+  state.run(removeNodes(state.draft, placesOf(state.draft, page, ids), name));
 }
 
 /** Puts what was copied onto the page: sections after the selected one, widgets into or after what is selected. */

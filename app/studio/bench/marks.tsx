@@ -1,4 +1,4 @@
-import type { Device } from "~/core/document";
+import { entryOf, type Device } from "~/core/document";
 import { useEffect, useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
 import { createPortal } from "react-dom";
 import { resolve } from "~/core/cascade";
@@ -6,6 +6,7 @@ import type { Rect } from "~/core/layout";
 import { nodeLayers } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio } from "../keeping";
+import { sharedDocument, whereWords } from "../shared";
 import type { PaneDevice } from "./frames";
 import { useCarry, useCarrying } from "./carry";
 import { CheckMarks } from "./check-marks";
@@ -53,10 +54,12 @@ type FrameProps = {
   part: PartAt;
   box: Rect;
   hidden: readonly string[];
+  /** Where else it stands, of a shared section; undefined for what is on this page alone. */
+  shared: string | undefined;
   onGrip: (e: PointerEvent) => void;
 };
 
-function SelectionFrame({ frame, part, box, hidden, onGrip }: FrameProps) {
+function SelectionFrame({ frame, part, box, hidden, shared, onGrip }: FrameProps) {
   const name = nameOfPart(part);
   const isStuck = useReachesBelow(frame, box.top + box.height);
   return (
@@ -65,7 +68,7 @@ function SelectionFrame({ frame, part, box, hidden, onGrip }: FrameProps) {
       style={{ ...box, height: `calc(${box.height}px + 26px*var(--k))` }}
       data-selected={part.node.id}
     >
-      <div className="zm-edge">
+      <div className={shared === undefined ? "zm-edge" : "zm-edge is-shared"}>
         <i />
         <i />
         <i />
@@ -82,6 +85,7 @@ function SelectionFrame({ frame, part, box, hidden, onGrip }: FrameProps) {
           <Dots />
         </button>
         <b>{name}</b>
+        {shared === undefined ? null : <em>{shared}</em>}
         {part.node.shown ? null : <em>not shown yet</em>}
         {hidden.length ? <em>not on {hidden.join(", ")}</em> : null}
       </div>
@@ -124,6 +128,8 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
     (d) => d !== device && resolve(layers, "hidden", d)?.value === true,
   );
   const section = part?.path[0];
+  const sharedBy = part && sharedDocument(entryOf(draft.documents, part.document));
+  const shared = sharedBy && whereWords(draft.documents, sharedBy.id);
   // On something small, handles would hide it.
   const isRoomy = box !== undefined && box.height > 44 && box.width > 120;
   const isAlone = also.length === 0 && !editing && !isCarrying && !dragging;
@@ -143,7 +149,7 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
         <>
           {/* A thin line around what a widget stands in, so that its neighbours are seen as such. */}
           {around && boxes?.around ? <div className="zm-parent" style={boxes.around} /> : null}
-          <SelectionFrame frame={frame} part={part} box={box} hidden={hiddenElsewhere} onGrip={grip} />
+          <SelectionFrame frame={frame} part={part} box={box} hidden={hiddenElsewhere} shared={shared} onGrip={grip} />
         </>
       ) : null}
       {isAlone && section?.slots.columns ? <ColumnLines frame={frame} section={section} audience={audience} /> : null}

@@ -1,6 +1,8 @@
 import { Divider, ListItemText, Menu, MenuItem, Typography } from "@mui/material";
 import { addColumn, columnsOf, deviceDifferences, putBackDevices } from "~/core/commands";
+import { entryOf } from "~/core/document";
 import { kindOf } from "~/kinds";
+import { sharedDocument } from "../shared";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import type { BenchActions } from "./actions";
 import { readCopied } from "./clipboard";
@@ -16,10 +18,12 @@ type PartMenuProps = {
   /** Copies of sections go to another page, or are kept to be used again. */
   onCopyTo: (ids: readonly string[]) => void;
   onKeep: (ids: readonly string[]) => void;
+  /** A section is to stand on several pages. */
+  onShare: (id: string) => void;
 };
 
 /** Everything that can be done with a part, by name and with its key. */
-export function PartMenu({ state, actions, onClose, onEditWords, onMove, onCopyTo, onKeep }: PartMenuProps) {
+export function PartMenu({ state, actions, onClose, onEditWords, onMove, onCopyTo, onKeep, onShare }: PartMenuProps) {
   const store = useStudioStore();
   const draft = useStudio((s) => (state ? s.draft : null));
   const part = state && draft ? partAt(draft, state.id) : undefined;
@@ -93,6 +97,9 @@ export function PartMenu({ state, actions, onClose, onEditWords, onMove, onCopyT
         ? [
             item("Copy to another page …", () => onCopyTo(chosen(node.id))),
             item("Keep as your own piece …", () => onKeep(chosen(node.id))),
+            item("Make it a shared section …", () => onShare(node.id), "", {
+              disabled: sharedDocument(entryOf(draft.documents, part.document)) !== undefined,
+            }),
           ]
         : []),
       item("Remove", actions.remove, "Del", { danger: true }),

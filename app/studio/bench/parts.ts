@@ -1,4 +1,4 @@
-import { pathTo, type Draft, type Part, type Place, entryOf } from "~/core/document";
+import { pathTo, standingIn, type Draft, type Part, type Place, entryOf } from "~/core/document";
 import { accepts, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
 
 /** A part of a page and what it stands in. */
@@ -83,7 +83,7 @@ export function placesFor(
   };
   const document = entryOf(draft.documents, page);
   if (!document || strangerIn(document, part)) return [];
-  for (const section of document.root.slots.main ?? []) enter(section);
+  for (const { node } of standingIn(draft.documents, document, "main")) enter(node);
   return found;
 }
 

@@ -2,7 +2,8 @@ import { Box, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { memo, useDeferredValue, useEffect, useRef, type KeyboardEvent, type MouseEvent, useState } from "react";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
-import { INK, ON_LEMON, VISUALLY_HIDDEN } from "../ui";
+import { whereWords } from "../shared";
+import { HATCH, INK, ON_LEMON, VISUALLY_HIDDEN } from "../ui";
 import type { BenchActions } from "./actions";
 import { useCarry } from "./carry";
 import { thingsWords, useFindingsBySection } from "./checks";
@@ -11,7 +12,7 @@ import { PartMenu, type MenuState } from "./part-menu";
 import { insideOf, neighbourOf, type PlanRow } from "./plan-tree";
 import { standings } from "./sections";
 import { useSectionDrag } from "./use-drag";
-import { entryOf, type Draft } from "~/core/document";
+import { entryOf, sharedOf, type Draft } from "~/core/document";
 import { useWires, type Bone, type Wireframe } from "./wireframe";
 
 const ITEM = 92;
@@ -66,6 +67,7 @@ type PlanProps = {
   onMove: (id: string) => void;
   onCopyTo: (ids: readonly string[]) => void;
   onKeep: (ids: readonly string[]) => void;
+  onShare: (id: string) => void;
   /** Brings a part into view, also one that is selected already. */
   onReveal: (id: string) => void;
 };
@@ -92,6 +94,7 @@ const Strip = memo(function Strip({
   onMove,
   onCopyTo,
   onKeep,
+  onShare,
   onReveal,
 }: PlanProps & { draft: Draft }) {
   const store = useStudioStore();
@@ -242,7 +245,9 @@ const Strip = memo(function Strip({
           sx={{ display: "flex", gap: `${GAP}px`, height: "100%", alignItems: "center" }}
         >
           {all.map((standing, index) => {
-            const { node, name } = standing;
+            const { node, name, stands } = standing;
+            const shared = sharedOf(stands);
+            const where = shared === undefined ? undefined : whereWords(draft.documents, shared);
             const isSelected = isChosen(node.id);
             const isOpen = index === openIndex && groups.length > 0;
             const item = (
@@ -251,7 +256,7 @@ const Strip = memo(function Strip({
                 {...common(node.id)}
                 aria-level={1}
                 {...(insideOf(node).length ? { "aria-expanded": isOpen } : {})}
-                aria-label={`${name}${node.shown ? "" : ", not shown yet"}, ${index + 1} of ${all.length}${problems.has(node.id) ? `, ${thingsWords(problems.get(node.id)!)}` : ""}`}
+                aria-label={`${name}${node.shown ? "" : ", not shown yet"}, ${where === undefined ? "" : `shared, ${where}, `}${index + 1} of ${all.length}${problems.has(node.id) ? `, ${thingsWords(problems.get(node.id)!)}` : ""}`}
                 onPointerDown={(event) => begin(node.id, event.nativeEvent)}
                 sx={{
                   width: ITEM,
@@ -274,6 +279,20 @@ const Strip = memo(function Strip({
               >
                 <Box sx={{ opacity: node.shown ? 1 : 0.45, lineHeight: 0, position: "relative" }}>
                   <Drawing wire={wires.get(node.id)} />
+                  {where === undefined ? null : (
+                    <Box
+                      aria-hidden
+                      title={`Shared, ${where}`}
+                      sx={{
+                        position: "absolute",
+                        insetInline: 0,
+                        bottom: -2,
+                        height: 7,
+                        background: HATCH,
+                        border: `1px solid ${INK.ink}`,
+                      }}
+                    />
+                  )}
                   {problems.get(node.id) ? (
                     <Box
                       component="span"
@@ -413,6 +432,7 @@ const Strip = memo(function Strip({
         onMove={onMove}
         onCopyTo={onCopyTo}
         onKeep={onKeep}
+        onShare={onShare}
       />
     </Box>
   );

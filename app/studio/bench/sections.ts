@@ -1,10 +1,22 @@
-import { placeOf, ROOT_SLOTS, walk, type Draft, type Part, entryOf } from "~/core/document";
+import {
+  placeOf,
+  ROOT_SLOTS,
+  sharedOf,
+  standingIn,
+  walk,
+  type Draft,
+  type Part,
+  type Standing,
+  entryOf,
+} from "~/core/document";
 import { aroundPage } from "~/render";
 import { hasTrait, kindOf, nameOf } from "~/kinds";
 
 /** A section of the page on the bench, and where it stands. */
 export type SectionPlace = {
   readonly node: Part;
+  /** The part that holds its place: itself, or the one that stands for a shared section. */
+  readonly stands: Part;
   readonly document: string;
   readonly slot: string;
   readonly index: number;
@@ -20,18 +32,32 @@ function sectionName(node: Part): string {
   return telling.length === 1 ? nameOf(telling[0]!) : nameOf(node);
 }
 
+/** The shared section by its own name, any other by its kind. */
+const standingName = (draft: Draft, { node, stands }: Standing): string =>
+  (node === stands ? undefined : entryOf(draft.documents, sharedOf(stands)!)?.title) ?? sectionName(node);
+
+/**
+ * Parts as they are moved, copied and taken away on a page: the place of a shared section there, not the section itself, which stands on
+ * other pages as well.
+ */
+export function placesOf(draft: Draft, page: string, ids: readonly string[]): readonly string[] {
+  const all = standings(draft, page);
+  return ids.map((id) => all.find((s) => s.node.id === id)?.stands.id ?? id);
+}
+
 /** Everything that the plan shows for a page, in reading order: what every page has on top, the page, what is below. */
 export function standings(draft: Draft, page: string): readonly SectionPlace[] {
-  const of = (document: string, slots: readonly string[]): SectionPlace[] =>
-    slots.flatMap((slot) =>
-      (entryOf(entryOf(draft.documents, document)?.root.slots, slot) ?? []).map((node, index) => ({
-        node,
+  const of = (document: string, slots: readonly string[]): SectionPlace[] => {
+    const found = entryOf(draft.documents, document);
+    return slots.flatMap((slot) =>
+      (found ? standingIn(draft.documents, found, slot) : []).map((standing) => ({
+        ...standing,
         document,
         slot,
-        index,
-        name: sectionName(node),
+        name: standingName(draft, standing),
       })),
     );
+  };
   const [top, bottom] = ROOT_SLOTS.frame;
   const around = aroundPage(entryOf(draft.documents, page));
   return [
@@ -57,7 +83,7 @@ export function siblingsOf(
 /** Where a new section goes: after the selected one if that is on the page itself, else at its end. */
 export function placeForNew(draft: Draft, page: string, selected: string | null): number {
   const root = entryOf(draft.documents, page)?.root;
-  const place = root && selected ? placeOf(root, selected) : undefined;
+  const place = root && selected ? placeOf(root, placesOf(draft, page, [selected])[0]!) : undefined;
   if (place) return place.index + 1;
   return root?.slots.main?.length ?? 0;
 }

@@ -55,7 +55,7 @@ export function useSectionDrag(page: string, track: Track) {
           setDragging(null);
           if (how !== "dropped" || goal === index || goal === index + 1) return;
           const state = store.getState();
-          state.run(moveNode(state.draft, id, goal, names[index]!));
+          state.run(moveNode(state.draft, siblings[index]!.stands.id, goal, names[index]!));
         },
       });
     },

@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
 import { memo, useEffect, useMemo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
 import { FAMILIES, PROPERTIES, resolve, type Family, type Layer } from "~/core/cascade";
-import { deviceDifferences, duplicateNodes, putBackDevices, removeColumn, removeNodes } from "~/core/commands";
+import { deviceDifferences, putBackDevices } from "~/core/commands";
 import { AUDIENCES, DEVICES, type Audience, type Part, entryOf } from "~/core/document";
 import { chassisOf, hasStyle, kindOf, moreStyles, type Field } from "~/kinds";
 import { arrangementOf, nodeLayers, partById, pictureUnderWords } from "~/render";
@@ -12,6 +12,7 @@ import { benchActions, nameIn, nameOfPart, partAt, useBenchFrames } from "../ben
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { DEVICE_NAME, DEVICE_PLURAL } from "../panes";
 import { MenuEditor } from "../menus";
+import { SharedNote, sharedDocument } from "../shared";
 import { WhatNext } from "../start";
 import { IconAction, INK } from "../ui";
 import { alsoFollowing } from "./affected";
@@ -147,27 +148,18 @@ function Trail({ steps }: { steps: readonly TrailStep[] }) {
 type HeadProps = {
   ids: readonly string[];
   name: string;
-  isColumn: boolean;
   isSection: boolean;
   /** An item of a menu has no look of its own. */
   isItem: boolean;
-  document: string;
+  /** The page that it is looked at on. */
+  page: string;
   differences: number;
   /** What it stands in, as JSON: the same text while it is the same, so that typing draws none of this anew. */
   trail: string;
 };
 
 /** What is selected, what can be done with it as a whole, and whom changes are for. */
-const DetailsHead = memo(function DetailsHead({
-  ids,
-  name,
-  isColumn,
-  isSection,
-  isItem,
-  document,
-  differences,
-  trail,
-}: HeadProps) {
+const DetailsHead = memo(function DetailsHead({ ids, name, isSection, isItem, page, differences, trail }: HeadProps) {
   // In the plan a thumb scrolls; here it moves.
   const isNarrow = useMediaQuery("(max-width:899.98px)");
   const store = useStudioStore();
@@ -196,22 +188,12 @@ const DetailsHead = memo(function DetailsHead({
                 key={way}
                 label={way === "left" ? "Move up the page" : "Move down the page"}
                 icon={way === "left" ? ArrowUp : ArrowDown}
-                onClick={() => benchActions(store, document).nudge(way)}
+                onClick={() => benchActions(store, page).nudge(way)}
               />
             ))
           : null}
-        <IconAction
-          label="Duplicate"
-          keys="D"
-          icon={Copy}
-          onClick={() => now().run(duplicateNodes(now().draft, ids, name))}
-        />
-        <IconAction
-          label="Remove"
-          keys="Del"
-          icon={Trash2}
-          onClick={() => now().run(isColumn ? removeColumn(now().draft, ids[0]!) : removeNodes(now().draft, ids, name))}
-        />
+        <IconAction label="Duplicate" keys="D" icon={Copy} onClick={() => benchActions(store, page).duplicate()} />
+        <IconAction label="Remove" keys="Del" icon={Trash2} onClick={() => benchActions(store, page).remove()} />
       </Box>
       {isItem ? null : <AudienceSwitch />}
       {differences ? (
@@ -232,13 +214,13 @@ const DetailsHead = memo(function DetailsHead({
 });
 
 /** Everything about what is selected, under the questions it answers. Of several parts, what they have in common. */
-export const Details = () => (
+export const Details = ({ page }: { page: string }) => (
   <FoldsProvider>
-    <Selected />
+    <Selected page={page} />
   </FoldsProvider>
 );
 
-function Selected() {
+function Selected({ page }: { page: string }) {
   const selected = useStudio((s) => s.selected);
   const also = useStudio((s) => s.also);
   const draft = useStudio((s) => s.draft);
@@ -282,6 +264,7 @@ function Selected() {
   const control = (field: Field) => (
     <FieldControl key={`${node.id} ${field.key}`} node={node} field={field} path={[field.key]} />
   );
+  const sharedBy = sharedDocument(entryOf(draft.documents, part.document));
   const canHide = styles.includes("hidden") || more.includes("hidden");
   const name = isOne ? nameOfPart(part) : `${parts.length} parts`;
   const differences = nodes.reduce((sum, n) => sum + deviceDifferences(n).length, 0);
@@ -290,16 +273,16 @@ function Selected() {
       <DetailsHead
         ids={ids}
         name={name}
-        isColumn={isOne && part.level === "column"}
         isSection={isOne && isSection}
         isItem={part.level === "item"}
-        document={part.document}
+        page={page}
         differences={differences}
         trail={JSON.stringify(
           isOne ? part.path.slice(0, -1).map((n, i) => ({ id: n.id, name: nameIn(n, part.path[i - 1]) })) : [],
         )}
       />
 
+      {sharedBy ? <SharedNote key={sharedBy.id} shared={sharedBy.id} page={page} /> : null}
       {isOne && definition.fields.length ? (
         <Group title="What it says">
           {definition.fields.filter((f) => !f.seldom).map(control)}

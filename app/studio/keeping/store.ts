@@ -1,7 +1,7 @@
 import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import { redo, undo, type Outcome, type Transaction } from "~/core/commands";
-import type { Audience, Device, Draft } from "~/core/document";
+import { selectable, type Audience, type Device, type Draft } from "~/core/document";
 import { goodsOn, updateGoods, type Goods, type SellersGoods } from "~/core/goods";
 import { discard, edit, openTab, tryAgain, withDone, type Logged, type ShopVersions, type Tab } from "~/core/keeping";
 import type { Picture } from "~/core/pictures";
@@ -211,10 +211,11 @@ export function createStudioStore(loaded: Loaded): StudioStore {
         problemOfChange(edited.tab.draft, next.operations) ??
         (transactionSchema.safeParse(next).success ? undefined : TOO_LARGE);
       if (problem) return problem;
+      const selects = next.selects === undefined ? undefined : selectable(edited.tab.draft.documents, next.selects);
       set({
         ...edited.tab,
         lastMerge: outcome.mergeKey === undefined ? null : { key: outcome.mergeKey, at: now },
-        ...(next.selects === undefined || next.selects === state.selected ? {} : { selected: next.selects, also: [] }),
+        ...(selects === undefined || selects === state.selected ? {} : { selected: selects, also: [] }),
       });
       const { audience, say } = get();
       const isForAll = audience !== "all" && next.operations.some((o) => o.type === "moveNode");

@@ -1,7 +1,7 @@
 import { Autocomplete, Box, TextField, Typography } from "@mui/material";
 import { memo, useMemo, useState } from "react";
 import { siteOf } from "~/core/addresses";
-import type { Draft } from "~/core/document";
+import { standingIn, type Draft } from "~/core/document";
 import { linkSchema, NO_LINK, type Link } from "~/core/schema";
 import { chassisOf, nameOf } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
@@ -28,7 +28,7 @@ const placesOf = (documents: Draft["documents"]): readonly LinkTarget[] =>
   Object.values(documents)
     .filter((d) => d.kind === "page")
     .flatMap((page) =>
-      (page.root.slots.main ?? []).flatMap((section): readonly LinkTarget[] => {
+      standingIn(documents, page, "main").flatMap(({ node: section }): readonly LinkTarget[] => {
         const { anchor } = chassisOf(section);
         return anchor
           ? [

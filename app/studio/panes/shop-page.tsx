@@ -10,7 +10,6 @@ import {
   frameOf,
   GOODS_SETTINGS,
   nodeCss,
-  noFrame,
   Page,
   PageBody,
   partsByKind,
@@ -128,7 +127,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   );
   return (
     <EnvProvider value={env}>
-      <Page frame={frameOf(documents.frame ?? noFrame(), page)} theme={theme} look={look}>
+      <Page frame={frameOf(documents, page)} theme={theme} look={look}>
         <PageBody target={target} documents={documents} goods={dressing.goods} theme={theme} look={look} most={most} />
       </Page>
     </EnvProvider>

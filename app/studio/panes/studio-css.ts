@@ -55,6 +55,7 @@ a,button,[data-at]{cursor:default}
 .zm-edge i{position:absolute;width:calc(9px*var(--k));height:calc(9px*var(--k));background:#f5c518;border:calc(1.5px*var(--k)) solid #17241d}
 .zm-edge i:nth-child(1){left:calc(-5px*var(--k));top:calc(-5px*var(--k))}.zm-edge i:nth-child(2){right:calc(-5px*var(--k));top:calc(-5px*var(--k))}
 .zm-edge i:nth-child(3){left:calc(-5px*var(--k));bottom:calc(-5px*var(--k))}.zm-edge i:nth-child(4){right:calc(-5px*var(--k));bottom:calc(-5px*var(--k))}
+.zm-edge.is-shared{border-image:repeating-linear-gradient(45deg,#17241d 0 calc(3px*var(--k)),#f5c518 0 calc(7px*var(--k))) 1;border-width:calc(5px*var(--k))}
 .zm-tab{position:sticky;bottom:0;align-self:flex-start;display:inline-flex;align-items:center;height:calc(26px*var(--k));background:#17241d;color:#faf8f2;border-radius:0 0 calc(6px*var(--k)) calc(6px*var(--k));pointer-events:auto;white-space:nowrap}
 .zm-tab.is-stuck{align-self:flex-end}
 .zm-tab.is-stuck:not(:hover) :is(b,em){display:none}

@@ -1,9 +1,9 @@
 import { Box, Typography } from "@mui/material";
 import { useMemo } from "react";
-import { homeOf } from "~/core/addresses";
 import { entryOf, LOOK_PART, type Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { targetFor, type Target } from "~/render";
+import { pageShowing } from "../shared";
 import { useStudio } from "../keeping";
 import { PageSight } from "../panes";
 import { INK } from "../ui";
@@ -18,9 +18,9 @@ const HEIGHT = 232;
 
 /** The page on which a part of a state of the shop is looked at: itself, or the home page; undefined where it has no such part. */
 function targetOf(part: string, { documents }: Draft, goods: Goods): Target | undefined {
-  const kind = part === LOOK_PART ? "look" : entryOf(documents, part)?.kind;
-  if (kind === undefined) return undefined;
-  return targetFor(documents, goods, kind === "page" || kind === "layout" ? part : homeOf(documents), null);
+  const document = entryOf(documents, part);
+  if (part !== LOOK_PART && !document) return undefined;
+  return targetFor(documents, goods, pageShowing(documents, document), null);
 }
 
 /** One part of the shop as shoppers see it now, and as they would. */

@@ -7,7 +7,7 @@ import { INK } from "../ui";
 /** What differs of one part of the shop, in words. */
 export type PartChanges = ChangedPart & { readonly name: string; readonly changes: readonly string[] };
 
-const KIND_ORDER = ["look", "frame", "site", "menu", "page", "layout", "piece"] as const;
+const KIND_ORDER = ["look", "frame", "site", "menu", "page", "layout", "shared", "piece"] as const;
 
 /** Parts in the order in which a seller thinks of them: what is on every page first. */
 export const inOrder = (parts: readonly PartChanges[]): readonly PartChanges[] =>
@@ -46,8 +46,9 @@ function Changes({ changes }: { changes: readonly string[] }) {
 
 const HOW: Readonly<Record<LeftBehind["how"], (part: string, needs: string) => string>> = {
   leads: (part, needs) => `${part} leads to “${needs}”, which is not in the shop yet.`,
-  shows: (part, needs) => `${part} shows the menu “${needs}”, which is not in the shop yet.`,
+  shows: (part, needs) => `${part} shows “${needs}”, which is not in the shop yet.`,
   beneath: (part, needs) => `${part} stands beneath “${needs}”, which is not in the shop yet.`,
+  loses: (part, needs) => `“${needs}” as it is in the shop has the shared section “${part}” and would lose it.`,
 };
 
 type PartsListProps = {

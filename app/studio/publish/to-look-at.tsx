@@ -7,6 +7,7 @@ import type { Goods } from "~/core/goods";
 import { PageSurvey, RULE_WORDS, type PageFindings } from "../checks";
 import { useStudio, useStudioStore } from "../keeping";
 import { DEVICE_NAME } from "../panes";
+import { pageShowing } from "../shared";
 import { INK } from "../ui";
 
 /** Pages are drawn and measured one after another; more than these would keep a seller waiting. */
@@ -18,7 +19,10 @@ function changedPages(published: Draft | undefined, draft: Draft): readonly stri
   const kindOf = (id: string) => entryOf(draft.documents, id)?.kind;
   const known = (id: string) => kindOf(id) === "page" || kindOf(id) === "layout";
   if (!published) return Object.keys(draft.documents).filter(known).slice(0, MOST_PAGES);
-  const changed = differences(published, draft).flatMap((d) => ("document" in d ? d.document.id : "frame"));
+  const changed = differences(published, draft).flatMap((d) => {
+    if (!("document" in d)) return "frame";
+    return d.document.kind === "shared" ? pageShowing(draft.documents, d.document) : d.document.id;
+  });
   // What stands on every page is looked at on the home page.
   const ids = changed.some((id) => !known(id)) ? [homeOf(draft.documents), ...changed] : changed;
   return [...new Set(ids)].filter(known).slice(0, MOST_PAGES);

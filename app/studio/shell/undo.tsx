@@ -6,6 +6,7 @@ import { homeOf } from "~/core/addresses";
 import { findNode, entryOf } from "~/core/document";
 import type { Transaction } from "~/core/commands";
 import { useStudio, useStudioStore, type StudioState, type StudioStore } from "../keeping";
+import { pageShowing } from "../shared";
 import { IconAction } from "../ui";
 import { Steps } from "./steps";
 
@@ -58,10 +59,12 @@ function placeOf({ draft }: StudioState, { operations }: Transaction): { page: s
       continue;
     }
     const document = entryOf(draft.documents, operation.document);
-    // Menus, header and footer stand on every page.
-    if (!document || (document.kind !== "page" && document.kind !== "layout")) continue;
     const part = "node" in operation ? operation.node : undefined;
     const id = typeof part === "string" ? part : part?.id;
+    if (document?.kind === "shared")
+      return { page: pageShowing(draft.documents, document), ...(id === undefined ? {} : { part: id }) };
+    // Menus, header and footer stand on every page.
+    if (!document || (document.kind !== "page" && document.kind !== "layout")) continue;
     const isOnIt = id !== undefined && id !== document.root.id && findNode(document.root, id) !== undefined;
     return { page: document.id, ...(isOnIt ? { part: id } : {}) };
   }

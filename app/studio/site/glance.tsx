@@ -13,6 +13,7 @@ import {
   sameJson,
   type Draft,
   type PageDocument,
+  spread,
 } from "~/core/document";
 import { pagesLedTo } from "~/kinds/leading";
 import { placeholdersOf } from "~/kinds/placeholders";
@@ -108,7 +109,7 @@ const Facts = memo(function Facts({ row, isWide, isLedTo }: FactsProps) {
   const isNew = before === undefined;
   const left = useMemo(() => placeholdersOf(document, shop).length, [shop, document]);
   const isLost = page && !isHome && !page.props.hidden && !isLedTo;
-  const shared = page && sharedAs(document, isHome, look.identity);
+  const shared = page && sharedAs(spread(documents, document), isHome, look.identity);
   const tooLong = shared && widthInResult(shared.title, "title") > RESULT_WIDTH.title;
   return (
     <>

@@ -25,7 +25,7 @@ import {
   setPage,
   type Outcome,
 } from "~/core/commands";
-import { entryOf, menusOf, newId, pageProps } from "~/core/document";
+import { entryOf, menusOf, newId, pageProps, spread } from "~/core/document";
 import { sourceOf } from "~/core/pictures";
 import type { Link } from "~/core/schema";
 import { LONGEST_DESCRIPTION, LONGEST_SEARCH_TITLE, makeNode } from "~/kinds";
@@ -102,8 +102,8 @@ export function SharingFields({ page: id }: { page: string }) {
   const site = siteOf(documents);
   const isHome = site.home === id;
   const own = pageProps(document);
-  const made = madeFrom(document, isHome, identity);
-  const shared = sharedAs(document, isHome, identity);
+  const made = madeFrom(spread(documents, document), isHome, identity);
+  const shared = sharedAs(spread(documents, document), isHome, identity);
   const picture = pictures.find((p) => p.id === shared.picture);
   const set = (values: Parameters<typeof setPage>[2], what: string) => {
     const now = store.getState();

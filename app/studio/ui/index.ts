@@ -1,4 +1,5 @@
-export { INK, ON_LEMON, LOOK_ATTRIBUTE, LOOKS, studioTheme } from "./theme";
+export { ConfirmDialog, NameDialog } from "./ask-dialogs";
+export { HATCH, INK, ON_LEMON, LOOK_ATTRIBUTE, LOOKS, studioTheme } from "./theme";
 export { LookChoice, STUDIO_LOOKS } from "./look-choice";
 export { Blank, FindField, Heading, IconAction, PlacesList } from "./pieces";
 export { Zest } from "./zest";

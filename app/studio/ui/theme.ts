@@ -56,6 +56,9 @@ export const INK = Object.fromEntries(Object.keys(DAY).map((role) => [role, `var
   Record<keyof Inks, string>
 >;
 
+/** The ground of what stands on several pages. */
+export const HATCH = `repeating-linear-gradient(45deg, ${INK.lemon} 0 4px, ${INK.wash} 4px 8px)`;
+
 /** What is selected or current. */
 export const ON_LEMON = { bgcolor: INK.lemon, color: INK.onLemon };
 
