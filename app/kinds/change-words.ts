@@ -10,6 +10,7 @@ const LOOK: Readonly<Record<Extract<Difference, { what: "look" }>["part"], reado
   name: ["Brand", "shop name changed"],
   tagline: ["Brand", "tagline changed"],
   logo: ["Brand", "logo changed"],
+  contact: ["Brand", "contact and opening hours changed"],
   icon: ["Brand", "icon of the browser’s tab changed"],
 };
 

@@ -159,6 +159,8 @@ export type Later = {
 export type Start = {
   readonly id: string;
   readonly name: string;
+  /** It is a row above or below every page; absent: a section of one page. */
+  readonly region?: "top" | "bottom";
   readonly build: (given: {
     readonly picture: string | null;
     readonly product: string | null;

@@ -5,6 +5,12 @@ import { button } from "./button";
 import { chassisProblem } from "./chassis";
 import { collectionTiles } from "./collection-tiles";
 import { column } from "./column";
+import { contactFacts } from "./contact-facts";
+import { elsewhere } from "./elsewhere";
+import { menuLinks } from "./menu-links";
+import { paySigns } from "./pay-signs";
+import { shopLogo } from "./shop-logo";
+import { shopWays } from "./shop-ways";
 import type { Kind, Level, Trait } from "./definition";
 import { footer } from "./footer";
 import { freehand } from "./freehand";
@@ -84,6 +90,12 @@ const LIST: readonly Kind[] = [
   quote,
   point,
   assurances,
+  shopLogo,
+  menuLinks,
+  shopWays,
+  contactFacts,
+  elsewhere,
+  paySigns,
   rule,
   group,
   menuItem,

@@ -1,10 +1,10 @@
 import { SOME_DAY } from "~/core/goods/fixtures/day";
 import { describe, expect, it } from "vitest";
 import { PROPERTIES } from "~/core/cascade";
-import { differences, freeze, type PageDocument, type Draft, type Part } from "~/core/document";
+import { differences, freeze, walk, type PageDocument, type Draft, type Part } from "~/core/document";
 import { contentWith, everySection, goods, pictures } from "~/render/fixtures/content";
 import { changeWords } from "./change-words";
-import { fillNode } from "./fill";
+import { fillNode, fillStart } from "./fill";
 import {
   accepts,
   documentProblem,
@@ -36,6 +36,12 @@ describe.each(all.map((d) => [d.name, d] as const))("kind %s", (_name, definitio
         definition.props.safeParse({ ...definition.defaults, [field.key]: "x".repeat(length) }).success;
       expect([field.key, parse(field.most), parse(field.most + 1)]).toEqual([field.key, true, false]);
     }
+  });
+
+  it("begins as what it and all that is in it allow", () => {
+    for (const start of definition.starts ?? [])
+      for (const part of walk(fillStart(definition.kind, start.id, goods, pictures)))
+        expect([start.id, part.kind, problemOf(part)]).toEqual([start.id, part.kind, undefined]);
   });
 
   it("gives a list item that its own list allows", () => {

@@ -238,7 +238,7 @@ function drawPage(target: Target, content: ShopContent) {
   const page = documentOf(target, documents, content.goods);
   const frame = frameOf(documents, page);
   const kinds = new Set<string>();
-  const env = envOf(content, content.draft, undefined, shownOf(target, content.goods), page);
+  const env = envOf(content, content.draft, undefined, shownOf(target, content.goods), page, frame);
   const watching: KindEnv = {
     ...env,
     onDrawn: (kind) => void kinds.add(kind),

@@ -14,7 +14,7 @@ import {
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
-import { Wordmark } from "~/kinds/parts";
+import { RegionProvider, Wordmark } from "~/kinds/parts";
 import { CartPage, FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { documentOf, targetName, type Target } from "./target";
@@ -47,6 +47,15 @@ const sections = (nodes: readonly Part[] | undefined, theme: Theme, look: Look, 
     <Section key={node.id} node={node} theme={theme} look={look} first={firstIsHead && index === 0} />
   ));
 
+/** What every page has above or below its own part. Each row is a region of its own to assistive technology, and has a name. */
+const around = (nodes: readonly Part[] | undefined, theme: Theme, look: Look, region: "top" | "bottom") => (
+  <RegionProvider value={region}>
+    {(nodes ?? []).map((node, index) => (
+      <Section key={node.id} node={node} theme={theme} look={look} first={false} row={index + 1} />
+    ))}
+  </RegionProvider>
+);
+
 /** How the markup of every page begins. */
 export const PAGE_BEGINS = '<a class="skip"';
 
@@ -57,9 +66,9 @@ export function Page({ frame, theme, look, children }: PageProps): ReactNode {
       <a className="skip" href="#main">
         Skip to the page
       </a>
-      {sections(frame.root.slots.top, theme, look, false)}
+      {around(frame.root.slots.top, theme, look, "top")}
       <main id="main">{children}</main>
-      {sections(frame.root.slots.bottom, theme, look, false)}
+      {around(frame.root.slots.bottom, theme, look, "bottom")}
     </>
   );
 }

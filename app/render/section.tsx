@@ -4,7 +4,7 @@ import { walk, type Look, type Part } from "~/core/document";
 import { shadeClass } from "~/core/pictures";
 import type { Theme } from "~/core/theme";
 import { chassisOf, hasTrait, kindOf, type Definition } from "~/kinds";
-import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, type Inside } from "~/kinds/parts";
+import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, useRegion, type Inside } from "~/kinds/parts";
 import { blankIn } from "~/kinds/page-designs";
 import { unreadable } from "~/kinds/readable";
 import { Boundary, Undrawable } from "./boundary";
@@ -17,6 +17,8 @@ type PartProps = {
   /** Above the fold: the first section of a page, and what is in it. */
   first: boolean;
   headId?: string | undefined;
+  /** Which row it is of those above or below every page; absent: it is none. */
+  row?: number;
 };
 
 const SHORT = { section: "s s", column: "col col", widget: "w w", item: "" } as const;
@@ -37,8 +39,9 @@ export const Section = memo(function Section(props: PartProps): ReactNode {
   );
 });
 
-function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
+function Drawn({ node, theme, look, first, headId, row }: PartProps): ReactNode {
   const { studio, onDrawn, picture: find } = useEnv();
+  const region = useRegion();
   const kind = kindOf(node);
   const why = unreadable(node);
   // What can't be read is kept in the document, shown as such in the studio and left out in the shop.
@@ -87,6 +90,9 @@ function Drawn({ node, theme, look, first, headId }: PartProps): ReactNode {
           }
         : {})}
       {...(Tag === "aside" ? { "aria-label": definition.name } : {})}
+      {...(Tag === "section" && row
+        ? { "aria-label": `${region === "top" ? "Top" : "Bottom"} of the page, row ${row}` }
+        : {})}
     >
       {backdrop ? (
         <Pic picture={backdrop} at="backdrop" className="backdrop" sizes="100vw" eager={first} alt="" />

@@ -19,7 +19,9 @@ export type ShopContent = {
 };
 
 /** Ids of the parts that a page shows, by kind, in reading order. */
-export function partsByKind(page: PageDocument | undefined): ReadonlyMap<string, readonly string[]> {
+export function partsByKind(
+  ...documents: readonly (PageDocument | undefined)[]
+): ReadonlyMap<string, readonly string[]> {
   const found = new Map<string, string[]>();
   const enter = (part: Part) => {
     if (!part.shown) return;
@@ -28,7 +30,7 @@ export function partsByKind(page: PageDocument | undefined): ReadonlyMap<string,
     else found.set(part.kind, [part.id]);
     for (const children of Object.values(part.slots)) children.forEach(enter);
   };
-  if (page) enter(page.root);
+  for (const document of documents) if (document) enter(document.root);
   return found;
 }
 
@@ -132,6 +134,8 @@ export function envOf(
   studio?: KindEnv["studio"],
   shown?: KindEnv["shown"],
   page?: PageDocument,
+  /** What stands around it. */
+  frame?: PageDocument,
 ): KindEnv {
   const pictures = new Map(content.pictures.map((p) => [p.id, p]));
   // In the studio a link to a page that is not in the shop yet leads there all the same.
@@ -141,7 +145,7 @@ export function envOf(
   const picture = (id: string | null) => (id === null ? undefined : pictures.get(id));
   let byKind: ReadonlyMap<string, readonly string[]> | undefined;
   return {
-    partsOf: (kind) => (byKind ??= partsByKind(page)).get(kind) ?? [],
+    partsOf: (kind) => (byKind ??= partsByKind(page, frame)).get(kind) ?? [],
     identity: look.identity,
     goods: content.goods,
     picture,

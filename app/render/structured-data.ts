@@ -2,6 +2,7 @@ import { siteOf } from "~/core/addresses";
 import { entryOf, logoPicture, type Draft } from "~/core/document";
 import type {
   BreadcrumbList,
+  DayOfWeek,
   ItemAvailability,
   ItemList,
   Offer,
@@ -48,6 +49,17 @@ const AVAILABILITY: Readonly<Record<Availability, ItemAvailability>> = {
   discontinued: "https://schema.org/Discontinued",
 };
 
+/** schema.org DayOfWeek for the days of ISO 8601. */
+const DAYS: ReadonlyMap<number, DayOfWeek> = new Map([
+  [1, "https://schema.org/Monday"],
+  [2, "https://schema.org/Tuesday"],
+  [3, "https://schema.org/Wednesday"],
+  [4, "https://schema.org/Thursday"],
+  [5, "https://schema.org/Friday"],
+  [6, "https://schema.org/Saturday"],
+  [7, "https://schema.org/Sunday"],
+]);
+
 type StructuredThing =
   | WithContext<BreadcrumbList>
   | WithContext<ItemList>
@@ -69,6 +81,25 @@ function breadcrumbs(
       name,
       item: origin + path,
     })),
+  };
+}
+
+/** How a shop is reached, as schema.org says it: `hoursAvailable` of its contact point, days by their names. */
+function reached({ mail, phone, address, hours = [], social = [] }: Draft["look"]["identity"]) {
+  const open = hours.map(({ days, from, to }) => ({
+    "@type": "OpeningHoursSpecification" as const,
+    dayOfWeek: days.flatMap((day) => DAYS.get(day) ?? []),
+    opens: from,
+    closes: to,
+  }));
+  return {
+    ...(mail ? { email: mail } : {}),
+    ...(phone ? { telephone: phone } : {}),
+    ...(address ? { address } : {}),
+    ...(social.length ? { sameAs: social.map((link) => link.address) } : {}),
+    ...(open.length
+      ? { contactPoint: { "@type": "ContactPoint" as const, contactType: "customer service", hoursAvailable: open } }
+      : {}),
   };
 }
 
@@ -199,7 +230,14 @@ function shopThings({ draft, goods, pictures }: ShopContent, origin: string): St
   const drawn = logo === undefined ? undefined : pictures.find((p) => p.id === logo);
   const mark = drawn ? origin + sourceOf(drawn, 640) : `${origin}/apple-touch-icon.png`;
   return [
-    { "@context": "https://schema.org", "@type": "Organization", name, url: `${origin}/`, logo: mark },
+    {
+      "@context": "https://schema.org",
+      "@type": "Organization",
+      name,
+      url: `${origin}/`,
+      logo: mark,
+      ...reached(draft.look.identity),
+    },
     {
       "@context": "https://schema.org",
       "@type": "WebSite",

@@ -1,4 +1,4 @@
-import { newId, type Brand, type BrandVersion, type Draft, type Json, type Logo, entryOf } from "../document";
+import { newId, type Brand, type BrandVersion, type Draft, type Json, type Logo, type Look, entryOf } from "../document";
 import { held, readAt, type Operation, type Path } from "../operations";
 import {
   problemWithBrand,
@@ -132,6 +132,27 @@ export const setTagline = (draft: Draft, tagline: string): Outcome =>
 /** Changes the logo; what it says nothing of is left out. `isDrag`: one of many small steps, such as a slider's, that are one in the end. */
 export const setLogo = (draft: Draft, logo: Logo, isDrag = false): Outcome =>
   setLook(draft, ["identity", "logo"], JSON.parse(JSON.stringify(logo)) as Json, "setLogo", "Logo changed", isDrag);
+
+/** What a shop says of how it is reached, each by its key. */
+export type ContactKey = "mail" | "phone" | "address" | "hours" | "social";
+const CONTACT_WORDS: Readonly<Record<ContactKey, string>> = {
+  mail: "Mail address",
+  phone: "Phone number",
+  address: "Address",
+  hours: "Opening hours",
+  social: "Links elsewhere",
+};
+
+/** Sets one of the ways in which the shop is reached; nothing, or an empty list, takes it away. */
+export const setContact = (draft: Draft, key: ContactKey, value: Look["identity"][ContactKey]): Outcome =>
+  setLook(
+    draft,
+    ["identity", key],
+    value === undefined || value.length === 0 ? undefined : (JSON.parse(JSON.stringify(value)) as Json),
+    "setContact",
+    `${CONTACT_WORDS[key]} changed`,
+    typeof value === "string",
+  );
 
 /** Gives the browser's tab a picture of its own; without one, its icon is made from the logo. */
 export const setIcon = (draft: Draft, picture: string | undefined): Outcome =>

@@ -7,7 +7,7 @@ type At = { readonly document: PageDocument; readonly section: Part; readonly no
 
 /** One change between two drafts, in the terms of the document; wording is the caller's. */
 export type Difference =
-  | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" | "icon" }
+  | { readonly what: "look"; readonly part: "theme" | "name" | "tagline" | "logo" | "icon" | "contact" }
   /** One setting of the brand, by its key. */
   | { readonly what: "brand"; readonly key: string }
   | { readonly what: "page-added" | "page-removed" | "renamed"; readonly document: PageDocument }
@@ -119,6 +119,14 @@ export function differences(before: Draft, after: Draft): readonly Difference[] 
   look("tagline", before.look.identity.tagline, after.look.identity.tagline);
   look("logo", before.look.identity.logo, after.look.identity.logo);
   look("icon", before.look.identity.icon, after.look.identity.icon);
+  const contact = ({ mail, phone, address, hours, social }: Draft["look"]["identity"]) => ({
+    mail: mail ?? null,
+    phone: phone ?? null,
+    address: address ?? null,
+    hours: hours ?? null,
+    social: social ?? null,
+  });
+  look("contact", contact(before.look.identity), contact(after.look.identity));
   for (const key of keysThatDiffer(before.look.brand, after.look.brand)) found.push({ what: "brand", key });
   for (const [id, document] of Object.entries(after.documents)) {
     if (document.kind === "piece") continue;

@@ -15,5 +15,15 @@ export {
   type Standing,
 } from "./shared";
 export { entryOf } from "./entry";
-export { iconPicture, logoPicture } from "./identity";
+export {
+  DAY_NAMES,
+  daysWords,
+  hoursProblem,
+  hoursWords,
+  iconPicture,
+  logoPicture,
+  SOCIAL_WORDS,
+  socialName,
+  WEEK,
+} from "./identity";
 export { withoutEnd, withoutEnds } from "./text";

@@ -123,6 +123,26 @@ export type LogoWay = (typeof LOGO_WAYS)[number];
 /** How high a logo stands, in px: the least, the usual, the most. */
 export const LOGO_HEIGHT = { least: 24, usual: 40, most: 96 } as const;
 
+/** Days, as ISO 8601 counts them from Monday, on which a shop is open, and from when to when: `HH:MM` of its own zone. */
+export type OpeningHours = { readonly days: readonly number[]; readonly from: string; readonly to: string };
+
+/** What somebody finds at a place elsewhere; each sort has a sign of our own drawing. */
+export const SOCIAL_SORTS = [
+  "pictures",
+  "films",
+  "posts",
+  "talk",
+  "boards",
+  "sound",
+  "community",
+  "market",
+  "letters",
+  "web",
+] as const;
+export type SocialSort = (typeof SOCIAL_SORTS)[number];
+/** A place elsewhere where the shop can be found. `address`: http or https. `name`: empty: called by its host. */
+export type SocialLink = { readonly sort: SocialSort; readonly address: string; readonly name: string };
+
 /**
  * What a brand says for itself: values by the keys of the table of settings (`core/theme`); a key that is absent is the
  * theme's to decide.
@@ -146,6 +166,13 @@ export type Look = {
     readonly logo: Logo;
     /** A picture for the browser's tab; made from the logo or the name where there is none. */
     readonly icon?: string | undefined;
+    /** How the shop is reached; each is absent until the seller writes it. */
+    readonly mail?: string | undefined;
+    readonly phone?: string | undefined;
+    /** As it is written on a letter, line by line. */
+    readonly address?: string | undefined;
+    readonly hours?: readonly OpeningHours[] | undefined;
+    readonly social?: readonly SocialLink[] | undefined;
   };
   readonly brand: Brand;
   /** Brands put aside, by id. */

@@ -1,3 +1,4 @@
+export { mailAddress, MOST_HOURS, MOST_SOCIAL, openingHours, phoneNumber, postalAddress, webAddress } from "./contact";
 export * from "./limits";
 export * from "./validators";
 export { lift, versionOf, type Lifted, type Migration } from "./lift";

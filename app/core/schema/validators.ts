@@ -16,6 +16,7 @@ import {
 import type { Operation } from "../operations";
 import type { Transaction } from "../commands";
 import { problemWithBrand } from "../theme";
+import { contactFields } from "./contact";
 import {
   LONGEST_LABEL,
   LONGEST_TITLE,
@@ -105,6 +106,7 @@ export const lookSchema: z.ZodType<Look, unknown> = z.strictObject({
       }),
     ]),
     icon: id.optional(),
+    ...contactFields,
   }),
   brand: brandSchema,
   // Looks stored before brands could be put aside have none.

@@ -18,6 +18,7 @@ export const definition: Definition<FooterProps> = {
   about: "Who you are, how to reach you, and the links people look for down here.",
   purpose: "On every page",
   level: "section",
+  isOffered: true,
   slots: ["bottom"],
   tag: "footer",
   arrangements: [

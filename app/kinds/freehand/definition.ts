@@ -3,6 +3,7 @@ import { makeColumn } from "~/core/commands";
 import { MOST_COLUMNS } from "~/core/layout";
 import type { Definition } from "../definition";
 import { makeWidget } from "../make-widget";
+import { AROUND_STARTS } from "./around";
 
 const props = z.object({ arrangement: z.string().max(40).optional() });
 export type FreehandProps = z.infer<typeof props>;
@@ -18,7 +19,7 @@ export const definition: Definition<FreehandProps> = {
   about: "One to six columns, and whatever you put into them.",
   purpose: "Freehand",
   level: "section",
-  slots: ["main"],
+  slots: ["main", "top", "bottom"],
   holds: { columns: MOST_COLUMNS },
   traits: ["no-head", "wraps"],
   tag: "section",
@@ -110,6 +111,7 @@ export const definition: Definition<FreehandProps> = {
         slots: { columns: [25, 25, 25, 25].map((share) => makeColumn([], share)) },
       }),
     },
+    ...AROUND_STARTS,
   ],
   fields: [],
   props,

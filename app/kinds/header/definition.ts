@@ -15,6 +15,7 @@ export const definition: Definition<HeaderProps> = {
   about: "Your logo and the way around the shop.",
   purpose: "On every page",
   level: "section",
+  isOffered: true,
   slots: ["top"],
   tag: "header",
   arrangements: [
@@ -44,10 +45,10 @@ export const definition: Definition<HeaderProps> = {
   css: `
 .s-header .in{display:flex;align-items:center;justify-content:space-between;gap:var(--s3)}
 .s-header .wordmark{font-size:var(--name-size,var(--t1))}
-.s-header .nav>ul{display:flex;flex-wrap:wrap;gap:.25rem clamp(.9rem,1.8vw,1.9rem)}
-.s-header .nav a{display:inline-flex;align-items:center;min-height:2.5rem;text-decoration:none}
-.s-header .nav a:hover{text-decoration:underline;text-decoration-thickness:.1em}
-.s-header .nav{flex:1;display:flex;justify-content:flex-end}
+.nav>ul{display:flex;flex-wrap:wrap;gap:.25rem clamp(.9rem,1.8vw,1.9rem)}
+.nav a{display:inline-flex;align-items:center;min-height:2.5rem;text-decoration:none}
+.nav a:hover{text-decoration:underline;text-decoration-thickness:.1em}
+.nav{flex:1;display:flex;justify-content:flex-end}
 .s-header{z-index:4}
 .sub summary{display:inline-flex;align-items:center;gap:.35em;min-height:2.5rem;cursor:pointer;list-style:none;white-space:nowrap}
 .sub summary::-webkit-details-marker{display:none}
@@ -56,11 +57,11 @@ export const definition: Definition<HeaderProps> = {
 .sub-self,.sub-head{font-weight:var(--strong)}
 .menu-pic{aspect-ratio:4/3;width:100%;object-fit:cover;border-radius:var(--card)}
 .find{display:grid;place-items:center;width:2.75rem;height:2.75rem;flex:none}
-.find+.find{margin-inline-start:calc(.4rem - var(--s3))}
+.s-header .find+.find{margin-inline-start:calc(.4rem - var(--s3))}
 .cart-link{position:relative}
 .cart-n{position:absolute;top:.1rem;right:0;min-width:1.2rem;height:1.2rem;padding:0 .25rem;border-radius:9px;background:var(--brand);color:var(--on-brand);font-size:.75rem;font-weight:var(--strong);line-height:1.2rem;text-align:center;font-variant-numeric:tabular-nums}
 .cart-n[hidden]{display:none}
-.s-header .drop{display:none}
+.drop{display:none}
 .drop>summary{display:flex;align-items:center;gap:.5rem;min-height:2.75rem;padding-inline:.25rem;cursor:pointer;list-style:none;font-weight:var(--strong)}
 .drop>summary::-webkit-details-marker{display:none}
 .bars{width:1.25rem;height:.8rem;border-block:2px solid currentColor;position:relative}
@@ -121,15 +122,15 @@ export const definition: Definition<HeaderProps> = {
 .s-header.a-drawer .drop nav>ul{left:auto;width:min(28rem,90vw);border-inline-start:var(--rule) solid var(--line)}
 }
 @media (max-width:799.98px){
-.s-header .nav{display:none}
+.nav{display:none}
 .s-header .wordmark{flex:1}
 .s-header .wordmark>span{min-width:0;overflow:hidden;text-overflow:ellipsis;white-space:nowrap}
 .s-header .wordmark{font-size:clamp(.8125rem,calc((100vw - 11.25rem)/(.54*var(--letters,12))),var(--name-size,var(--t1)))}
 .s-header .in{gap:.25rem}
 .s-header .wordmark{min-width:0}
-.find{order:1}
+.s-header .find{order:1}
 .s-header .find+.find{margin-inline-start:0}
-.s-header .drop{display:block;order:2}
+.drop{display:block;order:2}
 }
 @media (max-width:479.98px){
 .drop-word{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}

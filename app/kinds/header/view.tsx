@@ -1,70 +1,19 @@
 import type { ReactNode } from "react";
 import type { ViewProps } from "../definition";
-import { MenuList, useEnv, useMenu, usePartId, Wordmark } from "../parts";
+import { CartSign, MenuRow, SearchField, SearchSign, useEnv, useMenu, Wordmark } from "../parts";
 import type { HeaderProps } from "./definition";
 
 export function View({ props, arrangement }: ViewProps<HeaderProps>): ReactNode {
   const { goods } = useEnv();
-  const field = usePartId("find");
   const entries = useMenu(props.menu);
+  const hasGoods = goods.products.length > 0;
   return (
     <div className="in">
       <Wordmark place="header" />
-      {entries.length ? (
-        <>
-          <nav className="nav" aria-label="Main menu">
-            <MenuList entries={entries} place="wide" />
-          </nav>
-          <details className="drop">
-            <summary>
-              <span className="bars" aria-hidden="true" /> <span className="drop-word">Menu</span>
-            </summary>
-            <nav aria-label="Main menu, small screen">
-              <MenuList entries={entries} place="small" />
-            </nav>
-          </details>
-        </>
-      ) : null}
-      {goods.products.length && arrangement === "rows" ? (
-        <form className="find-field" action="/search" role="search">
-          <label className="unseen" htmlFor={field}>
-            Search
-          </label>
-          <input className="field" id={field} name="q" type="search" placeholder="Search" autoComplete="off" />
-          <button className="button button-2" type="submit">
-            Search
-          </button>
-        </form>
-      ) : null}
-      {goods.products.length ? (
-        <a className="find" href="/search" aria-label="Search">
-          <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
-            <path
-              d="M10.500 4a6.500 6.500 0 1 1 0 13 6.500 6.500 0 0 1 0-13Zm4.800 11.300L20 20"
-              fill="none"
-              stroke="currentColor"
-              strokeWidth="1.900"
-              strokeLinecap="round"
-            />
-          </svg>
-        </a>
-      ) : null}
-      {goods.products.length ? (
-        <a className="find cart-link" href="/cart">
-          <span className="unseen">Cart</span>
-          <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
-            <path
-              d="M3.500 7.500h17l-1.600 12.500H5.100ZM8.500 10V7a3.500 3.500 0 0 1 7 0v3"
-              fill="none"
-              stroke="currentColor"
-              strokeWidth="1.900"
-              strokeLinecap="round"
-              strokeLinejoin="round"
-            />
-          </svg>
-          <span className="cart-n" hidden />
-        </a>
-      ) : null}
+      {entries.length ? <MenuRow entries={entries} label="Main menu" /> : null}
+      {hasGoods && arrangement === "rows" ? <SearchField /> : null}
+      {hasGoods ? <SearchSign /> : null}
+      {hasGoods ? <CartSign /> : null}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { createContext, useContext, type ComponentType, type ReactNode } from "react";
-import { entryOf, type Logo, type Part } from "~/core/document";
+import { entryOf, type Look, type Part } from "~/core/document";
 import {
   productWith,
   type Collection,
@@ -35,7 +35,7 @@ export type PageSubject =
 
 /** What views need to know about the shop they draw; the same for panes and shop, but for `studio`. */
 export type KindEnv = {
-  readonly identity: { readonly name: string; readonly tagline: string; readonly logo: Logo };
+  readonly identity: Look["identity"];
   readonly goods: Goods;
   readonly picture: (id: string | null) => Picture | undefined;
   /** The address that a link leads to; undefined where it leads nowhere (any more). */
@@ -84,6 +84,12 @@ const NodeId = createContext("");
 export const EnvProvider = Env.Provider;
 export const NodeIdProvider = NodeId.Provider;
 export const useNodeId = () => useContext(NodeId);
+
+/** Where on the page the section stands that is being drawn: above its own part, in it, or below. */
+export type Region = "top" | "main" | "bottom";
+const RegionContext = createContext<Region>("main");
+export const RegionProvider = RegionContext.Provider;
+export const useRegion = () => useContext(RegionContext);
 
 /** An id of an element in the part that is being drawn, unlike any other on the page: two of a kind can stand on it. */
 export const usePartId = (name: string): string => `${name}-${useNodeId()}`;

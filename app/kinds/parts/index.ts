@@ -9,5 +9,7 @@ export { EVEN_CSS, gridClass } from "./even-grid";
 export { WaysOn } from "./ways-on";
 export { MenuColumns, MenuList, useMenu, type MenuEntry } from "./menu";
 export { Wordmark } from "./wordmark";
+export { CartSign, MenuRow, SearchField, SearchSign } from "./ways";
+export { PAY_SIGNS, SocialSign } from "./shop-signs";
 export { BASE_CSS } from "./base-css";
 export { alignClass, headingClass, lettersClass, Rich, RICH_CLASSES } from "./rich";

@@ -4,7 +4,7 @@ import { createContext, useContext, useMemo, useState } from "react";
 import { addNode, locate } from "~/core/commands";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
-import { kindOf, kindsOf, PURPOSES, type Definition } from "~/kinds";
+import { kindOf, kindsOf, PURPOSES, type Definition, type Purpose } from "~/kinds";
 import { fillNode, fillStart, sectionAround } from "~/kinds/fill";
 import { useScenes } from "../pictures";
 import { useStudio, useStudioStore } from "../keeping";
@@ -18,20 +18,32 @@ type AddChoice = {
   readonly definition: Definition;
   readonly id: string;
   readonly name: string;
+  /** What it is offered for, and the slot of a document's root that it goes into. */
+  readonly purpose: Purpose;
+  readonly slot: string;
   readonly make: (goods: Goods, pictures: readonly Picture[]) => Part;
 };
 
 const SECTIONS: readonly AddChoice[] = kindsOf("section").flatMap(({ definition }): readonly AddChoice[] => {
   const { kind, slots, arrangements, starts, isOffered, traits } = definition;
   if ((!slots.includes("main") && !isOffered) || traits?.includes("stands-for")) return [];
+  const usual = { definition, purpose: definition.purpose, slot: slots[0]! };
   return starts
-    ? starts.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillStart(kind, id, ...given) }))
-    : arrangements.map(({ id, name }) => ({ definition, id, name, make: (...given) => fillNode(kind, ...given, id) }));
+    ? starts.map(({ id, name, region }) => ({
+        ...usual,
+        ...(region ? { purpose: "On every page", slot: region } : {}),
+        id,
+        name,
+        make: (...given) => fillStart(kind, id, ...given),
+      }))
+    : arrangements.map(({ id, name }) => ({ ...usual, id, name, make: (...given) => fillNode(kind, ...given, id) }));
 });
 const WIDGETS: readonly AddChoice[] = kindsOf("widget").map(({ definition }) => ({
   definition,
   id: definition.kind,
   name: definition.about,
+  purpose: definition.purpose,
+  slot: definition.slots[0]!,
   make: (...given) => fillNode(definition.kind, ...given),
 }));
 
@@ -135,15 +147,20 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
   const store = useStudioStore();
   const [sought, setSought] = useState("");
   const words = sought.trim().toLowerCase().split(/\s+/);
-  const matches = ({ definition: d, name }: AddChoice) => {
-    const said = `${d.name} ${d.about} ${d.purpose} ${name} ${d.synonyms?.join(" ") ?? ""}`.toLowerCase();
+  const matches = ({ definition: d, name, purpose }: AddChoice) => {
+    const said = `${d.name} ${d.about} ${purpose} ${name} ${d.synonyms?.join(" ") ?? ""}`.toLowerCase();
     return words.every((word) => said.includes(word));
   };
   const sort = useStudio((s) => {
     const document = entryOf(s.draft.documents, page);
     return document && layoutProps(document)?.of;
   });
-  const suited = ({ definition: { only } }: AddChoice) => !only || (sort !== undefined && only.includes(sort));
+  const frame = useStudio((s) => s.draft.documents.frame?.root.slots);
+  /** Header and footer are offered where they are lacking; there is one of each. */
+  const isLacking = ({ kind, tag, slots }: Definition) =>
+    (tag !== "header" && tag !== "footer") || !(entryOf(frame, slots[0]!) ?? []).some((part) => part.kind === kind);
+  const suited = ({ definition }: AddChoice) =>
+    isLacking(definition) && (!definition.only || (sort !== undefined && definition.only.includes(sort)));
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
   const widgets = WIDGETS.filter((c) => suited(c) && matches(c));
   const scenes = useScenes();
@@ -183,20 +200,20 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
     </Box>
   );
   const add = (choice: AddChoice) => {
-    const { draft, run } = store.getState();
-    const { slots, name } = choice.definition;
-    const isForPage = slots.includes("main");
-    const document = isForPage ? page : "frame";
-    const root = entryOf(draft.documents, document)!.root;
-    run(
-      addNode(
-        draft,
-        document,
-        { parent: root.id, slot: slots[0]!, index: isForPage ? (at ?? 0) : 0 },
-        make(choice),
-        name,
-      ),
-    );
+    const { draft, run, say } = store.getState();
+    const { slot, definition } = choice;
+    const document = slot === "main" ? page : "frame";
+    const { root } = entryOf(draft.documents, document)!;
+    // A row goes next to the page: below what stands on top, above what stands at the bottom. A notice is the first thing of all.
+    const isBelow = slot === "top" && definition.tag !== "aside";
+    const index =
+      slot === "main"
+        ? (at ?? 0)
+        : isBelow || definition.tag === "footer"
+          ? (entryOf(root.slots, slot)?.length ?? 0)
+          : 0;
+    const why = run(addNode(draft, document, { parent: root.id, slot, index }, make(choice), definition.name));
+    if (why) say(why, "problem");
     close();
   };
   return (
@@ -225,7 +242,7 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
         <Box sx={{ overflowY: "auto", px: 3, py: 2, display: "grid", gap: 3 }}>
           {widgets.length && isInColumns ? things : null}
           {PURPOSES.map((purpose) => {
-            const inside = sections.filter((c) => c.definition.purpose === purpose);
+            const inside = sections.filter((c) => c.purpose === purpose);
             if (inside.length === 0) return null;
             return (
               <Box component="section" key={purpose} aria-label={purpose}>

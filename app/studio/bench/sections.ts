@@ -32,9 +32,16 @@ function sectionName(node: Part): string {
   return telling.length === 1 ? nameOf(telling[0]!) : nameOf(node);
 }
 
-/** The shared section by its own name, any other by its kind. */
-const standingName = (draft: Draft, { node, stands }: Standing): string =>
-  (node === stands ? undefined : entryOf(draft.documents, sharedOf(stands)!)?.title) ?? sectionName(node);
+const ROW_NAMES: ReadonlyMap<string, string> = new Map([
+  ["top", "Header row"],
+  ["bottom", "Footer row"],
+]);
+
+/** The shared section by its own name, a row around every page by where it stands, any other by its kind. */
+const standingName = (draft: Draft, { node, stands }: Standing, slot: string): string =>
+  (node === stands ? undefined : entryOf(draft.documents, sharedOf(stands)!)?.title) ??
+  (hasTrait(node, "wraps") ? ROW_NAMES.get(slot) : undefined) ??
+  sectionName(node);
 
 /**
  * Parts as they are moved, copied and taken away on a page: the place of a shared section there, not the section itself, which stands on
@@ -54,7 +61,7 @@ export function standings(draft: Draft, page: string): readonly SectionPlace[] {
         ...standing,
         document,
         slot,
-        name: standingName(draft, standing),
+        name: standingName(draft, standing, slot),
       })),
     );
   };

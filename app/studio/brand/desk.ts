@@ -12,6 +12,9 @@ export type Sought = RoleInSet | { readonly part: string };
 export type RoleInSet = { readonly set: AnySet; readonly role: Role };
 
 /** What is being looked at in the Brand area; nothing of it is kept. */
+/** The parts of the brand sheet that open and close. */
+export type SheetName = SettingGroup | "identity" | "contact" | "versions" | "files";
+
 export type Desk = {
   readonly view: DeskView;
   /** The address of the page in the panes, and those from which one came here. */
@@ -28,7 +31,7 @@ export type Desk = {
   /** The role whose card is open, and the one whose places are marked in the panes. */
   readonly role: RoleInSet | null;
   readonly sought: Sought | null;
-  readonly open: ReadonlySet<SettingGroup | "identity" | "versions" | "files">;
+  readonly open: ReadonlySet<SheetName>;
   /** How often the sought role was found in each pane. */
   readonly counts: Readonly<Record<string, number>>;
   /** In how many places of each pane words can't be read because of a fixed colour. */
@@ -40,7 +43,7 @@ export type Desk = {
   readonly pick: (picked: Picked | null, group?: SettingGroup) => void;
   readonly openRole: (role: RoleInSet | null) => void;
   readonly seek: (sought: Sought | null) => void;
-  readonly toggle: (group: SettingGroup | "identity" | "versions" | "files") => void;
+  readonly toggle: (group: SheetName) => void;
   readonly count: (pane: string, found: number) => void;
   readonly countUnreadable: (pane: string, found: number) => void;
   readonly look: (change: Partial<Pick<Desk, "mode" | "shows" | "vision" | "set">>) => void;

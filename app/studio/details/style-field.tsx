@@ -2,7 +2,7 @@ import { Box, Link, MenuItem, TextField, ToggleButton, ToggleButtonGroup, Typogr
 import { memo } from "react";
 import { Link as RouterLink } from "react-router";
 import { isOwnColour, resolve, type StyleChoice, type Layer, type Property, type Source } from "~/core/cascade";
-import { locate, setStyle, setStyles } from "~/core/commands";
+import { locate, type Located, setStyle, setStyles } from "~/core/commands";
 import {
   DEVICES,
   type Audience,
@@ -67,14 +67,25 @@ type StyleFieldProps = {
  */
 function useChoices(property: Property, node: string): readonly StyleChoice[] {
   const brand = useStudio((s) => s.draft.look.brand);
-  const kind = useStudio((s) => locate(s.draft, node)?.node.kind);
+  const own = useStudio((s) => {
+    const found = locate(s.draft, node);
+    return found && ownSet(found);
+  });
   if (property.name !== "set") return property.choices;
   return property.choices
-    .filter(({ value }) => !FRAME_SETS.includes(value as FrameSet) || value === kind)
+    .filter(({ value }) => !FRAME_SETS.includes(value as FrameSet) || value === own)
     .map(({ value, label }) => ({
       value,
-      label: value === kind ? "As Brand says" : setName(brand, value as AnySet) || label,
+      label: value === own ? "As Brand says" : setName(brand, value as AnySet) || label,
     }));
+}
+
+/** The colour set that a part has for what it is, or for where it stands: a row above every page has the header's. */
+function ownSet({ node, document, place }: Located): FrameSet | undefined {
+  const isOwn = (set: string): set is FrameSet => (FRAME_SETS as readonly string[]).includes(set);
+  if (isOwn(node.kind)) return node.kind;
+  if (document !== "frame") return undefined;
+  return place.slot === "top" ? "header" : place.slot === "bottom" ? "footer" : undefined;
 }
 
 /** A style value: what it is, where it comes from, and how to put it back. */

@@ -116,18 +116,19 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   const pages = siteWords(documents);
   // And which parts stand together on this one.
   const page = documentOf(target, documents, dressing.goods);
-  const parts = JSON.stringify([...partsByKind(page)]);
+  const frame = frameOf(documents, page);
+  const parts = JSON.stringify([...partsByKind(page, frame)]);
   // What is seen first is drawn first; the rest of a long page follows while it can be worked with already.
   const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(
-    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods), page),
+    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods), page, frame),
     // `pages` and `parts` say what of `documents` and `page` is asked for.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [dressing, look, pages, parts, studio, target],
   );
   return (
     <EnvProvider value={env}>
-      <Page frame={frameOf(documents, page)} theme={theme} look={look}>
+      <Page frame={frame} theme={theme} look={look}>
         <PageBody target={target} documents={documents} goods={dressing.goods} theme={theme} look={look} most={most} />
       </Page>
     </EnvProvider>

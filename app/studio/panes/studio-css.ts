@@ -3,7 +3,7 @@ export const BARE_CSS = `
 html{scroll-behavior:auto!important}
 body{position:relative;min-height:100vh}
 a,button{cursor:default}
-[data-at]:empty,[data-rich-at]:empty,.studio-hint,.undrawable,[data-not-shown],.is-elsewhere{display:none!important}
+[data-at]:empty,[data-rich-at]:empty,.studio-hint,.undrawable,[data-not-shown],.is-elsewhere,.studio-empty{display:none!important}
 [data-dead]{display:none!important}
 `;
 
@@ -34,6 +34,7 @@ a,button,[data-at]{cursor:default}
 [data-at][contenteditable]{cursor:text;outline:calc(1.5px*var(--k)) solid #17241d;outline-offset:calc(3px*var(--k));box-shadow:0 0 0 calc(3px*var(--k)) #f5c518;border-radius:2px;min-width:1ch}
 [data-dead]{position:absolute;display:none;opacity:.75;outline:calc(1px*var(--k)) dashed currentColor;outline-offset:calc(2px*var(--k))}
 .studio-hint{position:absolute;inset:0;display:none;place-items:center;font:600 calc(13px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}
+.studio-empty{margin:0;max-width:24em;padding:calc(7px*var(--k)) calc(10px*var(--k));border:calc(1px*var(--k)) dashed color-mix(in srgb,currentColor 55%,transparent);border-radius:calc(5px*var(--k));font:500 calc(12px*var(--k))/1.4 "Instrument Sans",sans-serif;color:inherit}
 .undrawable{margin:0;padding:calc(12px*var(--k)) calc(14px*var(--k));border:calc(1.5px*var(--k)) dashed currentColor;border-radius:calc(6px*var(--k));font:500 calc(13px*var(--k))/1.45 "Instrument Sans",sans-serif;color:#b3402a;background:#faf8f2}
 [data-rich-at]{cursor:default}
 [data-node]{user-select:none}

@@ -81,7 +81,7 @@ export function SharedNote({ shared, page }: { shared: string; page: string }) {
     <Box
       component="section"
       aria-label="Shared section"
-      sx={{ background: HATCH, borderBottom: `1px solid ${INK.line}`, p: "10px" }}
+      sx={{ background: HATCH, borderBottom: `1px solid ${INK.line}`, p: "6px" }}
     >
       <Box
         sx={{

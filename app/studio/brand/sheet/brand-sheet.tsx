@@ -11,6 +11,7 @@ import { INK } from "../../ui";
 import { useDesk, useDeskStore, type Desk } from "../desk";
 import { LogoChoice } from "../logo";
 import { ColourGroup } from "./colour-group";
+import { ContactGroup } from "./contact-group";
 import { FilesGroup } from "./files-group";
 import { GROUP_TITLES, PickedCard } from "./picked-card";
 import { SettingControl, useSetting } from "./setting-control";
@@ -197,6 +198,9 @@ export const BrandSheet = memo(function BrandSheet() {
       <SheetPart name="identity">
         <NameFields />
         <LogoChoice />
+      </SheetPart>
+      <SheetPart name="contact">
+        <ContactGroup />
       </SheetPart>
       <SheetPart name="colour" keys={["colour", "colour2", "colour3", "paper", "contrast", "appearance"]}>
         <ColourGroup />

@@ -139,6 +139,7 @@ export const GROUP_TITLES: Readonly<Record<string, string>> = {
   toast: "Toast",
   frame: "Header, footer, notice",
   identity: "Name and logo",
+  contact: "Contact and hours",
   versions: "Versions",
   files: "Files",
 };

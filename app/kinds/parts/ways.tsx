@@ -1,0 +1,70 @@
+import type { ReactNode } from "react";
+import type { MenuEntry } from "./menu";
+import { MenuList } from "./menu";
+import { usePartId } from "./env";
+
+/** Leads to the search, as a sign. */
+export const SearchSign = (): ReactNode => (
+  <a className="find" href="/search" aria-label="Search">
+    <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+      <path
+        d="M10.500 4a6.500 6.500 0 1 1 0 13 6.500 6.500 0 0 1 0-13Zm4.800 11.300L20 20"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.900"
+        strokeLinecap="round"
+      />
+    </svg>
+  </a>
+);
+
+/** Leads to the cart; the shop's script writes how much is in it. */
+export const CartSign = (): ReactNode => (
+  <a className="find cart-link" href="/cart">
+    <span className="unseen">Cart</span>
+    <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+      <path
+        d="M3.500 7.500h17l-1.600 12.500H5.100ZM8.500 10V7a3.500 3.500 0 0 1 7 0v3"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.900"
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
+    </svg>
+    <span className="cart-n" hidden />
+  </a>
+);
+
+/** A field to search in. */
+export function SearchField(): ReactNode {
+  const field = usePartId("find");
+  return (
+    <form className="find-field" action="/search" role="search">
+      <label className="unseen" htmlFor={field}>
+        Search
+      </label>
+      <input className="field" id={field} name="q" type="search" placeholder="Search" autoComplete="off" />
+      <button className="button button-2" type="submit">
+        Search
+      </button>
+    </form>
+  );
+}
+
+/** A menu as a row that opens downwards, and on small screens behind a button. `label`: what it is called to assistive technology. */
+export const MenuRow = ({ entries, label }: { entries: readonly MenuEntry[]; label: string }): ReactNode => (
+  <>
+    <nav className="nav" aria-label={label}>
+      <MenuList entries={entries} place="wide" />
+    </nav>
+    <details className="drop">
+      <summary>
+        <span className="bars" aria-hidden="true" /> <span className="drop-word">Menu</span>
+      </summary>
+      <nav aria-label={`${label}, small screen`}>
+        <MenuList entries={entries} place="small" />
+      </nav>
+    </details>
+  </>
+);

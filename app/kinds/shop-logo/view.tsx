@@ -1,0 +1,5 @@
+import { useRegion, Wordmark } from "../parts";
+
+export function View() {
+  return <Wordmark place={useRegion() === "bottom" ? "footer" : "header"} />;
+}
