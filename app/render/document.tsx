@@ -185,7 +185,14 @@ const FILLS_WINDOW = "body{display:flex;flex-direction:column;min-height:100svh}
  * Draws one page of the published shop as a whole HTML document. `origin` is the shop's own, without a slash at the end;
  * `scripts` the addresses of the shop's browser scripts: the one of every page, and the one that pages with goods need as well.
  */
-export function renderPage(target: Target, content: ShopContent, origin: string, scripts: Scripts): RenderedPage {
+export function renderPage(
+  target: Target,
+  content: ShopContent,
+  origin: string,
+  scripts: Scripts,
+  /** What stands at the end of the page besides, with its rules. */
+  strip: { readonly css: string; readonly html: string } = { css: "", html: "" },
+): RenderedPage {
   const { look } = content.draft;
   const theme = themeById(look.theme);
   const drawn = drawPage(target, content);
@@ -196,7 +203,7 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
   const sections = [...sectionsOf(frame), ...sectionsOf(page)];
   const definitions = [...kinds].flatMap((kind) => KINDS.get(kind)?.definition ?? []);
   const later = [...definitions.flatMap((d) => d.later ?? []), ...(target.page === "cart" ? [CART_LATER] : [])];
-  const css = pageCss(body, sections, [...used], theme, look, later) + FILLS_WINDOW;
+  const css = pageCss(body, sections, [...used], theme, look, later) + FILLS_WINDOW + strip.css;
   // A theme's further widths are small print; they can come when they come.
   const cuts = cutsOf(solveLook(theme, look).type);
   // A product that was looked at is remembered, whatever its layout shows of it.
@@ -212,7 +219,7 @@ export function renderPage(target: Target, content: ShopContent, origin: string,
     needsGoods ? [scripts.every, scripts.goods] : [scripts.every],
     structuredData(target, content, origin),
   );
-  const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${early}<style>${css}</style></head><body>${body}</body></html>`;
+  const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${early}<style>${css}</style></head><body>${body}${strip.html}</body></html>`;
   return { html, css, permissions, broken: drawn.broken };
 }
 

@@ -82,10 +82,77 @@ export const publishDraft = endpoint({
   /** `parts`: those that go out; absent: all of them. */
   input: z.strictObject({
     seq: z.number().int().min(0),
-    parts: z.array(z.string().max(40)).min(1).max(MOST_DOCUMENTS + 1).optional(),
+    parts: z
+      .array(z.string().max(40))
+      .min(1)
+      .max(MOST_DOCUMENTS + 1)
+      .optional(),
   }),
   /** `number`: of the publication; null where there was nothing to publish. */
   answer: z.object({ number: z.number().int().nullable() }),
+});
+
+// Publishing at a set time
+
+/** Date and time as clocks in the shop's own zone show them: "2026-12-04T09:00". */
+const clock = z.string().max(16);
+const planSchema = z.object({
+  id,
+  /** `back`: what went out goes back to what it was before. */
+  what: z.enum(["publish", "back"]),
+  /** ISO 8601. */
+  at: z.string(),
+  back: z.string().nullable(),
+  /** What goes out, by name. */
+  parts: z.array(z.string()),
+  state: z.enum(["waiting", "done", "failed"]),
+  why: z.string().nullable(),
+});
+export type PublicationPlan = z.infer<typeof planSchema>;
+const plansAnswer = z.object({ plans: z.array(planSchema) });
+export const listPlans = endpoint({ method: "GET", path: "plans", input: z.object({}), answer: plansAnswer });
+/** 409: the draft has changed since its changes were read out. 422: a problem at `at` or `back`. */
+export const planPublishing = endpoint({
+  method: "POST",
+  path: "plans",
+  input: z.strictObject({
+    what: z.literal("plan"),
+    seq: z.number().int().min(0),
+    parts: z
+      .array(z.string().max(40))
+      .min(1)
+      .max(MOST_DOCUMENTS + 1)
+      .optional(),
+    at: clock,
+    /** When it goes back to what it was before; absent: it stays. */
+    back: clock.optional(),
+  }),
+  answer: plansAnswer,
+});
+export const dropPlanned = endpoint({
+  method: "POST",
+  path: "plans",
+  input: z.strictObject({ what: z.literal("drop"), id }),
+  answer: plansAnswer,
+});
+
+// Looking at the draft on another device
+
+/** `links`: how many are good. */
+const draftLinks = z.object({ links: z.number().int() });
+export const countLinks = endpoint({ method: "GET", path: "draft-link", input: z.object({}), answer: draftLinks });
+/** `to`: the address of the page to begin with, below the shop's own. `until`: ISO 8601. */
+export const makeLink = endpoint({
+  method: "POST",
+  path: "draft-link",
+  input: z.strictObject({ what: z.literal("make"), to: z.string().max(300).startsWith("/") }),
+  answer: draftLinks.extend({ address: z.string(), until: z.string() }),
+});
+export const endLinks = endpoint({
+  method: "POST",
+  path: "draft-link",
+  input: z.strictObject({ what: z.literal("end") }),
+  answer: draftLinks,
 });
 
 /** What was published before, latest first. */

@@ -1,7 +1,8 @@
 // Days as a shop has them: in its own time zone, whatever the clock of the machine says. Time zones are IANA names, days are
 // written as in ISO 8601 ("2026-11-27"), moments are ms since 1970.
 
-const HOUR = 3_600_000;
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
 export const DAY = 24 * HOUR;
 
 // Making a formatter takes far longer than using it; there are about 400 zones.
@@ -50,3 +51,41 @@ export function nextDayStart(moment: number, timeZone: string): number {
   }
   return after;
 }
+
+const clocks = new Map<string, Intl.DateTimeFormat>();
+
+function clockFor(timeZone: string): Intl.DateTimeFormat {
+  let clock = clocks.get(timeZone);
+  if (!clock) {
+    clock = new Intl.DateTimeFormat("sv-SE", { timeZone, dateStyle: "short", timeStyle: "short" });
+    clocks.set(timeZone, clock);
+  }
+  return clock;
+}
+
+/** Date and time at a moment in a time zone, as fields for both write it: "2026-11-27T09:30". */
+export const clockIn = (moment: number, timeZone: string): string =>
+  clockFor(timeZone).format(moment).replace(" ", "T");
+
+/**
+ * The moment at which clocks in a time zone show a date and time, "2026-11-27T09:30". Of a time that comes twice, as clocks are put
+ * back, the first; for one that is left out, as they are put forward, the moment of the change. Undefined where it is no date and time.
+ */
+export function momentIn(clock: string, timeZone: string): number | undefined {
+  const asUtc = /^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(clock) ? Date.parse(`${clock}:00Z`) : Number.NaN;
+  // A day such as 31 February is read as another one.
+  if (Number.isNaN(asUtc) || clockIn(asUtc, "UTC") !== clock) return undefined;
+  // No zone is further from UTC than that.
+  let [before, after] = [asUtc - 15 * HOUR, asUtc + 15 * HOUR];
+  // What clocks show grows with the moment, but for the hour that comes twice; of that, the first is found.
+  while (after - before > MINUTE) {
+    const middle = before + Math.floor((after - before) / (2 * MINUTE)) * MINUTE;
+    if (reached(middle, clock, timeZone)) after = middle;
+    else before = middle;
+  }
+  return after;
+}
+
+/** Whether clocks have shown a time already, at this moment or in the hours before it. */
+const reached = (moment: number, clock: string, timeZone: string): boolean =>
+  [0, HOUR, 2 * HOUR].some((ago) => clockIn(moment - ago, timeZone) >= clock);

@@ -1,6 +1,6 @@
 import { dayIn, nextDayStart } from "./calendar";
 
-export { DAY, dayIn, daysBetween, isTimeZone, nextDayStart } from "./calendar";
+export { clockIn, DAY, dayIn, daysBetween, isTimeZone, momentIn, nextDayStart } from "./calendar";
 
 /**
  * What decides how a page looks besides what the seller made: it is handed to whatever draws or decides, in panes and in the

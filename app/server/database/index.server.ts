@@ -21,9 +21,22 @@ import * as accounts from "./migrations/007-accounts";
 import * as removedPictures from "./migrations/008-removed-pictures";
 import * as shades from "./migrations/009-shades";
 import * as menus from "./migrations/010-menus";
+import * as plans from "./migrations/011-plans-and-draft-links";
 
 /** Numbered and only ever added to. */
-const MIGRATIONS = [first, pageVersions, presence, goods, stays, apart, accounts, removedPictures, shades, menus];
+const MIGRATIONS = [
+  first,
+  pageVersions,
+  presence,
+  goods,
+  stays,
+  apart,
+  accounts,
+  removedPictures,
+  shades,
+  menus,
+  plans,
+];
 
 let connection: Sequelize | undefined;
 /** The transaction that the code at hand runs in. */

@@ -102,6 +102,24 @@ export class PageVersion extends Row<PageVersion> {
   declare body: string;
   declare createdAt: Date;
 }
+export class PlannedPublication extends Row<PlannedPublication> {
+  declare id: string;
+  declare shopId: string;
+  declare what: string;
+  declare dueAt: Date;
+  declare backAt: Date | null;
+  declare parts: string;
+  declare body: string;
+  declare doneAt: Date | null;
+  declare why: string | null;
+  declare createdAt: Date;
+}
+export class DraftLink extends Row<DraftLink> {
+  declare id: string;
+  declare shopId: string;
+  declare endsAt: Date;
+  declare createdAt: Date;
+}
 export class Presence extends Row<Presence> {
   declare tab: string;
   declare shopId: string;
@@ -315,6 +333,26 @@ export function defineModels(sequelize: Sequelize): void {
       createdAt: moment,
     }),
     named("formerAddresses"),
+  );
+  const maybeMoment = { type: DataTypes.DATE(3), allowNull: true } as const;
+  PlannedPublication.init(
+    apart({
+      id: key,
+      shopId: id,
+      what: text,
+      dueAt: moment,
+      backAt: maybeMoment,
+      parts: long,
+      body: long,
+      doneAt: maybeMoment,
+      why: { type: DataTypes.STRING(500), allowNull: true },
+      createdAt: moment,
+    }),
+    named("plannedPublications"),
+  );
+  DraftLink.init(
+    apart({ id: { ...text, primaryKey: true }, shopId: id, endsAt: moment, createdAt: moment }),
+    named("draftLinks"),
   );
   PageVersion.init(
     apart({

@@ -4,10 +4,11 @@ import express, { type RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
 import { dropOldCarts } from "../carts/index.server";
 import { configure, localShopOrigin, type Config } from "../config/index.server";
-import { connect, disconnect, migrate } from "../database/index.server";
+import { connect, disconnect, isOutOfReach, migrate } from "../database/index.server";
 import { loadDemo } from "../demo/index.server";
 import { dropOldTallies } from "../limits/index.server";
 import { dropRemovedPictures, shadePictures } from "../pictures/index.server";
+import { carryOutDue } from "../publishing/index.server";
 import { storefront } from "../storefront/index.server";
 import { studio } from "./studio";
 
@@ -17,6 +18,9 @@ const listen = (app: RequestListener, host: string, port: number): Promise<Serve
     server.once("error", fail);
     server.listen(port, host, () => done(server));
   });
+
+/** How often it is looked whether a planned publication has come due. */
+const PLANS_EVERY_MS = 10_000;
 
 const portOf = (server: Server) => {
   const address = server.address();
@@ -57,6 +61,14 @@ export async function start(
     );
   tidy();
   setInterval(tidy, 24 * 60 * 60_000).unref();
+  // What came due while no server was there goes out at once.
+  const carryOut = () =>
+    void carryOutDue().catch((error: unknown) => {
+      // A database that is away is reported by whoever is waiting for it; what is due stays due.
+      if (!isOutOfReach(error)) console.error(error);
+    });
+  carryOut();
+  setInterval(carryOut, PLANS_EVERY_MS).unref();
   const shopServer = await listen(shops ? express().use(shops) : storefront(), settings.host, settings.shopPort);
   // Whoever asked for any free port learns here which one it became.
   const isAnyPort = settings.shopPort === 0 && settings.shopOrigin === localShopOrigin(0);

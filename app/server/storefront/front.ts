@@ -2,6 +2,7 @@ import type { IncomingMessage, ServerResponse } from "node:http";
 import { config } from "../config/index.server";
 import { shopJustRead } from "../shops/index.server";
 import { keptAt } from "./pages";
+import { DRAFT_COOKIE } from "./draft";
 import { encodingJustRead, hasAlready } from "./sending";
 
 // Most of what shoppers ask for lies ready. That is answered here, before a framework has looked at it; whatever is not
@@ -35,6 +36,8 @@ export function hostLabel({ headers }: IncomingMessage): string | undefined {
 export function answerKept(request: IncomingMessage, response: ServerResponse): boolean {
   const { method, url = "", headers } = request;
   if (method !== "GET" && method !== "HEAD") return false;
+  // Whoever looks at a draft is sent something else.
+  if (headers.cookie?.includes(`${DRAFT_COOKIE}=`)) return false;
   const label = hostLabel(request);
   const shop = label === undefined ? undefined : shopJustRead(label);
   const encoding = encodingJustRead(request);

@@ -14,6 +14,7 @@ import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng, iconSvg } from "./favicon";
+import { contentFor, draftPage, FOR_ONE, serveDrafts } from "./draft";
 import { answerKept, hostLabel } from "./front";
 import {
   closedPage,
@@ -99,9 +100,13 @@ function whateverElse(): Express {
     (response.locals as Locals).shop = shop;
     next();
   });
+  serveDrafts(app);
   app.get(
     "/fonts/:file",
-    fonts((_request, response, name) => usesFont(shopOf(response), name)),
+    fonts(async (_request, response, name) => {
+      const content = await contentFor(response);
+      return content !== undefined && usesFont(content, name);
+    }),
   );
 
   app.get("/media/:name", async (request, response) => {
@@ -230,6 +235,7 @@ function whateverElse(): Express {
   // From here on everything is of the shop itself, which may be closed for now.
   app.use(async (request, response, next) => {
     const shop = shopOf(response);
+    if ((response.locals as Locals).draftUntil !== undefined) return next();
     const page = await closedPage(shop, originOf(response));
     if (!page) return next();
     const [shown, wanted] = [cookieOf(request, "friend"), await friendToken(shop)];
@@ -253,6 +259,8 @@ function whateverElse(): Express {
     }
     const asked = withoutBlanks(url);
     if (asked !== url) return response.redirect(302, originOf(response) + asked);
+    const draft = await draftPage(request, response);
+    if (draft) return send(request, response, draft, FOR_ONE);
     const page = await pageAt(shop, url, originOf(response), situationNow(shop), placeOf(request.ip ?? ""));
     if (page?.status === 404) {
       const [, query] = url.split(/\?(.*)/s);
@@ -261,8 +269,7 @@ function whateverElse(): Express {
         return response.redirect(301, `${originOf(response)}${moved}${query === undefined ? "" : `?${query}`}`);
     }
     // What friends see while the shop is closed is for them alone.
-    if (page)
-      return send(request, response, page, (response.locals as Locals).isFriend ? "private, no-store" : undefined);
+    if (page) return send(request, response, page, (response.locals as Locals).isFriend ? FOR_ONE : undefined);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response
       .type("html")

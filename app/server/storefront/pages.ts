@@ -60,7 +60,7 @@ const pictures = new LRUCache<string, { readonly version: number; readonly all: 
 });
 
 /** The pictures of a shop, read once for each state of them. */
-function picturesNow({ id, picturesVersion: version }: Shop): ReturnType<typeof picturesOf> {
+export function picturesNow({ id, picturesVersion: version }: Shop): ReturnType<typeof picturesOf> {
   const have = pictures.get(id);
   if (have?.version === version) return have.all;
   const all = picturesOf(id);
@@ -81,11 +81,8 @@ export async function contentOf(
   return { draft, goods, pictures, currency: shop.currency, locale: shop.locale };
 }
 
-/** Whether a shop's published pages are set in this cut of a font. */
-export async function usesFont(shop: Shop, name: string): Promise<boolean> {
-  const content = await contentOf(shop);
-  if (!content) return false;
-  const { look } = content.draft;
+/** Whether pages are set in this cut of a font. */
+export function usesFont({ draft: { look } }: ShopContent, name: string): boolean {
   const solved = solveLook(themeById(look.theme), look);
   return cutsOf(solved.type, solved.theme.widths).some((cut) =>
     (Object.keys(SUBSETS) as Subset[]).some((subset) => cutFileName(cut, subset) === name),
@@ -97,6 +94,14 @@ const cache = new PageCache();
 export const inTurn = createGate();
 /** Pages of a list that are kept; those further on are asked for too rarely, and anybody can ask for as many as they like. */
 const MOST_LIST_PAGES = 50;
+
+/** What an address below the shop's own asks for, and the status to answer with. */
+export function targetOf(url: string, content: ShopContent): { target: Target; status: number; path: string } {
+  // What stands before the question mark need not be an address: `//` is none.
+  const [path = "", ...query] = url.split("?");
+  const target = targetAt(path, new URLSearchParams(query.join("?")), content.draft.documents, content.goods);
+  return { target, status: target.page === "not-found" ? 404 : 200, path };
+}
 
 /** What of an address decides how a page looks; undefined where there is no end of such addresses. */
 function partOf(target: Target): string | undefined {
@@ -148,11 +153,7 @@ export async function pageAt(
   const content = await contentOf(shop, situation);
   if (!content) return undefined;
   latest.set(shop.host, { content, origin });
-  // What stands before the question mark need not be an address: `//` is none.
-  const [path = "", ...query] = url.split("?");
-  const asked = new URLSearchParams(query.join("?"));
-  const target = targetAt(path, asked, content.draft.documents, content.goods);
-  const status = target.page === "not-found" ? 404 : 200;
+  const { target, status, path } = targetOf(url, content);
   const part = partOf(target);
   if (part === undefined) return inTurn(place, () => drawn(status, target, content, origin, "once"));
   const axes = axesOf(await goodsAsStored(shop));
@@ -209,8 +210,10 @@ export function drawn(
   content: ShopContent,
   origin: string,
   sent: "often" | "once" = "often",
+  /** What stands at its end besides. */
+  strip?: { readonly css: string; readonly html: string },
 ): ServedPage {
-  const page = renderPage(target, content, origin, SCRIPT_ADDRESSES);
+  const page = renderPage(target, content, origin, SCRIPT_ADDRESSES, strip);
   for (const each of page.broken) reportOnce(each);
   return served(status, page, sent);
 }

@@ -6,8 +6,11 @@ import type { Shop } from "../shops/index.server";
 import { placeOf, within } from "../limits/index.server";
 import { sorryPage, type Encoding, type ServedPage } from "./pages";
 
-/** `isFriend`: somebody who sees the shop although it is closed. */
-export type Locals = { shop: Shop; isFriend?: boolean };
+/**
+ * `isFriend`: somebody who sees the shop although it is closed. `draftUntil`: until when it is the draft that is looked at, in ms since
+ * 1970; absent: what is published.
+ */
+export type Locals = { shop: Shop; isFriend?: boolean; draftUntil?: number };
 
 /** The shop at whose address a request came. */
 export const shopOf = (response: Response): Shop => (response.locals as Locals).shop;

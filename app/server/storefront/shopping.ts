@@ -8,7 +8,8 @@ import { renderCards } from "~/render";
 import { cartInput, cartOf, changeCart, tellInput, tellWhenThere } from "../carts/index.server";
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
-import { contentOf, drawn, inTurn, messagePage } from "./pages";
+import { contentFor, drawnFor } from "./draft";
+import { contentOf, inTurn, messagePage } from "./pages";
 import { cookieOf, fromHere, originOf, perMinute, send, shopOf } from "./sending";
 
 /** At most this many changes of carts, and reviews or wishes, from one place in a minute. */
@@ -72,13 +73,12 @@ export function shopping(): Router {
 
   router.get("/cart", async (request, response, next) => {
     const shop = shopOf(response);
-    const content = await contentOf(shop);
+    const content = await contentFor(response);
     if (!content) return next();
     const lines = await cartOf(shop.id, cookieOf(request, "cart"), content.goods);
     const said = request.query.added === "1" ? "It is in your cart." : undefined;
     const target = { page: "cart", lines, ...(said ? { said } : {}) } as const;
-    const page = await inTurn(placeOf(request.ip ?? ""), () => drawn(200, target, content, originOf(response), "once"));
-    send(request, response, page, "no-store");
+    send(request, response, await drawnFor(request, response, 200, target, content), "no-store");
   });
 
   for (const [path, how] of [
@@ -156,7 +156,7 @@ export function shopping(): Router {
 
   /** Cards of goods by id, in that order: what a shopper's own browser remembers having seen. */
   router.get("/cards", async (request, response, next) => {
-    const content = await contentOf(shopOf(response));
+    const content = await contentFor(response);
     if (!content) return next();
     const ids = String(request.query.ids ?? "")
       .split(",")

@@ -13,7 +13,7 @@ import {
 } from "@mui/material";
 import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from "react";
 import { changedParts, differences, withParts, type Draft } from "~/core/document";
-import { askForPending, publishDraft, type Pending } from "~/core/protocol";
+import { askForPending, listPlans, publishDraft, type Pending, type PublicationPlan } from "~/core/protocol";
 import { changeWords } from "~/kinds/change-words";
 import { placeholdersIn } from "~/kinds/placeholders";
 import { placeWords } from "~/kinds/references";
@@ -21,6 +21,7 @@ import { useReload, useStudio, useStudioStore } from "../keeping";
 import { ON_LEMON, PlacesList, useWhenChanged } from "../ui";
 import { BeforeAndAfter } from "./before-and-after";
 import { inOrder, PartsList, type PartChanges } from "./parts-list";
+import { PlanForm, Plans } from "./plans";
 import { ToLookAt } from "./to-look-at";
 
 type Stage =
@@ -65,6 +66,8 @@ export function PublishDialog({
   );
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [focused, setFocused] = useState<string | null>(null);
+  const [plans, setPlans] = useState<readonly PublicationPlan[]>([]);
+  const [isPlanning, setPlanning] = useState(false);
   const chosen = useMemo(() => new Set(parts.map((p) => p.part).filter((part) => !left.has(part))), [parts, left]);
   const setChosen = (next: ReadonlySet<string>) =>
     setLeft(new Set(parts.map((p) => p.part).filter((part) => !next.has(part))));
@@ -92,31 +95,36 @@ export function PublishDialog({
     // Whoever comes again chooses again.
     setLeft(new Set());
     setFocused(null);
+    setPlanning(false);
   });
   const readWhenOpened = useEffectEvent(pendingNow);
   useEffect(() => {
     if (!open) return;
     let isClosed = false;
     void readWhenOpened().then((stage) => isClosed || setStage(stage));
+    // Without an answer nothing is known of plans, and publishing goes on all the same.
+    void client.ask(listPlans, {}).then((reply) => isClosed || !reply.ok || setPlans(reply.value.plans));
     return () => {
       isClosed = true;
     };
-  }, [open]);
+  }, [open, client]);
 
+  /** What goes out; undefined: all of it. */
+  const going = (pending: Pending) => (left.size === 0 || pending.first ? undefined : [...chosen]);
   const publish = async (pending: Pending) => {
     setStage({ name: "publishing", pending });
-    const going = left.size === 0 || pending.first ? undefined : [...chosen];
-    const reply = await client.ask(publishDraft, { seq: pending.seq, ...(going ? { parts: going } : {}) });
+    const parts = going(pending);
+    const reply = await client.ask(publishDraft, { seq: pending.seq, ...(parts ? { parts } : {}) });
     if (!reply.ok) {
       if (reply.code === "behind") return read();
       return setStage({ name: "failed", why: `It was not published. ${reply.why}` });
     }
     const { number } = reply.value;
     if (number === null) return setStage({ name: "ready", pending: { ...pending, changes: [] } });
-    setStage({ name: "done", number, changes: countGoing(pending, going) });
+    setStage({ name: "done", number, changes: countGoing(pending, parts) });
     const now = store.getState();
     store.setState({
-      published: going && now.published ? withParts(now.published, now.confirmed, chosen) : now.confirmed,
+      published: parts && now.published ? withParts(now.published, now.confirmed, chosen) : now.confirmed,
     });
     await reload();
   };
@@ -151,6 +159,21 @@ export function PublishDialog({
           </Box>
         ) : null}
         {stage.name === "failed" ? <Alert severity="error">{stage.why}</Alert> : null}
+        {stage.name === "done" ? null : <Plans plans={plans} onPlans={setPlans} />}
+        {pending && isPlanning ? (
+          <PlanForm
+            seq={pending.seq}
+            parts={going(pending)}
+            canGoBack={!pending.first}
+            onCancel={() => setPlanning(false)}
+            onBehind={() => void read()}
+            onDone={(next) => {
+              setPlans(next);
+              setPlanning(false);
+              store.getState().say("Planned. The server sees to it, also while nobody is here.");
+            }}
+          />
+        ) : null}
         {pending?.blocked ? (
           <Alert severity="error">{pending.blocked} Until then, the shop stays as it is.</Alert>
         ) : null}
@@ -222,7 +245,15 @@ export function PublishDialog({
             Try again
           </Button>
         ) : null}
-        {pending && pending.changes.length > 0 ? (
+        {pending && pending.changes.length > 0 && !isPlanning ? (
+          <Button
+            disabled={stage.name === "publishing" || pending.blocked !== undefined || (isChoice && chosen.size === 0)}
+            onClick={() => setPlanning(true)}
+          >
+            At a set time …
+          </Button>
+        ) : null}
+        {pending && pending.changes.length > 0 && !isPlanning ? (
           <Button
             variant="contained"
             disabled={stage.name === "publishing" || pending.blocked !== undefined || (isChoice && chosen.size === 0)}

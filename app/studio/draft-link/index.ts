@@ -1,0 +1,1 @@
+export { DraftLinkDialog } from "./draft-link";
