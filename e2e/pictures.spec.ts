@@ -2,7 +2,19 @@ import { expect, test, type Page } from "@playwright/test";
 import sharp from "sharp";
 import { newId } from "~/core/document";
 import { PictureRow, ShopRow } from "~/server/database/index.server";
-import { area, benchReady, details, inPlan, kept, openDemo, openGroup, openShop, pane, shopAt } from "./studio";
+import {
+  area,
+  benchReady,
+  details,
+  expectAccessible,
+  inPlan,
+  kept,
+  openDemo,
+  openGroup,
+  openShop,
+  pane,
+  shopAt,
+} from "./studio";
 
 /** A picture of a plain colour, as a file to upload. */
 const file = async (name: string, background: string, width = 900, height = 700) => ({
@@ -104,10 +116,27 @@ test("several pictures come at once; one says where it is used, is removed, and 
   await test.step("publishing names the words that are still the studio's", async () => {
     await page.getByRole("button", { name: /^Publish/ }).click();
     const list = page.getByRole("list", { name: "Words of the studio" });
-    await expect(list).toContainText("Home › Hero: “Take your time.");
+    const own = list.getByRole("listitem").filter({ hasText: "Home › Hero" });
+    await expect(own).toContainText("“Take your time.");
+    await expectAccessible(page);
+    // Each is true, is changed, or is taken out; what was answered is not asked again.
+    const count = await list.getByRole("listitem").count();
+    await own.getByRole("button", { name: "Yes, it is true" }).click();
+    await expect(own).toHaveCount(0);
+    const next = list.getByRole("listitem").first();
+    const words = /“(.*)”/.exec(await next.innerText())![1]!;
+    await next.getByRole("button", { name: "Take it out" }).click();
+    await expect(list.getByRole("listitem").filter({ hasText: words })).toHaveCount(0);
+    await expect(list.getByRole("listitem")).toHaveCount(count - 2);
+    await list.getByRole("button", { name: "Change it" }).first().click();
+    await expect(page.getByRole("dialog")).toBeHidden();
+    await expect(details(page).getByRole("heading", { level: 2 }).first()).toBeVisible();
+    await page.getByRole("button", { name: /^Publish/ }).click();
     await page.getByRole("button", { name: "Publish now" }).click();
     await expect(page.getByRole("heading", { name: "It is in the shop" })).toBeVisible();
     await page.goto(shopAt(host));
+    await expect(page.locator("body")).toContainText("Take your time.");
+    await expect(page.locator("body")).not.toContainText(words);
     await expect(page.locator("body")).not.toContainText(/One or two sentences|@mail|30 days/);
   });
 });

@@ -1,4 +1,4 @@
-import { entryOf, pageProps, walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import { entryOf, markOf, pageProps, walk, type Draft, type Look, type PageDocument, type Part } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
 import { KINDS, kindOf } from ".";
 import { blankIn, PAGE_DESIGNS, TRADES } from "./page-designs";
@@ -43,24 +43,28 @@ function studiosWords(shop: string): ReadonlySet<string> {
 export type Placeholder = {
   readonly document: PageDocument;
   readonly part: Part;
+  /** Which of its values says it; undefined for a blank, which may stand in any. */
+  readonly key: string | undefined;
   readonly words: string;
   readonly isBlank: boolean;
 };
 
-/** Words of a document that are still the studio's, and its blanks; what is not shown yet is not looked at. */
-export function placeholdersOf(document: PageDocument, shop: string): readonly Placeholder[] {
-  const own = studiosWords(shop);
+/** Words of a document that are still the studio's and that the seller has not found to be true, and its blanks; what is not shown yet is not looked at. */
+export function placeholdersOf(document: PageDocument, { identity, accepted }: Look): readonly Placeholder[] {
+  const own = studiosWords(identity.name);
+  const isTrue = new Set(accepted);
   const found: Placeholder[] = [];
   const look = (part: Part): void => {
     if (!part.shown) return;
     const blank = blankIn(part);
-    if (blank !== undefined) found.push({ document, part, words: blank, isBlank: true });
+    if (blank !== undefined) found.push({ document, part, key: undefined, words: blank, isBlank: true });
     // What has a blank is written anew anyway.
     else
       for (const field of kindOf(part)?.definition.fields ?? []) {
         if (field.type !== "line" && field.type !== "text" && field.type !== "rich") continue;
         const words = textOf(entryOf(part.props, field.key));
-        if (own.has(words)) found.push({ document, part, words, isBlank: false });
+        if (own.has(words) && !isTrue.has(markOf(words)))
+          found.push({ document, part, key: field.key, words, isBlank: false });
       }
     for (const children of Object.values(part.slots)) children.forEach(look);
   };
@@ -72,4 +76,4 @@ export function placeholdersOf(document: PageDocument, shop: string): readonly P
 export const placeholdersIn = ({ look, documents }: Draft): readonly Placeholder[] =>
   Object.values(documents)
     .filter((d) => d.kind !== "piece" && !(d.kind === "page" && pageProps(d).hidden))
-    .flatMap((d) => placeholdersOf(d, look.identity.name));
+    .flatMap((d) => placeholdersOf(d, look));

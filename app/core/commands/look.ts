@@ -1,4 +1,14 @@
-import { newId, type Brand, type BrandVersion, type Draft, type Json, type Logo, type Look, entryOf } from "../document";
+import {
+  markOf,
+  newId,
+  type Brand,
+  type BrandVersion,
+  type Draft,
+  type Json,
+  type Logo,
+  type Look,
+  entryOf,
+} from "../document";
 import { held, readAt, type Operation, type Path } from "../operations";
 import {
   problemWithBrand,
@@ -153,6 +163,14 @@ export const setContact = (draft: Draft, key: ContactKey, value: Look["identity"
     `${CONTACT_WORDS[key]} changed`,
     typeof value === "string",
   );
+
+/** Notes that sentences of the studio are true of the shop: they are the seller's own from then on. */
+export function acceptWords(draft: Draft, words: readonly string[]): Outcome {
+  const accepted = new Set(draft.look.accepted);
+  for (const each of words) accepted.add(markOf(each));
+  const label = words.length === 1 ? "Words found to be true" : `${words.length} sentences found to be true`;
+  return setLook(draft, ["accepted"], [...accepted], "acceptWords", label, false);
+}
 
 /** Gives the browser's tab a picture of its own; without one, its icon is made from the logo. */
 export const setIcon = (draft: Draft, picture: string | undefined): Outcome =>

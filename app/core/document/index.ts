@@ -26,4 +26,4 @@ export {
   socialName,
   WEEK,
 } from "./identity";
-export { withoutEnd, withoutEnds } from "./text";
+export { markOf, withoutEnd, withoutEnds } from "./text";

@@ -21,9 +21,9 @@ export const partOfDifference = (difference: Difference): string =>
 /** What differs between what shoppers see and the draft, part by part. */
 export function changedParts(before: Draft, after: Draft): readonly ChangedPart[] {
   const changed: ChangedPart[] = [];
-  const { versions: _putAside, ...look } = after.look;
-  const { versions: _were, ...was } = before.look;
-  // Brands that were put aside are the seller's own affair.
+  const { versions: _putAside, accepted: _found, ...look } = after.look;
+  const { versions: _were, accepted: _true, ...was } = before.look;
+  // Brands that were put aside, and what was found to be true, are the seller's own affair.
   if (!sameJson(look, was)) changed.push({ part: LOOK_PART, what: "changed", document: undefined });
   for (const [part, document] of Object.entries(after.documents)) {
     // What is kept to be used again is never in the shop.

@@ -11,3 +11,10 @@ export function withoutEnds(text: string, letters: string): string {
   while (start < text.length && letters.includes(text[start]!)) start++;
   return withoutEnd(text.slice(start), letters);
 }
+
+/** A short mark of a text, to know it again by: the same for the same text (FNV-1a, 32 bits, over UTF-16 units). */
+export function markOf(text: string): string {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0;
+  return hash.toString(16).padStart(8, "0");
+}

@@ -177,6 +177,8 @@ export type Look = {
   readonly brand: Brand;
   /** Brands put aside, by id. */
   readonly versions: Readonly<Record<string, BrandVersion>>;
+  /** Sentences of the studio that the seller has found to be true of the shop, each by its mark (`markOf`). */
+  readonly accepted?: readonly string[] | undefined;
 };
 
 /** The slots of a document's root, in the order in which a page shows them. */

@@ -121,6 +121,10 @@ export const lookSchema: z.ZodType<Look, unknown> = z.strictObject({
       }),
     )
     .default({}),
+  accepted: z
+    .array(z.string().regex(/^[0-9a-f]{8}$/))
+    .max(MOST_ENTRIES)
+    .optional(),
 });
 
 export const draftSchema: z.ZodType<Draft> = z.strictObject({

@@ -15,13 +15,12 @@ import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from "
 import { changedParts, differences, withParts, type Draft } from "~/core/document";
 import { askForPending, listPlans, publishDraft, type Pending, type PublicationPlan } from "~/core/protocol";
 import { changeWords } from "~/kinds/change-words";
-import { placeholdersIn } from "~/kinds/placeholders";
-import { placeWords } from "~/kinds/references";
 import { useReload, useStudio, useStudioStore } from "../keeping";
-import { ON_LEMON, PlacesList, useWhenChanged } from "../ui";
+import { ON_LEMON, useWhenChanged } from "../ui";
 import { BeforeAndAfter } from "./before-and-after";
 import { inOrder, PartsList, type PartChanges } from "./parts-list";
 import { PlanForm, Plans } from "./plans";
+import { StudiosWords } from "./studios-words";
 import { ToLookAt } from "./to-look-at";
 
 type Stage =
@@ -137,7 +136,7 @@ export function PublishDialog({
   const besides =
     pending && pending.changes.length > 0 ? (
       <>
-        <StillTheStudios />
+        <StudiosWords onGo={onClose} onChanged={() => void pendingNow().then(setStage)} />
         {stage.name === "ready" ? <ToLookAt onGo={onClose} /> : null}
       </>
     ) : null;
@@ -286,31 +285,6 @@ function partsOf(pending: Pending, before: Draft, after: Draft): readonly PartCh
         .map(({ where, what }) => (where === name ? what : `${where.replace(`${name} › `, "")}: ${what}`));
       return { ...changed, name, changes };
     }),
-  );
-}
-
-/** Names the words that the studio put there, so that nobody publishes them without knowing, and what is left out. */
-function StillTheStudios() {
-  const draft = useStudio((s) => s.draft);
-  const found = useMemo(() => placeholdersIn(draft), [draft]);
-  const words = found.filter((each) => !each.isBlank).map((each) => `${placeWords(each)}: “${each.words}”`);
-  const blanks = found.filter((each) => each.isBlank).map((each) => `${placeWords(each)}: ${each.words}`);
-  return (
-    <>
-      {words.length ? (
-        <Alert severity="info" sx={{ mt: 2 }}>
-          {words.length === 1 ? "These words are still ours, not yours:" : "Some words are still ours, not yours:"}
-          <PlacesList label="Words of the studio" places={words} most={6} />
-          Read whether they are true of your shop. Your own sell better.
-        </Alert>
-      ) : null}
-      {blanks.length ? (
-        <Alert severity="warning" sx={{ mt: 2 }}>
-          What only you can know is lacking here. Shoppers don’t see these parts until you fill them in:
-          <PlacesList label="Blanks" places={blanks} most={6} />
-        </Alert>
-      ) : null}
-    </>
   );
 }
 

@@ -103,11 +103,10 @@ const Facts = memo(function Facts({ row, isWide, isLedTo }: FactsProps) {
   const { documents, look } = draft;
   const isHome = page !== undefined && siteOf(documents).home === document.id;
   const menus = page ? menusOf(documents).filter((m) => itemsTo(m, document.id, isHome).length > 0) : [];
-  const shop = look.identity.name;
   const before = entryOf(published?.documents, document.id);
   const isChanged = useMemo(() => before !== undefined && !sameJson(before, document), [before, document]);
   const isNew = before === undefined;
-  const left = useMemo(() => placeholdersOf(document, shop).length, [shop, document]);
+  const left = useMemo(() => placeholdersOf(document, look).length, [look, document]);
   const isLost = page && !isHome && !page.props.hidden && !isLedTo;
   const shared = page && sharedAs(spread(documents, document), isHome, look.identity);
   const tooLong = shared && widthInResult(shared.title, "title") > RESULT_WIDTH.title;

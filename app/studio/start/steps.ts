@@ -24,10 +24,11 @@ function leadsToGoods(draft: Draft): boolean {
 
 /** What there is to do for a new shop, in working order; each step is done once the shop says so itself. */
 export function nextSteps(draft: Draft, goods: Goods, published: Draft | undefined): readonly NextStep[] {
-  const { identity, brand } = draft.look;
+  const { look } = draft;
+  const { identity, brand } = look;
   const home = homeOf(draft.documents);
   const page = entryOf(draft.documents, home);
-  const isOwn = page !== undefined && placeholdersOf(page, identity.name).length === 0;
+  const isOwn = page !== undefined && placeholdersOf(page, look).length === 0;
   return [
     {
       id: "logo",
