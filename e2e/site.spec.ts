@@ -403,3 +403,25 @@ test("the items of a menu are gone along by keys in Details, and the one that is
   // The header itself is still there.
   await expect(inPlan(page, "Header")).toBeVisible();
 });
+
+test("what search engines and shared links say is gone through page by page", async ({ page }) => {
+  await openShop(page);
+  await benchReady(page);
+  await page.keyboard.press("4");
+  await page.getByRole("button", { name: "Search and sharing" }).click();
+  const dialog = page.getByRole("dialog", { name: "Search and sharing" });
+  const pages = dialog.getByRole("list", { name: "Pages" });
+  await expect(pages.getByRole("listitem")).toHaveCount(2);
+  await dialog.getByLabel("Title", { exact: true }).fill("Kites ".repeat(30));
+  await expect(pages.getByRole("listitem").first()).toContainText("title too long");
+  await expect(dialog.getByText("One page to see to.")).toBeVisible();
+  await dialog.getByLabel("Title", { exact: true }).fill("Kites from a small loft");
+  await dialog.getByLabel("Description").fill("Single-line and two-line kites, sewn by hand.");
+  await expect(pages.getByRole("listitem").first()).toContainText("in your words");
+  await expectAccessible(page);
+  await dialog.getByRole("button", { name: "Next: About us" }).click();
+  await expect(dialog.getByRole("region", { name: "About us" })).toBeVisible();
+  await dialog.getByLabel("Keep it out of search engines").check();
+  await expect(pages.getByRole("listitem").nth(1)).toContainText("kept out of search engines");
+  await expect(dialog.getByRole("button", { name: "That was the last" })).toBeDisabled();
+});

@@ -1,8 +1,22 @@
 import { expect, test, type FrameLocator } from "@playwright/test";
-import { area, benchReady, details, inPlan, openGroup, openShop, pane, publish, roleIn } from "./studio";
+import {
+  area,
+  benchReady,
+  details,
+  expectAccessible,
+  inPlan,
+  kept,
+  openGroup,
+  openShop,
+  pane,
+  publish,
+  roleIn,
+  shopAt,
+} from "./studio";
 
+let host = "";
 test.beforeEach(async ({ page }) => {
-  await openShop(page);
+  ({ host } = await openShop(page));
   await area(page, "Pages");
   await benchReady(page);
 });
@@ -71,10 +85,25 @@ test("versions of a page are kept, compared as pictures and as words, and brough
   await history.getByRole("button", { name: /^Published, no. 1, in the shop now/ }).click();
   await expect(history.getByRole("list", { name: "What has changed since" }).getByRole("listitem")).toHaveCount(2);
   await history.getByRole("button", { name: "Bring back the whole shop" }).click();
-  await expect(page.getByText(/^Your draft is as it was then/)).toBeVisible();
+  await expect(page.getByText(/^The whole shop is as then, in your draft/)).toBeVisible();
   await expect.poll(() => colourOf(pane(page, "Wide"))).toBe(was);
   await expect(pane(page, "Wide").locator(".s-hero h1")).toHaveText("Everything must go");
   await page.getByRole("button", { name: /^Undo: The whole shop as in “Published, no. 1”/ }).click();
   await expect(pane(page, "Wide").locator(".s-hero h1")).toHaveText("Closing down");
   await expect.poll(() => colourOf(pane(page, "Wide"))).not.toBe(was);
+
+  // One part of it comes back alone, and at once: shoppers see it, and nothing else of what has changed.
+  await kept(page);
+  await publish(page);
+  await page.getByRole("button", { name: /^Publish/ }).click();
+  await page.getByRole("button", { name: "Earlier publications …" }).click();
+  await history.getByRole("button", { name: /^Published, no. 1/ }).click();
+  await history.getByLabel("Shoppers see it at once").check();
+  await expectAccessible(page);
+  await history.getByRole("button", { name: "Bring back Home" }).click();
+  await expect(page.getByText("“Home” is as then, and shoppers see it.")).toBeVisible();
+  await expect(history).toBeHidden();
+  await page.goto(shopAt(host));
+  await expect(page.locator(".s-hero h1")).toHaveText("Everything must go");
+  await expect.poll(() => roleIn(page, "brand")).not.toBe(was);
 });

@@ -11,6 +11,8 @@ import { action as change } from "./goods-change";
 import { loader as goodsFile } from "./goods-file";
 import { action as film } from "./film";
 import { action as keep, loader as missed } from "./keep";
+import { action as draftLink, loader as draftLinks } from "./draft-link";
+import { action as plans, loader as planned } from "./plans";
 import { action as publish, loader as pending } from "./publish";
 import { action as upload } from "./upload";
 import { action as versions, loader as versionsOf } from "./versions";
@@ -18,8 +20,11 @@ import { action as versions, loader as versionsOf } from "./versions";
 // What routes do with whatever comes, from whomever: every one of them asks who it is, and believes nothing that is sent.
 
 type Route = (args: { request: Request; params: { shop: string } }) => Promise<Response>;
-const ACTIONS = { bringIn, change, film, keep, publish, upload, versions } as unknown as Record<string, Route>;
-const LOADERS = { goodsFile, missed, pending, versionsOf } as unknown as Record<string, Route>;
+const ACTIONS = { bringIn, change, draftLink, film, keep, plans, publish, upload, versions } as unknown as Record<
+  string,
+  Route
+>;
+const LOADERS = { draftLinks, goodsFile, missed, pending, planned, versionsOf } as unknown as Record<string, Route>;
 
 type Owned = Awaited<ReturnType<typeof ownerWithShop>> & { cookie: string };
 const owner = async (): Promise<Owned> => {
@@ -277,9 +282,21 @@ describe("drafts, versions and publishing", () => {
     ["publish", "{}"],
     ["publish", '{"seq":"last"}'],
     ["publish", '{"seq":-1}'],
+    ["plans", "{}"],
+    ["plans", '{"what":"plan","seq":-1,"at":"2030-01-01T09:00"}'],
+    ["draftLink", '{"what":"make","to":"https://evil.example"}'],
     ["versions", "{}"],
     ["versions", '{"page":"","name":""}'],
   ] as const)("%s does nothing with %s", async (name, body) => {
     expect((await ask(ACTIONS[name]!, mine.shop.id, body, mine.cookie)).status).toBe(400);
+  });
+
+  it.each([
+    ["at", '{"what":"plan","seq":0,"at":"2030-02-31T09:00"}'],
+    ["at", '{"what":"plan","seq":0,"at":"tomorrow"}'],
+    ["back", '{"what":"plan","seq":0,"at":"2030-02-01T09:00","back":""}'],
+  ])("a plan says at %s what is wrong with %s", async (path, body) => {
+    const { status, response } = await ask(ACTIONS.plans!, mine.shop.id, body, mine.cookie);
+    expect([status, await response!.json()]).toEqual([422, { problems: [{ path, why: "Choose a day and a time." }] }]);
   });
 });

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { freeze, integrityOf, walk, type Draft, type Part, type StyleSheet } from "../document";
+import { freeze, integrityOf, LOOK_PART, walk, type Draft, type Part, type StyleSheet } from "../document";
 import { applyAll, invertAll, type Operation } from "../operations";
 import {
   addColumn,
@@ -18,7 +18,10 @@ import {
   remember,
   removeColumn,
   removeNodes,
+  removeShared,
+  renamePage,
   restorePage,
+  restorePart,
   setBrand,
   setShopName,
   restoreShop,
@@ -27,6 +30,7 @@ import {
   setShares,
   setShown,
   setStyle,
+  shareSection,
   sharesIn,
   undo,
   type History,
@@ -294,7 +298,37 @@ describe("several parts at once", () => {
   });
 });
 
+const withoutIds = (value: unknown): unknown =>
+  JSON.parse(JSON.stringify(value, (key, each: unknown) => (key === "id" ? undefined : each)));
+
 describe("bringing back a version", () => {
+  it("brings back one document or the look, and leaves all else", () => {
+    const page = perform(start, renamePage(start, "home", "Front"));
+    const changed = perform(perform(page, setBrand(page, "colour", "#225577")), removeNodes(page, ["s1"], "x"));
+    const home = perform(changed, restorePart(changed, start, "home", "no. 1"));
+    expect(home.documents.home).toEqual(start.documents.home);
+    expect(home.look.brand.colour).toBe("#225577");
+    const look = perform(changed, restorePart(changed, start, LOOK_PART, "no. 1"));
+    expect([look.look.brand.colour, look.documents.home!.title]).toEqual([start.look.brand.colour, "Front"]);
+    expect(restorePart(start, start, "home", "no. 1")).toMatchObject({ ok: false });
+    expect(restorePart(start, start, "never", "no. 1")).toMatchObject({ ok: false });
+  });
+
+  it("has shared sections of then, and none that came later", () => {
+    const shared = perform(start, shareSection(start, "s1", "Fairs", "fairs"));
+    // From before it was shared: the section stands on the page itself again, and nowhere twice.
+    const back = perform(shared, restoreShop(shared, start, "no. 1"));
+    expect(back.documents).toEqual(start.documents);
+    const page = perform(shared, restorePart(shared, start, "home", "no. 1"));
+    expect(page.documents.fairs).toBeDefined();
+    expect(withoutIds(page.documents.home)).toEqual(withoutIds(start.documents.home));
+    expect(page.documents.home!.root.slots.main![0]!.id).not.toBe("s1");
+    // And one that is gone since comes back with a page on which it stood.
+    const gone = perform(shared, removeShared(shared, "fairs", false));
+    const again = perform(gone, restorePart(gone, shared, "home", "no. 2"));
+    expect(again.documents).toEqual(shared.documents);
+  });
+
   it("makes the page what it was, from any later state, in one step that is undone as one", () => {
     fc.assert(
       fc.property(run, (commands) => {
@@ -309,9 +343,11 @@ describe("bringing back a version", () => {
           expect(here.documents.home!.root).toEqual(version.root);
           return;
         }
-        // What was carried to another page stands there still; its ids may not come twice on one page only.
         const back = perform(here, outcome);
-        expect(back.documents.home!.root.slots.main).toEqual(version.root.slots.main);
+        expect(withoutIds(back.documents.home!.root.slots.main)).toEqual(withoutIds(version.root.slots.main));
+        // What was carried to another page stands there still, so what comes back has ids of its own.
+        const ids = Object.values(back.documents).flatMap((d) => [...walk(d.root)].map((p) => p.id));
+        expect(new Set(ids).size).toBe(ids.length);
         expect(applyAll(back, invertAll(outcome.transaction.operations))).toEqual({ ok: true, draft: here });
       }),
       { seed, numRuns: 150 },

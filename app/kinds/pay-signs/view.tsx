@@ -8,7 +8,7 @@ export function View({ props, arrangement }: ViewProps<PaySignsProps>) {
   if (props.ways.length === 0)
     return studio ? <p className="studio-empty">Say in Details how people can pay, and how things are sent.</p> : null;
   return (
-    <ul className="pays" aria-label="Ways to pay and send">
+    <ul className="pays">
       {props.ways.map(({ way, words }, i) => {
         const [name, path] = PAY_SIGNS[way];
         return (

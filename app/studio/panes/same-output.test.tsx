@@ -3,6 +3,7 @@ import { act } from "react";
 import { createRoot } from "react-dom/client";
 import { renderToStaticMarkup } from "react-dom/server";
 import { expect, it, vi } from "vitest";
+import { hasTrait } from "~/kinds";
 import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section } from "~/render";
 import { contentWith, everyLayoutPart, everySection } from "~/render/fixtures/content";
@@ -35,6 +36,8 @@ function plain(html: string): string {
   holder.innerHTML = html;
   // Hints for fetching belong to a page's head; data for a script, or what stands in for one, is of no use in a pane.
   for (const element of holder.querySelectorAll("link, script, noscript")) element.remove();
+  // Where words could stand, a pane has a place for them that takes no room; what shows nothing yet says so there.
+  for (const element of holder.querySelectorAll("[data-at]:empty, .studio-empty")) element.remove();
   for (const element of holder.querySelectorAll("*")) {
     // The order of attributes carries no meaning; the two writers differ in it.
     const kept = element
@@ -55,6 +58,8 @@ const AFTER_SCRIPT = /^(What there is to know: Tabs|Recently seen)/;
 const cases = THEMES.flatMap((theme) =>
   [...everySection, ...everyLayoutPart]
     .filter((s) => !AFTER_SCRIPT.test(s.name))
+    // What only holds the place of a section that is gone is said in panes, and nothing in the shop.
+    .filter((s) => !hasTrait(s.node, "stands-for"))
     .map((s) => [theme.id, s.name, s.node] as const),
 );
 

@@ -1,1 +1,2 @@
 export { PublishButton, PublishDialog } from "./publish";
+export { putOut, type PutOut } from "./put-out";

@@ -13,13 +13,14 @@ import {
 } from "@mui/material";
 import { useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from "react";
 import { changedParts, differences, withParts, type Draft } from "~/core/document";
-import { askForPending, listPlans, publishDraft, type Pending, type PublicationPlan } from "~/core/protocol";
+import { askForPending, listPlans, type Pending, type PublicationPlan } from "~/core/protocol";
 import { changeWords } from "~/kinds/change-words";
 import { useReload, useStudio, useStudioStore } from "../keeping";
 import { ON_LEMON, useWhenChanged } from "../ui";
 import { BeforeAndAfter } from "./before-and-after";
 import { inOrder, PartsList, type PartChanges } from "./parts-list";
 import { PlanForm, Plans } from "./plans";
+import { putOut } from "./put-out";
 import { StudiosWords } from "./studios-words";
 import { ToLookAt } from "./to-look-at";
 
@@ -113,18 +114,14 @@ export function PublishDialog({
   const publish = async (pending: Pending) => {
     setStage({ name: "publishing", pending });
     const parts = going(pending);
-    const reply = await client.ask(publishDraft, { seq: pending.seq, ...(parts ? { parts } : {}) });
-    if (!reply.ok) {
-      if (reply.code === "behind") return read();
-      return setStage({ name: "failed", why: `It was not published. ${reply.why}` });
+    const done = await putOut(store, pending.seq, parts);
+    if (!done.ok) {
+      if (done.isBehind) return read();
+      return setStage({ name: "failed", why: `It was not published. ${done.why}` });
     }
-    const { number } = reply.value;
+    const { number } = done;
     if (number === null) return setStage({ name: "ready", pending: { ...pending, changes: [] } });
     setStage({ name: "done", number, changes: countGoing(pending, parts) });
-    const now = store.getState();
-    store.setState({
-      published: parts && now.published ? withParts(now.published, now.confirmed, chosen) : now.confirmed,
-    });
     await reload();
   };
 

@@ -268,7 +268,7 @@ export function Shell({
         <Box sx={{ flex: 1, minHeight: 0 }}>{children}</Box>
       </Box>
       <PublishDialog open={dialog === "publish"} onClose={close} onHistory={() => setDialog("history")} flush={flush} />
-      <PublicationsDialog open={dialog === "history"} onClose={close} />
+      <PublicationsDialog open={dialog === "history"} onClose={close} flush={flush} />
       <KeysHelp open={dialog === "keys"} onClose={close} />
       <GoTo
         open={dialog === "go"}

@@ -1,5 +1,5 @@
 import { Box, Button, Chip, Typography, useMediaQuery } from "@mui/material";
-import { ChevronRight, DoorClosed, DoorOpen, FilePlus, ListTree, Settings2 } from "lucide-react";
+import { ChevronRight, DoorClosed, DoorOpen, FilePlus, ListTree, Settings2, Share2 } from "lucide-react";
 import { createContext, memo, useContext, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { closedOf, DEEPEST, siteOf, type SitePage } from "~/core/addresses";
@@ -26,6 +26,7 @@ import { FindField, IconAction, INK, TreeRows, useKeys, useSize, type TreePlace,
 import { DeletePage } from "./delete-page";
 import { NewPage } from "./new-page";
 import { OpenShop } from "./open-shop";
+import { SharingDialog } from "./sharing-dialog";
 import { PageSettings } from "./page-settings";
 import { RESULT_WIDTH, widthInResult } from "./pixels";
 
@@ -179,7 +180,7 @@ export function SiteGlance() {
   const { ref, size } = useSize();
   const [sought, setSought] = useState("");
   const [current, setCurrent] = useState<string | null>(null);
-  const [opened, setOpened] = useState<"new" | "menus" | "open" | null>(null);
+  const [opened, setOpened] = useState<"new" | "menus" | "open" | "sharing" | null>(null);
   const [about, setAbout] = useState<string | null>(null);
   const [deleting, setDeleting] = useState<string | null>(null);
   const site = siteOf(documents);
@@ -259,6 +260,9 @@ export function SiteGlance() {
           {isClosed ? "Closed for now" : "Open"}
         </Button>
         <FindField label="Find a page" value={sought} onChange={setSought} width={200} />
+        <Button startIcon={<Share2 size={17} aria-hidden />} onClick={() => setOpened("sharing")}>
+          Search and sharing
+        </Button>
         <Button startIcon={<ListTree size={17} aria-hidden />} onClick={() => setOpened("menus")}>
           Menus
         </Button>
@@ -328,6 +332,7 @@ export function SiteGlance() {
       </Box>
       <NewPage open={opened === "new"} onClose={() => setOpened(null)} />
       <OpenShop open={opened === "open"} onClose={() => setOpened(null)} />
+      <SharingDialog open={opened === "sharing"} onClose={() => setOpened(null)} />
       <MenusDialog open={opened === "menus"} onClose={() => setOpened(null)} />
       <PageSettings page={about} onClose={() => setAbout(null)} />
       <DeletePage page={deleting} onClose={() => setDeleting(null)} />
