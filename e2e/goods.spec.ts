@@ -178,18 +178,19 @@ test("a collection by rules counts live; one by hand is put into order; one stan
   await page.getByRole("button", { name: /^Jams/ }).click();
   const list = page.getByRole("list", { name: "Goods in order" });
   await expect(list.getByRole("listitem")).toHaveCount(2);
-  // Keys that come faster than a drag begins or ends say nothing; whoever sees that nothing moved presses them again.
+  // Keys that come faster than a drag begins or ends say nothing; whoever sees that nothing moved presses them again. Each is waited for
+  // long enough: given up too soon, the next press would end what the one before is still beginning.
   await expect(async () => {
     await list
       .getByRole("button", { name: /Pear jam/ })
       .first()
       .focus();
     await page.keyboard.press("Space");
-    await expect(page.locator("[data-dnd-dragging]")).toBeVisible({ timeout: 1000 });
+    await expect(page.locator("[data-dnd-dragging]")).toBeVisible({ timeout: 8000 });
     await page.keyboard.press("ArrowLeft");
-    await expect(list.getByRole("listitem").first()).toContainText("Pear jam", { timeout: 1000 });
+    await expect(list.getByRole("listitem").first()).toContainText("Pear jam", { timeout: 4000 });
     await page.keyboard.press("Space");
-    await expect(list.getByRole("button", { name: "1: Pear jam" })).toBeVisible({ timeout: 1000 });
+    await expect(list.getByRole("button", { name: "1: Pear jam" })).toBeVisible({ timeout: 4000 });
   }).toPass();
   await page.getByRole("button", { name: "Save", exact: true }).click();
   await expect(page.getByText("Saved. The shop shows it now.")).toBeVisible();
