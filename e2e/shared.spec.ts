@@ -14,6 +14,22 @@ test("a section is shared, edited once, made separate on one page, and taken awa
   await asked.getByRole("button", { name: "Share it" }).click();
   await expect(asked).toBeHidden();
   await expect(plan(page).getByRole("treeitem", { name: /^Our story, shared, on 1 page/ })).toBeVisible();
+  // Also where the address names no page, which is the home page.
+  await expect(page).not.toHaveURL(/page=/);
+  await expect(details(page).getByRole("button", { name: "Make it separate here" })).toBeVisible();
+  await details(page).getByRole("button", { name: "Remove", exact: true }).click();
+  await expect(inPlan(page, "Our story")).toHaveCount(0);
+  await page.keyboard.press("Control+z");
+  await expect(inPlan(page, "Our story")).toHaveCount(1);
+  await inPlan(page, "Our story").click();
+  await details(page).getByRole("button", { name: "More about Our story" }).click();
+  await page.getByRole("menuitem", { name: "Rename …" }).click();
+  const renaming = page.getByRole("dialog", { name: "Rename the shared section" });
+  await renaming.getByRole("button", { name: "Rename it" }).click();
+  await expect(renaming.getByText("It is called that already.")).toBeVisible();
+  await renaming.getByRole("button", { name: "Cancel" }).click();
+  await expect(renaming).toBeHidden();
+  await kept(page);
 
   // On another page it comes from Add; there once.
   await page.goto(`${page.url().split("?")[0]}?page=about`);

@@ -60,7 +60,7 @@ export async function start(
       (error: unknown) => console.error(error),
     );
   tidy();
-  setInterval(tidy, 24 * 60 * 60_000).unref();
+  const timers = [setInterval(tidy, 24 * 60 * 60_000)];
   // What came due while no server was there goes out at once.
   const carryOut = () =>
     void carryOutDue().catch((error: unknown) => {
@@ -68,7 +68,8 @@ export async function start(
       if (!isOutOfReach(error)) console.error(error);
     });
   carryOut();
-  setInterval(carryOut, PLANS_EVERY_MS).unref();
+  timers.push(setInterval(carryOut, PLANS_EVERY_MS));
+  for (const timer of timers) timer.unref();
   const shopServer = await listen(shops ? express().use(shops) : storefront(), settings.host, settings.shopPort);
   // Whoever asked for any free port learns here which one it became.
   const isAnyPort = settings.shopPort === 0 && settings.shopOrigin === localShopOrigin(0);
@@ -89,6 +90,10 @@ export async function start(
   return {
     port: portOf(own),
     shopPort: portOf(shopServer),
-    stop: () => (stopping ??= Promise.all([close(own), close(shopServer)]).then(() => disconnect())),
+    stop: () => {
+      // Nothing is begun any more that would ask a database that is being left.
+      timers.forEach((timer) => clearInterval(timer));
+      return (stopping ??= Promise.all([close(own), close(shopServer)]).then(() => disconnect()));
+    },
   };
 }

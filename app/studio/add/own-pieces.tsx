@@ -1,4 +1,4 @@
-import { Box, Button, ButtonBase, Menu, MenuItem, TextField, Typography } from "@mui/material";
+import { Box, Button, ButtonBase, Menu, MenuItem, Typography } from "@mui/material";
 import { Ellipsis, FileUp } from "lucide-react";
 import { useRef, useState } from "react";
 import { keepPiece, pasteNodes, piecesOf, removePiece, renamePiece } from "~/core/commands";
@@ -7,7 +7,7 @@ import { nameOf, strangerIn } from "~/kinds";
 import { adapted } from "~/kinds/carried";
 import { useStudio, useStudioStore } from "../keeping";
 import { PartSight } from "../panes";
-import { FileInput, IconAction, INK } from "../ui";
+import { FileInput, IconAction, INK, NameDialog } from "../ui";
 import { readPiece, writePiece } from "./piece-file";
 
 const TILE = { width: 224, height: 138, page: 1180 };
@@ -17,7 +17,7 @@ type PieceProps = { piece: PageDocument; onAdd: () => void };
 function PieceTile({ piece, onAdd }: PieceProps) {
   const store = useStudioStore();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [name, setName] = useState<string | null>(null);
+  const [renaming, setRenaming] = useState(false);
   const sections = piece.root.slots.main ?? [];
   const run = (outcome: Parameters<ReturnType<typeof store.getState>["run"]>[0]) => {
     const why = store.getState().run(outcome);
@@ -39,38 +39,35 @@ function PieceTile({ piece, onAdd }: PieceProps) {
       <Box
         sx={{ display: "flex", alignItems: "center", pl: 1.25, borderTop: `1px solid ${INK.line}`, width: TILE.width }}
       >
-        {name === null ? (
-          <Box sx={{ flex: 1, minWidth: 0, py: 0.75 }}>
-            <Typography variant="subtitle2" noWrap>
-              {piece.title}
-            </Typography>
-            <Typography variant="caption" color="text.secondary" noWrap component="p">
-              {sections.length === 1 ? nameOf(sections[0]!) : `${sections.length} sections`}
-            </Typography>
-          </Box>
-        ) : (
-          <TextField
-            autoFocus
-            size="small"
-            label="Name"
-            value={name}
-            sx={{ flex: 1, my: 1 }}
-            onChange={(e) => setName(e.target.value)}
-            onKeyDown={(e) => e.key === "Enter" && e.currentTarget.querySelector("input")?.blur()}
-            onBlur={() => {
-              if (name.trim() !== piece.title) run(renamePiece(store.getState().draft, piece.id, name));
-              setName(null);
-            }}
-          />
-        )}
+        <Box sx={{ flex: 1, minWidth: 0, py: 0.75 }}>
+          <Typography variant="subtitle2" noWrap>
+            {piece.title}
+          </Typography>
+          <Typography variant="caption" color="text.secondary" noWrap component="p">
+            {sections.length === 1 ? nameOf(sections[0]!) : `${sections.length} sections`}
+          </Typography>
+        </Box>
         <IconAction label={`More about ${piece.title}`} icon={Ellipsis} onClick={(e) => setAnchor(e.currentTarget)} />
         <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)} onClick={() => setAnchor(null)}>
-          <MenuItem onClick={() => setName(piece.title)}>Rename</MenuItem>
+          <MenuItem onClick={() => setRenaming(true)}>Rename …</MenuItem>
           <MenuItem onClick={save}>Save as a file, for another shop</MenuItem>
           <MenuItem sx={{ color: "error.main" }} onClick={() => run(removePiece(store.getState().draft, piece.id))}>
             Remove
           </MenuItem>
         </Menu>
+        {renaming ? (
+          <NameDialog
+            title="Rename the piece"
+            about="You find it by this name in Add."
+            start={piece.title}
+            confirm="Rename it"
+            onClose={() => setRenaming(false)}
+            onName={(name) => {
+              const outcome = renamePiece(store.getState().draft, piece.id, name);
+              return outcome.ok ? store.getState().run(outcome) : outcome.why;
+            }}
+          />
+        ) : null}
       </Box>
     </Box>
   );

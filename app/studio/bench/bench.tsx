@@ -5,8 +5,7 @@ import { useCallback, useEffect, useMemo, useState, type ReactNode } from "react
 import { useNavigate } from "react-router";
 import { useStore } from "zustand";
 import { addNode, setProp } from "~/core/commands";
-import { homeOf } from "~/core/addresses";
-import { entryOf, type Draft, type PageDocument } from "~/core/document";
+import { entryOf, type Draft } from "~/core/document";
 import { nameOf } from "~/kinds";
 import { ShareSection } from "../shared";
 import { AddSheet, KeepPiece } from "../add";
@@ -37,7 +36,7 @@ import {
 import { Pane, type PaneProps } from "./pane";
 import { Plan } from "./plan";
 import { ScrollSync } from "./scroll-sync";
-import { placeForNew } from "./sections";
+import { pageAtHand, placeForNew } from "./sections";
 import { pathOf } from "./words";
 
 const SILL = 26;
@@ -156,9 +155,6 @@ function PaneChoice() {
   );
 }
 
-/** Whether a document is a page or layout that panes can show. */
-const isDrawn = (document: PageDocument | undefined) => document?.kind === "page" || document?.kind === "layout";
-
 /** The section in which the selected part stands. */
 const sectionOf = ({ draft, selected }: { draft: Draft; selected: string | null }) =>
   selected ? (partAt(draft, selected)?.path[0]?.id ?? null) : null;
@@ -175,7 +171,7 @@ type BenchProps = {
 export function Bench({ page: asked, show = null, title, panel, panelLabel }: BenchProps) {
   const store = useStudioStore();
   const view = useStudio((s) => s.view);
-  const page = useStudio((s) => (isDrawn(entryOf(s.draft.documents, asked)) ? asked : homeOf(s.draft.documents)));
+  const page = useStudio((s) => pageAtHand(s.draft, asked));
   const selected = useStudio((s) => s.selected);
   const shop = useStudio((s) => s.shop.id);
   const navigate = useNavigate();

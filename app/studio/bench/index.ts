@@ -4,5 +4,5 @@ export { useBenchFrames, useEditWords, type BenchFrames, type PaneDevice } from 
 export { PageChoice } from "./page-choice";
 export { ShowChoice } from "./show-choice";
 export { fitNarrow, fitPanes } from "./devices";
-export { placeForNew, standings } from "./sections";
+export { pageAtHand, placeForNew, standings } from "./sections";
 export { nameIn, nameOfPart, partAt } from "./parts";

@@ -138,7 +138,10 @@ const Strip = memo(function Strip({
   };
   const focusAfterDraw = (id: string) => {
     store.getState().select(id);
-    requestAnimationFrame(() => items.current.get(id)?.focus());
+    const drawn = items.current.get(id);
+    // What is drawn already has the focus at once, so that keys that follow quickly go on from there.
+    if (drawn) drawn.focus();
+    else requestAnimationFrame(() => items.current.get(id)?.focus());
   };
   const onKey = (event: KeyboardEvent, id: string) => {
     const go = () => {

@@ -9,6 +9,7 @@ import {
   type Standing,
   entryOf,
 } from "~/core/document";
+import { homeOf } from "~/core/addresses";
 import { aroundPage } from "~/render";
 import { hasTrait, kindOf, nameOf } from "~/kinds";
 
@@ -73,6 +74,12 @@ export function standings(draft: Draft, page: string): readonly SectionPlace[] {
     ...(around.bottom ? of("frame", [bottom!]) : []),
   ];
 }
+
+/** The page or layout to work on where another one is asked for that there is not, or none: the home page. */
+export const pageAtHand = ({ documents }: Draft, asked: string): string => {
+  const kind = entryOf(documents, asked)?.kind;
+  return kind === "page" || kind === "layout" ? asked : homeOf(documents);
+};
 
 /** The siblings among which a section can be moved, and its place among them. */
 export function siblingsOf(

@@ -8,7 +8,7 @@ import { AUDIENCES, DEVICES, type Audience, type Part, entryOf } from "~/core/do
 import { chassisOf, hasStyle, kindOf, moreStyles, type Field } from "~/kinds";
 import { arrangementOf, nodeLayers, partById, pictureUnderWords } from "~/render";
 import { themeById } from "~/themes";
-import { benchActions, nameIn, nameOfPart, partAt, useBenchFrames } from "../bench";
+import { benchActions, nameIn, nameOfPart, pageAtHand, partAt, useBenchFrames } from "../bench";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { DEVICE_NAME, DEVICE_PLURAL } from "../panes";
 import { MenuEditor } from "../menus";
@@ -214,11 +214,14 @@ const DetailsHead = memo(function DetailsHead({ ids, name, isSection, isItem, pa
 });
 
 /** Everything about what is selected, under the questions it answers. Of several parts, what they have in common. */
-export const Details = ({ page }: { page: string }) => (
-  <FoldsProvider>
-    <Selected page={page} />
-  </FoldsProvider>
-);
+export function Details({ page: asked }: { page: string }) {
+  const page = useStudio((s) => pageAtHand(s.draft, asked));
+  return (
+    <FoldsProvider>
+      <Selected page={page} />
+    </FoldsProvider>
+  );
+}
 
 function Selected({ page }: { page: string }) {
   const selected = useStudio((s) => s.selected);

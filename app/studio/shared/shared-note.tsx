@@ -1,11 +1,11 @@
-import { Box, Button, Link, Menu, MenuItem, TextField, Typography } from "@mui/material";
+import { Box, Button, Link, Menu, MenuItem, Typography } from "@mui/material";
 import { Ellipsis } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { makeSeparate, removeShared, renameShared, type Outcome } from "~/core/commands";
 import { entryOf, placesOfShared, type Draft } from "~/core/document";
 import { useStudio, useStudioStore } from "../keeping";
-import { ConfirmDialog, HATCH, IconAction, INK } from "../ui";
+import { ConfirmDialog, HATCH, IconAction, INK, NameDialog } from "../ui";
 import { pageShowing, whereWords } from "./where";
 
 /** So many pages are named; the others are counted. */
@@ -66,7 +66,7 @@ export function SharedNote({ shared, page }: { shared: string; page: string }) {
   const store = useStudioStore();
   const documents = useStudio((s) => s.draft.documents);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [name, setName] = useState<string | null>(null);
+  const [renaming, setRenaming] = useState(false);
   const [ending, setEnding] = useState(false);
   const document = entryOf(documents, shared);
   if (!document) return null;
@@ -103,24 +103,6 @@ export function SharedNote({ shared, page }: { shared: string; page: string }) {
             onClick={(e) => setAnchor(e.currentTarget)}
           />
         </Box>
-        {name === null ? null : (
-          <TextField
-            autoFocus
-            size="small"
-            label="Name"
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            onKeyDown={(e) => {
-              if (e.key === "Enter") e.currentTarget.querySelector("input")?.blur();
-              if (e.key === "Escape") setName(null);
-            }}
-            onBlur={() => {
-              if (name.trim() !== document.title) run(renameShared(draft(), shared, name));
-              setName(null);
-            }}
-            slotProps={{ htmlInput: { maxLength: 60 } }}
-          />
-        )}
         <Typography variant="caption" color="text.secondary">
           It is edited once: what you change here changes wherever it stands.
         </Typography>
@@ -137,12 +119,25 @@ export function SharedNote({ shared, page }: { shared: string; page: string }) {
         ) : null}
       </Box>
       <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)} onClick={() => setAnchor(null)}>
-        <MenuItem onClick={() => setName(document.title)}>Rename</MenuItem>
+        <MenuItem onClick={() => setRenaming(true)}>Rename …</MenuItem>
         <MenuItem onClick={() => run(removeShared(draft(), shared, true))}>Make it separate everywhere</MenuItem>
         <MenuItem sx={{ color: "error.main" }} onClick={() => setEnding(true)}>
           Remove it from all pages …
         </MenuItem>
       </Menu>
+      {renaming ? (
+        <NameDialog
+          title="Rename the shared section"
+          about="You know it by this name in the plan and in Add. Shoppers don’t see it."
+          start={document.title}
+          confirm="Rename it"
+          onClose={() => setRenaming(false)}
+          onName={(name) => {
+            const outcome = renameShared(draft(), shared, name);
+            return outcome.ok ? store.getState().run(outcome) : outcome.why;
+          }}
+        />
+      ) : null}
       <ConfirmDialog
         open={ending}
         title={`Remove “${document.title}” everywhere?`}

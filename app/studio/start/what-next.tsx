@@ -2,6 +2,8 @@ import { Box, Link, Typography } from "@mui/material";
 import { Check, X } from "lucide-react";
 import { useMemo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
+import { homeOf } from "~/core/addresses";
+import { entryOf } from "~/core/document";
 import { useStudio, useStudioStore } from "../keeping";
 import { IconAction, INK } from "../ui";
 import { nextSteps, type NextStep } from "./steps";
@@ -121,7 +123,7 @@ function Way({ step, children }: { step: NextStep["id"]; children: ReactNode }) 
     const part =
       step === "menu"
         ? documents.frame?.root.slots.top?.find((p) => p.kind === "header")
-        : documents.home?.root.slots.main?.[0];
+        : entryOf(documents, homeOf(documents))?.root.slots.main?.[0];
     if (part) store.getState().select(part.id);
   };
   return (

@@ -341,6 +341,12 @@ function NewLink({ onAdd, onCancel }: { onAdd: (address: string) => void; onCanc
   );
 }
 
+const FACTS = [
+  { key: "mail", label: "Mail address", type: "email", schema: mailAddress, most: 120 },
+  { key: "phone", label: "Phone number", type: "tel", schema: phoneNumber, most: 40 },
+  { key: "address", label: "Address", multiline: true, minRows: 2, schema: postalAddress, most: 300 },
+] as const;
+
 /** How the shop is reached, when it is open, and where else it is. Everything that shows any of it draws from here. */
 export function ContactGroup() {
   const identity = useStudio((s) => s.draft.look.identity);
@@ -350,34 +356,16 @@ export function ContactGroup() {
       <Typography variant="caption" color="text.secondary">
         Written once. “Contact facts” and “Links elsewhere” show it wherever you add them, search engines read it too.
       </Typography>
-      <CheckedField
-        label="Mail address"
-        type="email"
-        kept={identity.mail ?? ""}
-        schema={mailAddress}
-        isOptional
-        most={120}
-        onValue={(mail) => set("mail", mail || undefined)}
-      />
-      <CheckedField
-        label="Phone number"
-        type="tel"
-        kept={identity.phone ?? ""}
-        schema={phoneNumber}
-        isOptional
-        most={40}
-        onValue={(phone) => set("phone", phone || undefined)}
-      />
-      <CheckedField
-        label="Address"
-        multiline
-        minRows={2}
-        kept={identity.address ?? ""}
-        schema={postalAddress}
-        isOptional
-        most={300}
-        onValue={(address) => set("address", address || undefined)}
-      />
+      {FACTS.map(({ key, schema, ...field }) => (
+        <CheckedField
+          key={key}
+          kept={identity[key] ?? ""}
+          schema={schema}
+          isOptional
+          onValue={(value) => set(key, value || undefined)}
+          {...field}
+        />
+      ))}
       <Hours />
       <Elsewhere />
     </>

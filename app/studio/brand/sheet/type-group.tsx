@@ -1,3 +1,4 @@
+import { homeOf } from "~/core/addresses";
 import { entryOf } from "~/core/document";
 import { Box, ButtonBase, Chip, Typography } from "@mui/material";
 import { useEffect, useMemo, useRef, useState } from "react";
@@ -98,15 +99,15 @@ function Pair({
 
 /** Words of the shop to try letters on: its first heading and what stands below it. */
 function useShopWords(): { head: string; text: string } {
-  const documents = useStudio((s) => s.draft.documents);
+  const home = useStudio((s) => entryOf(s.draft.documents, homeOf(s.draft.documents)));
   const name = useStudio((s) => s.draft.look.identity.name);
   return useMemo(() => {
     const said = (key: string) =>
-      (documents.home?.root.slots.main ?? [])
+      (home?.root.slots.main ?? [])
         .map((n) => entryOf(n.props, key))
         .find((words): words is string => typeof words === "string" && words.trim() !== "");
     return { head: said("heading") ?? name, text: said("text") ?? name };
-  }, [documents.home, name]);
+  }, [home, name]);
 }
 
 const DETAILS = [
