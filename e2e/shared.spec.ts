@@ -9,7 +9,7 @@ test("a section is shared, edited once, made separate on one page, and taken awa
   const asked = page.getByRole("dialog", { name: "Make it a shared section" });
   await asked.getByLabel("Name").fill("");
   await asked.getByRole("button", { name: "Share it" }).click();
-  await expect(asked.getByText("Give it a name, so that you know it again.")).toBeVisible();
+  await expect(asked.getByText("Give it a name, so that you find it again.")).toBeVisible();
   await asked.getByLabel("Name").fill("Our story");
   await asked.getByRole("button", { name: "Share it" }).click();
   await expect(asked).toBeHidden();

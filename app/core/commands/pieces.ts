@@ -1,11 +1,11 @@
 import { copyWithNewIds, emptyDocument, entryOf, newId, type Draft, type PageDocument, type Part } from "../document";
 import { DOCUMENT_VERSION } from "../schema/migrations";
 import { outermost, pasteNodes } from "./nodes";
+import { nameProblem } from "./names";
 import { refuse, transaction, type Outcome } from "./transaction";
 
-/** The most pieces that a seller keeps, and the longest name of one. */
+/** The most pieces that a seller keeps. */
 const MOST_PIECES = 200;
-const LONGEST_NAME = 60;
 const GONE = "This piece is no longer there.";
 
 /** The sections that were kept under names, by name. */
@@ -14,20 +14,13 @@ export const piecesOf = (documents: Draft["documents"]): readonly PageDocument[]
     .filter((d) => d.kind === "piece")
     .sort((a, b) => (a.title < b.title ? -1 : 1));
 
-function nameProblem(draft: Draft, name: string, but?: string): string | undefined {
-  if (name === "") return "Give it a name, so that you find it again.";
-  if (name.length > LONGEST_NAME) return `Keep the name to ${LONGEST_NAME} characters.`;
-  const isTaken = piecesOf(draft.documents).some((d) => d.id !== but && d.title.toLowerCase() === name.toLowerCase());
-  return isTaken ? `There is a piece called “${name}” already.` : undefined;
-}
-
 /** Keeps copies of sections under a name, to be added again from there. */
 export function keepPiece(draft: Draft, nodes: readonly Part[], name: string, id: string = newId()): Outcome {
   const title = name.trim();
   if (nodes.length === 0) return refuse("Choose a section first.");
   if (piecesOf(draft.documents).length >= MOST_PIECES)
     return refuse(`${MOST_PIECES} pieces are kept already. Remove one first.`);
-  const problem = nameProblem(draft, title);
+  const problem = nameProblem(title, piecesOf(draft.documents), "piece");
   if (problem) return refuse(problem);
   const empty = emptyDocument(DOCUMENT_VERSION, "piece", id, title);
   const main = nodes.map((node) => copyWithNewIds(node));
@@ -40,7 +33,11 @@ export function renamePiece(draft: Draft, id: string, name: string): Outcome {
   const title = name.trim();
   if (piece?.kind !== "piece") return refuse(GONE);
   if (title === piece.title) return refuse("It is called that already.");
-  const problem = nameProblem(draft, title, id);
+  const problem = nameProblem(
+    title,
+    piecesOf(draft.documents).filter((d) => d.id !== id),
+    "piece",
+  );
   if (problem) return refuse(problem);
   return transaction("renamePiece", `Piece renamed to “${title}”`, [
     { type: "setTitle", document: id, before: piece.title, after: title },

@@ -16,21 +16,12 @@ import {
 import type { Operation } from "../operations";
 import { DOCUMENT_VERSION } from "../schema/migrations";
 import { locate } from "./nodes";
+import { nameProblem } from "./names";
 import { refuse, transaction, type Outcome } from "./transaction";
 
-/** The most shared sections that a shop has, and the longest name of one. */
+/** The most shared sections that a shop has. */
 const MOST_SHARED = 100;
-const LONGEST_NAME = 60;
 const GONE = "This shared section is no longer there.";
-
-function nameProblem(draft: Draft, name: string, but?: string): string | undefined {
-  if (name === "") return "Give it a name, so that you know it again.";
-  if (name.length > LONGEST_NAME) return `Keep the name to ${LONGEST_NAME} characters.`;
-  const isTaken = sharedSections(draft.documents).some(
-    (d) => d.id !== but && d.title.toLowerCase() === name.toLowerCase(),
-  );
-  return isTaken ? `There is a shared section called “${name}” already.` : undefined;
-}
 
 /** The part that holds a place for a shared section. */
 const standFor = (shared: string): Part => ({
@@ -56,7 +47,7 @@ export function shareSection(draft: Draft, section: string, name: string, id: st
   if (found.node.kind === SHARED || sharedDocument(draft, found.document)) return refuse("It is shared already.");
   if (sharedSections(draft.documents).length >= MOST_SHARED)
     return refuse(`There are ${MOST_SHARED} shared sections already.`);
-  const problem = nameProblem(draft, title);
+  const problem = nameProblem(title, sharedSections(draft.documents), "shared section");
   if (problem) return refuse(problem);
   const empty = emptyDocument(DOCUMENT_VERSION, "shared", id, title);
   const { document, place, node } = found;
@@ -124,7 +115,11 @@ export function renameShared(draft: Draft, id: string, name: string): Outcome {
   const title = name.trim();
   if (!document) return refuse(GONE);
   if (title === document.title) return refuse("It is called that already.");
-  const problem = nameProblem(draft, title, id);
+  const problem = nameProblem(
+    title,
+    sharedSections(draft.documents).filter((d) => d.id !== id),
+    "shared section",
+  );
   if (problem) return refuse(problem);
   return transaction("renameShared", `Shared section renamed to “${title}”`, [
     { type: "setTitle", document: id, before: document.title, after: title },
