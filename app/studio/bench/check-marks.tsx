@@ -72,7 +72,9 @@ function FindingRow({ finding, onDone }: { finding: PaneFinding; onDone: () => v
           <Button
             size="small"
             variant="contained"
-            onClick={() => {
+            onClick={(event) => {
+              // The row goes when the page is measured again; the keyboard stays in the dialog.
+              event.currentTarget.closest<HTMLElement>("[role=dialog]")?.focus();
               store.getState().run(mend.outcome);
               onDone();
             }}

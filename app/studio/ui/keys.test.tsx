@@ -72,4 +72,14 @@ describe("keys of the studio", () => {
     expect(await pressOn("button", { key: "Enter" })).toEqual({ calls: 0, prevented: false });
     expect(await pressOn("[role=dialog] span", { key: "d" })).toEqual({ calls: 0, prevented: false });
   });
+
+  it("do nothing behind an open dialog whose focused part is gone", async () => {
+    const modal = document.createElement("div");
+    modal.className = "MuiModal-root";
+    document.body.append(modal);
+    expect(await pressOn(null, { key: "Escape" })).toEqual({ calls: 0, prevented: false });
+    modal.setAttribute("aria-hidden", "true");
+    expect(await pressOn(null, { key: "Escape" })).toEqual({ calls: 1, prevented: true });
+    modal.remove();
+  });
 });

@@ -30,6 +30,8 @@ function isTaken(event: KeyboardEvent, keys: string): boolean {
     return keys !== "ctrl+Enter";
   }
   if (target.closest("[role=dialog], [role=menu], [role=listbox]")) return true;
+  // What had the focus in an open dialog may be gone; the page behind must not act then.
+  if (target === document.body && document.querySelector(".MuiModal-root:not([aria-hidden=true])")) return true;
   const operates = target.closest("button, a[href], summary, [role=tab], [role=radio], [role=switch]") !== null;
   return operates && (keys === "Enter" || keys === " ");
 }
