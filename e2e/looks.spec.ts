@@ -2,6 +2,8 @@ import { readFileSync } from "node:fs";
 import { kindOf } from "~/kinds";
 import { EVEN_CSS, gridClass } from "~/kinds/parts";
 import { expect, test, type Page } from "@playwright/test";
+import { contentWith, everySection } from "~/render/fixtures/content";
+import { renderPage } from "~/render";
 import { publishedShop } from "./owners";
 import { area, DEMO, openShop, shopAt } from "./studio";
 
@@ -284,3 +286,68 @@ test("rows of a grid are filled evenly, and a last tile reaches over what would 
     expect(row.reaches, name).toBe(900);
   });
 });
+
+/** A page as the shop draws it, whose header lies over the picture that it begins with, stays, and gets lower. */
+function pageWithLyingHeader(): string {
+  const [onPicture, ...rest] = everySection.filter((s) => s.slot === "main" && /^(Hero: Words on|Goods)/.test(s.name));
+  const content = contentWith([onPicture!.node, ...rest.map((s) => s.node)]);
+  const { frame } = content.draft.documents;
+  const top = frame!.root.slots.top!.map((row) =>
+    row.kind === "header"
+      ? {
+          ...row,
+          style: {
+            all: { ...row.style.all, lies: "over", sticky: "top", shrinks: "yes", spaceTop: 4, spaceBottom: 4 },
+          },
+        }
+      : row,
+  );
+  const documents = {
+    ...content.draft.documents,
+    frame: { ...frame!, root: { ...frame!.root, slots: { ...frame!.root.slots, top } } },
+  };
+  const scripts = { every: "/assets/shop.js", goods: "/assets/goods.js" };
+  return renderPage({ page: "home" }, { ...content, draft: { ...content.draft, documents } }, DEMO, scripts).html;
+}
+
+for (const width of [390, 1280])
+  test(`a header over a picture wears its colours there, its own once scrolled away, and makes nothing jump, at ${width} px`, async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width, height: 800 });
+    await page.setContent(pageWithLyingHeader());
+    const look = () =>
+      page.evaluate(() => {
+        const header = document.querySelector(".s-header")!;
+        const { top, bottom, height } = header.getBoundingClientRect();
+        const link = header.querySelector(".wordmark")!;
+        const name = link.getBoundingClientRect();
+        const hero = document.querySelector(".s-hero")!.getBoundingClientRect();
+        return {
+          ...{ top, bottom, height },
+          hero: hero.top,
+          words: document.querySelector(".hero-words > .head")!.getBoundingClientRect().top,
+          ink: getComputedStyle(link).color,
+          ground: getComputedStyle(header).backgroundColor,
+          isSeen: name.top >= 0 && name.bottom <= bottom,
+          long: document.documentElement.scrollHeight,
+        };
+      });
+    const before = await look();
+    expect(Math.abs(before.hero - before.top)).toBeLessThan(1);
+    expect(before.words).toBeGreaterThan(before.bottom);
+    expect([before.ink, before.ground]).toEqual(["rgb(255, 255, 255)", "rgba(0, 0, 0, 0)"]);
+    await page.evaluate(() => window.scrollTo({ top: 900, behavior: "instant" }));
+    await expect.poll(async () => (await look()).ink).not.toBe(before.ink);
+    const after = await look();
+    expect(after.ground).not.toBe("rgba(0, 0, 0, 0)");
+    expect(Math.abs(after.height - before.height)).toBeLessThan(0.1);
+    expect(after.long).toBe(before.long);
+    // What is left of it is the room of its signs and little more, and its name stands in that.
+    expect(after.bottom).toBeGreaterThan(44);
+    expect(after.bottom).toBeLessThan(60);
+    expect(after.isSeen).toBe(true);
+    // Where nothing is to move, it is left behind with its picture.
+    await page.emulateMedia({ reducedMotion: "reduce" });
+    expect((await look()).bottom).toBeLessThan(0);
+  });

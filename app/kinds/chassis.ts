@@ -41,6 +41,8 @@ const OF_SECTIONS = [
   "entrance",
   "drift",
 ];
+/** How a row above every page stands to what is below it. */
+export const OF_TOP: readonly string[] = ["lies", "shrinks"];
 const OF_BOXES = ["above", "below", "pad", "order", "set", "border", "round", "lift", "opacity", "entrance", "hidden"];
 const OF_WIDGETS = ["wide", "stand", ...OF_BOXES, "hover"];
 
@@ -56,7 +58,9 @@ export function moreStyles(definition: Definition, node: Part): readonly string[
         : isOnPage
           ? [...(chassisOf(node).backdrop ? SCRIM : []), ...OF_SECTIONS]
           : ["sticky", "ground", "pattern", "border", "lift"];
-  return more.filter((name) => !has.has(name));
+  // A section that stands elsewhere has no use for them; Details doesn't show them there.
+  const above = definition.level === "section" && definition.slots.includes("top") ? OF_TOP : [];
+  return [...more, ...above].filter((name) => !has.has(name));
 }
 
 /** Whether a part can have a style property. */

@@ -223,4 +223,4 @@ export {
   type ViewProps,
 } from "./definition";
 export { documentProblem, LONGEST_DESCRIPTION, LONGEST_SEARCH_TITLE, LONGEST_WORD } from "./documents";
-export { chassisOf, hasStyle, moreStyles } from "./chassis";
+export { chassisOf, hasStyle, moreStyles, OF_TOP } from "./chassis";

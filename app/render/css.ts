@@ -2,7 +2,7 @@ import type { Look, Part } from "~/core/document";
 import { focusCss, shadeClass, shadeCss, type Picture } from "~/core/pictures";
 import { coloursAndMeasuresCss, lookCss, readerOf, referencesOf, solveLook, type Theme } from "~/core/theme";
 import { KINDS, type Later } from "~/kinds";
-import { BASE_CSS, EVEN_CSS } from "~/kinds/parts";
+import { BASE_CSS, EVEN_CSS, logoCss } from "~/kinds/parts";
 import { PAGES_CSS } from "./pages/css";
 import { prune, vocabularyOf, type Vocabulary } from "./prune";
 import { shownCss } from "./style";
@@ -52,5 +52,6 @@ export function pageCss(
     ...pictures.filter((p) => has.classes.has(shadeClass(p))).map(shadeCss),
   ].join("");
   const { measures, colours } = coloursAndMeasuresCss(solved, { sets: has.sets, names: new Set(referencesOf(rules)) });
-  return lookCss(solved).fonts + measures + colours + rules;
+  const logo = has.classes.has("wordmark-picture") ? logoCss(look.identity.logo) : "";
+  return lookCss(solved).fonts + measures + logo + colours + rules;
 }

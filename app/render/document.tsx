@@ -256,14 +256,14 @@ function drawPage(target: Target, content: ShopContent) {
     },
   };
   const inEnv = (children: ReactNode) => renderToStaticMarkup(<EnvProvider value={watching}>{children}</EnvProvider>);
-  const draw = (frame: PageDocument, shown: Draft["documents"]) =>
+  const draw = (frame: PageDocument, page: PageDocument | undefined, shown: Draft["documents"]) =>
     inEnv(
-      <Page frame={frame} theme={theme} look={look}>
+      <Page frame={frame} page={page} theme={theme} look={look}>
         <PageBody target={target} documents={shown} goods={content.goods} theme={theme} look={look} />
       </Page>,
     );
   try {
-    return { frame, page, markup: draw(frame, documents), used, kinds, broken: [] };
+    return { frame, page, markup: draw(frame, page, documents), used, kinds, broken: [] };
   } catch (error) {
     const broken: Broken[] = [];
     for (const node of [...sectionsOf(frame), ...sectionsOf(page)]) {
@@ -278,6 +278,6 @@ function drawPage(target: Target, content: ShopContent) {
     const rest = without(page, ids);
     const shown = rest ? { ...documents, [rest.id]: rest } : documents;
     const left = without(frame, ids);
-    return { frame: left, page: rest, markup: draw(left, shown), used, kinds, broken };
+    return { frame: left, page: rest, markup: draw(left, rest, shown), used, kinds, broken };
   }
 }

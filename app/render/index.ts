@@ -1,10 +1,11 @@
 export { renderPage, type Broken, type RenderedPage, type Scripts } from "./document";
 export { renderCards } from "./cards";
-export { envOf, partsByKind, siteWords, type ShopContent } from "./shop";
+export { darkSetsOf, envOf, partsByKind, siteWords, type ShopContent } from "./shop";
 export { DESCRIPTION_LENGTH, madeFrom, plainText, sharedAs, type Shared } from "./sharing";
 export { aroundPage, frameOf, Page, PageBody } from "./page";
 export { PartsSheet, SHEET_CSS } from "./pages/parts-sheet";
 export { PARTS, partById, type BrandPart } from "./parts";
+export { wantsToLie } from "./lying";
 export { Section } from "./section";
 export { pageCss, sharedCss } from "./css";
 export { compileOwnCss, type OwnCss } from "./own-css";

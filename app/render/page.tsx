@@ -14,7 +14,8 @@ import {
 import type { Goods } from "~/core/goods";
 import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
-import { RegionProvider, Wordmark } from "~/kinds/parts";
+import { RegionProvider, useEnv, Wordmark } from "~/kinds/parts";
+import { lyingRows, type Lying } from "./lying";
 import { CartPage, FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { documentOf, targetName, type Target } from "./target";
@@ -40,7 +41,14 @@ export function aroundPage(page: PageDocument | undefined): { readonly top: bool
   return { top: header, bottom: footer };
 }
 
-type PageProps = { frame: PageDocument; theme: Theme; look: Look; children: ReactNode };
+type PageProps = {
+  frame: PageDocument;
+  /** The page itself; what begins it decides whether rows lie over it. */
+  page?: PageDocument | undefined;
+  theme: Theme;
+  look: Look;
+  children: ReactNode;
+};
 
 const sections = (nodes: readonly Part[] | undefined, theme: Theme, look: Look, firstIsHead: boolean) =>
   (nodes ?? []).map((node, index) => (
@@ -48,10 +56,17 @@ const sections = (nodes: readonly Part[] | undefined, theme: Theme, look: Look, 
   ));
 
 /** What every page has above or below its own part. Each row is a region of its own to assistive technology, and has a name. */
-const around = (nodes: readonly Part[] | undefined, theme: Theme, look: Look, region: "top" | "bottom") => (
+const around = (
+  nodes: readonly Part[] | undefined,
+  theme: Theme,
+  look: Look,
+  region: "top" | "bottom",
+  from = 0,
+  over?: Lying,
+) => (
   <RegionProvider value={region}>
     {(nodes ?? []).map((node, index) => (
-      <Section key={node.id} node={node} theme={theme} look={look} first={false} row={index + 1} />
+      <Section key={node.id} node={node} theme={theme} look={look} first={false} row={from + index + 1} over={over} />
     ))}
   </RegionProvider>
 );
@@ -60,14 +75,30 @@ const around = (nodes: readonly Part[] | undefined, theme: Theme, look: Look, re
 export const PAGE_BEGINS = '<a class="skip"';
 
 /** What every page has around its own part: skip link, notice, header, footer. */
-export function Page({ frame, theme, look, children }: PageProps): ReactNode {
+export function Page({ frame, page, theme, look, children }: PageProps): ReactNode {
+  const { picture } = useEnv();
+  const { top = [] } = frame.root.slots;
+  const lying = lyingRows(top, page, theme, look, picture);
+  const main = <main id="main">{children}</main>;
   return (
     <>
       <a className="skip" href="#main">
         Skip to the page
       </a>
-      {around(frame.root.slots.top, theme, look, "top")}
-      <main id="main">{children}</main>
+      {lying ? (
+        <>
+          {around(top.slice(0, lying.from), theme, look, "top")}
+          <div className="lies">
+            {around(top.slice(lying.from), theme, look, "top", lying.from, lying.over)}
+            {main}
+          </div>
+        </>
+      ) : (
+        <>
+          {around(top, theme, look, "top")}
+          {main}
+        </>
+      )}
       {around(frame.root.slots.bottom, theme, look, "bottom")}
     </>
   );

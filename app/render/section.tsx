@@ -4,10 +4,20 @@ import { walk, type Look, type Part } from "~/core/document";
 import { shadeClass } from "~/core/pictures";
 import type { Theme } from "~/core/theme";
 import { chassisOf, hasTrait, kindOf, type Definition } from "~/kinds";
-import { InsideProvider, NodeIdProvider, Pic, slotMark, useEnv, useRegion, type Inside } from "~/kinds/parts";
+import {
+  GroundProvider,
+  InsideProvider,
+  NodeIdProvider,
+  Pic,
+  slotMark,
+  useEnv,
+  useRegion,
+  type Inside,
+} from "~/kinds/parts";
 import { blankIn } from "~/kinds/page-designs";
 import { unreadable } from "~/kinds/readable";
 import { Boundary, Undrawable } from "./boundary";
+import type { Lying } from "./lying";
 import { arrangementOf, nodeClass, nodeLayers, pictureUnderWords } from "./style";
 
 type PartProps = {
@@ -19,6 +29,8 @@ type PartProps = {
   headId?: string | undefined;
   /** Which row it is of those above or below every page; absent: it is none. */
   row?: number;
+  /** What it lies over, where it doesn't stand above its page. */
+  over?: Lying | undefined;
 };
 
 const SHORT = { section: "s s", column: "col col", widget: "w w", item: "" } as const;
@@ -39,7 +51,7 @@ export const Section = memo(function Section(props: PartProps): ReactNode {
   );
 });
 
-function Drawn({ node, theme, look, first, headId, row }: PartProps): ReactNode {
+function Drawn({ node, theme, look, first, headId, row, over }: PartProps): ReactNode {
   const { studio, onDrawn, picture: find } = useEnv();
   const region = useRegion();
   const kind = kindOf(node);
@@ -68,11 +80,15 @@ function Drawn({ node, theme, look, first, headId, row }: PartProps): ReactNode 
     draw: (child) => <Section key={child.id} node={child} theme={theme} look={look} first={first} headId={head} />,
   };
   const attributes = nodeAttributes(layers);
+  const set = attributes["data-set"];
+  const view = <kind.View props={node.props} arrangement={arrangement} first={first} />;
   const classes = [
     `${SHORT[level]}-${name} a-${arrangement} ${nodeClass(node)}`,
     isCut ? "is-cut" : "",
     backdrop ? "on-backdrop" : "",
     under?.shade ? shadeClass(under) : "",
+    over ? `is-over over-${over.tone}` : "",
+    over?.picture?.shade ? shadeClass(over.picture) : "",
     !isSection && attributes["data-set"] ? "in-set" : "",
     attributes["data-drift"] ? "drifts" : "",
   ];
@@ -99,7 +115,7 @@ function Drawn({ node, theme, look, first, headId, row }: PartProps): ReactNode 
       ) : null}
       <NodeIdProvider value={node.id}>
         <InsideProvider value={inside}>
-          <kind.View props={node.props} arrangement={arrangement} first={first} />
+          {set === undefined ? view : <GroundProvider value={{ set, over: over?.tone }}>{view}</GroundProvider>}
         </InsideProvider>
       </NodeIdProvider>
     </Tag>

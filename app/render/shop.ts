@@ -1,9 +1,19 @@
 import { openPages, siteOf } from "~/core/addresses";
-import { entryOf, menusOf, pageProps, spread, walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import {
+  entryOf,
+  menusOf,
+  pageProps,
+  spread,
+  walk,
+  type Draft,
+  type Look,
+  type PageDocument,
+  type Part,
+} from "~/core/document";
 import { productWith, type Goods } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
-import type { Picture } from "~/core/pictures";
-import { readerOf } from "~/core/theme";
+import { isLight, type Picture } from "~/core/pictures";
+import { readerOf, solveLook } from "~/core/theme";
 import { unreadable } from "~/kinds/readable";
 import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
@@ -127,6 +137,14 @@ export function firstPicture(page: PageDocument): string | undefined {
   return undefined;
 }
 
+/** The colour sets of a look whose ground is dark. */
+export const darkSetsOf = (look: Look): ReadonlySet<string> =>
+  new Set(
+    Object.entries(solveLook(themeById(look.theme), look).roles.sets).flatMap(([set, { page }]) =>
+      isLight(page) ? [] : [set],
+    ),
+  );
+
 /** What views may ask of the shop. `studio` is given only by panes. */
 export function envOf(
   content: Omit<ShopContent, "draft">,
@@ -169,6 +187,7 @@ export function envOf(
       currency: content.currency,
     },
     money: (amount) => formatMoney(amount, content.currency, content.locale),
+    darkSets: darkSetsOf(look),
     digits: currencyDigits(content.currency) ?? 2,
     locale: content.locale,
     toast: read.text("toast.set"),

@@ -76,9 +76,27 @@ export const BOX_PROPERTIES: readonly Property[] = [
         v === "no"
           ? { position: "relative" }
           : v === "top"
-            ? { position: "sticky", top: "0", "z-index": "3" }
+            ? { position: "sticky", top: "var(--stays-at,0)", "z-index": "3" }
             : { position: "sticky", top: "var(--s4)", "align-self": "flex-start" },
     },
+  },
+  {
+    name: "lies",
+    label: "Picture below it",
+    group: "sits",
+    family: "place",
+    perDevice: false,
+    choices: named({ none: "Stands above it", over: "Lies over it" }),
+    emission: attribute("data-lies"),
+  },
+  {
+    name: "shrinks",
+    label: "Staying at the top",
+    group: "sits",
+    family: "place",
+    perDevice: false,
+    choices: named({ none: "Keeps its height", yes: "Gets lower" }),
+    emission: attribute("data-shrinks"),
   },
   {
     name: "border",

@@ -15,7 +15,13 @@ import { COLUMN_PROPERTIES } from "./properties-columns";
 import { GROUND_PROPERTIES } from "./properties-ground";
 import { WORD_PROPERTIES } from "./properties-words";
 
-const MIN_HEIGHTS: Readonly<Record<string, string>> = { content: "0", half: "50svh", tall: "72svh", screen: "92svh" };
+// The whole screen leaves room for what stands above the page; where that lies over it, it is the whole indeed.
+const MIN_HEIGHTS: Readonly<Record<string, string>> = {
+  content: "0",
+  half: "50svh",
+  tall: "72svh",
+  screen: "var(--screen,92svh)",
+};
 
 const LIST: readonly Property[] = [
   {

@@ -1,10 +1,47 @@
-import type { Look, OpeningHours, SocialSort } from "./types";
+import {
+  LOGO_HEIGHT,
+  type Look,
+  type LogoPlace,
+  type LogoWay,
+  type OpeningHours,
+  type PictureLogo,
+  type SocialSort,
+} from "./types";
 
 type Identity = Look["identity"];
 
 /** The picture that is the shop's logo, if one is. */
 export const logoPicture = ({ logo }: Identity): string | undefined =>
   logo.form === "picture" ? logo.picture : undefined;
+
+/** Whether a picture is the shop's logo, in either of its versions. */
+export const isLogo = ({ logo }: Identity, picture: string): boolean =>
+  logo.form === "picture" && (logo.picture === picture || logo.onDark === picture);
+
+/** Which picture of a logo stands on a ground, and how: its version for dark grounds where there is one. */
+export function logoOn(
+  logo: PictureLogo,
+  place: LogoPlace,
+  isDark: boolean,
+): { readonly picture: string; readonly way?: LogoWay | undefined } {
+  const way = logo[place];
+  return isDark && logo.onDark !== undefined && way !== "words"
+    ? { picture: logo.onDark }
+    : { picture: logo.picture, way };
+}
+
+/** What of its height a logo keeps in a header that has got lower, where the seller says nothing. */
+const KEPT = 0.7;
+
+/** How high a logo stands, in px: on wide screens, on phones, and in a header that has got lower. */
+export function logoHeights({ height = LOGO_HEIGHT.usual, onPhone = height, least }: PictureLogo): {
+  readonly height: number;
+  readonly onPhone: number;
+  readonly least: number;
+} {
+  const lowest = least ?? Math.max(LOGO_HEIGHT.least, Math.round(height * KEPT));
+  return { height, onPhone, least: Math.min(lowest, height) };
+}
 
 /** The picture that stands in the browser's tab: one chosen for it, or the logo; without either its icon is drawn. */
 export const iconPicture = (identity: Identity): string | undefined => identity.icon ?? logoPicture(identity);

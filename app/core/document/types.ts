@@ -110,16 +110,27 @@ export type Logo =
   | {
       readonly form: "picture";
       readonly picture: string;
+      /** The same logo for dark grounds, where it has one. */
+      readonly onDark?: string | undefined;
       /** In px; as `LOGO_HEIGHT` where it says nothing. */
       readonly height?: number | undefined;
+      /** Its height on phones; as elsewhere where it says nothing. */
+      readonly onPhone?: number | undefined;
+      /** Its height in a header that has got lower. */
+      readonly least?: number | undefined;
       /** How it is shown where its own colours can't be seen; as it is where nothing is said. */
       readonly header?: LogoWay | undefined;
       readonly footer?: LogoWay | undefined;
+      /** In a header that lies over a picture. */
+      readonly over?: LogoWay | undefined;
     };
+export type PictureLogo = Extract<Logo, { readonly form: "picture" }>;
 
 /** A logo that can't be seen as it is: all white, all black, on a white or a black plate, or the name in its stead. */
 export const LOGO_WAYS = ["light", "dark", "on-light", "on-dark", "words"] as const;
 export type LogoWay = (typeof LOGO_WAYS)[number];
+/** Where a logo is seen. */
+export type LogoPlace = "header" | "footer" | "over";
 /** How high a logo stands, in px: the least, the usual, the most. */
 export const LOGO_HEIGHT = { least: 24, usual: 40, most: 96 } as const;
 

@@ -89,6 +89,8 @@ const brandSchema: z.ZodType<Brand> = z.record(z.string().max(60), json).superRe
   if (problem) context.addIssue({ code: "custom", message: problem });
 });
 
+const logoHeight = z.number().int().min(LOGO_HEIGHT.least).max(LOGO_HEIGHT.most);
+
 export const lookSchema: z.ZodType<Look, unknown> = z.strictObject({
   theme: z.string().max(40),
   identity: z.strictObject({
@@ -100,9 +102,13 @@ export const lookSchema: z.ZodType<Look, unknown> = z.strictObject({
       z.strictObject({
         form: z.literal("picture"),
         picture: id,
-        height: z.number().int().min(LOGO_HEIGHT.least).max(LOGO_HEIGHT.most).optional(),
+        onDark: id.optional(),
+        height: logoHeight.optional(),
+        onPhone: logoHeight.optional(),
+        least: logoHeight.optional(),
         header: z.enum(LOGO_WAYS).optional(),
         footer: z.enum(LOGO_WAYS).optional(),
+        over: z.enum(LOGO_WAYS).optional(),
       }),
     ]),
     icon: id.optional(),

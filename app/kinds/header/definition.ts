@@ -6,6 +6,8 @@ const props = z.object({
   arrangement: z.string().max(40).optional(),
   /** The menu that it shows, by its id; empty: none. */
   menu: z.string().max(40),
+  /** How it is arranged where there is little room. */
+  small: z.enum(["behind", "middle", "open"]),
 });
 export type HeaderProps = z.infer<typeof props>;
 
@@ -27,8 +29,21 @@ export const definition: Definition<HeaderProps> = {
     { id: "rows", name: "Two rows, the search in the first" },
     { id: "tall", name: "A large logo, the menu beneath" },
     { id: "drawer", name: "Menu behind a button" },
+    { id: "over", name: "Over the picture that begins the page", style: { all: { lies: "over" } } },
   ],
-  fields: [{ type: "menu", key: "menu", label: "Menu" }],
+  fields: [
+    { type: "menu", key: "menu", label: "Menu" },
+    {
+      type: "choice",
+      key: "small",
+      label: "On phones",
+      options: [
+        ["behind", "Logo left, menu behind a button"],
+        ["middle", "Logo in the middle"],
+        ["open", "Menu in a line to swipe"],
+      ],
+    },
+  ],
   props,
   migrations: [
     {
@@ -39,9 +54,9 @@ export const definition: Definition<HeaderProps> = {
       },
     },
   ],
-  defaults: { menu: MAIN_MENU },
+  defaults: { menu: MAIN_MENU, small: "behind" },
   style: { all: { set: "header", width: "content", sticky: "no", spaceTop: 2, spaceBottom: 2 } },
-  styles: ["width", "sticky", "spaceTop", "spaceBottom", "set"],
+  styles: ["width", "sticky", "lies", "shrinks", "spaceTop", "spaceBottom", "set"],
   css: `
 .s-header .in{display:flex;align-items:center;justify-content:space-between;gap:var(--s3)}
 .s-header .wordmark{font-size:var(--name-size,var(--t1))}
@@ -67,7 +82,7 @@ export const definition: Definition<HeaderProps> = {
 .bars{width:1.25rem;height:.8rem;border-block:2px solid currentColor;position:relative}
 .bars::after{content:"";position:absolute;inset:auto 0;top:calc(50% - 1px);height:2px;background:currentColor}
 .drop[open] .bars{border-color:transparent}
-.drop nav>ul{position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--page);border-bottom:var(--rule) solid var(--line);max-height:calc(100svh - 5rem);overflow-y:auto}
+.drop nav>ul{color:var(--ink);position:absolute;z-index:5;left:0;right:0;top:100%;padding:var(--s2) var(--gutter) var(--s4);background:var(--page);border-bottom:var(--rule) solid var(--line);max-height:calc(100svh - 5rem);overflow-y:auto}
 .drop li+li{border-top:var(--rule) solid var(--line)}
 .drop a,.drop .sub summary,.drop .sub-head{display:flex;align-items:center;min-height:3.1rem;font-size:var(--t1);text-decoration:none}
 .drop .sub summary{justify-content:space-between;padding:0;font-weight:inherit}
@@ -131,6 +146,18 @@ export const definition: Definition<HeaderProps> = {
 .s-header .find{order:1}
 .s-header .find+.find{margin-inline-start:0}
 .drop{display:block;order:2}
+.s-header .small-middle{display:grid;grid-template-columns:1fr auto 1fr}
+.s-header .small-middle .wordmark{grid-area:1/2;font-size:clamp(.8125rem,calc((100vw - 14.5rem)/(.54*var(--letters,12))),var(--name-size,var(--t1)))}
+.s-header .small-middle .find{grid-area:1/3;justify-self:end}
+.s-header .small-middle .find:has(+.find){margin-inline-end:2.75rem}
+.s-header .small-middle .drop{grid-area:1/1;justify-self:start}
+.s-header .small-open{flex-wrap:wrap}
+.s-header .small-open .drop{display:none}
+.s-header .small-open .nav{display:block;order:3;flex-basis:100%;margin-inline:calc(-1*var(--gutter));padding-inline:var(--gutter);overflow-x:auto;scrollbar-width:none}
+.s-header .small-open .nav>ul{flex-wrap:nowrap;gap:1.25rem;width:max-content}
+.s-header .small-open .nav :is(a,summary){min-height:2.75rem;white-space:nowrap}
+.s-header .small-open .sub-list{position:absolute;z-index:6;inset-inline:0;top:100%;padding:.5rem var(--gutter) 1rem;background:var(--page);color:var(--ink);border-bottom:var(--rule) solid var(--line);max-height:70svh;overflow-y:auto}
+.s-header .small-open .menu-pic{width:3.2rem;aspect-ratio:1;margin-inline-end:.8rem}
 }
 @media (max-width:479.98px){
 .drop-word{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}

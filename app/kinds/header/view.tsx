@@ -8,7 +8,7 @@ export function View({ props, arrangement }: ViewProps<HeaderProps>): ReactNode 
   const entries = useMenu(props.menu);
   const hasGoods = goods.products.length > 0;
   return (
-    <div className="in">
+    <div className={props.small !== "behind" ? `in small-${props.small}` : "in"}>
       <Wordmark place="header" />
       {entries.length ? <MenuRow entries={entries} label="Main menu" /> : null}
       {hasGoods && arrangement === "rows" ? <SearchField /> : null}

@@ -1,6 +1,6 @@
 import { CHASSIS_CSS } from "./chassis-css";
 import { PARTS_CSS } from "./parts-css";
-import { LOGO_CSS } from "./wordmark";
+import { LYING_CSS } from "./lying-css";
 
 /** Rules that every page of every theme starts from. Names of classes are short because every page carries them. */
 export const BASE_CSS = `
@@ -29,8 +29,7 @@ button,input,select,textarea{font:inherit;color:inherit}
 .grid{display:grid;grid-template-columns:repeat(var(--columns,4),minmax(0,1fr));gap:var(--s4) var(--s3)}
 .sign{width:1.35em;height:1.35em;flex:none}
 .wordmark{display:inline-flex;align-items:center;gap:.45em;min-height:2.75rem;font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);text-transform:var(--heads-case);font-size:var(--t1);line-height:1.1;text-decoration:none}
-.wordmark-picture{width:auto;max-width:min(15rem,100%);object-fit:contain;object-position:0 50%}
-${LOGO_CSS}
+.wordmark-picture{height:var(--logo);width:auto;max-width:min(15rem,100%);object-fit:contain;object-position:0 50%}
 .logo-light{filter:brightness(0) invert(1)}
 .logo-dark{filter:brightness(0)}
 .logo-on-light,.logo-on-dark{box-sizing:content-box;padding:.35rem .6rem;border-radius:min(var(--card),.6rem);background:#fff}
@@ -40,5 +39,6 @@ ${LOGO_CSS}
 .message[data-state=failed]{color:var(--danger)}
 ${PARTS_CSS}
 ${CHASSIS_CSS}
+${LYING_CSS}
 @media (prefers-reduced-motion:reduce){*{transition:none!important;animation:none!important;scroll-behavior:auto!important}}
 `;

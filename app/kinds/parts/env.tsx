@@ -9,7 +9,7 @@ import {
   type SearchResult,
   type Variant,
 } from "~/core/goods";
-import { sourceOf, type Picture } from "~/core/pictures";
+import { sourceOf, type Picture, type ScrimTone } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { collectionAddress, productAddress } from "~/core/addresses";
@@ -69,6 +69,8 @@ export type KindEnv = {
   readonly partsOf: (kind: string) => readonly string[];
   /** Hears of every kind that is drawn, where a page is put together from what it needs. */
   readonly onDrawn?: (kind: string) => void;
+  /** Colour sets whose ground is dark. */
+  readonly darkSets: ReadonlySet<string>;
   /** Digits after the point in the shop's currency. */
   readonly digits: number;
   readonly locale: string;
@@ -90,6 +92,18 @@ export type Region = "top" | "main" | "bottom";
 const RegionContext = createContext<Region>("main");
 export const RegionProvider = RegionContext.Provider;
 export const useRegion = () => useContext(RegionContext);
+
+/** What is being drawn stands on: a colour set, or a picture with a tint of a tone, where it lies over one. */
+export type Ground = { readonly set: string; readonly over?: ScrimTone | undefined };
+const GroundContext = createContext<Ground>({ set: "page" });
+export const GroundProvider = GroundContext.Provider;
+export const useGround = () => useContext(GroundContext);
+
+/** Marks of what opens from a row that lies over a picture, so that it stands in the colours of its own set. */
+export function useOpened(): { readonly "data-set"?: string } {
+  const { set, over } = useGround();
+  return over ? { "data-set": set } : {};
+}
 
 /** An id of an element in the part that is being drawn, unlike any other on the page: two of a kind can stand on it. */
 export const usePartId = (name: string): string => `${name}-${useNodeId()}`;

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Link } from "~/core/schema";
-import { NodeIdProvider, useEnv, usePartId } from "./env";
+import { NodeIdProvider, useEnv, useOpened, usePartId } from "./env";
 import { Pic } from "./pic";
 import { Words } from "./words";
 
@@ -92,11 +92,12 @@ function Entries({ entries, inWords = false }: { entries: readonly MenuEntry[]; 
 }
 
 /** What is in an item that opens: the item itself where it leads somewhere, and its items. */
-function Panel({ entry }: { entry: MenuEntry }): ReactNode {
+function Panel({ entry, place }: { entry: MenuEntry; place: string }): ReactNode {
   const { href } = useEnv();
+  const opened = useOpened();
   const isWide = entry.items.some((item) => item.items.length > 0 || item.shows === "picture");
   return (
-    <ul className={isWide ? "sub-list sub-wide" : "sub-list"}>
+    <ul className={isWide ? "sub-list sub-wide" : "sub-list"} {...(place === "wide" ? opened : {})}>
       {href(entry.link) === undefined ? null : (
         <li className="sub-self">
           <Label entry={{ ...entry, shows: "words" }} />
@@ -115,8 +116,9 @@ export function MenuList({ entries, place }: { entries: readonly MenuEntry[]; pl
   const { titleOf } = useEnv();
   const mark = useItemMark();
   const group = usePartId(place);
+  const opened = useOpened();
   return (
-    <ul>
+    <ul {...(place === "small" ? opened : {})}>
       {entries.map((entry) => (
         <NodeIdProvider key={entry.id} value={entry.id}>
           <li {...mark(entry)}>
@@ -128,7 +130,7 @@ export function MenuList({ entries, place }: { entries: readonly MenuEntry[]; pl
                     <path d="m2 4 4 4 4-4" fill="none" stroke="currentColor" strokeWidth="1.600" />
                   </svg>
                 </summary>
-                <Panel entry={entry} />
+                <Panel entry={entry} place={place} />
               </details>
             ) : (
               <Label entry={{ ...entry, shows: "words" }} />

@@ -1,7 +1,8 @@
 import type { ReactNode } from "react";
-import { LOGO_HEIGHT } from "~/core/document";
+import { MEDIA } from "~/core/cascade";
+import { logoHeights, logoOn, type Logo } from "~/core/document";
 import { sourceOf, srcSetOf } from "~/core/pictures";
-import { useEnv } from "./env";
+import { useEnv, useGround } from "./env";
 import { Sign } from "./signs";
 
 /** How many letters a name is set for where room is scarce: the next of a few lengths, for which there are classes. */
@@ -12,27 +13,32 @@ const SIGN_LETTERS = 3;
 const lengthOf = (name: string, hasSign: boolean): number =>
   LENGTHS.find((length) => [...name].length + (hasSign ? SIGN_LETTERS : 0) <= length) ?? 60;
 
-/** Heights come in steps of so many px, for each of which there is a class. */
-const LOGO_STEP = 4;
-export const LOGO_CSS = Array.from(
-  { length: (LOGO_HEIGHT.most - LOGO_HEIGHT.least) / LOGO_STEP + 1 },
-  (_each, i) => LOGO_HEIGHT.least + i * LOGO_STEP,
-)
-  .map((px) => `.logo-h-${px}{height:${px / 16}rem}`)
-  .join("\n");
+const rem = (px: number) => `${px / 16}rem`;
+
+/** How high a shop's logo stands, on wide screens and phones, and how low it gets; nothing where it is no picture. */
+export function logoCss(logo: Logo): string {
+  if (logo.form !== "picture") return "";
+  const { height, onPhone, least } = logoHeights(logo);
+  const measures = (now: number) => {
+    const then = Math.min(now, least);
+    return `:root{--logo:${rem(now)};--logo-least:${rem(then)};--logo-shrunk:${Number((then / now).toFixed(3))}}`;
+  };
+  return measures(height) + (onPhone === height ? "" : `@media ${MEDIA.phone}{${measures(onPhone)}}`);
+}
 
 /** The shop's logo as a link to its home page. */
 export function Wordmark({ place }: { place: "header" | "footer" }): ReactNode {
-  const { identity, picture } = useEnv();
+  const { identity, picture, darkSets } = useEnv();
+  const { set, over } = useGround();
   const { logo, name } = identity;
-  const way = logo.form === "picture" ? logo[place] : undefined;
-  const drawn = logo.form === "picture" && way !== "words" ? picture(logo.picture) : undefined;
-  const height = logo.form === "picture" ? (logo.height ?? LOGO_HEIGHT.usual) : 0;
+  const isDark = over ? over === "dark" : darkSets.has(set);
+  const { picture: wanted = null, way } = logo.form === "picture" ? logoOn(logo, over ? "over" : place, isDark) : {};
+  const drawn = way === "words" ? undefined : picture(wanted);
   return (
     <a className={`wordmark name-${lengthOf(name, logo.form === "sign")}`} href="/">
       {drawn ? (
         <img
-          className={`wordmark-picture logo-h-${Math.round(height / LOGO_STEP) * LOGO_STEP}${way ? ` logo-${way}` : ""}`}
+          className={`wordmark-picture${way ? ` logo-${way}` : ""}`}
           src={sourceOf(drawn, 320)}
           srcSet={srcSetOf(drawn)}
           sizes={drawn.vector ? undefined : "240px"}

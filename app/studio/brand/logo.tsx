@@ -81,7 +81,7 @@ export function LogoChoice() {
               />
             </ButtonBase>
           ) : null}
-          {picture && logo.form === "picture" ? <LogoSight logo={logo} picture={picture} /> : null}
+          {picture && logo.form === "picture" ? <LogoSight logo={logo} /> : null}
           <Uploader label="Upload a logo" onAdded={(added) => set({ form: "picture", picture: added.id })} />
           {picture && picture.width < 200 && !picture.vector ? (
             <Typography variant="caption" sx={{ color: INK.brick }}>

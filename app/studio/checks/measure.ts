@@ -102,6 +102,8 @@ export function measurePage(frame: Document): readonly MeasuredPart[] {
   for (const section of frame.querySelectorAll("[data-level=section]")) {
     const pictures = [...section.querySelectorAll(".pic")].map((e) => [e, e.getBoundingClientRect()] as const);
     const isHeader = section.matches("header");
+    // Its tint makes words legible on any picture; what opens from it has a ground of its own.
+    const lies = section.matches(".is-over");
     for (const element of section.querySelectorAll<HTMLElement>("*")) {
       const isTarget = element.matches(TARGETS);
       const isWords = hasOwnText(element);
@@ -126,7 +128,8 @@ export function measurePage(frame: Document): readonly MeasuredPart[] {
         places.set(element, measured.length);
         const broken = fontSize >= HEAD ? brokenWord(element) : undefined;
         const isOpaque = Number(style.opacity) === 1 && element.closest("[disabled],[aria-disabled=true]") === null;
-        const ink = isOpaque && !isOnPicture(element, box, pictures) ? opaque(style.color) : undefined;
+        const isLying = lies && element.closest("[data-set]") === section;
+        const ink = isOpaque && !isLying && !isOnPicture(element, box, pictures) ? opaque(style.color) : undefined;
         const ground = ink === undefined ? undefined : groundOf(element, view, grounds);
         measured.push({
           ...common,

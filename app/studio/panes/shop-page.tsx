@@ -3,8 +3,9 @@ import type { Draft, Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, shadeCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
-import { EnvProvider, type KindEnv } from "~/kinds/parts";
+import { EnvProvider, logoCss, type KindEnv } from "~/kinds/parts";
 import {
+  darkSetsOf,
   documentOf,
   envOf,
   frameOf,
@@ -38,6 +39,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
   const theme = themeById(look.theme);
   const { fonts, measures, colours } = lookCss(solveLook(theme, look));
   const shared = sharedCss(theme);
+  const logo = logoCss(look.identity.logo);
   const focus = useMemo(() => pictures.map(focusCss).join(""), [pictures]);
   const goods = GOODS_SETTINGS.map((name) => look.brand[name]).join(" ");
   const nodes = useMemo(() => {
@@ -65,14 +67,14 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
     () =>
       new Map([
         ["fonts", fonts],
-        ["measures", measures],
+        ["measures", measures + logo],
         ["colours", colours],
         ["shared", shared],
         ...nodes,
         ["focus", focus],
         ["tints", tints],
       ]),
-    [fonts, measures, colours, shared, nodes, focus, tints],
+    [fonts, measures, logo, colours, shared, nodes, focus, tints],
   );
 }
 
@@ -84,6 +86,7 @@ export function useStructure(look: Look): Look {
   const key = JSON.stringify([
     look.theme,
     look.identity,
+    [...darkSetsOf(look)],
     STRUCTURAL.map((name) => resolveSetting(name, look.brand, theme.defaults).value),
   ]);
   // The key holds all of the look that counts here.
@@ -128,7 +131,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   );
   return (
     <EnvProvider value={env}>
-      <Page frame={frame} theme={theme} look={look}>
+      <Page frame={frame} page={page} theme={theme} look={look}>
         <PageBody target={target} documents={documents} goods={dressing.goods} theme={theme} look={look} most={most} />
       </Page>
     </EnvProvider>

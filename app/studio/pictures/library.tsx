@@ -13,7 +13,7 @@ import {
 } from "@mui/material";
 import { Trash2, X } from "lucide-react";
 import { useMemo, useState, type MouseEvent } from "react";
-import { logoPicture } from "~/core/document";
+import { isLogo } from "~/core/document";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { removePictures } from "~/core/protocol";
 import { useReload, useStudio, useStudioStore } from "../keeping";
@@ -167,7 +167,7 @@ export function Library() {
   const store = useStudioStore();
   const reload = useReload();
   const pictures = useStudio((s) => s.pictures);
-  const logo = useStudio((s) => logoPicture(s.draft.look.identity));
+  const identity = useStudio((s) => s.draft.look.identity);
   const isNarrow = useMediaQuery("(max-width:899.98px)");
   const [chosen, setChosen] = useState<string | null>(null);
   const [sought, setSought] = useState("");
@@ -248,7 +248,7 @@ export function Library() {
                 pictures={found}
                 chosen={picture?.id ?? null}
                 onChoose={(each) => setChosen(each.id)}
-                note={(each) => (each.id === logo ? "logo" : each.alt ? undefined : "not described")}
+                note={(each) => (isLogo(identity, each.id) ? "logo" : each.alt ? undefined : "not described")}
               />
             ) : (
               <Typography color="text.secondary">No picture is described by “{sought}”.</Typography>

@@ -1,7 +1,7 @@
 import { Box, Dialog, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useState } from "react";
-import { logoPicture } from "~/core/document";
+import { isLogo } from "~/core/document";
 import { useStudio } from "../keeping";
 import { FindField, IconAction } from "../ui";
 import { picturesNamed } from "./find";
@@ -35,11 +35,11 @@ export const PicturePicker = ({ open, ...choice }: PickerProps) => (
 /** What is in the dialog. There is one of these dialogs for each variant of a product: closed, they do no work. */
 function Choice({ onClose, onChoose, own = [], onSeveral }: Omit<PickerProps, "open">) {
   const pictures = useStudio((s) => s.pictures);
-  const logo = useStudio((s) => logoPicture(s.draft.look.identity));
+  const identity = useStudio((s) => s.draft.look.identity);
   const [sought, setSought] = useState("");
   const found = picturesNamed(pictures, sought);
   // A logo is chosen as a picture only by whoever looks for it.
-  const rank = (id: string) => (own.includes(id) ? 0 : id === logo ? 2 : 1);
+  const rank = (id: string) => (own.includes(id) ? 0 : isLogo(identity, id) ? 2 : 1);
   const sorted = found.toSorted((a, b) => rank(a.id) - rank(b.id));
   return (
     <>
@@ -69,7 +69,7 @@ function Choice({ onClose, onChoose, own = [], onSeveral }: Omit<PickerProps, "o
             label={`Pictures, ${sorted.length}`}
             pictures={sorted}
             onChoose={(picture) => onChoose(picture.id)}
-            note={(picture) => (own.includes(picture.id) ? "its own" : picture.id === logo ? "logo" : undefined)}
+            note={(picture) => (own.includes(picture.id) ? "its own" : isLogo(identity, picture.id) ? "logo" : undefined)}
           />
         ) : (
           <Box>

@@ -1,4 +1,4 @@
-import { logoPicture, type Draft } from "~/core/document";
+import { isLogo, type Draft } from "~/core/document";
 import type { SellersGoods } from "~/core/goods";
 import { placeWords, whereUsed } from "~/kinds/references";
 
@@ -8,7 +8,7 @@ export function usesOfPicture(id: string, draft: Draft, goods: SellersGoods): re
   const products = goods.products.filter((p) => p.pictures.includes(id) || p.variants.some((v) => v.picture === id));
   const collections = goods.collections.filter((c) => c.picture === id);
   return [
-    ...(logoPicture(draft.look.identity) === id ? ["your logo"] : []),
+    ...(isLogo(draft.look.identity, id) ? ["your logo"] : []),
     ...(draft.look.identity.icon === id ? ["the browser’s tab"] : []),
     ...new Set(onPages),
     ...products.map((p) => p.title),
