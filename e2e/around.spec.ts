@@ -1,5 +1,17 @@
 import { expect, test } from "@playwright/test";
-import { area, benchReady, expectAccessible, inPlan, kept, openShop, pane, plan, publish, shopAt } from "./studio";
+import {
+  area,
+  benchReady,
+  details,
+  expectAccessible,
+  inPlan,
+  kept,
+  openShop,
+  pane,
+  plan,
+  publish,
+  shopAt,
+} from "./studio";
 
 test("contact, hours and links elsewhere are written once, checked where they are written, and shown by rows of widgets", async ({
   page,
@@ -81,4 +93,46 @@ test("contact, hours and links elsewhere are written once, checked where they ar
   expect([list.x, list.width]).toEqual([0, 390]);
   await page.keyboard.press("Escape");
   await expect(row.locator(".drop")).not.toHaveAttribute("open");
+});
+
+test("a page has a header of its own, does without the footer, and goes back to the shop’s", async ({ page }) => {
+  const { host } = await openShop(page);
+  await benchReady(page);
+  await page.getByRole("button", { name: /^Home/ }).click();
+  await page.getByRole("menuitem", { name: "About us" }).click();
+  const wide = pane(page, "Wide");
+  await expect(wide.locator(".s-text")).toBeVisible();
+  await inPlan(page, "Header").click();
+  const note = details(page).getByText("Part of the shop’s header: changes are for every page.");
+  await expect(note).toBeVisible();
+  await details(page).getByRole("button", { name: "Another header on this page" }).click();
+  await expect(details(page).getByText("Part of this page’s own header.")).toBeVisible();
+  await details(page).getByRole("radio", { name: "Menu behind a button" }).click();
+  await expect(wide.locator(".s-header")).toHaveClass(/a-drawer/);
+
+  await page.getByRole("button", { name: "About this page" }).click();
+  const about = page.getByRole("dialog", { name: /^About “About us”/ });
+  await expect(about.getByRole("combobox", { name: "Header" })).toHaveText("One of its own");
+  await about.getByRole("combobox", { name: "Footer" }).click();
+  await page.getByRole("option", { name: "None" }).click();
+  await about.getByRole("button", { name: "Close" }).click();
+  await expect(about).toBeHidden();
+  await expect(wide.locator(".s-footer")).toHaveCount(0);
+  await kept(page);
+  await publish(page);
+
+  const shop = await page.context().newPage();
+  await shop.goto(`${shopAt(host)}/about`);
+  await expect(shop.locator(".s-header")).toHaveClass(/a-drawer/);
+  await expect(shop.locator(".s-footer")).toHaveCount(0);
+  await shop.goto(shopAt(host));
+  await expect(shop.locator(".s-header")).not.toHaveClass(/a-drawer/);
+  await expect(shop.locator(".s-footer")).toBeVisible();
+
+  await inPlan(page, "Header").click();
+  await details(page).getByRole("button", { name: "Back to the shop’s header" }).click();
+  await expect(note).toBeVisible();
+  await expect(wide.locator(".s-header")).not.toHaveClass(/a-drawer/);
+  await page.getByRole("button", { name: /^Undo: About us: the shop’s header/ }).click();
+  await expect(wide.locator(".s-header")).toHaveClass(/a-drawer/);
 });

@@ -36,8 +36,8 @@ const pageRoot = z.strictObject({
   description: z.string().max(LONGEST_DESCRIPTION, "This description is too long for any search engine.").optional(),
   picture: z.string().max(40).optional(),
   unlisted: z.literal(true).optional(),
-  header: z.literal(false).optional(),
-  footer: z.literal(false).optional(),
+  header: z.literal([false, "own"]).optional(),
+  footer: z.literal([false, "own"]).optional(),
 });
 
 /** The longest word for friends. */

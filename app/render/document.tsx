@@ -9,7 +9,7 @@ import { themeById } from "~/themes";
 import { pageCss } from "./css";
 import { envOf, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
-import { frameOf, Page, PAGE_BEGINS, PageBody } from "./page";
+import { frameOf, Page, PAGE_BEGINS, PageBody, withoutAround } from "./page";
 import { descriptionOf, isNarrowed } from "~/core/goods";
 import { Section } from "./section";
 import { madeFrom, plainText, sharedAs } from "./sharing";
@@ -242,8 +242,9 @@ function drawPage(target: Target, content: ShopContent) {
   const { look, documents } = content.draft;
   const theme = themeById(look.theme);
   const used = new Set<Picture>();
-  const page = documentOf(target, documents, content.goods);
-  const frame = frameOf(documents, page);
+  const whole = documentOf(target, documents, content.goods);
+  const frame = frameOf(documents, whole);
+  const page = withoutAround(whole);
   const kinds = new Set<string>();
   const env = envOf(content, content.draft, undefined, shownOf(target, content.goods), page, frame);
   const watching: KindEnv = {

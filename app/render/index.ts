@@ -2,7 +2,7 @@ export { renderPage, type Broken, type RenderedPage, type Scripts } from "./docu
 export { renderCards } from "./cards";
 export { darkSetsOf, envOf, partsByKind, siteWords, type ShopContent } from "./shop";
 export { DESCRIPTION_LENGTH, madeFrom, plainText, sharedAs, type Shared } from "./sharing";
-export { aroundPage, frameOf, Page, PageBody } from "./page";
+export { aroundPage, frameOf, Page, PageBody, withoutAround } from "./page";
 export { PartsSheet, SHEET_CSS } from "./pages/parts-sheet";
 export { PARTS, partById, type BrandPart } from "./parts";
 export { wantsToLie } from "./lying";

@@ -1,13 +1,16 @@
 // @vitest-environment jsdom
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { Part } from "~/core/document";
+import { removeNodes, setAround, type Outcome } from "~/core/commands";
+import { emptyDocument, integrityOf, type Draft, type Part } from "~/core/document";
+import { applyAll, invertAll } from "~/core/operations";
+import { DOCUMENT_VERSION } from "~/core/schema";
 import { SCRIM_COLOURS, tintOfShade } from "~/core/pictures";
 import { contrast } from "~/core/theme";
 import { LYING_TINT } from "~/kinds/parts";
 import { contentWith, everySection, pictures } from "./fixtures/content";
 import { invalidIn } from "./fixtures/validator";
-import { renderPage, type Target } from ".";
+import { renderPage, type ShopContent, type Target } from ".";
 
 const SCRIPTS = { every: "/assets/shop.js", goods: "/assets/goods.js" };
 const HOME: Target = { page: "home" };
@@ -143,5 +146,61 @@ describe("a picture as a logo", () => {
     expect(css).toContain("@media (max-width:599.98px){:root{--logo:2rem;--logo-least:2rem;--logo-shrunk:1}}");
     expect(drawn(withLogo({})).css).toContain(":root{--logo:2.5rem;--logo-least:1.75rem;--logo-shrunk:0.7}");
     expect(drawn(shop([onPicture], (top) => top)).css).not.toContain("--logo:");
+  });
+});
+
+describe("what stands above and below a page", () => {
+  const content = contentWith([onPicture]);
+  const text = emptyDocument(DOCUMENT_VERSION, "page", "about", "About");
+  const base: ShopContent = {
+    ...content,
+    draft: { ...content.draft, documents: { ...content.draft.documents, about: text } },
+  };
+  const apply = (draft: Draft, outcome: Outcome): Draft => {
+    if (!outcome.ok) throw new Error(outcome.why);
+    const next = applyAll(draft, outcome.transaction.operations);
+    if (!next.ok) throw new Error("it does not apply");
+    return next.draft;
+  };
+  const heads = (draft: Draft) => {
+    const { html } = renderPage({ page: "text", id: text.id }, { ...base, draft }, "http://shop.localhost", SCRIPTS);
+    document.documentElement.innerHTML = html.replace(/^<!doctype html><html[^>]*>/, "");
+    return [...document.body.querySelectorAll(".s-header, .s-notice, .s-footer")].map(
+      (e) => e.className.match(/n-(\S+)/)![1]!,
+    );
+  };
+  const shops = heads(base.draft);
+
+  it("is the shop’s, nothing, or rows of its own that begin as copies", () => {
+    const without = apply(base.draft, setAround(base.draft, text.id, "header", false));
+    expect(heads(without)).toEqual(shops.slice(-1));
+    const own = apply(base.draft, setAround(base.draft, text.id, "header", "own"));
+    expect(heads(own)).toHaveLength(shops.length);
+    expect(heads(own).slice(0, -1)).not.toEqual(shops.slice(0, -1));
+    expect(integrityOf(own.documents[text.id]!)).toEqual([]);
+    // They are its own: without them there is nothing, and the shop's stay as they are.
+    const rows = own.documents[text.id]!.root.slots.top!;
+    const bare = apply(
+      own,
+      removeNodes(
+        own,
+        rows.map((r) => r.id),
+        "Rows",
+      ),
+    );
+    expect(heads(bare)).toEqual(shops.slice(-1));
+    expect(bare.documents.frame).toBe(base.draft.documents.frame);
+  });
+
+  it("goes back to the shop’s in one step that can be undone", () => {
+    const own = apply(base.draft, setAround(base.draft, text.id, "footer", "own"));
+    const outcome = setAround(own, text.id, "footer", true);
+    const back = apply(own, outcome);
+    expect(heads(back)).toEqual(shops);
+    expect(back.documents[text.id]!.root.slots.bottom ?? []).toEqual([]);
+    if (!outcome.ok) return;
+    const undone = applyAll(back, invertAll(outcome.transaction.operations));
+    expect(undone.ok && undone.draft.documents[text.id]).toEqual(own.documents[text.id]);
+    expect(setAround(own, text.id, "footer", "own")).toMatchObject({ ok: false });
   });
 });

@@ -7,6 +7,7 @@ import {
   spread,
   walk,
   type PageDocument,
+  type Around,
   type Draft,
   type Look,
   type Part,
@@ -23,18 +24,25 @@ import { documentOf, targetName, type Target } from "./target";
 /** What stands around a page whose frame can't be read: nothing. The page itself is there all the same. */
 const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "frame", "frame", "");
 
-/** What stands around a page, as it is drawn: a page can do without the shop's header or footer. */
+/** What stands around a page, as it is drawn: a page can do without the shop's header or footer, or have rows of its own. */
 export function frameOf(documents: Draft["documents"], page: PageDocument | undefined): PageDocument {
   const frame = spread(documents, documents.frame ?? noFrame());
   const around = aroundPage(page);
-  if (around.top && around.bottom) return frame;
-  const { top = [], bottom = [] } = frame.root.slots;
-  const slots = { top: around.top ? top : [], bottom: around.bottom ? bottom : [] };
-  return { ...frame, root: { ...frame.root, slots } };
+  if (around.top === true && around.bottom === true) return frame;
+  const own = page && spread(documents, page);
+  const rows = (slot: "top" | "bottom") =>
+    around[slot] === "own" ? (own?.root.slots[slot] ?? []) : around[slot] ? (frame.root.slots[slot] ?? []) : [];
+  return { ...frame, root: { ...frame.root, slots: { top: rows("top"), bottom: rows("bottom") } } };
 }
 
-/** Whether what stands above and below every page stands around this one. Behind a closed door there is nowhere to go. */
-export function aroundPage(page: PageDocument | undefined): { readonly top: boolean; readonly bottom: boolean } {
+/** A page without the rows around it, which are drawn with those that every page has. */
+export const withoutAround = <D extends PageDocument | undefined>(page: D): D =>
+  page && (page.root.slots.top?.length || page.root.slots.bottom?.length)
+    ? { ...page, root: { ...page.root, slots: { main: page.root.slots.main ?? [] } } }
+    : page;
+
+/** What stands above and below a page. Behind a closed door there is nowhere to go. */
+export function aroundPage(page: PageDocument | undefined): { readonly top: Around; readonly bottom: Around } {
   if (page && layoutProps(page)?.of === "closed") return { top: false, bottom: false };
   if (page?.kind !== "page") return { top: true, bottom: true };
   const { header, footer } = pageProps(page);

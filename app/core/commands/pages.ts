@@ -22,6 +22,7 @@ import {
   type Draft,
   type Json,
   type PageDocument,
+  type Around,
   type PageProps,
   type Part,
 } from "../document";
@@ -196,6 +197,42 @@ export function setPage(draft: Draft, id: string, values: Partial<PageProps>, wh
   return soundly(draft, "setPage", `${document.title}: ${what}`, pageOperations(document, values), [id], {
     mergeKey: `page:${id}:${keys}`,
   });
+}
+
+const AROUND = {
+  header: ["top", "header"],
+  footer: ["bottom", "footer"],
+} as const;
+
+/**
+ * Changes what stands above or below a page. Rows of its own begin as copies of the shop's; when it goes without them again, they go,
+ * in the same step.
+ */
+export function setAround(draft: Draft, id: string, which: keyof typeof AROUND, around: Around): Outcome {
+  const document = entryOf(draft.documents, id);
+  if (document?.kind !== "page") return refuse(GONE);
+  const [slot, name] = AROUND[which];
+  const own = entryOf(document.root.slots, slot) ?? [];
+  const place = (index: number) => ({ parent: document.root.id, slot, index });
+  const removed = own
+    .map((node, index): Operation => ({ type: "removeNode", document: id, from: place(index), node }))
+    .toReversed();
+  const shops = entryOf(draft.documents.frame?.root.slots ?? {}, slot) ?? [];
+  const added = shops.map((row, index): Operation => ({
+    type: "insertNode",
+    document: id,
+    to: place(index),
+    node: copyWithNewIds(row),
+  }));
+  const label = around === "own" ? `a ${name} of its own` : around ? `the shop’s ${name}` : `no ${name}`;
+  const rows = around === "own" ? (own.length ? [] : added) : removed;
+  return soundly(
+    draft,
+    "setAround",
+    `${document.title}: ${label}`,
+    [...pageOperations(document, { [which]: around }), ...rows],
+    [id],
+  );
 }
 
 /** Puts a page beneath another one (null: at the top), before one of those there; `before` absent: last. */

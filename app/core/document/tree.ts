@@ -2,6 +2,7 @@ import { entryOf } from "./entry";
 import {
   FOOTER_MENU,
   MAIN_MENU,
+  OWN_ROWS,
   ROOT_SLOTS,
   type DocumentKind,
   type Draft,
@@ -68,9 +69,13 @@ export function placeOf(root: Part, id: string): Place | undefined {
   return undefined;
 }
 
-/** What stands in a slot of a node; undefined where it has no such slot. Below the root, an absent slot is an empty one. */
+/** Whether a slot of a node is absent while it is empty: below the root all are, and at the root a page's own rows. */
+export const isAbsentWhenEmpty = (node: Part, slot: string): boolean =>
+  node.kind !== "root" || (OWN_ROWS.includes(slot) && entryOf(node.slots, "main") !== undefined);
+
+/** What stands in a slot of a node; undefined where it has no such slot. */
 export const slotOf = (node: Part, slot: string): readonly Part[] | undefined =>
-  entryOf(node.slots, slot) ?? (node.kind === "root" ? undefined : []);
+  entryOf(node.slots, slot) ?? (isAbsentWhenEmpty(node, slot) ? [] : undefined);
 
 /** The nodes from below the root down to this one, outermost first; empty for the root and for strangers. */
 export function pathTo(root: Part, id: string): readonly Part[] {

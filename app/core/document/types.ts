@@ -66,10 +66,13 @@ export type PageProps = {
   readonly picture: string | null;
   /** Search engines are asked not to list it. */
   readonly unlisted: boolean;
-  /** Whether the shop's header and footer stand on it. */
-  readonly header: boolean;
-  readonly footer: boolean;
+  /** What stands above it and below it: the shop's header and footer, nothing, or rows of its own. */
+  readonly header: Around;
+  readonly footer: Around;
 };
+
+/** Whether the shop's rows stand above or below a page; `own`: those in the page's own slots. */
+export type Around = boolean | "own";
 
 /** What the root of the site's document says. */
 export type SiteProps = {
@@ -202,6 +205,9 @@ export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
   piece: ["main"],
   shared: ["main"],
 };
+
+/** The slots that a page's root has besides, while it has rows of its own above or below it. */
+export const OWN_ROWS: readonly string[] = ["top", "bottom"];
 
 /** Where a node stands. */
 export type Place = { readonly parent: string; readonly slot: string; readonly index: number };

@@ -13,6 +13,7 @@ import {
   type Part,
   type Place,
   entryOf,
+  isAbsentWhenEmpty,
 } from "../document";
 import { held, type ApplyFailure, type Held, type Operation, type Path } from "./types";
 
@@ -71,7 +72,10 @@ function removeAt(root: Part, from: Place): Part {
   return changeNode(root, from.parent, (p) => {
     const left = entryOf(p.slots, from.slot)!.toSpliced(from.index, 1);
     const { [from.slot]: _emptied, ...others } = p.slots;
-    return { ...p, slots: left.length || p.kind === "root" ? { ...p.slots, [from.slot]: left } : others };
+    return {
+      ...p,
+      slots: left.length || !isAbsentWhenEmpty(p, from.slot) ? { ...p.slots, [from.slot]: left } : others,
+    };
   });
 }
 

@@ -6,6 +6,7 @@ import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import { kindOf, kindsOf, PURPOSES, type Definition, type Purpose } from "~/kinds";
 import { fillNode, fillStart, sectionAround } from "~/kinds/fill";
+import { aroundPage } from "~/render";
 import { useScenes } from "../pictures";
 import { useStudio, useStudioStore } from "../keeping";
 import { PartSight } from "../panes";
@@ -155,10 +156,14 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
     const document = entryOf(s.draft.documents, page);
     return document && layoutProps(document)?.of;
   });
-  const frame = useStudio((s) => s.draft.documents.frame?.root.slots);
+  const documents = useStudio((s) => s.draft.documents);
+  /** The document whose rows stand above or below this page. */
+  const around = (slot: "top" | "bottom") => (aroundPage(entryOf(documents, page))[slot] === "own" ? page : "frame");
+  const rowsIn = (slot: string) =>
+    slot === "top" || slot === "bottom" ? (entryOf(documents, around(slot))?.root.slots[slot] ?? []) : [];
   /** Header and footer are offered where they are lacking; there is one of each. */
   const isLacking = ({ kind, tag, slots }: Definition) =>
-    (tag !== "header" && tag !== "footer") || !(entryOf(frame, slots[0]!) ?? []).some((part) => part.kind === kind);
+    (tag !== "header" && tag !== "footer") || !rowsIn(slots[0]!).some((part) => part.kind === kind);
   const suited = ({ definition }: AddChoice) =>
     isLacking(definition) && (!definition.only || (sort !== undefined && definition.only.includes(sort)));
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
@@ -202,7 +207,7 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
   const add = (choice: AddChoice) => {
     const { draft, run, say } = store.getState();
     const { slot, definition } = choice;
-    const document = slot === "main" ? page : "frame";
+    const document = slot === "top" || slot === "bottom" ? around(slot) : page;
     const { root } = entryOf(draft.documents, document)!;
     // A row goes next to the page: below what stands on top, above what stands at the bottom. A notice is the first thing of all.
     const isBelow = slot === "top" && definition.tag !== "aside";

@@ -175,12 +175,11 @@ const Strip = memo(function Strip({
     if (action !== go && event.key !== " " && !selectionOf(state).includes(id)) state.select(id);
     action();
   };
-  const isOnPage = (document: string) => document !== "frame";
   const insertions = all.flatMap((s, i) => {
     const next = all[i + 1];
     const left = offset(i) + ITEM + (i === openIndex ? openWidth : 0);
-    if (isOnPage(s.document)) return [{ left, at: s.index + 1, words: `Add after ${s.name}` }];
-    return next && isOnPage(next.document) ? [{ left, at: 0, words: `Add before ${next.name}` }] : [];
+    if (s.slot === "main") return [{ left, at: s.index + 1, words: `Add after ${s.name}` }];
+    return next?.slot === "main" ? [{ left, at: 0, words: `Add before ${next.name}` }] : [];
   });
   const known = new Set([...all.map((s) => s.node.id), ...groups.flatMap((g) => g.rows.map((r) => r.id))]);
   const focusable = selected && known.has(selected) ? selected : all[0]?.node.id;

@@ -1,14 +1,4 @@
-import {
-  placeOf,
-  ROOT_SLOTS,
-  sharedOf,
-  standingIn,
-  walk,
-  type Draft,
-  type Part,
-  type Standing,
-  entryOf,
-} from "~/core/document";
+import { placeOf, sharedOf, standingIn, walk, type Draft, type Part, type Standing, entryOf } from "~/core/document";
 import { homeOf } from "~/core/addresses";
 import { aroundPage } from "~/render";
 import { hasTrait, kindOf, nameOf } from "~/kinds";
@@ -55,24 +45,19 @@ export function placesOf(draft: Draft, page: string, ids: readonly string[]): re
 
 /** Everything that the plan shows for a page, in reading order: what every page has on top, the page, what is below. */
 export function standings(draft: Draft, page: string): readonly SectionPlace[] {
-  const of = (document: string, slots: readonly string[]): SectionPlace[] => {
+  const of = (document: string, slot: string): SectionPlace[] => {
     const found = entryOf(draft.documents, document);
-    return slots.flatMap((slot) =>
-      (found ? standingIn(draft.documents, found, slot) : []).map((standing) => ({
-        ...standing,
-        document,
-        slot,
-        name: standingName(draft, standing, slot),
-      })),
-    );
+    return (found ? standingIn(draft.documents, found, slot) : []).map((standing) => ({
+      ...standing,
+      document,
+      slot,
+      name: standingName(draft, standing, slot),
+    }));
   };
-  const [top, bottom] = ROOT_SLOTS.frame;
   const around = aroundPage(entryOf(draft.documents, page));
-  return [
-    ...(around.top ? of("frame", [top!]) : []),
-    ...of(page, ROOT_SLOTS.page),
-    ...(around.bottom ? of("frame", [bottom!]) : []),
-  ];
+  const rows = (slot: "top" | "bottom") =>
+    around[slot] === "own" ? of(page, slot) : around[slot] ? of("frame", slot) : [];
+  return [...rows("top"), ...of(page, "main"), ...rows("bottom")];
 }
 
 /** The page or layout to work on where another one is asked for that there is not, or none: the home page. */
@@ -98,6 +83,6 @@ export function siblingsOf(
 export function placeForNew(draft: Draft, page: string, selected: string | null): number {
   const root = entryOf(draft.documents, page)?.root;
   const place = root && selected ? placeOf(root, placesOf(draft, page, [selected])[0]!) : undefined;
-  if (place) return place.index + 1;
+  if (place?.slot === "main") return place.index + 1;
   return root?.slots.main?.length ?? 0;
 }

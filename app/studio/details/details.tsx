@@ -16,6 +16,7 @@ import { SharedNote, sharedDocument } from "../shared";
 import { WhatNext } from "../start";
 import { IconAction, INK } from "../ui";
 import { alsoFollowing } from "./affected";
+import { AroundNote } from "./around-note";
 import { ArrangementField } from "./arrangement-field";
 import { AnchorField, BackdropField, OwnCssField } from "./chassis-fields";
 import { ColumnsField } from "./columns-field";
@@ -254,7 +255,7 @@ function Selected({ page }: { page: string }) {
       const d = kindOf(n)?.definition;
       return d !== undefined && hasStyle(d, n, name);
     });
-  const isAbove = draft.documents.frame?.root.slots.top?.some((row) => row.id === node.id) ?? false;
+  const isAbove = entryOf(draft.documents, part.document)?.root.slots.top?.some((row) => row.id === node.id) ?? false;
   const ofUse = (name: string) => isAbove || !OF_TOP.includes(name);
   const given = moreStyles(definition, node).filter(ofUse);
   const styles = isOne ? definition.styles.filter(ofUse) : [...definition.styles, ...given].filter(inAll);
@@ -288,6 +289,7 @@ function Selected({ page }: { page: string }) {
         )}
       />
 
+      {isOne && isSection && !sharedBy ? <AroundNote row={node.id} page={page} /> : null}
       {sharedBy ? <SharedNote key={sharedBy.id} shared={sharedBy.id} page={page} /> : null}
       {isOne && definition.fields.length ? (
         <Group title="What it says">

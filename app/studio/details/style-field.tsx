@@ -81,10 +81,9 @@ function useChoices(property: Property, node: string): readonly StyleChoice[] {
 }
 
 /** The colour set that a part has for what it is, or for where it stands: a row above every page has the header's. */
-function ownSet({ node, document, place }: Located): FrameSet | undefined {
+function ownSet({ node, place }: Located): FrameSet | undefined {
   const isOwn = (set: string): set is FrameSet => (FRAME_SETS as readonly string[]).includes(set);
   if (isOwn(node.kind)) return node.kind;
-  if (document !== "frame") return undefined;
   return place.slot === "top" ? "header" : place.slot === "bottom" ? "footer" : undefined;
 }
 

@@ -18,6 +18,7 @@ import {
   sharedCss,
   shownOf,
   siteWords,
+  withoutAround,
   type Target,
 } from "~/render";
 import { themeById } from "~/themes";
@@ -120,11 +121,12 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   // And which parts stand together on this one.
   const page = documentOf(target, documents, dressing.goods);
   const frame = frameOf(documents, page);
-  const parts = JSON.stringify([...partsByKind(page, frame)]);
+  const main = withoutAround(page);
+  const parts = JSON.stringify([...partsByKind(main, frame)]);
   // What is seen first is drawn first; the rest of a long page follows while it can be worked with already.
   const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(
-    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods), page, frame),
+    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods), main, frame),
     // `pages` and `parts` say what of `documents` and `page` is asked for.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [dressing, look, pages, parts, studio, target],

@@ -6,6 +6,7 @@ import {
   DialogContent,
   DialogTitle,
   FormControlLabel,
+  MenuItem,
   Switch,
   TextField,
   Typography,
@@ -20,11 +21,12 @@ import {
   movePage,
   removeNodes,
   renamePage,
+  setAround,
   setHome,
   setPage,
   type Outcome,
 } from "~/core/commands";
-import { entryOf, menusOf, newId, pageProps } from "~/core/document";
+import { entryOf, menusOf, newId, pageProps, type Around } from "~/core/document";
 import type { Link } from "~/core/schema";
 import { makeNode } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
@@ -32,6 +34,12 @@ import { Heading, IconAction, INK, useWhenChanged } from "../ui";
 import { itemsTo } from "../links";
 import { BeneathField, useAddressBefore } from "./addresses";
 import { SharingFields } from "./sharing-fields";
+
+const AROUND_VALUES: ReadonlyMap<string, Around> = new Map<string, Around>([
+  ["true", true],
+  ["own", "own"],
+  ["false", false],
+]);
 
 function Fields({ title, children }: { title: string; children: ReactNode }) {
   return (
@@ -184,19 +192,21 @@ function About({ page: id, onClose, onDelete, onOpen }: PageDialogProps & { page
                 label={own.hidden ? "Not in the shop yet" : "In the shop"}
               />
             )}
+          </Box>
+          <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
             {(["header", "footer"] as const).map((part) => (
-              <FormControlLabel
+              <TextField
                 key={part}
-                control={
-                  <Switch
-                    checked={own[part]}
-                    onChange={(_e, on) =>
-                      run(setPage(draft(), id, { [part]: on }, `${on ? "with" : "without"} ${part}`))
-                    }
-                  />
-                }
-                label={part === "header" ? "With the shop’s header" : "With the shop’s footer"}
-              />
+                select
+                label={part === "header" ? "Header" : "Footer"}
+                value={String(own[part])}
+                helperText={own[part] === "own" ? "It began as a copy. Change it on the page." : " "}
+                onChange={(e) => run(setAround(draft(), id, part, AROUND_VALUES.get(e.target.value) ?? true))}
+              >
+                <MenuItem value="true">{`The shop’s ${part}`}</MenuItem>
+                <MenuItem value="own">One of its own</MenuItem>
+                <MenuItem value="false">None</MenuItem>
+              </TextField>
             ))}
           </Box>
         </Fields>
