@@ -18,6 +18,7 @@ export default [
   route("s/:shop/versions", "routes/versions.ts"),
   route("s/:shop/plans", "routes/plans.ts"),
   route("s/:shop/draft-link", "routes/draft-link.ts"),
+  route("s/:shop/money", "routes/money.ts"),
   route("s/:shop/publications", "routes/publications.ts"),
   route("s/:shop/film", "routes/film.ts"),
   route("s/:shop/goods.csv", "routes/goods-file.ts", { id: "goods-csv" }),

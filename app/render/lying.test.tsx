@@ -39,7 +39,7 @@ function drawn(content: ReturnType<typeof shop>, target = HOME) {
   document.documentElement.innerHTML = html
     .replace(/^<!doctype html><html[^>]*>/, "")
     .replace(/<style>[\s\S]*?<\/style>/, "");
-  return { html, css, lies: document.querySelector(".lies"), over: [...document.querySelectorAll(".is-over")] };
+  return { html, css, lies: document.querySelector(".lies"), over: [...document.querySelectorAll(".lies-over")] };
 }
 
 describe("a header that lies over a picture", () => {
@@ -137,7 +137,11 @@ describe("a picture as a logo", () => {
       frame: { ...frame, root: { ...frame.root, slots: { ...frame.root.slots, top } } },
     };
     drawn({ ...content, draft: { ...content.draft, documents } });
-    expect(document.querySelector(".s-header .wordmark")!.textContent).toBe("Test & Sons");
+    expect(document.querySelector(".worn-over")!.textContent).toBe("Test & Sons");
+    // Once it stands on its own ground again, it is what it is there; it is named once.
+    const own = document.querySelector(".worn-own")!;
+    expect(own.querySelector("img")!.getAttribute("src")).toContain(hashOf("tall"));
+    expect([own.getAttribute("aria-hidden"), own.querySelector("img")!.alt]).toEqual(["true", ""]);
   });
 
   it("has heights of its own on phones and in a header that has got lower", () => {

@@ -87,7 +87,7 @@ function Drawn({ node, theme, look, first, headId, row, over }: PartProps): Reac
     isCut ? "is-cut" : "",
     backdrop ? "on-backdrop" : "",
     under?.shade ? shadeClass(under) : "",
-    over ? `is-over over-${over.tone}` : "",
+    over ? `lies-over over-${over.tone}` : "",
     over?.picture?.shade ? shadeClass(over.picture) : "",
     !isSection && attributes["data-set"] ? "in-set" : "",
     attributes["data-drift"] ? "drifts" : "",

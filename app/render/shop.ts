@@ -26,6 +26,8 @@ export type ShopContent = {
   readonly pictures: readonly Picture[];
   readonly currency: string;
   readonly locale: string;
+  /** How prices are written: a locale. */
+  readonly moneyFormat: string;
 };
 
 /** Ids of the parts that a page shows, by kind, in reading order. */
@@ -186,7 +188,7 @@ export function envOf(
       goods: String(content.goods.products.length),
       currency: content.currency,
     },
-    money: (amount) => formatMoney(amount, content.currency, content.locale),
+    money: (amount) => formatMoney(amount, content.currency, content.moneyFormat),
     darkSets: darkSetsOf(look),
     digits: currencyDigits(content.currency) ?? 2,
     locale: content.locale,

@@ -12,6 +12,7 @@ import { loader as goodsFile } from "./goods-file";
 import { action as film } from "./film";
 import { action as keep, loader as missed } from "./keep";
 import { action as draftLink, loader as draftLinks } from "./draft-link";
+import { action as money } from "./money";
 import { action as plans, loader as planned } from "./plans";
 import { action as publish, loader as pending } from "./publish";
 import { action as upload } from "./upload";
@@ -20,7 +21,7 @@ import { action as versions, loader as versionsOf } from "./versions";
 // What routes do with whatever comes, from whomever: every one of them asks who it is, and believes nothing that is sent.
 
 type Route = (args: { request: Request; params: { shop: string } }) => Promise<Response>;
-const ACTIONS = { bringIn, change, draftLink, film, keep, plans, publish, upload, versions } as unknown as Record<
+const ACTIONS = { bringIn, change, draftLink, film, keep, money, plans, publish, upload, versions } as unknown as Record<
   string,
   Route
 >;
@@ -289,6 +290,16 @@ describe("drafts, versions and publishing", () => {
     ["versions", '{"page":"","name":""}'],
   ] as const)("%s does nothing with %s", async (name, body) => {
     expect((await ask(ACTIONS[name]!, mine.shop.id, body, mine.cookie)).status).toBe(400);
+  });
+
+  it.each([
+    ["currency", { currency: "XXX" }, "Choose a currency."],
+    ["moneyFormat", { moneyFormat: "xx" }, "Choose how prices are written."],
+    ["timeZone", { timeZone: "Mars/Base" }, "Choose a time zone."],
+  ])("money says at %s what is wrong with %j", async (path, wrong, why) => {
+    const body = JSON.stringify({ currency: "EUR", moneyFormat: "en-GB", timeZone: "Europe/London", ...wrong });
+    const { status, response } = await ask(ACTIONS.money!, mine.shop.id, body, mine.cookie);
+    expect([status, await response!.json()]).toEqual([422, { problems: [{ path, why }] }]);
   });
 
   it.each([

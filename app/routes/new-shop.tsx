@@ -1,5 +1,5 @@
-import { Alert, Autocomplete, Box, Button, InputAdornment, MenuItem, TextField } from "@mui/material";
-import { useMemo, useState } from "react";
+import { Alert, Box, Button, InputAdornment, MenuItem, TextField } from "@mui/material";
+import { useState } from "react";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { z } from "zod";
 import { slugOf } from "~/core/goods";
@@ -9,7 +9,7 @@ import { createShop, newShopSchema } from "~/server/shops/index.server";
 import { formOf } from "~/server/http/form.server";
 import { EntryPage } from "~/studio/accounts";
 import type { Route } from "./+types/new-shop";
-import { useIsThere } from "~/studio/ui";
+import { CURRENCY_NAMES, TimeZoneField } from "~/studio/ui";
 
 export const meta = () => [{ title: "New shop · Zest Window" }];
 
@@ -27,47 +27,11 @@ export async function action({ request }: Route.ActionArgs) {
   throw redirect(`/s/${made.shop.id}/theme`);
 }
 
-const CURRENCY_NAMES =
-  typeof Intl.DisplayNames === "function" ? new Intl.DisplayNames("en", { type: "currency" }) : undefined;
-
-/** Where the shop's day begins; at first, where the seller is. */
-function TimeZoneField({ problem }: { problem: string | undefined }) {
-  // Only the seller's own browser knows; the server would guess its own.
-  const isThere = useIsThere();
-  const [chosen, setChosen] = useState<string | null>(null);
-  const [here, zones] = useMemo(() => {
-    if (!isThere) return ["Europe/London", ["Europe/London"]] as const;
-    const { timeZone } = new Intl.DateTimeFormat().resolvedOptions();
-    const all = Intl.supportedValuesOf("timeZone");
-    return [timeZone, all.includes(timeZone) ? all : [timeZone, ...all]] as const;
-  }, [isThere]);
-  const zone = chosen ?? here;
-  return (
-    <>
-      <input type="hidden" name="timeZone" value={zone} />
-      <Autocomplete
-        options={zones}
-        value={zone}
-        onChange={(_event, next) => setChosen(next)}
-        disableClearable
-        getOptionLabel={(option) => option.replace(/_/g, " ")}
-        renderInput={(params) => (
-          <TextField
-            {...params}
-            label="Time zone"
-            error={problem !== undefined}
-            helperText={problem ?? "Your shop’s day begins at midnight there."}
-          />
-        )}
-      />
-    </>
-  );
-}
-
 export default function NewShop({ actionData }: Route.ComponentProps) {
   const busy = useNavigation().state !== "idle";
   const [name, setName] = useState("");
   const [host, setHost] = useState<string | null>(null);
+  const [zone, setZone] = useState<string | null>(null);
   const problems: { name?: string[]; host?: string[]; currency?: string[]; timeZone?: string[] } =
     actionData?.problems ?? {};
   return (
@@ -103,7 +67,7 @@ export default function NewShop({ actionData }: Route.ComponentProps) {
             </MenuItem>
           ))}
         </TextField>
-        <TimeZoneField problem={problems.timeZone?.[0]} />
+        <TimeZoneField name="timeZone" zone={zone} onZone={setZone} problem={problems.timeZone?.[0]} />
         <Button type="submit" variant="contained" size="large" disabled={busy}>
           {busy ? "Opening …" : "Open it and choose a theme"}
         </Button>

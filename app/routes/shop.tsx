@@ -36,6 +36,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       currency: shop.currency,
       locale: shop.locale,
       timeZone: shop.timeZone,
+      moneyFormat: shop.moneyFormat,
     },
     shops: shops.map(({ id, host }) => ({ id, host, name: names.get(id) ?? host })),
     owner: owner.name,

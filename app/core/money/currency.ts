@@ -14,6 +14,12 @@ export function currencyDigits(code: string): number | undefined {
 
 export const CURRENCIES = ["EUR", "GBP", "USD", "AUD", "CAD", "CHF", "DKK", "JPY", "NOK", "NZD", "PLN", "SEK"] as const;
 
+/**
+ * Ways of writing prices, as locales of which each writes its own (Unicode CLDR): where the sign stands, what parts thousands, what
+ * stands before the decimals.
+ */
+export const MONEY_FORMATS = ["en-GB", "de-DE", "fr-FR", "nl-NL", "de-CH", "tr-TR"] as const;
+
 type Writer = { readonly digits: number; readonly format: (amount: number) => string };
 // Making a formatter takes a hundred times as long as using it, and a page writes many prices.
 const writers = new Map<string, Writer>();

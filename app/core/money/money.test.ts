@@ -1,7 +1,7 @@
 import currencyCodes from "currency-codes";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { currencyDigits, decimalMoney, formatMoney, parseMoney } from ".";
+import { currencyDigits, decimalMoney, formatMoney, MONEY_FORMATS, parseMoney } from ".";
 
 describe("currency digits (ISO 4217, table of the maintenance agency through currency-codes)", () => {
   it.each([
@@ -57,5 +57,14 @@ describe("amounts", () => {
   it("are shown in the manner of the place", () => {
     expect(formatMoney(123450, "EUR", "en-GB")).toBe("€1,234.50");
     expect(formatMoney(1250, "JPY", "en-GB")).toBe("JP¥1,250");
+  });
+
+  it("are written in as many ways as are offered (Unicode CLDR, through Intl)", () => {
+    const written = MONEY_FORMATS.map((format) =>
+      formatMoney(123_450, "EUR", format)
+        .replace(/[\u00a0\u202f]/g, " ")
+        .replace("'", "’"),
+    );
+    expect(written).toEqual(["€1,234.50", "1.234,50 €", "1 234,50 €", "€ 1.234,50", "EUR 1’234.50", "€1.234,50"]);
   });
 });

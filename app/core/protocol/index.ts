@@ -2,7 +2,9 @@ import { z } from "zod";
 import { documentSchema, MOST_DOCUMENTS } from "../schema";
 import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
+import { CURRENCIES, MONEY_FORMATS } from "../money";
 import type { Picture } from "../pictures";
+import { isTimeZone } from "../situation";
 import {
   askedSchema,
   askSchema,
@@ -134,6 +136,19 @@ export const dropPlanned = endpoint({
   path: "plans",
   input: z.strictObject({ what: z.literal("drop"), id }),
   answer: plansAnswer,
+});
+
+// What a shop counts in
+
+export const moneyAndTime = endpoint({
+  method: "POST",
+  path: "money",
+  input: z.strictObject({
+    currency: z.enum(CURRENCIES, "Choose a currency."),
+    moneyFormat: z.enum(MONEY_FORMATS, "Choose how prices are written."),
+    timeZone: z.string().max(60).refine(isTimeZone, "Choose a time zone."),
+  }),
+  answer: done,
 });
 
 // Looking at the draft on another device

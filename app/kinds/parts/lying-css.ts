@@ -35,16 +35,18 @@ const LYING = [
 export const LYING_CSS = `
 .lies{flex:1 0 auto;display:grid;grid-template:repeat(${MOST_ROWS},auto) 1fr/minmax(0,1fr)}
 .lies>main{grid-area:1/1/-1/2;min-width:0}
-${lines.map((line) => `.lies>.is-over:nth-child(${line}){grid-area:${line}/1}`).join("\n")}
-.lies>.is-over:nth-last-child(2){grid-row-end:-1}
+${lines.map((line) => `.lies>.lies-over:nth-child(${line}){grid-area:${line}/1}`).join("\n")}
+.lies>.lies-over:nth-last-child(2){grid-row-end:-1}
 .lies>main>.s:first-child{--screen:100svh;padding-top:calc(var(--space-top,0px) + 4.5rem)}
-.lies>.is-over{align-self:start;z-index:5}
+.lies>.lies-over{align-self:start;z-index:5}
 ${tinted("dark")}
 ${tinted("light")}
-.is-over::before{content:"";position:absolute;inset:0;z-index:-1;pointer-events:none;background:rgb(var(--over-rgb)/${LYING_TINT}%)}
-.is-over:nth-last-child(2)::before{bottom:-90%;background:linear-gradient(rgb(var(--over-rgb)/${LYING_TINT + 2}%),rgb(var(--over-rgb)/${LYING_TINT}%) 53%,rgb(var(--over-rgb)/${LYING_TINT / 3}%) 78%,#0000)}
-@supports not (animation-timeline:scroll()){.lies>.is-over{position:relative;${LYING}}}
-@media (prefers-reduced-motion:reduce){.lies>.is-over{position:relative;${LYING}}}
+.lies-over::before{content:"";position:absolute;inset:0;z-index:-1;pointer-events:none;background:rgb(var(--over-rgb)/${LYING_TINT}%)}
+.lies-over:nth-last-child(2)::before{bottom:-90%;background:linear-gradient(rgb(var(--over-rgb)/${LYING_TINT + 2}%),rgb(var(--over-rgb)/${LYING_TINT}%) 53%,rgb(var(--over-rgb)/${LYING_TINT / 3}%) 78%,#0000)}
+.worn-own{position:absolute;inset-inline-start:0;visibility:hidden}
+.wordmark:has(>.worn-own){position:relative}
+@supports not (animation-timeline:scroll()){.lies>.lies-over{position:relative;${LYING}}}
+@media (prefers-reduced-motion:reduce){.lies>.lies-over{position:relative;${LYING}}}
 @supports (animation-timeline:scroll()){
 @media (prefers-reduced-motion:no-preference){
 [data-shrinks]{--gives:calc(max(0px,var(--space-top,0px) + var(--space-bottom,0px) - .6rem) + max(2.75rem,var(--logo,0px)) - max(2.75rem,var(--logo-least,0px)));--lower-top:calc((var(--space-top,0px) + var(--space-bottom,0px) + var(--gives))/2);--lower-bottom:calc((var(--space-top,0px) + var(--space-bottom,0px) - var(--gives))/2);--stays-at:calc(-1*var(--gives));animation:row-lowers linear both;animation-timeline:scroll();animation-range:0 var(--gives)}
@@ -53,12 +55,16 @@ ${tinted("light")}
 [data-shrinks] .wordmark-picture{transform-origin:0 50%;animation:logo-lowers linear both;animation-timeline:scroll();animation-range:0 6rem}
 [data-shrinks]:is(.a-middle,.a-split) .wordmark-picture{transform-origin:50% 50%}
 [data-shrinks]:is(.a-stack,.a-rows) .wordmark-picture{transform-origin:0 100%}
-.is-over{animation:over-ends step-end both;animation-timeline:scroll();animation-range:0 ${ENDS}}
-.is-over::before{animation:tint-ends step-end both;animation-timeline:scroll();animation-range:0 ${ENDS}}
-.is-over[data-shrinks]{animation-name:over-ends,row-lowers;animation-timing-function:step-end,linear;animation-timeline:scroll(),scroll();animation-range:0 ${ENDS},0 var(--gives)}
+.lies-over{animation:over-ends step-end both;animation-timeline:scroll();animation-range:0 ${ENDS}}
+.lies-over::before{animation:tint-ends step-end both;animation-timeline:scroll();animation-range:0 ${ENDS}}
+.worn-over,.worn-own{animation:worn-over-ends step-end both;animation-timeline:scroll();animation-range:0 ${ENDS}}
+.worn-own{animation-name:worn-own-begins}
+.lies-over[data-shrinks]{animation-name:over-ends,row-lowers;animation-timing-function:step-end,linear;animation-timeline:scroll(),scroll();animation-range:0 ${ENDS},0 var(--gives)}
 }
 }
 @keyframes over-ends{from{${LYING}}}
+@keyframes worn-over-ends{to{visibility:hidden}}
+@keyframes worn-own-begins{to{visibility:visible}}
 @keyframes row-lowers{to{padding-block:var(--lower-top) var(--lower-bottom)}}
 @keyframes logo-lowers{to{scale:var(--logo-shrunk,1)}}
 @keyframes tint-ends{to{opacity:0}}

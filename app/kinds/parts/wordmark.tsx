@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { MEDIA } from "~/core/cascade";
-import { logoHeights, logoOn, type Logo } from "~/core/document";
-import { sourceOf, srcSetOf } from "~/core/pictures";
+import { logoHeights, logoOn, type Logo, type LogoPlace, type LogoWay } from "~/core/document";
+import { sourceOf, srcSetOf, type Picture } from "~/core/pictures";
 import { useEnv, useGround } from "./env";
 import { Sign } from "./signs";
 
@@ -26,30 +26,53 @@ export function logoCss(logo: Logo): string {
   return measures(height) + (onPhone === height ? "" : `@media ${MEDIA.phone}{${measures(onPhone)}}`);
 }
 
+/** How a logo is drawn on one ground. */
+function Drawn({ picture, way, alt }: { picture: Picture; way: LogoWay | undefined; alt: string }): ReactNode {
+  return (
+    <img
+      className={`wordmark-picture${way ? ` logo-${way}` : ""}`}
+      src={sourceOf(picture, 320)}
+      srcSet={srcSetOf(picture)}
+      sizes={picture.vector ? undefined : "240px"}
+      width={picture.width}
+      height={picture.height}
+      alt={alt}
+    />
+  );
+}
+
 /** The shop's logo as a link to its home page. */
 export function Wordmark({ place }: { place: "header" | "footer" }): ReactNode {
   const { identity, picture, darkSets } = useEnv();
   const { set, over } = useGround();
   const { logo, name } = identity;
-  const isDark = over ? over === "dark" : darkSets.has(set);
-  const { picture: wanted = null, way } = logo.form === "picture" ? logoOn(logo, over ? "over" : place, isDark) : {};
-  const drawn = way === "words" ? undefined : picture(wanted);
+  const choose = (where: LogoPlace, isDark: boolean) => {
+    if (logo.form !== "picture") return { way: undefined, drawn: undefined };
+    const { picture: id, way } = logoOn(logo, where, isDark);
+    return { way, drawn: way === "words" ? undefined : picture(id) };
+  };
+  const words = (
+    <>
+      {logo.form === "sign" ? <Sign sign={logo.sign} /> : null}
+      <span>{name}</span>
+    </>
+  );
+  const draw = ({ way, drawn }: ReturnType<typeof choose>, alt: string) =>
+    drawn ? <Drawn picture={drawn} way={way} alt={alt} /> : words;
+  const own = choose(place, darkSets.has(set));
+  const lying = over ? choose("over", over === "dark") : own;
+  const isSame = own.drawn === lying.drawn && own.way === lying.way;
   return (
     <a className={`wordmark name-${lengthOf(name, logo.form === "sign")}`} href="/">
-      {drawn ? (
-        <img
-          className={`wordmark-picture${way ? ` logo-${way}` : ""}`}
-          src={sourceOf(drawn, 320)}
-          srcSet={srcSetOf(drawn)}
-          sizes={drawn.vector ? undefined : "240px"}
-          width={drawn.width}
-          height={drawn.height}
-          alt={name}
-        />
+      {isSame ? (
+        draw(own, name)
       ) : (
+        // One while it lies over the picture, the other once it stands on its own ground.
         <>
-          {logo.form === "sign" ? <Sign sign={logo.sign} /> : null}
-          <span>{name}</span>
+          <span className="worn-over">{draw(lying, name)}</span>
+          <span className="worn-own" aria-hidden="true">
+            {draw(own, "")}
+          </span>
         </>
       )}
     </a>

@@ -22,6 +22,7 @@ import * as removedPictures from "./migrations/008-removed-pictures";
 import * as shades from "./migrations/009-shades";
 import * as menus from "./migrations/010-menus";
 import * as plans from "./migrations/011-plans-and-draft-links";
+import * as moneyFormat from "./migrations/012-money-format";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -36,6 +37,7 @@ const MIGRATIONS = [
   shades,
   menus,
   plans,
+  moneyFormat,
 ];
 
 let connection: Sequelize | undefined;

@@ -54,6 +54,8 @@ export class ShopRow extends Row<ShopRow> {
   declare locale: string;
   /** An IANA name. */
   declare timeZone: string;
+  /** How prices are written: a locale. */
+  declare moneyFormat: string;
   declare createdAt: Date;
 }
 export class ShopState extends Row<ShopState> {
@@ -293,6 +295,7 @@ export function defineModels(sequelize: Sequelize): void {
       currency: text,
       locale: text,
       timeZone: text,
+      moneyFormat: text,
       createdAt: moment,
     }),
     named("shops"),

@@ -1,10 +1,11 @@
 import { UniqueConstraintError } from "sequelize";
 import { z } from "zod";
 import { newId, type Draft } from "~/core/document";
-import { CURRENCIES } from "~/core/money";
+import { CURRENCIES, currencyDigits, MONEY_FORMATS } from "~/core/money";
+import type { moneyAndTime } from "~/core/protocol";
 import { isTimeZone } from "~/core/situation";
 import { LRUCache } from "lru-cache";
-import { atomically, DraftPart, ShopRow, ShopState, STATES } from "../database/index.server";
+import { atomically, DraftPart, lockState, ProductRow, ShopRow, ShopState, STATES } from "../database/index.server";
 import { starterDraft } from "./starter";
 
 export { frameDocument, menuDocument, menuItem, pageDocument, starterDraft } from "./starter";
@@ -18,6 +19,8 @@ export type Shop = {
   readonly locale: string;
   /** Where its day begins: an IANA time zone. */
   readonly timeZone: string;
+  /** How it writes its prices: one of `MONEY_FORMATS`. */
+  readonly moneyFormat: string;
   readonly goodsVersion: number;
   readonly picturesVersion: number;
   readonly publicationId: string | null;
@@ -53,6 +56,7 @@ async function toShops(rows: readonly ShopRow[]): Promise<Shop[]> {
       currency: row.currency,
       locale: row.locale,
       timeZone: row.timeZone,
+      moneyFormat: row.moneyFormat,
       goodsVersion: at("goods")?.version ?? 0,
       picturesVersion: at("pictures")?.version ?? 0,
       publicationId: at("publication")?.pointer ?? null,
@@ -79,6 +83,7 @@ export async function createShop(
           currency: input.currency,
           locale: "en-GB",
           timeZone: input.timeZone,
+          moneyFormat: MONEY_FORMATS[0],
           createdAt: new Date(),
         },
         { transaction },
@@ -98,9 +103,9 @@ export async function createShop(
         parts.map(([part, body]) => ({ shopId: row.id, part, body: JSON.stringify(body) })),
         { transaction },
       );
-      const { id, host, currency, locale, timeZone } = row;
+      const { id, host, currency, locale, timeZone, moneyFormat } = row;
       const nothing = { goodsVersion: 0, picturesVersion: 0, publicationId: null };
-      return { ok: true, shop: { id, ownerId, host, currency, locale, timeZone, ...nothing } };
+      return { ok: true, shop: { id, ownerId, host, currency, locale, timeZone, moneyFormat, ...nothing } };
     });
   } catch (error) {
     if (error instanceof UniqueConstraintError)
@@ -189,4 +194,33 @@ export function shopJustRead(host: string): Shop | undefined {
 export async function shopAt(host: string): Promise<Shop | undefined> {
   const known = remembered.get(host);
   return known ? known.shop : read(host);
+}
+
+export type MoneyChange =
+  { readonly ok: true } | { readonly ok: false; readonly field: "currency"; readonly why: string };
+
+/**
+ * Changes the currency of a shop, how it writes prices, and where its day begins. It holds at once, for shoppers too, as goods do.
+ * Prices keep their numbers: so one currency can take the place of another only where both have as many decimals, or where there
+ * are no goods yet.
+ */
+export async function changeMoney(shop: Shop, input: z.infer<(typeof moneyAndTime)["input"]>): Promise<MoneyChange> {
+  const changed = await atomically(async (transaction): Promise<MoneyChange> => {
+    // Nobody brings in a price of the old currency meanwhile; and with another version, nothing that was drawn is served again.
+    const state = await lockState(shop.id, "goods", transaction);
+    const row = await ShopRow.findByPk(shop.id, { transaction, rejectOnEmpty: true });
+    const [before, after] = [currencyDigits(row.currency), currencyDigits(input.currency)];
+    if (before !== after && (await ProductRow.count({ where: { shopId: shop.id }, transaction })) > 0)
+      return {
+        ok: false,
+        field: "currency",
+        why: `Your prices have ${String(before)} decimals, and ${input.currency} has ${String(after)}. It can be chosen while there are no goods.`,
+      };
+    const { currency, moneyFormat, timeZone } = input;
+    await row.update({ currency, moneyFormat, timeZone }, { transaction });
+    await state.update({ version: state.version + 1 }, { transaction });
+    return { ok: true };
+  });
+  forgetShops();
+  return changed;
 }

@@ -3,7 +3,19 @@ import { problemOf } from "~/kinds";
 import { DraftPart } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { ownerWithShop } from "../fixtures/owner";
-import { createShop, forgetShops, freshShop, namesOf, newShopSchema, shopAt, shopOf, shopsOf } from "./index.server";
+import { readCsv } from "~/core/formats";
+import { goodsOf, importGoods } from "../goods/index.server";
+import {
+  changeMoney,
+  createShop,
+  forgetShops,
+  freshShop,
+  namesOf,
+  newShopSchema,
+  shopAt,
+  shopOf,
+  shopsOf,
+} from "./index.server";
 
 describe("a new shop", () => {
   it.each([
@@ -99,5 +111,32 @@ describe("names of shops", () => {
     const names = await namesOf([one.shop, two.shop]);
     expect(names.get(one.shop.id)).toBe(draft.look.identity.name);
     expect(names.get(two.shop.id)).toBe(two.shop.host);
+  });
+});
+
+describe("what a shop counts in", () => {
+  const swiss = { currency: "CHF", moneyFormat: "de-CH", timeZone: "Europe/Zurich" } as const;
+
+  it("changes at once, its prices keep their numbers, and what was drawn before is not served again", async () => {
+    const { shop } = await ownerWithShop();
+    await importGoods(shop, readCsv("Title,Price\nJam,4.50\n"));
+    const before = await freshShop(shop);
+    await shopAt(shop.host);
+    expect(await changeMoney(before, swiss)).toEqual({ ok: true });
+    const after = (await shopAt(shop.host))!;
+    expect(after).toMatchObject(swiss);
+    expect(after.goodsVersion).toBe(before.goodsVersion + 1);
+    const { products, asOf } = await goodsOf(after);
+    expect([products[0]!.variants[0]?.price ?? products[0]!.price, asOf.timeZone]).toEqual([450, "Europe/Zurich"]);
+  });
+
+  it("is no currency with other decimals once there are prices", async () => {
+    const { shop } = await ownerWithShop();
+    const yen = { currency: "JPY", moneyFormat: "en-GB", timeZone: "Asia/Tokyo" } as const;
+    expect(await changeMoney(shop, yen)).toEqual({ ok: true });
+    await importGoods(await freshShop(shop), readCsv("Title,Price\nJam,450\n"));
+    const refused = await changeMoney(await freshShop(shop), swiss);
+    expect(refused).toMatchObject({ ok: false, field: "currency" });
+    expect(await freshShop(shop)).toMatchObject(yen);
   });
 });

@@ -78,7 +78,7 @@ export async function contentOf(
   const draft = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
   if (!draft) return undefined;
   const [goods, pictures] = await Promise.all([goodsOf(shop, situation), picturesNow(shop)]);
-  return { draft, goods, pictures, currency: shop.currency, locale: shop.locale };
+  return { draft, goods, pictures, currency: shop.currency, locale: shop.locale, moneyFormat: shop.moneyFormat };
 }
 
 /** Whether pages are set in this cut of a font. */

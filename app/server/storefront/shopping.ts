@@ -147,7 +147,7 @@ export function shopping(): Router {
         return {
           address: `/products/${p.slug}`,
           title: p.title,
-          price: `${span.most > span.least ? "from " : ""}${formatMoney(span.least, content.currency, content.locale)}`,
+          price: `${span.most > span.least ? "from " : ""}${formatMoney(span.least, content.currency, content.moneyFormat)}`,
           picture: picture ? (picture.vector ? sourceOf(picture) : renditionAddress(picture, 160)) : "",
         };
       }),

@@ -62,7 +62,7 @@ const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
 const store = () => {
   const { draft, goods, pictures, currency, locale } = contentWith(main);
   return createStudioStore({
-    shop: { id: "s", host: "s", address: "", currency, locale, timeZone: "Europe/London" },
+    shop: { id: "s", host: "s", address: "", currency, locale, timeZone: "Europe/London", moneyFormat: "en-GB" },
     goods,
     pictures,
     published: undefined,

@@ -46,7 +46,7 @@ export function Pane({ pane, page, pageSheets, fit, height, sync, onPicture, onF
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
+  const shop = useStudio((s) => s.shop);
   const editing = useStudio((s) => (s.editing?.pane === pane ? s.editing : null));
   const carry = useCarry();
   const [frame, setFrame] = useState<Document | null>(null);
@@ -58,7 +58,7 @@ export function Pane({ pane, page, pageSheets, fit, height, sync, onPicture, onF
     () => (bare ? BARE_CSS : paneCss(scale) + ghostCss(near, isCarrying)),
     [scale, bare, near, isCarrying],
   );
-  const dressing = useDressing(goods, pictures, currency, locale);
+  const dressing = useDressing(goods, pictures, shop);
   const target = useTarget(page);
   const studio = useMemo(() => ({ editing, RichEditor }), [editing]);
 

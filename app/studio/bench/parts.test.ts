@@ -28,7 +28,15 @@ const { draft } = content;
 
 const makeStore = (shop = "one") =>
   createStudioStore({
-    shop: { id: shop, host: "s", address: "", currency: "EUR", locale: "en-GB", timeZone: "Europe/London" },
+    shop: {
+      id: shop,
+      host: "s",
+      address: "",
+      currency: "EUR",
+      locale: "en-GB",
+      moneyFormat: "en-GB",
+      timeZone: "Europe/London",
+    },
     goods,
     pictures,
     published: undefined,

@@ -13,7 +13,7 @@ export type RoleInSet = { readonly set: AnySet; readonly role: Role };
 
 /** What is being looked at in the Brand area; nothing of it is kept. */
 /** The parts of the brand sheet that open and close. */
-export type SheetName = SettingGroup | "identity" | "contact" | "versions" | "files";
+export type SheetName = SettingGroup | "identity" | "contact" | "money" | "versions" | "files";
 
 export type Desk = {
   readonly view: DeskView;

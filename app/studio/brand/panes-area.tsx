@@ -39,11 +39,11 @@ export function PanesArea({ isNarrow, shown: seen }: { isNarrow: boolean; shown:
   const { draft: exact, look } = seen;
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
+  const shop = useStudio((s) => s.shop);
   const view = useDesk((d) => d.view);
   const address = useDesk((d) => d.address);
   const vision = useDesk((d) => d.vision);
-  const dressing = useDressing(goods, pictures, currency, locale);
+  const dressing = useDressing(goods, pictures, shop);
   const pages = usePageSheets(exact, pictures);
   const isParts = view === "parts";
   const sheets = useSheetSource(

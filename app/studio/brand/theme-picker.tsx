@@ -17,10 +17,10 @@ function ShopInTheme({ theme }: { theme: Theme }) {
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
+  const shop = useStudio((s) => s.shop);
   const dressed = useMemo(() => ({ ...draft, look: { ...draft.look, theme: theme.id } }), [draft, theme]);
   const sheets = usePageSheets(dressed, pictures);
-  const dressing = useDressing(goods, pictures, currency, locale);
+  const dressing = useDressing(goods, pictures, shop);
   const page = <ShopPage draft={dressed} target={HOME} dressing={dressing} />;
   return (
     <Box

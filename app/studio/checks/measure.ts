@@ -103,7 +103,7 @@ export function measurePage(frame: Document): readonly MeasuredPart[] {
     const pictures = [...section.querySelectorAll(".pic")].map((e) => [e, e.getBoundingClientRect()] as const);
     const isHeader = section.matches("header");
     // Its tint makes words legible on any picture; what opens from it has a ground of its own.
-    const lies = section.matches(".is-over");
+    const lies = section.matches(".lies-over");
     for (const element of section.querySelectorAll<HTMLElement>("*")) {
       const isTarget = element.matches(TARGETS);
       const isWords = hasOwnText(element);

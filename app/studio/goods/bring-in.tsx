@@ -162,7 +162,7 @@ const stateWord = ({ availability, stock, oversell }: GoodsLine): string =>
   AVAILABILITY_WORDS[availability === "in-stock" && stock === 0 && !oversell ? "sold-out" : availability];
 
 function Lines({ plan }: { plan: ImportPlan }) {
-  const { currency, locale } = useStudio((s) => s.shop);
+  const { currency, moneyFormat } = useStudio((s) => s.shop);
   const total = plan.counts.new + plan.counts.changed + plan.counts.same;
   if (plan.lines.length === 0) return null;
   return (
@@ -200,7 +200,7 @@ function Lines({ plan }: { plan: ImportPlan }) {
               <TableCell>{line.collections.join(", ")}</TableCell>
               <TableCell>{stateWord(line)}</TableCell>
               <TableCell align="right">
-                {line.price === null ? "" : formatMoney(line.price, currency, locale)}
+                {line.price === null ? "" : formatMoney(line.price, currency, moneyFormat)}
               </TableCell>
               <TableCell>
                 <Chip size="small" variant={does === "same" ? "outlined" : "filled"} label={DOES[does]} />

@@ -13,7 +13,7 @@ export const Preview = memo(function Preview({ product: written }: { product: Pr
   const draft = useStudio((s) => s.draft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
+  const shop = useStudio((s) => s.shop);
   const sheets = usePageSheets(draft, pictures);
   const { ref, size } = useSize();
   const withThis = useMemo<Goods>(
@@ -25,7 +25,7 @@ export const Preview = memo(function Preview({ product: written }: { product: Pr
     }),
     [goods, product],
   );
-  const dressing = useDressing(withThis, pictures, currency, locale);
+  const dressing = useDressing(withThis, pictures, shop);
   const target = useMemo(() => ({ page: "product" as const, product }), [product]);
   const scale = size ? Math.min(1, (size.width - 2) / PHONE) : 0;
   return (

@@ -36,6 +36,7 @@ type ColumnsGiven = {
   readonly shop: string;
   readonly currency: string;
   readonly locale: string;
+  readonly moneyFormat: string;
   /** As in ISO 8601; what was to come by then is there. */
   readonly day: string;
   readonly words: AvailabilityWords;
@@ -49,6 +50,7 @@ export const columnsOf = ({
   shop,
   currency,
   locale,
+  moneyFormat,
   day,
   words,
   waiting,
@@ -178,7 +180,7 @@ export const columnsOf = ({
     sortComparator: (a: number, b: number) => a - b,
     renderCell: ({ row }) => {
       const span = priceSpan(row);
-      return `${span.most > span.least ? "from " : ""}${formatMoney(span.least, currency, locale)}`;
+      return `${span.most > span.least ? "from " : ""}${formatMoney(span.least, currency, moneyFormat)}`;
     },
     renderEditCell: (params) => (
       <input

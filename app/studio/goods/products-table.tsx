@@ -31,7 +31,7 @@ export function ProductsTable() {
   const { products, collections, settings, waiting } = useGoods();
   const pictures = useStudio((s) => s.pictures);
   const goods = useStudio((s) => s.goods);
-  const { id: shop, currency, locale } = useStudio((s) => s.shop);
+  const { id: shop, currency, locale, moneyFormat } = useStudio((s) => s.shop);
   const { send, isBusy } = useChange();
   const say = useSay();
   const navigate = useNavigate();
@@ -84,8 +84,8 @@ export function ProductsTable() {
   }, [products, goods, sought, collection, collections, state, isArchive, titles, day]);
 
   const columns = useMemo(
-    () => columnsOf({ pictureOf, titles, shop, currency, locale, day, words: settings.words, waiting }),
-    [pictureOf, titles, shop, currency, locale, day, settings.words, waiting],
+    () => columnsOf({ pictureOf, titles, shop, currency, locale, moneyFormat, day, words: settings.words, waiting }),
+    [pictureOf, titles, shop, currency, locale, moneyFormat, day, settings.words, waiting],
   );
 
   const update = async (next: StoredProduct, old: StoredProduct): Promise<StoredProduct> => {

@@ -64,7 +64,15 @@ let keepers: Keeper[];
 
 function studio(): StudioStore {
   const { draft, goods, pictures, currency, locale } = contentWith(main);
-  const shop = { id: "shop1", host: "s", address: "", currency, locale, timeZone: "Europe/London" };
+  const shop = {
+    id: "shop1",
+    host: "s",
+    address: "",
+    currency,
+    locale,
+    timeZone: "Europe/London",
+    moneyFormat: "en-GB",
+  };
   return createStudioStore({ shop, goods, pictures, published: undefined, draft, seq: 5, log: [] });
 }
 

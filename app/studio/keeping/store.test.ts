@@ -12,7 +12,7 @@ const [hero, grid] = [main[0]!, main.find((n) => n.kind === "product-grid")!];
 function studio(done: readonly Transaction[] = [], author: Omit<Logged, "transaction"> = { tab: null, by: null }) {
   const { draft, goods, pictures, currency, locale } = contentWith(main);
   return createStudioStore({
-    shop: { id: "s", host: "s", address: "", currency, locale, timeZone: "Europe/London" },
+    shop: { id: "s", host: "s", address: "", currency, locale, timeZone: "Europe/London", moneyFormat: "en-GB" },
     goods,
     pictures,
     published: undefined,

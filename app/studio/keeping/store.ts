@@ -37,6 +37,8 @@ export type ShopFacts = {
   readonly locale: string;
   /** Where its day begins. */
   readonly timeZone: string;
+  /** How it writes prices. */
+  readonly moneyFormat: string;
 };
 
 /** What the undo of the area at hand does, where that has one of its own. */

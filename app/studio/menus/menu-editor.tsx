@@ -24,11 +24,11 @@ function useLeads() {
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const draft = useStudio((s) => s.draft);
-  const { currency, locale } = useStudio((s) => s.shop);
+  const { currency, locale, moneyFormat } = useStudio((s) => s.shop);
   const { documents, look } = draft;
   const { titleOf } = useMemo(
-    () => envOf({ goods, pictures, currency, locale }, { look, documents }),
-    [goods, pictures, currency, locale, look, documents],
+    () => envOf({ goods, pictures, currency, locale, moneyFormat }, { look, documents }),
+    [goods, pictures, currency, locale, moneyFormat, look, documents],
   );
   return { titleOf, stateOf: (link: Link) => linkState(link, { documents, goods, pictures }) };
 }

@@ -24,8 +24,8 @@ type DraftFrameProps = {
 export function DraftFrame({ draft, target, device, studio, ...frame }: DraftFrameProps) {
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
-  const dressing = useDressing(goods, pictures, currency, locale);
+  const shop = useStudio((s) => s.shop);
+  const dressing = useDressing(goods, pictures, shop);
   const sheets = usePageSheets(draft, pictures);
   return (
     <ShopFrame width={DEVICE_WIDTH[device]} sheets={sheets} {...frame}>

@@ -26,7 +26,7 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
   const documents = useStudio((s) => s.draft.documents);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
-  const { currency, locale } = useStudio((s) => s.shop);
+  const { currency, locale, moneyFormat } = useStudio((s) => s.shop);
   const alone = useMemo<Draft>(
     () => ({
       look,
@@ -46,10 +46,10 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
   // Of the documents, a section asks only which pages there are: a letter that is typed draws none of this anew.
   const pages = siteWords(documents);
   const env = useMemo(
-    () => envOf({ goods, pictures, currency, locale }, { look, documents }),
+    () => envOf({ goods, pictures, currency, locale, moneyFormat }, { look, documents }),
     // `pages` says what of `documents` is asked for.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [goods, pictures, currency, locale, look, pages],
+    [goods, pictures, currency, locale, moneyFormat, look, pages],
   );
   return (
     <ShopFrame

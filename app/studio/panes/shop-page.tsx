@@ -29,6 +29,7 @@ export type Dressing = {
   readonly pictures: readonly Picture[];
   readonly currency: string;
   readonly locale: string;
+  readonly moneyFormat: string;
 };
 
 /**
@@ -140,7 +141,13 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   );
 });
 
+type Money = Pick<Dressing, "currency" | "locale" | "moneyFormat">;
+
 /** Goods, pictures and money of the shop that is being dressed. */
-export function useDressing(goods: Goods, pictures: readonly Picture[], currency: string, locale: string): Dressing {
-  return useMemo(() => ({ goods, pictures, currency, locale }), [goods, pictures, currency, locale]);
+export function useDressing(goods: Goods, pictures: readonly Picture[], shop: Money): Dressing {
+  const { currency, locale, moneyFormat } = shop;
+  return useMemo(
+    () => ({ goods, pictures, currency, locale, moneyFormat }),
+    [goods, pictures, currency, locale, moneyFormat],
+  );
 }

@@ -69,7 +69,9 @@ function Choice({ onClose, onChoose, own = [], onSeveral }: Omit<PickerProps, "o
             label={`Pictures, ${sorted.length}`}
             pictures={sorted}
             onChoose={(picture) => onChoose(picture.id)}
-            note={(picture) => (own.includes(picture.id) ? "its own" : isLogo(identity, picture.id) ? "logo" : undefined)}
+            note={(picture) =>
+              own.includes(picture.id) ? "its own" : isLogo(identity, picture.id) ? "logo" : undefined
+            }
           />
         ) : (
           <Box>

@@ -10,6 +10,7 @@ export { chooseByArrow } from "./radio-keys";
 export { FileInput } from "./file-input";
 export { useBehind } from "./use-behind";
 export { useIsThere } from "./use-is-there";
+export { CURRENCY_NAMES, TimeZoneField } from "./time-zone-field";
 export { useWhenChanged } from "./use-when-changed";
 export { Toolbar } from "./toolbar";
 export { NonceContext, pageNonce } from "./nonce";

@@ -12,6 +12,7 @@ import { useDesk, useDeskStore, type Desk } from "../desk";
 import { LogoChoice } from "../logo";
 import { ColourGroup } from "./colour-group";
 import { ContactGroup } from "./contact-group";
+import { MoneyGroup } from "./money-group";
 import { FilesGroup } from "./files-group";
 import { GROUP_TITLES, PickedCard } from "./picked-card";
 import { SettingControl, useSetting } from "./setting-control";
@@ -201,6 +202,9 @@ export const BrandSheet = memo(function BrandSheet() {
       </SheetPart>
       <SheetPart name="contact">
         <ContactGroup />
+      </SheetPart>
+      <SheetPart name="money">
+        <MoneyGroup />
       </SheetPart>
       <SheetPart name="colour" keys={["colour", "colour2", "colour3", "paper", "contrast", "appearance"]}>
         <ColourGroup />

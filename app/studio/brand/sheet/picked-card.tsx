@@ -140,6 +140,7 @@ export const GROUP_TITLES: Readonly<Record<string, string>> = {
   frame: "Header, footer, notice",
   identity: "Name and logo",
   contact: "Contact and hours",
+  money: "Money and time",
   versions: "Versions",
   files: "Files",
 };
