@@ -1,9 +1,13 @@
-import { Alert, Box, Button, LinearProgress, Typography } from "@mui/material";
+import { Alert, Box, Button, LinearProgress, Link, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { homeOf } from "~/core/addresses";
 import { differences, entryOf, layoutProps, type Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
+import type { LayoutRule } from "~/core/checks";
+import { levelOf } from "~/kinds";
+import { lostLinksIn } from "~/kinds/lost-links";
+import { placeWords } from "~/kinds/references";
 import { PageSurvey, RULE_WORDS, type PageFindings } from "../checks";
 import { useStudio, useStudioStore } from "../keeping";
 import { DEVICE_NAME } from "../panes";
@@ -12,7 +16,69 @@ import { INK } from "../ui";
 
 /** Pages are drawn and measured one after another; more than these would keep a seller waiting. */
 const MOST_PAGES = 6;
-const MOST_LISTED = 12;
+/** Of each weight, so many are listed at first. */
+const MOST_LISTED = 6;
+
+const WEIGHTS = ["stuck", "ugly", "better"] as const;
+type Weight = (typeof WEIGHTS)[number];
+const WEIGHT_WORDS: Readonly<Record<Weight, string>> = {
+  stuck: "In a shopper’s way",
+  ugly: "Looks wrong",
+  better: "Could be better",
+};
+const RULE_WEIGHT: Readonly<Record<LayoutRule, Weight>> = {
+  unreadable: "stuck",
+  "small-target": "stuck",
+  overlap: "stuck",
+  overflow: "ugly",
+  "small-text": "ugly",
+  "broken-word": "ugly",
+  "long-line": "better",
+};
+
+type Problem = { readonly weight: Weight; readonly page: string; readonly node: string; readonly says: string };
+
+/** The problems of one weight. */
+function Weighed({
+  weight,
+  problems,
+  onGo,
+}: {
+  weight: Weight;
+  problems: readonly Problem[];
+  onGo: (problem: Problem) => void;
+}) {
+  const [isWhole, setWhole] = useState(false);
+  const shown = isWhole ? problems : problems.slice(0, MOST_LISTED);
+  const id = `weight-${weight}`;
+  if (problems.length === 0) return null;
+  return (
+    <Box sx={{ my: 1 }}>
+      <Typography id={id} variant="subtitle2">
+        {WEIGHT_WORDS[weight]}
+      </Typography>
+      <Box component="ul" aria-labelledby={id} sx={{ m: 0, pl: 2.5 }}>
+        {shown.map((problem) => (
+          <li key={`${problem.page} ${problem.node} ${problem.says}`}>
+            {problem.says}{" "}
+            <Button
+              size="small"
+              sx={{ minHeight: 22, py: 0, px: 0.5, textDecoration: "underline" }}
+              onClick={() => onGo(problem)}
+            >
+              Show me
+            </Button>
+          </li>
+        ))}
+      </Box>
+      {problems.length > shown.length ? (
+        <Link component="button" type="button" onClick={() => setWhole(true)} sx={{ fontSize: 13 }}>
+          and {problems.length - shown.length} more
+        </Link>
+      ) : null}
+    </Box>
+  );
+}
 
 /** The pages that look otherwise than they did: those that were changed, and the first one where all of them were. */
 function changedPages(published: Draft | undefined, draft: Draft): readonly string[] {
@@ -40,13 +106,32 @@ export function ToLookAt({ onGo }: { onGo: () => void }) {
     return { draft: now.draft, pages: asked.filter((page) => canBeDrawn(now.draft, now.goods, page)) };
   });
   const [done, setDone] = useState<readonly PageFindings[]>([]);
-  const found = useMemo(
-    () => done.flatMap(({ page, findings }) => findings.map((finding) => ({ page, finding }))),
-    [done],
+  // What leads nowhere is known at once, of the whole shop.
+  const [lost] = useState(() => {
+    const { draft: now, goods, pictures } = store.getState();
+    return lostLinksIn(now, { goods, pictures });
+  });
+  const problems = useMemo(
+    () => [
+      ...lost.map((each): Problem => ({
+        // An item of a menu that leads nowhere is left out by itself.
+        weight: levelOf(each.part) === "item" ? "better" : "stuck",
+        page: pageShowing(draft.documents, each.document),
+        node: each.part.id,
+        says: `${placeWords(each)} ${levelOf(each.part) === "item" ? "is left out: it leads to" : "leads to"} ${each.why}`,
+      })),
+      ...done.flatMap(({ page, findings }) =>
+        findings.map(({ rule, device, says, node }): Problem => {
+          const what = `${entryOf(draft.documents, page)?.title}, ${DEVICE_NAME[device].toLowerCase()}: ${RULE_WORDS[rule].toLowerCase()}`;
+          return { weight: RULE_WEIGHT[rule], page, node, says: says ? `${what}, “${says}”` : what };
+        }),
+      ),
+    ],
+    [done, lost, draft],
   );
-  if (pages.length === 0) return null;
+  if (pages.length === 0 && lost.length === 0) return null;
   const isDone = done.length === pages.length;
-  const go = (page: string, node: string) => {
+  const go = ({ page, node }: Problem) => {
     onGo();
     store.getState().select(node);
     void navigate(`/s/${shop.id}/pages?page=${page}`);
@@ -67,31 +152,17 @@ export function ToLookAt({ onGo }: { onGo: () => void }) {
           />
         </Box>
       )}
-      {isDone && found.length === 0 ? (
+      {isDone && problems.length === 0 ? (
         <Typography variant="caption" component="p" role="status" sx={{ color: INK.leaf }}>
           Looked through on phone and wide screen: nothing stands out.
         </Typography>
       ) : null}
-      {found.length ? (
-        <Alert severity="warning" sx={{ alignItems: "start" }}>
-          {found.length === 1 ? "One thing to look at first:" : `${found.length} things to look at first:`}
-          <Box component="ul" aria-label="Things to look at" sx={{ m: 0, pl: 2.5 }}>
-            {found.slice(0, MOST_LISTED).map(({ page, finding }, i) => (
-              <li key={i}>
-                {entryOf(draft.documents, page)?.title}, {DEVICE_NAME[finding.device].toLowerCase()}:{" "}
-                {RULE_WORDS[finding.rule].toLowerCase()}
-                {finding.says ? `, “${finding.says}”` : ""}{" "}
-                <Button
-                  size="small"
-                  sx={{ minHeight: 22, py: 0, px: 0.5, textDecoration: "underline" }}
-                  onClick={() => go(page, finding.node)}
-                >
-                  Show me
-                </Button>
-              </li>
-            ))}
-            {found.length > MOST_LISTED ? <li>and {found.length - MOST_LISTED} more</li> : null}
-          </Box>
+      {problems.length ? (
+        <Alert severity="warning" sx={{ alignItems: "start", "& .MuiAlert-message": { flex: 1, minWidth: 0 } }}>
+          {problems.length === 1 ? "One thing to look at first:" : `${problems.length} things to look at first:`}
+          {WEIGHTS.map((weight) => (
+            <Weighed key={weight} weight={weight} problems={problems.filter((p) => p.weight === weight)} onGo={go} />
+          ))}
           You can publish all the same.
         </Alert>
       ) : null}

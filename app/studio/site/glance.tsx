@@ -16,6 +16,7 @@ import {
   spread,
 } from "~/core/document";
 import { pagesLedTo } from "~/kinds/leading";
+import { lostLinksIn } from "~/kinds/lost-links";
 import { placeholdersOf } from "~/kinds/placeholders";
 import { LAYOUT_NAMES, sharedAs, siteWords, targetFor } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
@@ -107,6 +108,15 @@ const Facts = memo(function Facts({ row, isWide, isLedTo }: FactsProps) {
   const before = entryOf(published?.documents, document.id);
   const isChanged = useMemo(() => before !== undefined && !sameJson(before, document), [before, document]);
   const isNew = before === undefined;
+  const goods = useStudio((s) => s.goods);
+  const pictures = useStudio((s) => s.pictures);
+  // Of the other documents, only this decides whether something is still there.
+  const said = siteWords(documents);
+  const lost = useMemo(
+    () => lostLinksIn(draft, { goods, pictures }, [document]).length,
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [said, goods, pictures, document],
+  );
   const left = useMemo(() => placeholdersOf(document, look).length, [look, document]);
   const isLost = page && !isHome && !page.props.hidden && !isLedTo;
   const shared = page && sharedAs(spread(documents, document), isHome, look.identity);
@@ -126,6 +136,14 @@ const Facts = memo(function Facts({ row, isWide, isLedTo }: FactsProps) {
           {isNew && published ? <Chip size="small" variant="outlined" label="New" /> : null}
           {isChanged ? <Chip size="small" variant="outlined" label="Changed" /> : null}
           {isLost ? <Chip size="small" variant="outlined" color="error" label="Nothing leads here" /> : null}
+          {lost ? (
+            <Chip
+              size="small"
+              variant="outlined"
+              color="error"
+              label={lost === 1 ? "1 link leads nowhere" : `${lost} links lead nowhere`}
+            />
+          ) : null}
           {left ? (
             <Chip
               size="small"
