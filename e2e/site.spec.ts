@@ -404,8 +404,8 @@ test("the items of a menu are gone along by keys in Details, and the one that is
   await expect(inPlan(page, "Header")).toBeVisible();
 });
 
-test("what search engines and shared links say is gone through page by page", async ({ page }) => {
-  await openShop(page);
+test("what search engines and shared links say is gone through, of pages and of goods", async ({ page }) => {
+  const { host } = await openShop(page, { goods: "Title,Price\nJam,4.50\nHoney,6.00\n" });
   await benchReady(page);
   await page.keyboard.press("4");
   await page.getByRole("button", { name: "Search and sharing" }).click();
@@ -414,7 +414,7 @@ test("what search engines and shared links say is gone through page by page", as
   await expect(pages.getByRole("listitem")).toHaveCount(2);
   await dialog.getByLabel("Title", { exact: true }).fill("Kites ".repeat(30));
   await expect(pages.getByRole("listitem").first()).toContainText("title too long");
-  await expect(dialog.getByText("One page to see to.")).toBeVisible();
+  await expect(dialog.getByText("One to see to.")).toBeVisible();
   await dialog.getByLabel("Title", { exact: true }).fill("Kites from a small loft");
   await dialog.getByLabel("Description").fill("Single-line and two-line kites, sewn by hand.");
   await expect(pages.getByRole("listitem").first()).toContainText("in your words");
@@ -424,4 +424,31 @@ test("what search engines and shared links say is gone through page by page", as
   await dialog.getByLabel("Keep it out of search engines").check();
   await expect(pages.getByRole("listitem").nth(1)).toContainText("kept out of search engines");
   await expect(dialog.getByRole("button", { name: "That was the last" })).toBeDisabled();
+
+  // What is written about a product is kept when the next one is gone to, and holds at once.
+  await dialog.getByRole("button", { name: "Products" }).click();
+  const goods = dialog.getByRole("list", { name: "Products" });
+  await expect(goods.getByRole("listitem")).toHaveCount(2);
+  await goods.getByRole("button", { name: /^Jam/ }).click();
+  await expect(dialog.getByRole("region", { name: "Jam" })).toBeVisible();
+  await dialog.getByLabel("Title", { exact: true }).fill("Plum jam from Skerrow");
+  await dialog.getByLabel("Description").fill("Made in small pots.");
+  await goods.getByRole("button", { name: /^Honey/ }).click();
+  await expect(dialog.getByRole("region", { name: "Honey" })).toBeVisible();
+  await expect(goods.getByRole("listitem").filter({ hasText: "Jam" })).toContainText("in your words");
+  await dialog.getByLabel("Keep it out of search engines").check();
+  await dialog.getByRole("button", { name: "Save" }).click();
+  await expect(dialog.getByRole("button", { name: "Saved" })).toBeDisabled();
+  await expectAccessible(page);
+  await dialog.getByRole("button", { name: "Close" }).click();
+  await expect(dialog).toBeHidden();
+  await kept(page);
+  await publish(page);
+  const jam = await askShop(page, host, "/products/jam");
+  expect(await jam.text()).toContain("<title>Plum jam from Skerrow</title>");
+  const honey = await (await askShop(page, host, "/products/honey")).text();
+  expect(honey).toContain('<meta name="robots" content="noindex">');
+  const map = await (await askShop(page, host, "/sitemap.xml")).text();
+  expect(map).toContain("/products/jam");
+  expect(map).not.toContain("/products/honey");
 });

@@ -10,9 +10,9 @@ import { pageCss } from "./css";
 import { envOf, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
 import { frameOf, Page, PAGE_BEGINS, PageBody, withoutAround } from "./page";
-import { descriptionOf, isNarrowed } from "~/core/goods";
+import { isNarrowed } from "~/core/goods";
 import { Section } from "./section";
-import { madeFrom, plainText, sharedAs } from "./sharing";
+import { madeFrom, madeFromCollection, madeFromProduct, saidOf, sharedAs } from "./sharing";
 import { addressOf, documentOf, shownOf, type Target } from "./target";
 
 export type Scripts = { readonly every: string; readonly goods: string };
@@ -60,29 +60,34 @@ function headOf(target: Target, content: ShopContent, page: PageDocument | undef
       };
     }
     case "collection": {
-      const title = target.collection?.title ?? "Everything";
+      const { collection } = target;
+      const made = collection
+        ? madeFromCollection(collection, identity)
+        : { title: withName("Everything"), description: `Everything at ${identity.name}`, picture: undefined };
+      const said = collection ? saidOf(collection.search, made) : made;
       // A list that somebody narrowed is for that one shopper; search engines are shown the whole.
       const isWhole = !target.query || !(isNarrowed(target.query) || target.query.sort);
       const page = isWhole && target.query && target.query.page > 1 ? `, page ${target.query.page}` : "";
       return {
-        title: withName(title + page),
-        description: plainText(target.collection?.description || `${title} at ${identity.name}`, 155),
-        address: isWhole ? addressOf(target, documents) : undefined,
-        picture: find(target.collection?.picture),
+        title:
+          page && !collection?.search.title ? withName((collection?.title ?? "Everything") + page) : said.title + page,
+        description: said.description,
+        address: isWhole && !collection?.search.unlisted ? addressOf(target, documents) : undefined,
+        picture: find(said.picture),
         type: "website",
       };
     }
-    case "product":
+    case "product": {
+      const { search } = target.product;
+      const said = saidOf(search, madeFromProduct(target.product, identity));
       return {
-        title: target.product.search.title || withName(target.product.title),
-        description: plainText(
-          target.product.search.description || descriptionOf(target.product) || target.product.title,
-          155,
-        ),
-        address: addressOf(target, documents),
-        picture: find(target.product.pictures[0]),
+        title: said.title,
+        description: said.description,
+        address: search.unlisted ? undefined : addressOf(target, documents),
+        picture: find(said.picture),
         type: "product",
       };
+    }
     case "search":
       // Results are for whoever asked; there is no end of them for search engines.
       return {

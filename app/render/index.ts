@@ -1,7 +1,16 @@
 export { renderPage, type Broken, type RenderedPage, type Scripts } from "./document";
 export { renderCards } from "./cards";
 export { darkSetsOf, envOf, partsByKind, siteWords, type ShopContent } from "./shop";
-export { DESCRIPTION_LENGTH, madeFrom, plainText, sharedAs, type Shared } from "./sharing";
+export {
+  DESCRIPTION_LENGTH,
+  madeFrom,
+  madeFromCollection,
+  madeFromProduct,
+  plainText,
+  saidOf,
+  sharedAs,
+  type Shared,
+} from "./sharing";
 export { aroundPage, frameOf, Page, PageBody, withoutAround } from "./page";
 export { PartsSheet, SHEET_CSS } from "./pages/parts-sheet";
 export { PARTS, partById, type BrandPart } from "./parts";

@@ -1,4 +1,5 @@
 import { pageProps, walk, type Look, type PageDocument } from "~/core/document";
+import { descriptionOf, type Collection, type GoodsSharing, type Product } from "~/core/goods";
 import { plainOf, type Rich } from "~/core/rich";
 import { firstPicture } from "./shop";
 
@@ -37,6 +38,27 @@ export function sharedAs(page: PageDocument, isHome: boolean, identity: Look["id
     picture: own.picture ?? made.picture,
   };
 }
+
+/** What is said of a product where its seller has said nothing. */
+export const madeFromProduct = (product: Product, { name }: Look["identity"]): Shared => ({
+  title: `${product.title} · ${name}`,
+  description: plainText(descriptionOf(product) || product.title, DESCRIPTION_LENGTH),
+  picture: product.pictures[0],
+});
+
+/** The same for a collection. */
+export const madeFromCollection = (collection: Collection, { name }: Look["identity"]): Shared => ({
+  title: `${collection.title} · ${name}`,
+  description: plainText(collection.description || `${collection.title} at ${name}`, DESCRIPTION_LENGTH),
+  picture: collection.picture ?? undefined,
+});
+
+/** What goods say of themselves to search engines and where links are shared: in the seller's words, where there are any. */
+export const saidOf = (search: GoodsSharing, made: Shared): Shared => ({
+  title: search.title || made.title,
+  description: search.description || made.description,
+  picture: search.picture ?? made.picture,
+});
 
 /** What is said of a page of which the seller has said nothing. */
 export function madeFrom(page: PageDocument, isHome: boolean, identity: Look["identity"]): Shared {

@@ -10,6 +10,7 @@ import {
   removeCollection,
   removeProducts,
   removeReview,
+  shareGoods,
   stepGoods,
   type Refused,
 } from "~/server/goods/index.server";
@@ -54,6 +55,10 @@ async function change(shop: Shop, input: GoodsRequest): Promise<Response> {
       const kept = await keepCollection(shop, input.id, input.collection, input.members);
       return kept.ok ? Response.json(kept) : refuse(kept);
     }
+    case "share":
+      return (await shareGoods(shop, input.of, input.id, input.search))
+        ? Response.json({})
+        : refuse({ problems: [{ path: "", why: `This ${input.of} is no longer there.` }] }, 404);
     case "remove-collection":
       await removeCollection(shop, input.id);
       return Response.json({});

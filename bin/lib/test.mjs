@@ -49,6 +49,7 @@ await runMain(async () => {
     { command: "chromium-headless-shell", name: "chromium-headless-shell" },
     { command: "nginx", name: "nginx-light" },
     { command: "openssl", name: "openssl" },
+    { command: "xmllint", name: "libxml2-utils" },
   ]);
   ensurePackages();
   rmSync(reports, { recursive: true, force: true });

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { REVIEW_STATES } from "./reviews";
-import { productInput } from "./schema";
+import { goodsSharing, productInput } from "./schema";
 
 // What the studio asks the server to change of goods.
 
@@ -54,6 +54,12 @@ export const goodsChange = z.discriminatedUnion("intent", [
     id: id.nullable(),
     collection: z.unknown(),
     members: z.array(id).max(50_000).readonly().nullable(),
+  }),
+  z.strictObject({
+    intent: z.literal("share"),
+    of: z.enum(["product", "collection"]),
+    id,
+    search: goodsSharing,
   }),
   z.strictObject({ intent: z.literal("remove-collection"), id }),
   z.strictObject({ intent: z.literal("order-collections"), ids: z.array(id).max(2_000).readonly() }),

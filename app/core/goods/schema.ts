@@ -78,6 +78,16 @@ const variant = z.strictObject({
   availability: z.enum(AVAILABILITIES).nullable(),
 });
 
+/** The longest title and description that search engines are told of goods. */
+export const LONGEST_SHARED = { title: 160, description: 320 } as const;
+
+export const goodsSharing = z.strictObject({
+  title: z.string().trim().max(LONGEST_SHARED.title, "This title is too long for any search engine."),
+  description: z.string().trim().max(LONGEST_SHARED.description, "This description is too long for any search engine."),
+  picture: id.nullable().optional(),
+  unlisted: z.boolean().optional(),
+});
+
 /** What the seller says of a product; all but what is worked out and what the server gives. */
 export const productInput = z
   .strictObject({
@@ -128,7 +138,7 @@ export const productInput = z
     variants: z.array(variant).max(MOST_VARIANTS, `A product has ${MOST_VARIANTS} variants at most.`),
     related: z.array(id).max(24),
     featured: z.boolean(),
-    search: z.strictObject({ title: z.string().trim().max(160), description: z.string().trim().max(320) }),
+    search: goodsSharing,
     words: availabilityWords,
     archived: z.boolean(),
   })
@@ -166,6 +176,7 @@ export const collectionInput = z.strictObject({
   rules: rulesSchema.nullable(),
   sort: z.enum(SORTS),
   order: z.array(id).max(50_000),
+  search: goodsSharing.default({ title: "", description: "" }),
 });
 export type CollectionInput = z.infer<typeof collectionInput>;
 

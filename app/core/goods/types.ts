@@ -95,8 +95,7 @@ export type Product = {
   /** Ids of goods that go with it, as the seller chose them; none: what is worked out. */
   readonly related: readonly string[];
   readonly featured: boolean;
-  /** What search engines are told; empty: title and description. */
-  readonly search: { readonly title: string; readonly description: string };
+  readonly search: GoodsSharing;
   readonly words: AvailabilityWords;
   readonly archived: boolean;
   /** ISO 8601, when it was brought in. */
@@ -105,6 +104,15 @@ export type Product = {
   readonly rating: { readonly average: number; readonly count: number; readonly each?: readonly number[] } | null;
   /** How well it sells of late, see `bestselling`. */
   readonly sold: number;
+};
+
+/** What search engines and shared links are told of goods; where it says nothing: title, words and first picture. */
+export type GoodsSharing = {
+  readonly title: string;
+  readonly description: string;
+  readonly picture?: string | null | undefined;
+  /** Search engines are asked not to list it. */
+  readonly unlisted?: boolean | undefined;
 };
 
 export const SORTS = ["hand", "bestselling", "newest", "price-up", "price-down", "name"] as const;
@@ -131,6 +139,7 @@ export type Collection = {
   readonly sort: Sort;
   /** Ids of products in the order that the seller gave them by hand; others follow. */
   readonly order: readonly string[];
+  readonly search: GoodsSharing;
 };
 
 export type Goods = {
@@ -194,7 +203,17 @@ export function makeProduct(more: Partial<Product> & Pick<Product, "id" | "title
 }
 
 export function makeCollection(more: Partial<Collection> & Pick<Collection, "id" | "title">): Collection {
-  return { slug: more.id, description: "", picture: null, parent: null, rules: null, sort: "hand", order: [], ...more };
+  return {
+    slug: more.id,
+    description: "",
+    picture: null,
+    parent: null,
+    rules: null,
+    sort: "hand",
+    order: [],
+    search: { title: "", description: "" },
+    ...more,
+  };
 }
 
 /** A product's description as plain text. */

@@ -23,6 +23,7 @@ import * as shades from "./migrations/009-shades";
 import * as menus from "./migrations/010-menus";
 import * as plans from "./migrations/011-plans-and-draft-links";
 import * as moneyFormat from "./migrations/012-money-format";
+import * as collectionsShared from "./migrations/013-collections-shared";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -38,6 +39,7 @@ const MIGRATIONS = [
   menus,
   plans,
   moneyFormat,
+  collectionsShared,
 ];
 
 let connection: Sequelize | undefined;

@@ -156,6 +156,7 @@ export class CollectionRow extends Row<CollectionRow> {
   declare rules: string;
   declare sort: Sort;
   declare handOrder: string;
+  declare search: string;
   declare position: number;
 }
 export class ProductRow extends Row<ProductRow> {
@@ -402,6 +403,7 @@ export function defineModels(sequelize: Sequelize): void {
       rules: { ...long, defaultValue: "null" },
       sort: { ...text, defaultValue: "hand" },
       handOrder: { ...long, defaultValue: "[]" },
+      search: long,
       position: count,
     }),
     named("collections"),

@@ -1,7 +1,7 @@
 import { promisify } from "node:util";
 import { gunzip, gzip } from "node:zlib";
 import { Op, type Transaction } from "sequelize";
-import type { Collection, Product } from "~/core/goods";
+import { makeCollection, type Collection, type Product } from "~/core/goods";
 import { atomically, GoodsLog, lockState } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import { knownAt, nowKnown } from "./known";
@@ -140,7 +140,8 @@ export const stepGoods = (shop: Shop, direction: "undo" | "redo"): Promise<strin
       result: entry.label,
       change: {
         products: new Map(logged.products.map((pair) => [idOf(pair), pair[side]!])),
-        collections: new Map(logged.collections.map((pair) => [idOf(pair), pair[side]!])),
+        // What was logged before a collection could say something, says nothing of it.
+        collections: new Map(logged.collections.map((pair) => [idOf(pair), pair[side] && makeCollection(pair[side])])),
       },
       besides: async () => void (await entry.update({ undone: direction === "undo" }, { transaction })),
     };

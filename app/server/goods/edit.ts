@@ -11,6 +11,7 @@ import {
   type Collection,
   type CollectionInput,
   type GoodsSettings,
+  type GoodsSharing,
   type Product,
   type ProductInput,
   type StoredProduct,
@@ -251,6 +252,24 @@ export async function keepCollection(
   );
   return result;
 }
+
+/** Changes what search engines and shared links are told of a product or a collection. False where it is gone. */
+export const shareGoods = async (
+  shop: Shop,
+  of: "product" | "collection",
+  id: string,
+  search: GoodsSharing,
+): Promise<boolean> => {
+  const { isThere } = await changeGoods(shop, "Search and sharing changed", (all) => {
+    const [products, collections] = [new Map<string, Product>(), new Map<string, Collection>()];
+    const product = of === "product" ? all.products.find((p) => p.id === id) : undefined;
+    const collection = of === "collection" ? all.collections.find((c) => c.id === id) : undefined;
+    if (product) products.set(id, { ...product, search });
+    if (collection) collections.set(id, { ...collection, search });
+    return { isThere: Boolean(product ?? collection), change: { products, collections } };
+  });
+  return isThere;
+};
 
 /** Takes a collection away; what stood inside of it comes out, and its goods stay. */
 export async function removeCollection(shop: Shop, id: string): Promise<void> {

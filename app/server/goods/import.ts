@@ -195,6 +195,7 @@ function wanted({ line, variants }: ProductLines, known: Product | undefined, co
     pictures: own.length ? own : base.pictures,
     related: given.has("related") ? line.related.map(context.idOfSku).filter((id) => id !== undefined) : base.related,
     search: {
+      ...base.search,
       title: given.has("searchTitle") ? line.searchTitle : base.search.title,
       description: given.has("searchDescription") ? line.searchDescription : base.search.description,
     },

@@ -81,6 +81,7 @@ const toCollection = (row: CollectionRow): StoredCollection => ({
   rules: JSON.parse(row.rules) as Collection["rules"],
   sort: row.sort,
   order: JSON.parse(row.handOrder) as string[],
+  search: JSON.parse(row.search) as Collection["search"],
   position: row.position,
 });
 
@@ -95,6 +96,7 @@ export const toCollectionRow = (shopId: string, c: StoredCollection) => ({
   rules: JSON.stringify(c.rules),
   sort: c.sort,
   handOrder: JSON.stringify(c.order),
+  search: JSON.stringify(c.search),
   position: c.position,
 });
 

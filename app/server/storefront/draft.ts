@@ -25,7 +25,14 @@ export async function contentFor(response: Response): Promise<ShopContent | unde
     goodsOf(shop, situationNow(shop)),
     picturesNow(shop),
   ]);
-  return { draft: publishable(draft), goods, pictures, currency: shop.currency, locale: shop.locale, moneyFormat: shop.moneyFormat };
+  return {
+    draft: publishable(draft),
+    goods,
+    pictures,
+    currency: shop.currency,
+    locale: shop.locale,
+    moneyFormat: shop.moneyFormat,
+  };
 }
 
 /** A page of the draft, with a strip that says what it is. */

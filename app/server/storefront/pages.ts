@@ -287,8 +287,10 @@ export async function sitemapOf(shop: Shop, origin: string): Promise<string | un
       .filter((p) => p.address === "/" && !p.props.unlisted)
       .map((p) => [p.address, published] as const),
     ...(products.length ? [["/collections/all", published] as const] : []),
-    ...collections.map((c) => [collectionAddress(c), published] as const),
-    ...products.map((p) => [productAddress(p), later(published, p.createdAt)] as const),
+    ...collections.filter((c) => !c.search.unlisted).map((c) => [collectionAddress(c), published] as const),
+    ...products
+      .filter((p) => !p.search.unlisted)
+      .map((p) => [productAddress(p), later(published, p.createdAt)] as const),
     ...openPages(content.draft.documents)
       .filter((p) => p.address !== "/" && !p.props.unlisted)
       .map((p) => [p.address, published] as const),

@@ -1,3 +1,4 @@
+import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -7,11 +8,12 @@ import { Publication, SignUp } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
 import { invalidIn } from "~/render/fixtures/validator";
-import { importGoods } from "../goods/index.server";
+import { goodsOf, importGoods, shareGoods, stepGoods } from "../goods/index.server";
 import { addPicture } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
 import { ownerWithShop } from "../fixtures/owner";
 import { openStorefront, type Asked } from "../fixtures/shoppers";
+import { forgetShops, freshShop } from "../shops/index.server";
 
 type Owned = Awaited<ReturnType<typeof ownerWithShop>>;
 
@@ -87,6 +89,44 @@ describe("pages", () => {
       expect(answer.status, path).toBe(404);
       expect(answer.body, path).toContain("There is nothing here");
     }
+  });
+
+  it("are in a sitemap that the schema of sitemaps.org 0.9 allows (xmllint; the schema is in the package sitemap)", async () => {
+    const { body } = await ask("/sitemap.xml");
+    const judge = (xml: string) =>
+      spawnSync("xmllint", ["--noout", "--nonet", "--schema", "node_modules/sitemap/schema/sitemap.xsd", "-"], {
+        input: xml,
+        encoding: "utf8",
+      });
+    const { status, stderr } = judge(body);
+    expect([status, stderr.trim()]).toEqual([0, "- validates"]);
+    // It would notice a day that is none.
+    expect(judge(body.replace(/<lastmod>[^<]*/, "<lastmod>yesterday")).status).not.toBe(0);
+  });
+
+  it("say of goods what their seller wrote for search engines, and keep to themselves what is to stay unlisted", async () => {
+    const { products, collections } = await goodsOf(await freshShop(owned.shop));
+    const [delta, other] = products;
+    const search = { title: "Delta & co", description: "Flies.", unlisted: true };
+    expect(await shareGoods(await freshShop(owned.shop), "product", delta!.id, search)).toBe(true);
+    const told = { title: "For one hand", description: "", picture: null };
+    expect(await shareGoods(await freshShop(owned.shop), "collection", collections[0]!.id, told)).toBe(true);
+    expect(await shareGoods(await freshShop(owned.shop), "collection", delta!.id, told)).toBe(false);
+    forgetShops();
+    const page = (await ask(`/products/${delta!.slug}`)).body;
+    expect(page).toContain("<title>Delta &amp; co</title>");
+    expect(page).toContain('<meta name="robots" content="noindex">');
+    expect((await ask(`/collections/${collections[0]!.slug}`)).body).toContain("<title>For one hand</title>");
+    const map = (await ask("/sitemap.xml")).body;
+    expect([map.includes(`/products/${delta!.slug}<`), map.includes(`/products/${other!.slug}<`)]).toEqual([
+      false,
+      true,
+    ]);
+    // It is one step, which can be taken back.
+    expect(await stepGoods(await freshShop(owned.shop), "undo")).toBe("Search and sharing changed");
+    expect(await stepGoods(await freshShop(owned.shop), "undo")).toBe("Search and sharing changed");
+    forgetShops();
+    expect((await ask(`/products/${delta!.slug}`)).body).not.toContain("noindex");
   });
 
   it.each([

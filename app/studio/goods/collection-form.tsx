@@ -13,6 +13,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import {
   collectionInput,
+  LONGEST_SHARED,
   list,
   NO_QUERY,
   ruleProblem,
@@ -25,8 +26,10 @@ import {
 import { sourceOf } from "~/core/pictures";
 import { sameJson } from "~/core/document";
 import { collectionAddress } from "~/core/addresses";
+import { madeFromCollection } from "~/render";
 import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
+import { hostOf, SharingForm } from "../sharing";
 import { INK, useWhenChanged } from "../ui";
 import { useChange, useGoods, useSay, type Problem } from "./data";
 import { useRemoval } from "./removal";
@@ -44,7 +47,7 @@ const TWO_LINES = {
   mt: 0.5,
 } as const;
 
-const KEYS = ["title", "slug", "description", "picture", "parent", "rules", "sort", "order"] as const;
+const KEYS = ["title", "slug", "description", "picture", "parent", "rules", "sort", "order", "search"] as const;
 const inputOf = (c: Collection) => Object.fromEntries(KEYS.map((k) => [k, c[k]]));
 const MOST_SHOWN = 120;
 
@@ -62,6 +65,7 @@ export function CollectionForm({
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const shop = useStudio((s) => s.shop);
+  const identity = useStudio((s) => s.draft.look.identity);
   const { send, isBusy } = useChange();
   const say = useSay();
   const [collection, setCollection] = useState(stored);
@@ -402,6 +406,16 @@ export function CollectionForm({
           />
         </Group>
       )}
+      <Group title="Search and sharing" about="What is left empty is taken from title, words and picture.">
+        <SharingForm
+          own={collection.search}
+          made={madeFromCollection(collection, identity)}
+          from="collection"
+          address={hostOf(shop.address) + collectionAddress(collection)}
+          longest={LONGEST_SHARED}
+          onChange={(change) => set({ search: { ...collection.search, ...change } })}
+        />
+      </Group>
       <PicturePicker
         open={choosing}
         onClose={() => setChoosing(false)}

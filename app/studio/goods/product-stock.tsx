@@ -5,13 +5,16 @@ import {
   AVAILABILITY_ABOUT,
   AVAILABILITY_WORDS,
   barcodeProblem,
-  descriptionOf,
+  LONGEST_SHARED,
   productOn,
   stateOf,
   stateWords,
   type Product,
 } from "~/core/goods";
+import { productAddress } from "~/core/addresses";
+import { madeFromProduct } from "~/render";
 import { useStudio } from "../keeping";
+import { hostOf, SharingForm } from "../sharing";
 import { useGoods } from "./data";
 import { Choice, Group, Row, Whole, type FormPart } from "./product-form";
 
@@ -96,28 +99,18 @@ export function ProductSearch({
   stored,
   isKnown,
 }: FormPart & { stored: Product; isKnown: boolean }) {
-  const description = product.search.description || descriptionOf(product).replace(/\s+/g, " ");
+  const shop = useStudio((s) => s.shop);
+  const identity = useStudio((s) => s.draft.look.identity);
   return (
-    <Group title="In search engines" about="What is left empty is taken from title and description.">
-      <TextField
-        label="Title there"
-        value={product.search.title}
-        placeholder={product.title}
-        onChange={(e) => set({ search: { ...product.search, title: e.target.value } })}
-        helperText={
-          product.search.title.length > 60 ? `${product.search.title.length} characters; about 60 are shown` : undefined
-        }
-        slotProps={{ htmlInput: { maxLength: 160 }, inputLabel: { shrink: true } }}
-      />
-      <TextField
-        label="Description there"
-        value={product.search.description}
-        multiline
-        minRows={2}
-        placeholder={description.slice(0, 155)}
-        onChange={(e) => set({ search: { ...product.search, description: e.target.value } })}
-        helperText={`${(product.search.description || description).length} characters; about 155 are shown`}
-        slotProps={{ htmlInput: { maxLength: 320 }, inputLabel: { shrink: true } }}
+    <Group title="Search and sharing" about="What is left empty is taken from title, words and pictures.">
+      <SharingForm
+        own={product.search}
+        made={madeFromProduct(product, identity)}
+        from="product"
+        address={hostOf(shop.address) + productAddress(product)}
+        longest={LONGEST_SHARED}
+        isWide={false}
+        onChange={(change) => set({ search: { ...product.search, ...change } })}
       />
       <TextField
         label="Address"

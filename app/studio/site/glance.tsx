@@ -29,7 +29,7 @@ import { NewPage } from "./new-page";
 import { OpenShop } from "./open-shop";
 import { SharingDialog } from "./sharing-dialog";
 import { PageSettings } from "./page-settings";
-import { RESULT_WIDTH, widthInResult } from "./pixels";
+import { RESULT_WIDTH, widthInResult } from "../sharing";
 
 type GlanceRow = TreeRow & { readonly document: PageDocument; readonly page: SitePage | undefined };
 

@@ -4,21 +4,27 @@ import {
   Dialog,
   DialogContent,
   DialogTitle,
-  List,
   ListItemButton,
   ListItemText,
+  ToggleButton,
+  ToggleButtonGroup,
   Typography,
   useMediaQuery,
 } from "@mui/material";
 import { X } from "lucide-react";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useVirtualizer } from "@tanstack/react-virtual";
+import { useEffect, useMemo, useRef, useState, type RefObject } from "react";
 import { siteOf } from "~/core/addresses";
 import { pageProps, spread, type Draft } from "~/core/document";
+import { descriptionOf } from "~/core/goods";
 import { sharedAs } from "~/render";
 import { useStudio } from "../keeping";
-import { IconAction, INK, ON_LEMON } from "../ui";
-import { RESULT_WIDTH, widthInResult } from "./pixels";
+import { FindField, IconAction, INK, ON_LEMON } from "../ui";
+import { GoodsSharingFields, type SharedGoods } from "./goods-sharing";
+import { RESULT_WIDTH, widthInResult } from "../sharing";
 import { SharingFields } from "./sharing-fields";
+
+const UNLISTED = "kept out of search engines";
 
 /** What there is to see to about a page, in a few words; empty where all is well. */
 function toSeeTo({ title, description }: { title: string; description: string }): string {
@@ -28,31 +34,66 @@ function toSeeTo({ title, description }: { title: string; description: string })
   return description === "" ? "no description" : "";
 }
 
-/** Every page with what search engines and shared links say of it, to go through them one after the other. */
-function rowsOf({ documents, look }: Draft) {
+type Row = {
+  readonly id: string;
+  readonly of: "page" | SharedGoods["of"];
+  readonly title: string;
+  readonly depth: number;
+  /** What there is to say of it; empty where it is as it should be. */
+  readonly state: string;
+  readonly isWrong: boolean;
+  readonly isOwn: boolean;
+  readonly goods?: SharedGoods;
+};
+
+/** The pages with what search engines and shared links say of them. */
+function pagesOf({ documents, look }: Draft): readonly Row[] {
   const site = siteOf(documents);
   return site.pages.map(({ document, depth, props }) => {
     const said = sharedAs(spread(documents, document), site.home === document.id, look.identity);
     const own = pageProps(document);
-    const state = props.hidden ? "not in the shop yet" : props.unlisted ? "kept out of search engines" : toSeeTo(said);
+    const state = props.hidden ? "not in the shop yet" : props.unlisted ? UNLISTED : toSeeTo(said);
     return {
       id: document.id,
+      of: "page" as const,
       title: document.title,
       depth,
       state,
       isWrong: state !== "" && !props.hidden && !props.unlisted,
       isOwn: own.searchTitle !== "" && own.description !== "",
-      said,
     };
   });
 }
 
+/** The same of goods. What is made of a long name by itself loses the shop's name at its end, which is no fault. */
+function goodsRow(goods: SharedGoods): Row {
+  const { search, title, id } = goods.it;
+  const words = goods.of === "product" ? descriptionOf(goods.it) : goods.it.description;
+  const state = search.unlisted
+    ? UNLISTED
+    : toSeeTo({ title: search.title, description: search.description || (words && "made") });
+  return {
+    id,
+    of: goods.of,
+    title,
+    depth: 0,
+    state,
+    isWrong: state !== "" && !search.unlisted,
+    isOwn: search.title !== "" && search.description !== "",
+    goods,
+  };
+}
+
 export function SharingDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   const isNarrow = useMediaQuery("(max-width:899.98px)");
+  const keeping = useRef<(() => Promise<boolean>) | null>(null);
+  const close = async () => {
+    if (!keeping.current || (await keeping.current())) onClose();
+  };
   return (
     <Dialog
       open={open}
-      onClose={onClose}
+      onClose={() => void close()}
       fullWidth
       maxWidth="lg"
       fullScreen={isNarrow}
@@ -62,61 +103,71 @@ export function SharingDialog({ open, onClose }: { open: boolean; onClose: () =>
         <Typography component="h2" variant="h2" sx={{ flex: 1 }}>
           Search and sharing
         </Typography>
-        <IconAction label="Close" icon={X} onClick={onClose} />
+        <IconAction label="Close" icon={X} onClick={() => void close()} />
       </DialogTitle>
-      {open ? <Pages /> : null}
+      {open ? <Everything keeping={keeping} /> : null}
     </Dialog>
   );
 }
 
-function Pages() {
-  const draft = useStudio((s) => s.draft);
-  const rows = useMemo(() => rowsOf(draft), [draft]);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const list = useRef<HTMLUListElement>(null);
-  const at = Math.max(
-    0,
-    rows.findIndex((row) => row.id === chosen),
-  );
-  const row = rows[at];
-  const next = rows[at + 1];
+const SORTS = [
+  ["page", "Pages"],
+  ["collection", "Collections"],
+  ["product", "Products"],
+] as const;
+const ROW = 52;
+
+/** All of them, or those that are asked for, of which only what is seen is drawn. */
+function RowList({
+  rows,
+  at,
+  label,
+  onChoose,
+}: {
+  rows: readonly Row[];
+  at: number;
+  label: string;
+  onChoose: (row: Row) => void;
+}) {
+  const scroller = useRef<HTMLDivElement>(null);
+  // eslint-disable-next-line react-hooks/incompatible-library -- its object changes in place; its rows are asked for anew at each drawing
+  const virtual = useVirtualizer({
+    count: rows.length,
+    estimateSize: () => ROW,
+    getScrollElement: () => scroller.current,
+    overscan: 8,
+  });
   useEffect(() => {
-    list.current?.querySelector("[aria-current=true]")?.scrollIntoView({ block: "nearest" });
-  }, [at]);
-  const wrong = rows.filter((each) => each.isWrong).length;
+    virtual.scrollToIndex(at);
+  }, [at, virtual]);
   return (
-    <DialogContent
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "minmax(0,1fr)", md: "270px minmax(0,1fr)" },
-        gap: 3,
-        alignItems: "start",
-      }}
-    >
-      <Box sx={{ borderRight: { md: `1px solid ${INK.line}` }, pr: { md: 2 }, minWidth: 0 }}>
-        <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-          {wrong === 0
-            ? "Every page has what it needs."
-            : wrong === 1
-              ? "One page to see to."
-              : `${wrong} pages to see to.`}
-        </Typography>
-        <List
-          ref={list}
-          dense
-          aria-label="Pages"
-          sx={{ maxHeight: { xs: "24dvh", md: "58dvh" }, overflowY: "auto", p: 0 }}
-        >
-          {rows.map((each) => (
-            <li key={each.id}>
+    <Box ref={scroller} sx={{ maxHeight: { xs: "24dvh", md: "54dvh" }, overflowY: "auto" }}>
+      <Box
+        component="ul"
+        aria-label={label}
+        sx={{ m: 0, p: 0, listStyle: "none", position: "relative" }}
+        style={{ height: virtual.getTotalSize() }}
+      >
+        {virtual.getVirtualItems().map(({ index, start }) => {
+          const each = rows[index]!;
+          return (
+            <Box
+              component="li"
+              key={each.id}
+              aria-setsize={rows.length}
+              aria-posinset={index + 1}
+              sx={{ position: "absolute", insetInline: 0 }}
+              style={{ top: start, height: ROW }}
+            >
               <ListItemButton
                 component="button"
-                selected={each.id === row?.id}
-                aria-current={each.id === row?.id}
-                onClick={() => setChosen(each.id)}
+                selected={index === at}
+                aria-current={index === at}
+                onClick={() => onChoose(each)}
                 sx={{
                   borderRadius: 1,
                   width: "100%",
+                  height: "100%",
                   textAlign: "left",
                   pl: 1 + each.depth * 1.5,
                   "&.Mui-selected": { ...ON_LEMON, "&:hover": ON_LEMON },
@@ -125,16 +176,86 @@ function Pages() {
               >
                 <ListItemText
                   primary={each.title}
-                  secondary={each.state || (each.isOwn ? "in your words" : "made from the page")}
+                  secondary={each.state || (each.isOwn ? "in your words" : "made by itself")}
                   slotProps={{
                     primary: { noWrap: true },
                     secondary: { noWrap: true, ...(each.isWrong ? { sx: { color: INK.brick, fontWeight: 600 } } : {}) },
                   }}
                 />
               </ListItemButton>
-            </li>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+function Everything({ keeping }: { keeping: RefObject<(() => Promise<boolean>) | null> }) {
+  const draft = useStudio((s) => s.draft);
+  const { products, collections } = useStudio((s) => s.goods);
+  const all = useMemo(
+    () => ({
+      page: pagesOf(draft),
+      collection: collections.map((it) => goodsRow({ of: "collection", it })),
+      product: products.map((it) => goodsRow({ of: "product", it })),
+    }),
+    [draft, products, collections],
+  );
+  const [sort, setSort] = useState<Row["of"]>("page");
+  const [sought, setSought] = useState("");
+  const [chosen, setChosen] = useState<string | null>(null);
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  const rows = all[sort].filter(({ title }) => words.every((word) => title.toLowerCase().includes(word)));
+  const at = Math.max(
+    0,
+    rows.findIndex((row) => row.id === chosen),
+  );
+  const row = rows[at];
+  const next = rows[at + 1];
+  const wrong = all[sort].filter((each) => each.isWrong).length;
+  const label = SORTS.find(([of]) => of === sort)![1];
+  // What was written about one is kept before another is shown.
+  const leave = async (then: () => void) => {
+    if (!keeping.current || (await keeping.current())) then();
+  };
+  return (
+    <DialogContent
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0,1fr)", md: "290px minmax(0,1fr)" },
+        gap: 3,
+        alignItems: "start",
+      }}
+    >
+      <Box sx={{ borderRight: { md: `1px solid ${INK.line}` }, pr: { md: 2 }, minWidth: 0, display: "grid", gap: 1 }}>
+        <ToggleButtonGroup
+          exclusive
+          fullWidth
+          size="small"
+          value={sort}
+          aria-label="What is gone through"
+          onChange={(_e, of: Row["of"] | null) => of && void leave(() => setSort(of))}
+        >
+          {SORTS.map(([of, name]) => (
+            <ToggleButton key={of} value={of} sx={{ px: 0.5 }}>
+              {name}
+            </ToggleButton>
           ))}
-        </List>
+        </ToggleButtonGroup>
+        {all[sort].length > 8 ? (
+          <FindField label="Find by name" value={sought} onChange={setSought} width={260} />
+        ) : null}
+        <Typography variant="body2" color="text.secondary">
+          {all[sort].length === 0
+            ? "There are none yet."
+            : wrong === 0
+              ? "Each has what it needs."
+              : wrong === 1
+                ? "One to see to."
+                : `${wrong} to see to.`}
+        </Typography>
+        <RowList rows={rows} at={at} label={label} onChoose={(each) => void leave(() => setChosen(each.id))} />
       </Box>
       {row ? (
         <Box component="section" aria-label={row.title} sx={{ minWidth: 0 }}>
@@ -142,11 +263,20 @@ function Pages() {
             <Typography variant="h3" component="h3" sx={{ flex: 1, minWidth: 0 }} noWrap>
               {row.title}
             </Typography>
-            <Button variant="outlined" size="small" disabled={!next} onClick={() => next && setChosen(next.id)}>
+            <Button
+              variant="outlined"
+              size="small"
+              disabled={!next}
+              onClick={() => next && void leave(() => setChosen(next.id))}
+            >
               {next ? `Next: ${next.title.slice(0, 24)}` : "That was the last"}
             </Button>
           </Box>
-          <SharingFields key={row.id} page={row.id} />
+          {row.goods ? (
+            <GoodsSharingFields key={row.id} goods={row.goods} keepingRef={keeping} />
+          ) : (
+            <SharingFields key={row.id} page={row.id} />
+          )}
         </Box>
       ) : null}
     </DialogContent>

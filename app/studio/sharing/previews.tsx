@@ -4,6 +4,9 @@ import { RESULT_WIDTH, widthInResult } from "./pixels";
 
 type Said = { readonly address: string; readonly title: string; readonly description: string };
 
+/** An address as it is read in results: without what every address begins with. */
+export const hostOf = (address: string): string => address.replace(/^https?:\/\//, "").replace(/\/$/, "");
+
 /** A text as far as it is shown, cut where it would be. */
 function cutAt(text: string, part: "title" | "description"): string {
   if (widthInResult(text, part) <= RESULT_WIDTH[part]) return text;
@@ -28,7 +31,15 @@ export function ResultPreview({ address, title, description, unlisted }: Said & 
       <Typography component="figcaption" variant="caption" color="text.secondary">
         In search results
       </Typography>
-      <Box sx={{ ...CARD, p: 1.5, opacity: unlisted ? 0.45 : 1, fontFamily: "Arial, sans-serif", mt: 0.5 }}>
+      <Box
+        sx={{
+          ...CARD,
+          p: 1.5,
+          fontFamily: "Arial, sans-serif",
+          mt: 0.5,
+          ...(unlisted ? { borderStyle: "dashed", bgcolor: "#f2f2f0" } : {}),
+        }}
+      >
         <Box sx={{ fontSize: 12, color: "#4a4f4c", overflowWrap: "anywhere" }}>{address}</Box>
         <Box sx={{ fontSize: 18, lineHeight: 1.3, color: "#23327c", overflowWrap: "anywhere" }}>
           {cutAt(title, "title")}
