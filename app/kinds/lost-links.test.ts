@@ -24,7 +24,11 @@ const held = (...parts: readonly Part[]) => [
 
 describe("what leads nowhere", () => {
   it("is found however deep a part stands, and in its words; what is there is not", () => {
-    const to = (link: Readonly<Record<string, string>>) => ({ type: "text", text: "see", marks: [{ type: "link", attrs: { link } }] });
+    const to = (link: Readonly<Record<string, string>>) => ({
+      type: "text",
+      text: "see",
+      marks: [{ type: "link", attrs: { link } }],
+    });
     const words = { type: "doc", content: [{ type: "paragraph", content: [to({ to: "collection", id: "none" })] }] };
     const draft = draftWith(
       held(

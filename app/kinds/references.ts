@@ -39,6 +39,8 @@ function mapLink(link: Link, remap: Remap): Link {
     case "page":
     case "file":
       return to({ to: link.to, id: link.id }, (id) => ({ ...link, id }));
+    case "list":
+      return link.id === null ? link : to({ to: "collection", id: link.id }, (id) => ({ ...link, id }));
     case "place":
       return to({ to: "page", id: link.page }, (page) => ({ ...link, page }));
     default:

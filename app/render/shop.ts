@@ -101,6 +101,8 @@ const titleFor =
         return productWith(goods, link.id)?.title;
       case "collection":
         return goods.collections.find((c) => c.id === link.id)?.title;
+      case "list":
+        return link.id === null ? "Everything" : goods.collections.find((c) => c.id === link.id)?.title;
       case "mail":
         return link.address;
       case "phone":
@@ -120,6 +122,7 @@ const pictureFor =
       case "product":
         return productWith(goods, link.id)?.pictures[0];
       case "collection":
+      case "list":
         return goods.collections.find((c) => c.id === link.id)?.picture ?? undefined;
       case "page": {
         const page = entryOf(documents, link.id);

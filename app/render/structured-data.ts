@@ -1,4 +1,4 @@
-import { siteOf } from "~/core/addresses";
+import { ALL_GOODS, siteOf } from "~/core/addresses";
 import { entryOf, logoPicture, type Draft } from "~/core/document";
 import type {
   BreadcrumbList,
@@ -291,7 +291,7 @@ export function structuredData(target: Target, content: ShopContent, origin: str
       ? collectionSteps(goods, target.collection)
       : [
           { name: "Home", path: "/" },
-          { name: "Everything", path: "/collections/all" },
+          { name: "Everything", path: ALL_GOODS },
         ];
     const listed = list(goods, { collection: target.collection }, NO_QUERY, { perPage: MOST_LISTED }).products;
     return [

@@ -30,6 +30,7 @@ import {
   type Variant,
 } from "~/core/goods";
 import {
+  ALL_GOODS,
   collectionAddress,
   decodeAddress,
   homeOf,
@@ -124,7 +125,7 @@ export function shownOf(target: Target, goods: Goods): PageSubject | undefined {
         page: "collection",
         collection: target.collection,
         query: target.query ?? NO_QUERY,
-        address: target.collection ? collectionAddress(target.collection) : "/collections/all",
+        address: target.collection ? collectionAddress(target.collection) : ALL_GOODS,
       };
     case "search":
       return {
@@ -276,9 +277,9 @@ export function hardCases(sort: LayoutSort, goods: Goods): readonly HardCase[] {
     add("Longest title", of(most(goods.collections, (c) => c.title.length)));
     add("No picture", of(goods.collections.find((c) => c.picture === null)));
     add("Others inside", of(goods.collections.find((c) => goods.collections.some((o) => o.parent === c.id))));
-    add("Everything", "/collections/all");
-    add("Filtered", `${of(fullest) ?? "/collections/all"}?now=1&sort=price-up`);
-    add("Nothing fits", `${of(fullest) ?? "/collections/all"}?from=999999`);
+    add("Everything", ALL_GOODS);
+    add("Filtered", `${of(fullest) ?? ALL_GOODS}?now=1&sort=price-up`);
+    add("Nothing fits", `${of(fullest) ?? ALL_GOODS}?from=999999`);
   } else if (sort === "search") {
     add("Several found", `/search?q=${encodeURIComponent(tellingWord(goods))}`);
     add("A letter wrong", `/search?q=${encodeURIComponent(misspelt(tellingWord(goods)))}`);
@@ -306,7 +307,7 @@ export function addressOf(target: Target, documents: Documents): string | undefi
     case "text":
       return pageAddress(documents, target.id);
     case "collection": {
-      const own = target.collection ? collectionAddress(target.collection) : "/collections/all";
+      const own = target.collection ? collectionAddress(target.collection) : ALL_GOODS;
       const page = target.query && !isNarrowed(target.query) ? target.query.page : 1;
       return page > 1 ? `${own}?page=${page}` : own;
     }

@@ -3,3 +3,6 @@ export const productAddress = ({ slug }: { readonly slug: string }): string => `
 
 /** The address of a collection's page. */
 export const collectionAddress = ({ slug }: { readonly slug: string }): string => `/collections/${slug}`;
+
+/** The address of the list of everything. */
+export const ALL_GOODS = "/collections/all";

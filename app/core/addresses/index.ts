@@ -13,4 +13,4 @@ export {
   type SitePage,
 } from "./site";
 export { DEEPEST, pageProblem } from "./problems";
-export { productAddress, collectionAddress } from "./goods";
+export { ALL_GOODS, productAddress, collectionAddress } from "./goods";

@@ -5,6 +5,8 @@ export type Link =
   | { readonly to: "nowhere" }
   | { readonly to: "home" }
   | { readonly to: "product" | "collection" | "page"; readonly id: string }
+  /** A list of goods that is narrowed or in an order. `id`: of a collection; null: everything. `query`: as after `?` in its address. */
+  | { readonly to: "list"; readonly id: string | null; readonly query: string }
   /** A section of a page, by the name of its place there. */
   | { readonly to: "place"; readonly page: string; readonly name: string }
   /** A file of the library: it is opened by itself. */
@@ -28,6 +30,14 @@ export const linkSchema: z.ZodType<Link> = z.discriminatedUnion("to", [
   z.strictObject({ to: z.literal("nowhere") }),
   z.strictObject({ to: z.literal("home") }),
   z.strictObject({ to: z.enum(["product", "collection", "page", "file"]), id: z.string().min(1).max(40) }),
+  z.strictObject({
+    to: z.literal("list"),
+    id: z.string().min(1).max(40).nullable(),
+    query: z
+      .string()
+      .max(2000)
+      .regex(/^[\w.%+*&=-]*$/),
+  }),
   z.strictObject({ to: z.literal("place"), page: z.string().min(1).max(40), name: placeName }),
   z.strictObject({
     to: z.literal("web"),

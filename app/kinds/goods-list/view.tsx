@@ -1,3 +1,4 @@
+import { ALL_GOODS } from "~/core/addresses";
 import {
   isNarrowed,
   list,
@@ -22,7 +23,7 @@ const EVERYTHING: ListSubject = {
   page: "collection",
   collection: undefined,
   query: NO_QUERY,
-  address: "/collections/all",
+  address: ALL_GOODS,
 };
 
 function useAddress(shown: ListSubject): (query: GoodsQuery) => string {
@@ -261,7 +262,7 @@ export function View({ props }: ViewProps<GoodsListProps>) {
                 text={isNarrowed(query) || studio ? props.empty : "There is nothing here just now."}
                 hint="When nothing fits"
               />
-              <a className="button button-2" href={isNarrowed(query) ? whole : "/collections/all"}>
+              <a className="button button-2" href={isNarrowed(query) ? whole : ALL_GOODS}>
                 {isNarrowed(query) ? "Clear all" : "See everything"}
               </a>
             </div>

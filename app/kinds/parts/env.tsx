@@ -12,7 +12,7 @@ import {
 import { sourceOf, type Picture, type ScrimTone } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
-import { collectionAddress, productAddress } from "~/core/addresses";
+import { ALL_GOODS, collectionAddress, productAddress } from "~/core/addresses";
 import type { MenuEntry } from "./menu";
 
 /** The thing that the page is about, where it is about one; its layout shows it. */
@@ -177,6 +177,12 @@ export const hrefFor =
       case "collection": {
         const collection = goods.collections.find((c) => c.id === link.id);
         return collection && collectionAddress(collection);
+      }
+      case "list": {
+        const collection = goods.collections.find((c) => c.id === link.id);
+        if (link.id !== null && !collection) return undefined;
+        const address = collection ? collectionAddress(collection) : ALL_GOODS;
+        return link.query ? `${address}?${link.query}` : address;
       }
       case "web":
         return link.address;

@@ -1,3 +1,4 @@
+import { ALL_GOODS } from "~/core/addresses";
 import type { ReactNode } from "react";
 import { canBuy, type Product } from "~/core/goods";
 import { useEnv } from "./env";
@@ -20,7 +21,7 @@ export function WaysOn(): ReactNode {
             {c.title}
           </a>
         ))}
-        <a className="chip" href="/collections/all">
+        <a className="chip" href={ALL_GOODS}>
           Everything
         </a>
       </div>

@@ -1,6 +1,6 @@
 import { chosenProducts, productWith } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { collectionAddress } from "~/core/addresses";
+import { ALL_GOODS, collectionAddress } from "~/core/addresses";
 import { gridClass, ProductCard, useEnv, Words } from "../parts";
 import type { ProductGridProps } from "./definition";
 
@@ -10,7 +10,7 @@ export function View({ props, arrangement, first }: ViewProps<ProductGridProps>)
   const picked = props.products.flatMap((id) => productWith(goods, id) ?? []);
   const products = picked.length ? picked.slice(0, props.most) : chosenProducts(goods, props.collection, props.most);
   const collection = goods.collections.find((c) => c.id === props.collection);
-  const address = props.collection === null ? "/collections/all" : collection && collectionAddress(collection);
+  const address = props.collection === null ? ALL_GOODS : collection && collectionAddress(collection);
   // An empty grid says what belongs here to the seller, and nothing to shoppers.
   if (products.length === 0 && !studio) return null;
   const sizes = arrangement === "rows" ? "6rem" : "(min-width:1024px) 25vw, (min-width:600px) 33vw, 50vw";

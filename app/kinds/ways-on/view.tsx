@@ -1,3 +1,4 @@
+import { ALL_GOODS } from "~/core/addresses";
 import type { ViewProps } from "../definition";
 import { useEnv, WaysOn, Words } from "../parts";
 import type { WaysOnProps } from "./definition";
@@ -9,7 +10,7 @@ export function View({ props, first }: ViewProps<WaysOnProps>) {
     <div className="in">
       <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
       <Words at="text" as="p" className="lead" text={props.text} hint="Text" />
-      <a className="button" href={hasGoods ? "/collections/all" : "/"}>
+      <a className="button" href={hasGoods ? ALL_GOODS : "/"}>
         {hasGoods ? "See everything" : "Back to the start"}
       </a>
       <WaysOn />

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { closedOf } from "~/core/addresses";
+import { ALL_GOODS, closedOf } from "~/core/addresses";
 import type { Draft } from "~/core/document";
 import { mostOf, priceOf, type Goods } from "~/core/goods";
 import { productAddress } from "~/core/addresses";
@@ -74,7 +74,7 @@ export function CartPage({ lines, said }: { lines: readonly CartLine[]; said?: s
   const { money } = useEnv();
   const total = lines.reduce((sum, { product, variant, count }) => sum + priceOf(product, variant) * count, 0);
   const goOn = (
-    <a className="button button-2" href="/collections/all">
+    <a className="button button-2" href={ALL_GOODS}>
       Continue shopping
     </a>
   );
@@ -119,7 +119,7 @@ export function MessagePage({ title, text, goods }: { title: string; text: strin
     <div className="in message-page">
       <h1 className="head">{title}</h1>
       <p className="lead">{text}</p>
-      <a className="button" href={goods.products.length ? "/collections/all" : "/"}>
+      <a className="button" href={goods.products.length ? ALL_GOODS : "/"}>
         {goods.products.length ? "See everything" : "Back to the start"}
       </a>
       <WaysOn />

@@ -1,7 +1,7 @@
 import { createHash, timingSafeEqual } from "node:crypto";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
-import { closedOf, collectionAddress, openPages, productAddress } from "~/core/addresses";
+import { ALL_GOODS, closedOf, collectionAddress, openPages, productAddress } from "~/core/addresses";
 import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
 import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
@@ -286,7 +286,7 @@ export async function sitemapOf(shop: Shop, origin: string): Promise<string | un
     ...openPages(content.draft.documents)
       .filter((p) => p.address === "/" && !p.props.unlisted)
       .map((p) => [p.address, published] as const),
-    ...(products.length ? [["/collections/all", published] as const] : []),
+    ...(products.length ? [[ALL_GOODS, published] as const] : []),
     ...collections.filter((c) => !c.search.unlisted).map((c) => [collectionAddress(c), published] as const),
     ...products
       .filter((p) => !p.search.unlisted)

@@ -3,7 +3,7 @@ import { ChevronDown } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
 import { layoutProps, entryOf } from "~/core/document";
-import { collectionAddress, productAddress } from "~/core/addresses";
+import { ALL_GOODS, collectionAddress, productAddress } from "~/core/addresses";
 import { hardCases, targetFor, targetName } from "~/render";
 import { useStudio } from "../keeping";
 
@@ -25,7 +25,7 @@ export function ShowChoice({ page, show }: { page: string; show: string | null }
         : sort === "collection"
           ? [
               ...goods.collections.map((c) => ({ label: c.title, address: collectionAddress(c) })),
-              { label: "Everything", address: "/collections/all" },
+              { label: "Everything", address: ALL_GOODS },
             ]
           : [],
     [sort, goods],

@@ -5,6 +5,8 @@ import { standingIn, type Draft } from "~/core/document";
 import { linkSchema, NO_LINK, type Link } from "~/core/schema";
 import { chassisOf, nameOf } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
+import { NarrowList, type ListLink } from "./narrow";
+import { readOwnAddress } from "./own-address";
 
 type LinkTarget = { readonly label: string; readonly group: string; readonly link: Link };
 
@@ -96,6 +98,9 @@ export const LinkField = memo(function LinkField({
     return [
       ...pagesOf(documents),
       ...placesOf(documents),
+      ...(goods.products.length
+        ? [{ label: "Everything", group: "Collections", link: { to: "list", id: null, query: "" } } as const]
+        : []),
       ...goods.collections.map((c): LinkTarget => ({
         label: c.title,
         group: "Collections",
@@ -111,14 +116,22 @@ export const LinkField = memo(function LinkField({
     // `named` says when what is read from the draft has changed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [goods, pictures, store, named]);
-  const current = targets.find((t) => sameLink(t.link, value));
-  const isDead = ["product", "collection", "page", "place", "file"].includes(value.to) && !current;
+  // A list that is narrowed is called as the whole of it; what narrows it stands beneath.
+  const whole: Link =
+    value.to !== "list" ? value : value.id === null ? { ...value, query: "" } : { to: "collection", id: value.id };
+  const current = targets.find((t) => sameLink(t.link, whole));
+  const isDead = ["product", "collection", "list", "page", "place", "file"].includes(value.to) && !current;
+  const read = (text: string) =>
+    readOwnAddress(text.trim(), store.getState().shop.address, {
+      documents: store.getState().draft.documents,
+      goods,
+    }) ?? readLink(text);
   const take = (next: Link | string) => {
     if (typeof next === "string") return setProblem(next);
     setProblem(null);
     if (!sameLink(next, value)) onChange(next);
   };
-  return (
+  const field = (
     <Autocomplete<LinkTarget, false, false, true>
       key={JSON.stringify(value)}
       freeSolo
@@ -128,11 +141,11 @@ export const LinkField = memo(function LinkField({
       getOptionLabel={(t) => (typeof t === "string" ? t : t.label)}
       getOptionKey={(t) => (typeof t === "string" ? t : JSON.stringify(t.link))}
       defaultValue={current ?? labelOf(value, targets)}
-      onChange={(_event, next) => take(next === null ? NO_LINK : typeof next === "string" ? readLink(next) : next.link)}
+      onChange={(_event, next) => take(next === null ? NO_LINK : typeof next === "string" ? read(next) : next.link)}
       onBlur={(event) => {
         const typed = (event.target as HTMLInputElement).value ?? "";
         if (typed !== (current?.label ?? labelOf(value, targets)))
-          take(targets.find((t) => t.label.toLowerCase() === typed.toLowerCase())?.link ?? readLink(typed));
+          take(targets.find((t) => t.label.toLowerCase() === typed.toLowerCase())?.link ?? read(typed));
       }}
       renderOption={(props, option) => {
         const { key, ...rest } = props as typeof props & { key: string };
@@ -160,5 +173,13 @@ export const LinkField = memo(function LinkField({
         />
       )}
     />
+  );
+  return value.to === "collection" || value.to === "list" ? (
+    <Box>
+      {field}
+      {isDead ? null : <NarrowList link={value as ListLink} onChange={take} />}
+    </Box>
+  ) : (
+    field
   );
 });

@@ -26,6 +26,8 @@ export function linkState(link: Link, { documents, goods, pictures }: Shop): Lin
       return found(goods.products.some((p) => p.id === link.id));
     case "collection":
       return found(goods.collections.some((c) => c.id === link.id));
+    case "list":
+      return found(link.id === null || goods.collections.some((c) => c.id === link.id));
     case "file":
       return found(pictures.some((p) => p.id === link.id));
     default:
