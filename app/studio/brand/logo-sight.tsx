@@ -255,16 +255,45 @@ export function LogoSight({ logo }: { logo: PictureLogo }) {
   );
 }
 
+/** The shop's icon, so many px large, as it is made for tabs and home screens. */
+function Icon({ size }: { size: number }) {
+  const look = useStudio((s) => s.draft.look);
+  const wanted = iconPicture(look.identity);
+  const picture = useStudio((s) => s.pictures.find((p) => p.id === wanted));
+  const { brand } = solveLook(themeById(look.theme), look).roles.sets;
+  const { logo, name } = look.identity;
+  const box = { width: size, height: size, flex: "none", borderRadius: `${Math.round(size * 0.22)}px` } as const;
+  return picture ? (
+    <Box
+      component="img"
+      src={sourceOf(picture, 160)}
+      alt=""
+      sx={{ ...box, objectFit: "contain", ...(size > 16 ? { border: `1px solid ${INK.line}` } : {}) }}
+    />
+  ) : (
+    <Box
+      aria-hidden
+      sx={{
+        ...box,
+        display: "grid",
+        placeItems: "center",
+        bgcolor: brand.page,
+        color: brand.ink,
+        fontSize: Math.round(size * 0.66),
+        fontWeight: 700,
+        lineHeight: 1,
+      }}
+    >
+      {logo.form === "sign" ? <Sign sign={logo.sign} /> : [...name.trim()][0]?.toUpperCase()}
+    </Box>
+  );
+}
+
 /** What stands in the browser's tab, seen as it is there, and how to choose another picture for it. */
 export function IconChoice() {
   const store = useStudioStore();
-  const look = useStudio((s) => s.draft.look);
-  const pictures = useStudio((s) => s.pictures);
+  const { logo, icon, name } = useStudio((s) => s.draft.look.identity);
   const [choosing, setChoosing] = useState(false);
-  const { logo, icon, name } = look.identity;
-  const wanted = iconPicture(look.identity);
-  const picture = pictures.find((p) => p.id === wanted);
-  const { brand } = solveLook(themeById(look.theme), look).roles.sets;
   const set = (next: string | undefined) => store.getState().run(setIcon(store.getState().draft, next));
   return (
     <Box sx={{ display: "grid", gap: 0.75 }}>
@@ -284,36 +313,17 @@ export function IconChoice() {
           minWidth: 0,
         }}
       >
-        {picture ? (
-          <Box
-            component="img"
-            src={sourceOf(picture, 160)}
-            alt=""
-            sx={{ width: 16, height: 16, objectFit: "contain" }}
-          />
-        ) : (
-          <Box
-            aria-hidden
-            sx={{
-              width: 16,
-              height: 16,
-              flex: "none",
-              display: "grid",
-              placeItems: "center",
-              borderRadius: "3px",
-              bgcolor: brand.page,
-              color: brand.ink,
-              fontSize: 11,
-              fontWeight: 700,
-            }}
-          >
-            {logo.form === "sign" ? <Sign sign={logo.sign} /> : [...name.trim()][0]?.toUpperCase()}
-          </Box>
-        )}
+        <Icon size={16} />
         <Typography variant="body2" noWrap>
           {name}
         </Typography>
       </ButtonBase>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1.25 }}>
+        <Icon size={48} />
+        <Typography variant="caption" color="text.secondary">
+          On a phone’s home screen
+        </Typography>
+      </Box>
       <Typography variant="caption" color="text.secondary">
         {icon ? "A picture of its own." : "Made from your logo. Press it to choose another picture."}
       </Typography>

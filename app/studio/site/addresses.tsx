@@ -1,4 +1,4 @@
-import { MenuItem, TextField } from "@mui/material";
+import { Autocomplete, Box, TextField } from "@mui/material";
 import { siteOf, withBeneath } from "~/core/addresses";
 import { useStudio } from "../keeping";
 
@@ -11,6 +11,9 @@ export function useAddressBefore(parent: string | null): string {
   const path = above && above.address !== "/" ? decodeURI(above.address) : "";
   return `${host}${path}/`;
 }
+
+type Parent = { readonly id: string | null; readonly title: string; readonly depth: number };
+const NO_PARENT: Parent = { id: null, title: "No other page", depth: 0 };
 
 /** Chooses the page beneath which one stands. `but`: the page itself, beneath which nothing of it can go. */
 export function BeneathField({
@@ -26,25 +29,27 @@ export function BeneathField({
   const { pages, byId, home } = siteOf(documents);
   const own = but === undefined ? undefined : byId.get(but);
   const closed = new Set(own ? withBeneath(own).map((p) => p.document.id) : []);
+  const options: readonly Parent[] = [
+    NO_PARENT,
+    ...pages
+      .filter((p) => p.document.id !== home && !closed.has(p.document.id))
+      .map((p) => ({ id: p.document.id, title: p.document.title, depth: p.depth })),
+  ];
   return (
-    <TextField
-      select
-      label="Stands beneath"
-      value={value ?? ""}
-      onChange={(event) => onChange(event.target.value || null)}
-      slotProps={{
-        inputLabel: { shrink: true },
-        select: { displayEmpty: true, MenuProps: { slotProps: { paper: { sx: { maxHeight: 320 } } } } },
-      }}
-    >
-      <MenuItem value="">No other page</MenuItem>
-      {pages
-        .filter((p) => p.document.id !== home && !closed.has(p.document.id))
-        .map((p) => (
-          <MenuItem key={p.document.id} value={p.document.id} sx={{ pl: 2 + p.depth * 2 }}>
-            {p.document.title}
-          </MenuItem>
-        ))}
-    </TextField>
+    <Autocomplete
+      options={options}
+      value={options.find((each) => each.id === value) ?? NO_PARENT}
+      disableClearable
+      getOptionLabel={(each) => each.title}
+      getOptionKey={(each) => each.id ?? ""}
+      isOptionEqualToValue={(one, other) => one.id === other.id}
+      onChange={(_event, next) => onChange(next.id)}
+      renderOption={({ key, ...rest }, each) => (
+        <Box component="li" key={key} {...rest} style={{ paddingInlineStart: 16 + each.depth * 16 }}>
+          {each.title}
+        </Box>
+      )}
+      renderInput={(params) => <TextField {...params} label="Stands beneath" />}
+    />
   );
 }
