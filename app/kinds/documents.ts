@@ -3,6 +3,10 @@ import { slugProblem } from "~/core/addresses";
 import { LAYOUT_SORTS, MENU_LEVELS, SHARED, type Part, type PageDocument } from "~/core/document";
 import { MOST_ENTRIES } from "~/core/schema";
 
+/** The longest title and description for search engines that are kept, in characters. */
+export const LONGEST_SEARCH_TITLE = 200;
+export const LONGEST_DESCRIPTION = 500;
+
 // What the root of a document says of the document, by its kind.
 
 const layoutRoot = z.strictObject({
@@ -14,11 +18,12 @@ const layoutRoot = z.strictObject({
       `A layout can be for ${MOST_ENTRIES.toLocaleString("en")} products at most; choose collections.`,
     ),
   collections: z.array(z.string().max(40)).max(500),
+  titlePattern: z.string().max(LONGEST_SEARCH_TITLE, "This title is too long for any search engine.").optional(),
+  descriptionPattern: z
+    .string()
+    .max(LONGEST_DESCRIPTION, "This description is too long for any search engine.")
+    .optional(),
 });
-
-/** The longest title and description for search engines that are kept, in characters. */
-export const LONGEST_SEARCH_TITLE = 200;
-export const LONGEST_DESCRIPTION = 500;
 
 const pageRoot = z.strictObject({
   slug: z

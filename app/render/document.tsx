@@ -62,15 +62,14 @@ function headOf(target: Target, content: ShopContent, page: PageDocument | undef
     case "collection": {
       const { collection } = target;
       const made = collection
-        ? madeFromCollection(collection, identity)
+        ? madeFromCollection(collection, identity, page)
         : { title: withName("Everything"), description: `Everything at ${identity.name}`, picture: undefined };
       const said = collection ? saidOf(collection.search, made) : made;
       // A list that somebody narrowed is for that one shopper; search engines are shown the whole.
       const isWhole = !target.query || !(isNarrowed(target.query) || target.query.sort);
-      const page = isWhole && target.query && target.query.page > 1 ? `, page ${target.query.page}` : "";
+      const further = isWhole && target.query && target.query.page > 1 ? `, page ${target.query.page}` : "";
       return {
-        title:
-          page && !collection?.search.title ? withName((collection?.title ?? "Everything") + page) : said.title + page,
+        title: said.title + further,
         description: said.description,
         address: isWhole && !collection?.search.unlisted ? addressOf(target, documents) : undefined,
         picture: find(said.picture),
@@ -79,7 +78,7 @@ function headOf(target: Target, content: ShopContent, page: PageDocument | undef
     }
     case "product": {
       const { search } = target.product;
-      const said = saidOf(search, madeFromProduct(target.product, identity));
+      const said = saidOf(search, madeFromProduct(target.product, identity, page));
       return {
         title: said.title,
         description: said.description,

@@ -3,9 +3,11 @@ export { renderCards } from "./cards";
 export { darkSetsOf, envOf, partsByKind, siteWords, type ShopContent } from "./shop";
 export {
   DESCRIPTION_LENGTH,
+  fillPattern,
   madeFrom,
   madeFromCollection,
   madeFromProduct,
+  PATTERN_WORDS,
   plainText,
   saidOf,
   sharedAs,

@@ -1,4 +1,4 @@
-import { pageProps, walk, type Look, type PageDocument } from "~/core/document";
+import { layoutProps, pageProps, walk, type Look, type PageDocument } from "~/core/document";
 import { descriptionOf, type Collection, type GoodsSharing, type Product } from "~/core/goods";
 import { plainOf, type Rich } from "~/core/rich";
 import { firstPicture } from "./shop";
@@ -39,17 +39,45 @@ export function sharedAs(page: PageDocument, isHome: boolean, identity: Look["id
   };
 }
 
-/** What is said of a product where its seller has said nothing. */
-export const madeFromProduct = (product: Product, { name }: Look["identity"]): Shared => ({
-  title: `${product.title} · ${name}`,
-  description: plainText(descriptionOf(product) || product.title, DESCRIPTION_LENGTH),
+/** What can stand in a pattern in square brackets, and is filled in for each page. */
+export const PATTERN_WORDS = ["name", "shop"] as const;
+
+/** A pattern with its words filled in: "[name], made by [shop]". Other brackets are as they are. */
+export const fillPattern = (pattern: string, words: Readonly<Record<(typeof PATTERN_WORDS)[number], string>>): string =>
+  pattern.replace(/\[(name|shop)\]/g, (_whole, word: "name" | "shop") => words[word]);
+
+/** What is made for a page of goods by itself: as its layout says, or from name and words. */
+function madeFromGoods(layout: PageDocument | undefined, name: string, words: string, identity: Look["identity"]) {
+  const { titlePattern = "", descriptionPattern = "" } = (layout && layoutProps(layout)) ?? {};
+  const facts = { name, shop: identity.name };
+  return {
+    title: titlePattern ? fillPattern(titlePattern, facts) : `${name} · ${identity.name}`,
+    description: plainText(descriptionPattern ? fillPattern(descriptionPattern, facts) : words, DESCRIPTION_LENGTH),
+  };
+}
+
+/** What is said of a product where its seller has said nothing. `layout`: the one that its page is drawn in. */
+export const madeFromProduct = (
+  product: Product,
+  identity: Look["identity"],
+  layout: PageDocument | undefined,
+): Shared => ({
+  ...madeFromGoods(layout, product.title, descriptionOf(product) || product.title, identity),
   picture: product.pictures[0],
 });
 
 /** The same for a collection. */
-export const madeFromCollection = (collection: Collection, { name }: Look["identity"]): Shared => ({
-  title: `${collection.title} · ${name}`,
-  description: plainText(collection.description || `${collection.title} at ${name}`, DESCRIPTION_LENGTH),
+export const madeFromCollection = (
+  collection: Collection,
+  identity: Look["identity"],
+  layout: PageDocument | undefined,
+): Shared => ({
+  ...madeFromGoods(
+    layout,
+    collection.title,
+    collection.description || `${collection.title} at ${identity.name}`,
+    identity,
+  ),
   picture: collection.picture ?? undefined,
 });
 

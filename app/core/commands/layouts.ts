@@ -101,3 +101,24 @@ export function setLayoutFor(
   if (operations.length === 0) return refuse("It is like that already.");
   return transaction("setLayoutFor", `Layout “${document.title}”: which goods`, operations);
 }
+
+/** Says how titles or descriptions of a layout's pages are made for search engines; empty: from name and words. */
+export function setPattern(
+  draft: Draft,
+  id: string,
+  which: "titlePattern" | "descriptionPattern",
+  pattern: string,
+): Outcome {
+  const document = entryOf(draft.documents, id);
+  if (!document || document.kind !== "layout") return refuse("This layout is no longer there.");
+  const before = held(entryOf(document.root.props, which));
+  const after = held(pattern === "" ? undefined : pattern);
+  if (sameJson(before, after)) return refuse("It is like that already.");
+  const path = [which];
+  return transaction(
+    "setPattern",
+    `${document.title}: what search engines are told`,
+    [{ type: "setProp", document: id, node: document.root.id, path, before, after }],
+    { mergeKey: `pattern:${id}:${which}` },
+  );
+}

@@ -47,6 +47,9 @@ export type LayoutProps = {
   readonly of: LayoutSort;
   readonly products: readonly string[];
   readonly collections: readonly string[];
+  /** How titles and descriptions of its pages are made for search engines (`fillPattern`); absent: from name and words. */
+  readonly titlePattern?: string | undefined;
+  readonly descriptionPattern?: string | undefined;
 };
 
 /** What the root of a page says; a page says only what differs from what is usual. */

@@ -20,7 +20,7 @@ import { DraftLog, DraftPart } from "../database/index.server";
 import { LONGEST_LABEL, MOST_IN_SLOT } from "~/core/schema";
 import { ownerWithShop } from "../fixtures/owner";
 import { keep } from "../fixtures/keeping";
-import { ask, loadDraft, since } from "./index.server";
+import { ask, draftNow, loadDraft, since } from "./index.server";
 
 const made = (outcome: Outcome): Transaction => {
   if (!outcome.ok) throw new Error(outcome.why);
@@ -152,6 +152,16 @@ describe("keeping", () => {
     expect((await loadDraft(shop.id)).draft.look.brand.corners).toBeUndefined();
     expect(await since(shop.id, seq)).toEqual({ seq: seq + 1, missed: [theirs] });
     expect(await since(shop.id, seq + 1)).toEqual({ seq: seq + 1, missed: [] });
+  });
+
+  it("is read once for whoever looks at it, and once more when it has changed", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const [one, two] = await Promise.all([draftNow(shop.id), draftNow(shop.id)]);
+    expect(await draftNow(shop.id)).toBe(two);
+    expect(one).toEqual(draft);
+    await keep(shop.id, { base: seq, transactions: [heading(draft, "Looked at")] });
+    expect(hero(await draftNow(shop.id)).props.heading).toBe("Looked at");
   });
 
   it("takes the same change sent twice once, also when the first answer was lost", async () => {

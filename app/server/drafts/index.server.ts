@@ -97,6 +97,21 @@ export async function loadDraftIn(shopId: string, transaction: DbTransaction): P
   return { draft, seq, log, unread };
 }
 
+type Looked = { readonly seq: number; readonly draft: Promise<Draft> };
+const looked = new LRUCache<string, Looked>({ max: 40 });
+
+/** The draft as it is now, to be looked at: read once for each state of it, however many ask. */
+export async function draftNow(shopId: string): Promise<Draft> {
+  const { version: seq } = await stateOf(shopId, "draft");
+  const have = looked.get(shopId);
+  if (have?.seq === seq) return have.draft;
+  const draft = loadDraft(shopId).then((loaded) => loaded.draft);
+  looked.set(shopId, { seq, draft });
+  // What could not be read is asked for again.
+  draft.catch(() => looked.delete(shopId));
+  return draft;
+}
+
 const rowsSince = (shopId: string, seq: number, transaction?: DbTransaction) =>
   DraftLog.findAll({
     where: { shopId, seq: { [Op.gt]: seq } },

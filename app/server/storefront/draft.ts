@@ -2,7 +2,7 @@ import type { Express, Request, Response } from "express";
 import { clockIn } from "~/core/situation";
 import { publishable } from "~/core/document";
 import type { ShopContent, Target } from "~/render";
-import { loadDraft } from "../drafts/index.server";
+import { draftNow } from "../drafts/index.server";
 import { goodsOf, situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
 import { draftLinkEnds } from "../publishing/index.server";
@@ -20,8 +20,8 @@ export const FOR_ONE = "private, no-store";
 export async function contentFor(response: Response): Promise<ShopContent | undefined> {
   const shop = shopOf(response);
   if ((response.locals as Locals).draftUntil === undefined) return contentOf(shop);
-  const [{ draft }, goods, pictures] = await Promise.all([
-    loadDraft(shop.id),
+  const [draft, goods, pictures] = await Promise.all([
+    draftNow(shop.id),
     goodsOf(shop, situationNow(shop)),
     picturesNow(shop),
   ]);

@@ -80,6 +80,11 @@ const FILTERS: Partial<Readonly<Record<LogoWay, string>>> = {
 const PLATES: Partial<Readonly<Record<LogoWay, string>>> = { "on-light": "#fff", "on-dark": "#16191b" };
 
 type Place = { readonly place: LogoPlace; readonly name: string; readonly ground: string; readonly ink: string };
+const WHERE: Readonly<Record<LogoPlace, string>> = {
+  header: "in the header",
+  footer: "in the footer",
+  over: "over a picture",
+};
 
 /** The grounds on which the shop shows its logo. */
 function usePlaces(): readonly Place[] {
@@ -136,7 +141,7 @@ function LogoOn({ logo, place, name, ground, ink }: Place & { logo: PictureLogo 
             <Box
               component="img"
               src={sourceOf(picture, 320)}
-              alt={`Your logo: ${name.toLowerCase()}`}
+              alt={`Your logo ${WHERE[place]}`}
               sx={{
                 maxHeight: 44,
                 maxWidth: "100%",
@@ -151,15 +156,11 @@ function LogoOn({ logo, place, name, ground, ink }: Place & { logo: PictureLogo 
       </Box>
       {isLost ? (
         <Alert severity="warning" icon={false} sx={{ py: 0 }}>
-          Your logo can hardly be seen here.
+          Your logo can hardly be seen {WHERE[place]}.
         </Alert>
       ) : null}
       {isLost || way ? (
-        <Box
-          role="group"
-          aria-label={`Logo: ${name.toLowerCase()}`}
-          sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}
-        >
+        <Box role="group" aria-label={`Logo ${WHERE[place]}`} sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
           {ways.map((each) => (
             <Button
               key={each}

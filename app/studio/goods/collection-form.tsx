@@ -24,7 +24,7 @@ import {
   type Goods,
 } from "~/core/goods";
 import { sourceOf } from "~/core/pictures";
-import { sameJson } from "~/core/document";
+import { layoutFor, sameJson } from "~/core/document";
 import { collectionAddress } from "~/core/addresses";
 import { madeFromCollection } from "~/render";
 import { useStudio } from "../keeping";
@@ -66,6 +66,7 @@ export function CollectionForm({
   const pictures = useStudio((s) => s.pictures);
   const shop = useStudio((s) => s.shop);
   const identity = useStudio((s) => s.draft.look.identity);
+  const layout = useStudio((s) => layoutFor(s.draft.documents, "collection", { collections: [stored.id] }));
   const { send, isBusy } = useChange();
   const say = useSay();
   const [collection, setCollection] = useState(stored);
@@ -409,10 +410,11 @@ export function CollectionForm({
       <Group title="Search and sharing" about="What is left empty is taken from title, words and picture.">
         <SharingForm
           own={collection.search}
-          made={madeFromCollection(collection, identity)}
+          made={madeFromCollection(collection, identity, layout)}
           from="collection"
           address={hostOf(shop.address) + collectionAddress(collection)}
           longest={LONGEST_SHARED}
+          isInForm
           onChange={(change) => set({ search: { ...collection.search, ...change } })}
         />
       </Group>

@@ -1,10 +1,11 @@
-import { entryOf } from "~/core/document";
+import { entryOf, layoutFor } from "~/core/document";
 import { FormControlLabel, Switch, TextField, Typography } from "@mui/material";
 import {
   AVAILABILITIES,
   AVAILABILITY_ABOUT,
   AVAILABILITY_WORDS,
   barcodeProblem,
+  collectionsWith,
   LONGEST_SHARED,
   productOn,
   stateOf,
@@ -101,14 +102,18 @@ export function ProductSearch({
 }: FormPart & { stored: Product; isKnown: boolean }) {
   const shop = useStudio((s) => s.shop);
   const identity = useStudio((s) => s.draft.look.identity);
+  const layout = useStudio((s) =>
+    layoutFor(s.draft.documents, "product", { product: product.id, collections: collectionsWith(s.goods, product) }),
+  );
   return (
     <Group title="Search and sharing" about="What is left empty is taken from title, words and pictures.">
       <SharingForm
         own={product.search}
-        made={madeFromProduct(product, identity)}
+        made={madeFromProduct(product, identity, layout)}
         from="product"
         address={hostOf(shop.address) + productAddress(product)}
         longest={LONGEST_SHARED}
+        isInForm
         isWide={false}
         onChange={(change) => set({ search: { ...product.search, ...change } })}
       />

@@ -5,7 +5,9 @@ import { placeWords, whereUsed } from "~/kinds/references";
 /** Where a picture stands, in words: pages, goods, collections, the logo. */
 export function usesOfPicture(id: string, draft: Draft, goods: SellersGoods): readonly string[] {
   const onPages = whereUsed(draft, (r) => r.to === "picture" && r.id === id).map(placeWords);
-  const products = goods.products.filter((p) => p.pictures.includes(id) || p.search.picture === id || p.variants.some((v) => v.picture === id));
+  const products = goods.products.filter(
+    (p) => p.pictures.includes(id) || p.search.picture === id || p.variants.some((v) => v.picture === id),
+  );
   const collections = goods.collections.filter((c) => c.picture === id || c.search.picture === id);
   return [
     ...(isLogo(draft.look.identity, id) ? ["your logo"] : []),

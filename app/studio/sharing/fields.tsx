@@ -77,15 +77,27 @@ type SharingFormProps = {
   longest: { readonly title: number; readonly description: number };
   /** Two columns where there is room. */
   isWide?: boolean;
+  /** It stands in a form that has a title and a description of its own. */
+  isInForm?: boolean;
   onChange: (change: Partial<SharingValues>) => void;
 };
 
 /** Title, description and picture for search engines and shared links, with how they will look. */
-export function SharingForm({ own, made, from, address, longest, isWide = true, onChange }: SharingFormProps) {
+export function SharingForm({
+  own,
+  made,
+  from,
+  address,
+  longest,
+  isWide = true,
+  isInForm = false,
+  onChange,
+}: SharingFormProps) {
   const pictures = useStudio((s) => s.pictures);
   // How wide a text is, only a browser can tell.
   const isThere = useIsThere();
   const [choosing, setChoosing] = useState(false);
+  const where = isInForm ? " in search results" : "";
   const said = { title: own.title || made.title, description: own.description || made.description };
   const wanted = own.picture ?? made.picture;
   const picture = pictures.find((p) => p.id === wanted);
@@ -99,7 +111,7 @@ export function SharingForm({ own, made, from, address, longest, isWide = true, 
     >
       <Box sx={{ display: "grid", gap: 2, alignContent: "start" }}>
         <SharedText
-          label="Title"
+          label={`Title${where}`}
           part="title"
           value={own.title}
           made={made.title}
@@ -108,7 +120,7 @@ export function SharingForm({ own, made, from, address, longest, isWide = true, 
           onChange={(title) => onChange({ title })}
         />
         <SharedText
-          label="Description"
+          label={`Description${where}`}
           part="description"
           value={own.description}
           made={made.description}

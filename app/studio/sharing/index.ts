@@ -1,3 +1,3 @@
 export { SharingForm, type SharingValues } from "./fields";
-export { hostOf } from "./previews";
+export { hostOf, ResultPreview } from "./previews";
 export { RESULT_WIDTH, widthInResult } from "./pixels";

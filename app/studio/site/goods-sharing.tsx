@@ -1,8 +1,8 @@
 import { Alert, Box, Button } from "@mui/material";
 import { useEffect, useState, type RefObject } from "react";
 import { collectionAddress, productAddress } from "~/core/addresses";
-import { sameJson } from "~/core/document";
-import { LONGEST_SHARED, type Collection, type GoodsSharing, type Product } from "~/core/goods";
+import { layoutFor, sameJson } from "~/core/document";
+import { collectionsWith, LONGEST_SHARED, type Collection, type GoodsSharing, type Product } from "~/core/goods";
 import { changeGoods } from "~/core/protocol";
 import { madeFromCollection, madeFromProduct } from "~/render";
 import { useReload, useStudio } from "../keeping";
@@ -24,6 +24,11 @@ export function GoodsSharingFields({ goods, keepingRef }: GoodsSharingProps) {
   const identity = useStudio((s) => s.draft.look.identity);
   const shop = useStudio((s) => s.shop);
   const { of, it } = goods;
+  const layout = useStudio((s) =>
+    of === "product"
+      ? layoutFor(s.draft.documents, of, { product: it.id, collections: collectionsWith(s.goods, it) })
+      : layoutFor(s.draft.documents, of, { collections: [it.id] }),
+  );
   const [search, setSearch] = useState<GoodsSharing>(it.search);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -49,7 +54,7 @@ export function GoodsSharingFields({ goods, keepingRef }: GoodsSharingProps) {
       {problem ? <Alert severity="error">{problem}</Alert> : null}
       <SharingForm
         own={search}
-        made={of === "product" ? madeFromProduct(it, identity) : madeFromCollection(it, identity)}
+        made={of === "product" ? madeFromProduct(it, identity, layout) : madeFromCollection(it, identity, layout)}
         from={of}
         address={hostOf(shop.address) + (of === "product" ? productAddress(it) : collectionAddress(it))}
         longest={LONGEST_SHARED}

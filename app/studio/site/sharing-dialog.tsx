@@ -15,13 +15,14 @@ import { X } from "lucide-react";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useMemo, useRef, useState, type RefObject } from "react";
 import { siteOf } from "~/core/addresses";
-import { pageProps, spread, type Draft } from "~/core/document";
+import { layoutsOf, pageProps, spread, type Draft } from "~/core/document";
 import { descriptionOf } from "~/core/goods";
 import { sharedAs } from "~/render";
 import { useStudio } from "../keeping";
 import { FindField, IconAction, INK, ON_LEMON } from "../ui";
 import { GoodsSharingFields, type SharedGoods } from "./goods-sharing";
 import { RESULT_WIDTH, widthInResult } from "../sharing";
+import { LayoutSharingFields } from "./layout-sharing";
 import { SharingFields } from "./sharing-fields";
 
 const UNLISTED = "kept out of search engines";
@@ -36,7 +37,7 @@ function toSeeTo({ title, description }: { title: string; description: string })
 
 type Row = {
   readonly id: string;
-  readonly of: "page" | SharedGoods["of"];
+  readonly of: "page" | "layout" | SharedGoods["of"];
   readonly title: string;
   readonly depth: number;
   /** What there is to say of it; empty where it is as it should be. */
@@ -110,10 +111,25 @@ export function SharingDialog({ open, onClose }: { open: boolean; onClose: () =>
   );
 }
 
+/** The layouts of goods, whose pages are many. */
+const layoutRows = ({ documents }: Draft): readonly Row[] =>
+  (["product", "collection"] as const).flatMap((sort) =>
+    layoutsOf(documents, sort).map(({ id, title, root }) => ({
+      id,
+      of: "layout" as const,
+      title,
+      depth: 0,
+      state: "",
+      isWrong: false,
+      isOwn: typeof root.props.titlePattern === "string",
+    })),
+  );
+
 const SORTS = [
   ["page", "Pages"],
   ["collection", "Collections"],
   ["product", "Products"],
+  ["layout", "Layouts"],
 ] as const;
 const ROW = 52;
 
@@ -199,6 +215,7 @@ function Everything({ keeping }: { keeping: RefObject<(() => Promise<boolean>) |
       page: pagesOf(draft),
       collection: collections.map((it) => goodsRow({ of: "collection", it })),
       product: products.map((it) => goodsRow({ of: "product", it })),
+      layout: layoutRows(draft),
     }),
     [draft, products, collections],
   );
@@ -272,7 +289,9 @@ function Everything({ keeping }: { keeping: RefObject<(() => Promise<boolean>) |
               {next ? `Next: ${next.title.slice(0, 24)}` : "That was the last"}
             </Button>
           </Box>
-          {row.goods ? (
+          {row.of === "layout" ? (
+            <LayoutSharingFields key={row.id} layout={row.id} />
+          ) : row.goods ? (
             <GoodsSharingFields key={row.id} goods={row.goods} keepingRef={keeping} />
           ) : (
             <SharingFields key={row.id} page={row.id} />
