@@ -54,7 +54,9 @@ await page.keyboard.press("Escape");
 await page.getByRole("complementary", { name: "Details" }).getByLabel("Heading").fill("Made for gales");
 await page.getByRole("button", { name: /^Publish/ }).click();
 await page.getByRole("list", { name: "What will change" }).waitFor();
-await page.frameLocator('iframe[title="As they will see it, wide"]').locator("#main").waitFor();
+for (const when of ["As shoppers see it now", "As they will see it"])
+  await page.frameLocator(`iframe[title="${when}, wide"]`).locator("#main").waitFor();
+await page.getByText("nothing stands out").waitFor();
 await take("publish");
 await page.getByRole("button", { name: "Not now" }).click();
 await page.getByRole("button", { name: "Versions of this page" }).click();

@@ -66,16 +66,20 @@ const SAID: Readonly<Record<string, string>> = {
   description: "search and sharing changed",
   picture: "search and sharing changed",
   unlisted: "search and sharing changed",
-  header: "header or footer shown or left out",
-  footer: "header or footer shown or left out",
+  titlePattern: "search and sharing changed",
+  descriptionPattern: "search and sharing changed",
   home: "another home page",
   friends: "password for friends changed",
 };
 
 function saidWords(document: PageDocument, keys: readonly string[]): string {
-  const { hidden, closed } = document.root.props;
+  const { hidden, closed, header, footer } = document.root.props;
+  const around = (what: string, value: unknown) =>
+    value === "own" ? `a ${what} of its own` : value === false ? `no ${what}` : `the shop’s ${what}`;
   const now: Readonly<Record<string, string>> = {
     ...SAID,
+    header: around("header", header),
+    footer: around("footer", footer),
     hidden: hidden ? "no longer in the shop" : "in the shop",
     closed: closed ? "closed for now" : "open",
   };
