@@ -52,6 +52,8 @@ export async function addStart(page: Page, name: string): Promise<void> {
   await page.keyboard.press("a");
   const sheet = page.getByRole("dialog", { name: "Add a section" });
   await sheet.getByLabel("Find").fill(name);
+  // The sheet may still be rising: a press would land beside the tile.
+  await atRest(page);
   await sheet.getByRole("button", { name: `Add Freehand: ${name}`, exact: true }).click();
   await expect(inPlan(page, "Freehand")).toHaveAttribute("aria-selected", "true");
 }
@@ -76,10 +78,21 @@ export async function publish(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Close" }).click();
 }
 
+/** Waits until what fades or slides has come to its end. */
+const atRest = (page: Page) =>
+  page.evaluate(() =>
+    Promise.all(
+      document
+        .getAnimations()
+        .filter((a) => a.effect?.getComputedTiming().endTime !== Infinity)
+        .map((a) => a.finished.catch(() => undefined)),
+    ),
+  );
+
 /** axe-core finds nothing to object to (WCAG 2.0 to 2.2, levels A and AA). */
 export async function expectAccessible(page: Page): Promise<void> {
   // What is still fading in has another contrast than what it will be read with.
-  await page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished.catch(() => undefined))));
+  await atRest(page);
   const found = await violationsOf(page, {
     runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"],
     // The Tab key leads past what is in a pane; Enter on the pane leads in (tried in panes.spec.ts), which axe can't know.

@@ -13,7 +13,7 @@ import { PartSight } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
 import { SharedTiles } from "../shared";
 import { OwnPieces } from "./own-pieces";
-import { layoutProps, pathTo, type Part, entryOf } from "~/core/document";
+import { layoutProps, pathTo, type Draft, type Part, entryOf } from "~/core/document";
 
 type AddChoice = {
   readonly definition: Definition;
@@ -143,6 +143,15 @@ type AddSheetProps = {
   onCarry: (widget: Part, down: PointerEvent) => void;
 };
 
+type Documents = Draft["documents"];
+
+/** The document whose rows stand above or below a page. */
+const aroundIn = (documents: Documents, page: string, slot: "top" | "bottom"): string =>
+  aroundPage(entryOf(documents, page))[slot] === "own" ? page : "frame";
+
+const rowsAround = (documents: Documents, page: string, slot: "top" | "bottom"): readonly Part[] | undefined =>
+  entryOf(documents, aroundIn(documents, page, slot))?.root.slots[slot];
+
 /** Everything that can be put on the page, shown in the shop's own look and with its own goods. */
 export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps) {
   const store = useStudioStore();
@@ -156,14 +165,11 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
     const document = entryOf(s.draft.documents, page);
     return document && layoutProps(document)?.of;
   });
-  const documents = useStudio((s) => s.draft.documents);
-  /** The document whose rows stand above or below this page. */
-  const around = (slot: "top" | "bottom") => (aroundPage(entryOf(documents, page))[slot] === "own" ? page : "frame");
-  const rowsIn = (slot: string) =>
-    slot === "top" || slot === "bottom" ? (entryOf(documents, around(slot))?.root.slots[slot] ?? []) : [];
+  const top = useStudio((s) => rowsAround(s.draft.documents, page, "top"));
+  const bottom = useStudio((s) => rowsAround(s.draft.documents, page, "bottom"));
   /** Header and footer are offered where they are lacking; there is one of each. */
   const isLacking = ({ kind, tag, slots }: Definition) =>
-    (tag !== "header" && tag !== "footer") || !rowsIn(slots[0]!).some((part) => part.kind === kind);
+    (tag !== "header" && tag !== "footer") || !(slots[0] === "top" ? top : bottom)?.some((part) => part.kind === kind);
   const suited = ({ definition }: AddChoice) =>
     isLacking(definition) && (!definition.only || (sort !== undefined && definition.only.includes(sort)));
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
@@ -207,7 +213,7 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
   const add = (choice: AddChoice) => {
     const { draft, run, say } = store.getState();
     const { slot, definition } = choice;
-    const document = slot === "top" || slot === "bottom" ? around(slot) : page;
+    const document = slot === "top" || slot === "bottom" ? aroundIn(draft.documents, page, slot) : page;
     const { root } = entryOf(draft.documents, document)!;
     // A row goes next to the page: below what stands on top, above what stands at the bottom. A notice is the first thing of all.
     const isBelow = slot === "top" && definition.tag !== "aside";

@@ -192,6 +192,8 @@ export function ShopFrame({
         width: Math.round(width * scale),
         height,
         bgcolor: "#fff",
+        // A press that begins on what a frame shows until it is there, and ends when it is, would be no click on what it stands in.
+        ...(inert ? { pointerEvents: "none" } : {}),
         "&:focus-visible": {
           outline: `3px solid ${INK.ink}`,
           outlineOffset: -3,
@@ -215,7 +217,6 @@ export function ShopFrame({
           height: height / scale,
           transform: `scale(${scale})`,
           transformOrigin: "0 0",
-          pointerEvents: inert ? "none" : undefined,
         }}
       />
       {frame ? createPortal(children, frame.body) : null}
