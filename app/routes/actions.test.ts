@@ -21,10 +21,18 @@ import { action as versions, loader as versionsOf } from "./versions";
 // What routes do with whatever comes, from whomever: every one of them asks who it is, and believes nothing that is sent.
 
 type Route = (args: { request: Request; params: { shop: string } }) => Promise<Response>;
-const ACTIONS = { bringIn, change, draftLink, film, keep, money, plans, publish, upload, versions } as unknown as Record<
-  string,
-  Route
->;
+const ACTIONS = {
+  bringIn,
+  change,
+  draftLink,
+  film,
+  keep,
+  money,
+  plans,
+  publish,
+  upload,
+  versions,
+} as unknown as Record<string, Route>;
 const LOADERS = { draftLinks, goodsFile, missed, pending, planned, versionsOf } as unknown as Record<string, Route>;
 
 type Owned = Awaited<ReturnType<typeof ownerWithShop>> & { cookie: string };
