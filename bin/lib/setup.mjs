@@ -23,9 +23,9 @@ export function checkNode() {
     throw new Stop(`Zest Window needs Node 20.19 or newer; this is ${process.versions.node}.`);
 }
 
-/** Installs Debian packages whose command is not there. */
+/** Installs Debian packages whose command, or whose file, is not there. */
 export function ensureDebian(wanted) {
-  const missing = wanted.filter(({ command }) => !has(command));
+  const missing = wanted.filter(({ command, file }) => (command ? !has(command) : !existsSync(file)));
   if (missing.length === 0) return;
   const names = missing.map((m) => m.name).join(" ");
   if (!has("apt-get"))
