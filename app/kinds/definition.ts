@@ -58,6 +58,8 @@ type FieldShape =
       readonly most: number;
       readonly fields: readonly Field[];
       readonly fresh: Readonly<Record<string, Json>>;
+      /** With how many of the shop's own pictures a new one is filled. */
+      readonly begins?: number;
     };
 
 export type Arrangement = {
@@ -72,6 +74,7 @@ export type Arrangement = {
 export const PURPOSES = [
   "Welcome",
   "Show goods",
+  "Show pictures",
   "Sell a product",
   "Tell the story",
   "Keep in touch",
@@ -106,6 +109,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly ofGoods?: true;
   /** The slots that it has itself, each with the most that it holds. */
   readonly holds?: Readonly<Record<string, number>>;
+  /** What each of them is called, where it is a section within this one. */
+  readonly eachIs?: string;
   readonly tag: "section" | "header" | "footer" | "aside" | "div" | "figure" | "blockquote";
   readonly arrangements: readonly [Arrangement, ...Arrangement[]];
   readonly starts?: readonly Start[];
@@ -163,6 +168,8 @@ export type Start = {
   readonly region?: "top" | "bottom";
   readonly build: (given: {
     readonly picture: string | null;
+    /** Several, none of them twice. */
+    readonly pictures: readonly string[];
     readonly product: string | null;
     readonly link: Json;
   }) => Pick<Part, "slots" | "style">;

@@ -14,6 +14,9 @@ declare module "react" {
       "zest-search": Own;
       "zest-cart": Own;
       "zest-recent": Own;
+      "zest-slides": Own;
+      "zest-compare": Own;
+      "zest-pictures": Own;
     }
   }
 }

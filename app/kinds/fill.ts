@@ -4,13 +4,15 @@ import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import { KINDS, kindVersion, makeNode, type Field } from ".";
 
-/** A picture of the library that suits a wide place: the widest-shaped one, of several the oldest. */
-const widest = (pictures: readonly Picture[]): Picture | undefined =>
+/** Pictures of the library that suit a wide place: the widest-shaped ones first, of like ones the oldest. */
+const widestFirst = (pictures: readonly Picture[]): readonly Picture[] =>
   pictures
     // A drawing, or what is far wider than high, is a logo sooner than a scene.
     .filter((p) => !p.vector && p.width >= 800 && p.width <= p.height * 3)
     .reverse()
-    .sort((a, b) => b.width / b.height - a.width / a.height)[0];
+    .sort((a, b) => b.width / b.height - a.width / a.height);
+
+const widest = (pictures: readonly Picture[]): Picture | undefined => widestFirst(pictures)[0];
 
 /**
  * A new part that shows the shop's own goods and pictures wherever its kind has a place for them, so that it looks
@@ -27,6 +29,16 @@ export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[
     if (field.type === "link" && collection) return { to: "collection", id: collection.id };
     if (field.type === "list" && field.fields.some((f) => f.type === "collection"))
       return goods.collections.slice(0, 6).map((c) => ({ ...field.fresh, collection: c.id }));
+    if (field.type === "list" && field.begins) {
+      // Ways on lead to collections, whose names and pictures they show; what is only to be looked at shows pictures.
+      if (field.fields.some((f) => f.key === "heading") && goods.collections.length > 1)
+        return goods.collections
+          .slice(0, field.begins)
+          .map((c) => ({ ...field.fresh, link: { to: "collection", id: c.id } }));
+      return widestFirst(pictures)
+        .slice(0, field.begins)
+        .map((p) => ({ ...field.fresh, picture: p.id }));
+    }
     return undefined;
   };
   const props = (definition?.fields ?? []).flatMap((field) => {
@@ -58,6 +70,7 @@ export function fillStart(kind: string, start: string, goods: Goods, pictures: r
   const [collection] = goods.collections;
   const built = found.build({
     picture: widest(pictures)?.id ?? null,
+    pictures: widestFirst(pictures).map((p) => p.id),
     product: (goods.products.find((p) => p.pictures.length) ?? goods.products[0])?.id ?? null,
     link: collection ? { to: "collection", id: collection.id } : { to: "nowhere" },
   });

@@ -19,16 +19,21 @@ import { header } from "./header";
 import { heading } from "./heading";
 import { hero } from "./hero";
 import { menuItem } from "./menu-item";
+import { logoRow } from "./logo-row";
 import { notice } from "./notice";
 import { picture } from "./picture";
+import { pictures } from "./pictures";
 import { pictureWords } from "./picture-words";
 import { point } from "./point";
 import { product } from "./product";
 import { productGrid } from "./product-grid";
 import { quote } from "./quote";
 import { rule } from "./rule";
+import { runningLine } from "./running-line";
 import { shared } from "./shared";
 import { signUp } from "./sign-up";
+import { slides } from "./slides";
+import { splitTiles } from "./split-tiles";
 import { text } from "./text";
 import { assurances } from "./assurances";
 import { collectionHead } from "./collection-head";
@@ -54,8 +59,13 @@ import { words } from "./words";
 /** Every kind, in the order in which Add offers them. Adding a kind is one folder and one line here. */
 const LIST: readonly Kind[] = [
   hero,
+  slides,
+  runningLine,
   productGrid,
   collectionTiles,
+  pictures,
+  splitTiles,
+  logoRow,
   pictureWords,
   text,
   waysOn,

@@ -28,7 +28,7 @@ function studiosWords(shop: string): ReadonlySet<string> {
   for (const { definition } of KINDS.values()) {
     for (const key of definition.placeholders ?? []) note(entryOf(definition.defaults, key));
     for (const start of definition.starts ?? []) {
-      const { slots = {} } = start.build({ picture: null, product: null, link: { to: "nowhere" } });
+      const { slots = {} } = start.build({ picture: null, pictures: [], product: null, link: { to: "nowhere" } });
       noteAll(Object.values(slots).flat());
     }
   }

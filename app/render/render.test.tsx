@@ -89,7 +89,9 @@ describe("what shoppers get", () => {
     const { html } = render({ page: "home" });
     expect(html).not.toMatch(/data-(at|hint|node|dead|picture-at|not-shown)|studio-hint|contenteditable/);
     expect(html).not.toContain(' style="');
-    expect(html.match(/<script(?! type="application\/ld\+json")/g)).toHaveLength(1);
+    const scripts = [...html.matchAll(/<script(?! type="application\/ld\+json") src="([^"]*)"/g)].map(([, src]) => src);
+    expect(scripts).toEqual([SCRIPTS.every, SCRIPTS.goods]);
+    expect(html.match(/<script(?! type="application\/ld\+json")/g)).toHaveLength(scripts.length);
   });
 
   it("never holds what a title says as markup", () => {

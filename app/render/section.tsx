@@ -3,7 +3,7 @@ import { nodeAttributes, resolve } from "~/core/cascade";
 import { walk, type Look, type Part } from "~/core/document";
 import { shadeClass } from "~/core/pictures";
 import type { Theme } from "~/core/theme";
-import { chassisOf, hasTrait, kindOf, type Definition } from "~/kinds";
+import { chassisOf, hasTrait, kindOf, levelOf, type Definition } from "~/kinds";
 import {
   GroundProvider,
   InsideProvider,
@@ -31,6 +31,8 @@ type PartProps = {
   row?: number;
   /** What it lies over, where it doesn't stand above its page. */
   over?: Lying | undefined;
+  /** It is a section within a section, such as a slide. */
+  within?: boolean;
 };
 
 const SHORT = { section: "s s", column: "col col", widget: "w w", item: "" } as const;
@@ -51,7 +53,10 @@ export const Section = memo(function Section(props: PartProps): ReactNode {
   );
 });
 
-function Drawn({ node, theme, look, first, headId, row, over }: PartProps): ReactNode {
+const isFirstShown = (parent: Part, child: Part): boolean =>
+  Object.values(parent.slots).some((inside) => inside.find((n) => n.shown) === child);
+
+function Drawn({ node, theme, look, first, headId, row, over, within = false }: PartProps): ReactNode {
   const { studio, onDrawn, picture: find } = useEnv();
   const region = useRegion();
   const kind = kindOf(node);
@@ -77,7 +82,18 @@ function Drawn({ node, theme, look, first, headId, row, over }: PartProps): Reac
   const inside: Inside = {
     slots: node.slots,
     headId: head,
-    draw: (child) => <Section key={child.id} node={child} theme={theme} look={look} first={first} headId={head} />,
+    draw: (child) => (
+      <Section
+        key={child.id}
+        node={child}
+        theme={theme}
+        look={look}
+        // Of sections within a section, such as slides, only the one that is seen first begins the page.
+        first={first && (levelOf(child) !== "section" || isFirstShown(node, child))}
+        headId={head}
+        within={levelOf(child) === "section"}
+      />
+    ),
   };
   const attributes = nodeAttributes(layers);
   const set = attributes["data-set"];
@@ -100,7 +116,8 @@ function Drawn({ node, theme, look, first, headId, row, over }: PartProps): Reac
       {...(studio
         ? {
             "data-node": node.id,
-            "data-level": level,
+            // To the bench it is what columns are: it stands beside others of its sort.
+            "data-level": within ? "column" : level,
             ...(slot ? slotMark(node.id, slot) : {}),
             ...(node.shown ? {} : { "data-not-shown": "" }),
           }

@@ -1,9 +1,10 @@
-/** The shop's script for pages with goods. All of it makes quicker or nicer what works without it. */
+/** The shop's script for pages with goods, and with pictures that move or open. All of it makes quicker or nicer what works without it. */
 import { Buy, Options } from "./buying";
 import { Cart } from "./cart";
 import { List, Search } from "./finding";
 import { Gallery, Tabs } from "./looking";
 import { all, one, sendsInPlace } from "./page";
+import { Compare, Pictures, Slides } from "./pictures";
 
 // --- recently seen: known to this browser alone ---
 
@@ -42,6 +43,9 @@ for (const [name, element] of Object.entries({
   "zest-list": List,
   "zest-search": Search,
   "zest-recent": Recent,
+  "zest-slides": Slides,
+  "zest-compare": Compare,
+  "zest-pictures": Pictures,
 }))
   customElements.define(name, element);
 

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Definition } from "../definition";
+import { LARGE_VIEW } from "../parts/large-view";
 import { WIDGET_SLOTS } from "../slots";
 
 const props = z.object({ arrangement: z.string().max(40).optional(), zoom: z.boolean() });
@@ -27,7 +28,7 @@ export const definition: Definition<GalleryProps> = {
   styles: ["shape"],
   script: "goods",
   permissions: ["media"],
-  later: { tags: ["dialog"], classes: ["zoom", "zoom-stage", "zoom-close", "zoom-step", "is-large"] },
+  later: LARGE_VIEW,
   css: `
 .gallery{display:grid;gap:.75rem;grid-template:"stage"/minmax(0,1fr)}
 .gallery:has(.thumbs){grid-template:"stage" "thumbs"/minmax(0,1fr)}

@@ -23,7 +23,7 @@ export const definition: Definition<HeroProps> = {
   about: "One large picture and the one thing you most want to say.",
   purpose: "Welcome",
   level: "section",
-  slots: ["main"],
+  slots: ["main", "slides"],
   holds: { widgets: MOST_WIDGETS },
   tag: "section",
   arrangements: [

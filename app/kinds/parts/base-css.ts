@@ -1,6 +1,7 @@
 import { CHASSIS_CSS } from "./chassis-css";
 import { PARTS_CSS } from "./parts-css";
 import { LYING_CSS } from "./lying-css";
+import { RUNNING_CSS } from "./running";
 
 /** Rules that every page of every theme starts from. Names of classes are short because every page carries them. */
 export const BASE_CSS = `
@@ -40,5 +41,6 @@ button,input,select,textarea{font:inherit;color:inherit}
 ${PARTS_CSS}
 ${CHASSIS_CSS}
 ${LYING_CSS}
+${RUNNING_CSS}
 @media (prefers-reduced-motion:reduce){*{transition:none!important;animation:none!important;scroll-behavior:auto!important}}
 `;

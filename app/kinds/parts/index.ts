@@ -6,6 +6,7 @@ export * from "./shown";
 export { RichText } from "./rich";
 export { Sign, SIGNS } from "./signs";
 export { EVEN_CSS, gridClass } from "./even-grid";
+export { Running } from "./running";
 export { WaysOn } from "./ways-on";
 export { MenuColumns, MenuList, useMenu, type MenuEntry } from "./menu";
 export { logoCss, Wordmark } from "./wordmark";

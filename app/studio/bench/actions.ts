@@ -1,4 +1,4 @@
-import { isGroup } from "~/kinds";
+import { isGroup, levelOf } from "~/kinds";
 import {
   carryNode,
   duplicateNodes,
@@ -57,7 +57,7 @@ export function benchActions(store: StudioStore, page: string) {
       const [only] = nodes;
       // A column gives what stands in it to its neighbour.
       run(
-        nodes.length === 1 && only?.level === "column"
+        nodes.length === 1 && only && levelOf(only.node) === "column"
           ? removeColumn(now().draft, only.node.id)
           : removeNodes(now().draft, places(ids), name),
       );

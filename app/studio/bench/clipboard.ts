@@ -2,7 +2,7 @@ import { z } from "zod";
 import { outermost, pasteLook, pasteNodes, removeNodes, type Outcome } from "~/core/commands";
 import { type Draft, type Part, type StyleSheet, entryOf } from "~/core/document";
 import { nodeSchema } from "~/core/schema";
-import { hasStyle, kindOf, levelOf } from "~/kinds";
+import { accepts, hasStyle, kindOf, levelOf } from "~/kinds";
 import { adapted } from "~/kinds/carried";
 import { selectionOf, type StudioStore } from "../keeping";
 import { partAt, placeForWidget } from "./parts";
@@ -82,6 +82,16 @@ function outcomeOf(
   const root = entryOf(draft.documents, page)?.root;
   if (!root) return { ok: false, why: "This page is no longer there." };
   if (level === "section") {
+    const within = selected ? partAt(draft, selected)?.path.slice(0, 2) : undefined;
+    const [around, beside] = within ?? [];
+    // Where a slide is chosen, what can be one becomes the next.
+    if (around && beside) {
+      const slot = Object.keys(around.slots).find((s) => nodes.every((n) => accepts(around, s, n)));
+      const at = slot === undefined ? -1 : entryOf(around.slots, slot)!.findIndex((n) => n.id === beside.id);
+      const document = partAt(draft, around.id)?.document;
+      if (slot !== undefined && at >= 0 && document)
+        return pasteNodes(draft, document, { parent: around.id, slot, index: at + 1 }, nodes, label);
+    }
     const definition = kindOf(nodes[0]!)!.definition;
     if (!definition.slots.includes("main"))
       return { ok: false, why: `${definition.name} stands on every page already.` };

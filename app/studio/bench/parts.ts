@@ -1,5 +1,5 @@
 import { pathTo, standingIn, type Draft, type Part, type Place, entryOf } from "~/core/document";
-import { accepts, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
+import { accepts, kindOf, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
 
 /** A part of a page and what it stands in. */
 export type PartAt = {
@@ -15,14 +15,25 @@ export function partAt(draft: Draft, id: string): PartAt | undefined {
   for (const document of Object.values(draft.documents)) {
     const path = pathTo(document.root, id);
     const node = path.at(-1);
-    if (node) return { document: document.id, node, level: levelOf(node) ?? "section", path };
+    if (!node) continue;
+    const level = levelOf(node) ?? "section";
+    // A section within a section, such as a slide, stands beside others of its sort, as columns do.
+    return { document: document.id, node, level: level === "section" && path.length > 1 ? "column" : level, path };
   }
   return undefined;
 }
 
 /** What a part is called among those around it: "Column 2", "Button". */
 export function nameIn(node: Part, parent: Part | undefined): string {
-  if (levelOf(node) !== "column" || !parent) return nameOf(node);
+  if (!parent) return nameOf(node);
+  const { eachIs } = kindOf(parent)?.definition ?? {};
+  if (eachIs !== undefined && levelOf(node) === "section")
+    return `${eachIs} ${
+      Object.values(parent.slots)
+        .flat()
+        .findIndex((n) => n.id === node.id) + 1
+    }`;
+  if (levelOf(node) !== "column") return nameOf(node);
   return `Column ${(parent.slots.columns ?? []).findIndex((c) => c.id === node.id) + 1}`;
 }
 
@@ -73,7 +84,7 @@ export function placesFor(
   const found: { place: Place; words: string }[] = [];
   const enter = (node: Part) => {
     if (node.id === part.id) return;
-    for (const slot of ["columns", "widgets", "inside"]) {
+    for (const slot of Object.keys(kindOf(node)?.definition.holds ?? {})) {
       if (!accepts(node, slot, part)) continue;
       const inside = entryOf(node.slots, slot) ?? [];
       if (inside.some((n) => n.id === part.id)) continue;

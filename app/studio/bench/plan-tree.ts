@@ -1,4 +1,4 @@
-import { isGroup } from "~/kinds";
+import { isGroup, kindOf } from "~/kinds";
 import type { Draft, Part } from "~/core/document";
 import { nameIn, partAt } from "./parts";
 import { standings } from "./sections";
@@ -23,6 +23,10 @@ function rowsOf(node: Part, parent: Part, level: number): PlanRow[] {
 export function insideOf(section: Part): readonly RowGroup[] {
   const columns = section.slots.columns;
   if (columns) return columns.map((c) => ({ key: c.id, rows: rowsOf(c, section, 2) }));
+  if (kindOf(section)?.definition.eachIs !== undefined)
+    return Object.values(section.slots)
+      .flat()
+      .map((each) => ({ key: each.id, rows: rowsOf(each, section, 2) }));
   const widgets = section.slots.widgets ?? [];
   return widgets.length ? [{ key: section.id, rows: widgets.flatMap((w) => rowsOf(w, section, 2)) }] : [];
 }

@@ -52,6 +52,7 @@ export class ScrollSync {
       const element = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);
       const window = frame.defaultView;
       if (!element || !window) continue;
+      bringAlong(element);
       const { top, bottom } = element.getBoundingClientRect();
       if (top < window.innerHeight * 0.75 && bottom > window.innerHeight * 0.2) continue;
       window.scrollTo({ top: window.scrollY + top - window.innerHeight * 0.12 });
@@ -75,6 +76,19 @@ function unfold(frame: Document, node: string): void {
       around = around.parentElement?.closest("details")
     )
       around.open = true;
+}
+
+/** Brings a part into sight within a row that it stands in, such as slides; the page stays where it is. */
+function bringAlong(element: HTMLElement): void {
+  const view = element.ownerDocument.defaultView;
+  for (let row = element.parentElement; row; row = row.parentElement) {
+    if (row.scrollWidth <= row.clientWidth + 1 || view?.getComputedStyle(row).overflowX !== "auto") continue;
+    const own = element.getBoundingClientRect();
+    const box = row.getBoundingClientRect();
+    if (own.left >= box.left - 1 && own.right <= box.right + 1) return;
+    row.scrollTo({ left: row.scrollLeft + own.left - box.left, behavior: "instant" });
+    return;
+  }
 }
 
 type ScrollPlace = { readonly node: string; readonly share: number };

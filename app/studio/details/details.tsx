@@ -23,6 +23,7 @@ import { ColumnsField } from "./columns-field";
 import { FieldControl } from "./fields";
 import { Fold, Folds, FoldsProvider } from "./fold";
 import { Group } from "./group";
+import { InsideField } from "./inside-field";
 import { StyleField } from "./style-field";
 import { WhenItShows } from "./when-it-shows";
 import { WordsOnPicture } from "./words-on-picture";
@@ -293,6 +294,7 @@ function Selected({ page }: { page: string }) {
       {sharedBy ? <SharedNote key={sharedBy.id} shared={sharedBy.id} page={page} /> : null}
       {isOne && definition.fields.length ? (
         <Group title="What it says">
+          {definition.eachIs ? <InsideField section={node} one={definition.eachIs} /> : null}
           {definition.fields.filter((f) => !f.seldom).map(control)}
           {seldom.length ? (
             <Folds>
@@ -320,7 +322,9 @@ function Selected({ page }: { page: string }) {
               />
             ) : null}
             {isOne && definition.holds?.columns ? <ColumnsField section={node} /> : null}
-            {isOne && part.level === "column" && part.path[0] ? <ColumnsField section={part.path[0]} /> : null}
+            {isOne && part.level === "column" && part.path[0]?.slots.columns ? (
+              <ColumnsField section={part.path[0]} />
+            ) : null}
             <Styles {...common} names={oftenOf(styles, "sits")} group="sits" />
             <Folds>
               <StyleFolds {...common} names={folded("sits")} group="sits" />

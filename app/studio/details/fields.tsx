@@ -8,7 +8,6 @@ import {
   ToggleButtonGroup,
   Typography,
 } from "@mui/material";
-import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { menusOf, type Json } from "~/core/document";
 import { readAt } from "~/core/operations";
@@ -22,8 +21,9 @@ import { useStudio } from "../keeping";
 import { LinkField } from "../links";
 import { MenuEditor } from "../menus";
 import { PicturePicker } from "../pictures";
-import { IconAction, INK, useWhenChanged } from "../ui";
+import { INK, useWhenChanged } from "../ui";
 import { AttributesField, GoodsField, ProductsField, YesField } from "./goods-fields";
+import { ListField } from "./list-field";
 import { useSet, useSetOrSay, type FieldProps } from "./use-set";
 
 /** Text that is kept as it is typed. What may not be kept stays in the field, with the reason beside it. */
@@ -184,89 +184,6 @@ function NumberField({ node, field, path }: FieldProps & { field: Extract<Field,
   );
 }
 
-function ListField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "list" }> }) {
-  const items = (readAt(node.props, path) as readonly Json[] | undefined) ?? [];
-  const setAll = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
-  const [open, setOpen] = useState<number | null>(null);
-  const goods = useStudio((s) => s.goods);
-  const titleOf = (item: Json, index: number): string => {
-    const said = item as { label?: string; words?: string; head?: string; collection?: string | null };
-    return (
-      said.label ||
-      said.words ||
-      said.head ||
-      goods.collections.find((c) => c.id === said.collection)?.title ||
-      `${field.one} ${index + 1}`
-    );
-  };
-  const move = (from: number, to: number) => {
-    setAll(items.toSpliced(from, 1).toSpliced(to, 0, items[from]!));
-    setOpen(to);
-  };
-  return (
-    <Box role="group" aria-label={field.label}>
-      <Typography variant="caption" color="text.secondary">
-        {field.label}
-      </Typography>
-      {items.map((item, index) => (
-        <Box key={index} sx={{ border: `1px solid ${open === index ? INK.ink : INK.line}`, borderRadius: 1, mt: 0.75 }}>
-          <Box sx={{ display: "flex", alignItems: "center" }}>
-            <Button
-              size="small"
-              onClick={() => setOpen(open === index ? null : index)}
-              aria-expanded={open === index}
-              sx={{ flex: 1, minWidth: 0, justifyContent: "flex-start", fontWeight: 500 }}
-            >
-              <Typography variant="body2" noWrap>
-                {titleOf(item, index)}
-              </Typography>
-            </Button>
-            <IconAction
-              label={`Move ${titleOf(item, index)} up`}
-              icon={ChevronUp}
-              size={16}
-              disabled={index === 0}
-              onClick={() => move(index, index - 1)}
-            />
-            <IconAction
-              label={`Move ${titleOf(item, index)} down`}
-              icon={ChevronDown}
-              size={16}
-              disabled={index === items.length - 1}
-              onClick={() => move(index, index + 1)}
-            />
-            <IconAction
-              label={`Remove ${titleOf(item, index)}`}
-              icon={Trash2}
-              size={16}
-              onClick={() => setAll(items.toSpliced(index, 1))}
-            />
-          </Box>
-          {open === index ? (
-            <Box sx={{ display: "grid", gap: 1.5, p: 1.25, pt: 1 }}>
-              {field.fields.map((inner) => (
-                <FieldControl key={inner.key} node={node} field={inner} path={[...path, index, inner.key]} />
-              ))}
-            </Box>
-          ) : null}
-        </Box>
-      ))}
-      <Button
-        size="small"
-        startIcon={<Plus size={16} aria-hidden />}
-        sx={{ mt: 0.75 }}
-        disabled={items.length >= field.most}
-        onClick={() => {
-          setAll([...items, field.fresh]);
-          setOpen(items.length);
-        }}
-      >
-        Add {/^[aeiou]/.test(field.one) ? "an" : "a"} {field.one}
-      </Button>
-    </Box>
-  );
-}
-
 function LinkControl({ node, field, path }: FieldProps) {
   const set = useSetOrSay(node, path, `Link changed in ${nameOf(node)}`);
   const latest = useRef(set);
@@ -422,7 +339,14 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
     case "number":
       return <NumberField node={node} field={field} path={path} />;
     case "list":
-      return <ListField node={node} field={field} path={path} />;
+      return (
+        <ListField
+          node={node}
+          field={field}
+          path={path}
+          control={(inner, at) => <FieldControl key={inner.key} node={node} field={inner} path={at} />}
+        />
+      );
     case "yes":
       return <YesField node={node} field={field} path={path} />;
     case "products":

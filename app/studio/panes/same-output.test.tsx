@@ -28,6 +28,7 @@ const STUDIO_MARKS = [
   "data-level",
   "data-slot",
   "data-rich-at",
+  "data-still",
 ];
 
 /** The structure of a page part without the marks that only the studio needs. */

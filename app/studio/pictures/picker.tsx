@@ -1,4 +1,4 @@
-import { Box, Dialog, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useState } from "react";
 import { isLogo } from "~/core/document";
@@ -11,11 +11,14 @@ import { Uploader } from "./uploader";
 type PickerProps = {
   open: boolean;
   onClose: () => void;
-  onChoose: (picture: string) => void;
+  /** One is chosen. Absent where several are. */
+  onChoose?: (picture: string) => void;
   /** Pictures that belong to what one is chosen for: they come first. */
   own?: readonly string[];
-  /** Where several can be taken at once: what is done with files that are uploaded together. */
+  /** Several are chosen, or were uploaded together. */
   onSeveral?: (pictures: readonly string[]) => void;
+  /** How many can be chosen where several are. */
+  most?: number;
 };
 
 /** Chooses a picture of the library, or takes new ones in. What belongs to the matter comes first, then the newest. */
@@ -33,7 +36,14 @@ export const PicturePicker = ({ open, ...choice }: PickerProps) => (
 );
 
 /** What is in the dialog. There is one of these dialogs for each variant of a product: closed, they do no work. */
-function Choice({ onClose, onChoose, own = [], onSeveral }: Omit<PickerProps, "open">) {
+function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omit<PickerProps, "open">) {
+  // In the order in which they were pressed.
+  const [taken, setTaken] = useState<readonly string[]>([]);
+  const isMany = onChoose === undefined;
+  const press = (id: string) => {
+    if (onChoose) return onChoose(id);
+    setTaken(taken.includes(id) ? taken.filter((each) => each !== id) : [...taken, id].slice(0, most));
+  };
   const pictures = useStudio((s) => s.pictures);
   const identity = useStudio((s) => s.draft.look.identity);
   const [sought, setSought] = useState("");
@@ -49,7 +59,7 @@ function Choice({ onClose, onChoose, own = [], onSeveral }: Omit<PickerProps, "o
         sx={{ display: "flex", alignItems: "center", gap: 2, flexWrap: "wrap" }}
       >
         <Typography component="h2" variant="h2" sx={{ flex: 1 }}>
-          Choose a picture
+          {isMany ? "Choose pictures" : "Choose a picture"}
         </Typography>
         <FindField label="Find by words" value={sought} onChange={setSought} width={240} />
         <IconAction label="Close" icon={X} onClick={onClose} />
@@ -60,15 +70,16 @@ function Choice({ onClose, onChoose, own = [], onSeveral }: Omit<PickerProps, "o
           label="Upload pictures"
           onDone={(added) => {
             const ids = added.map((p) => p.id);
-            if (ids.length === 1) onChoose(ids[0]!);
-            else if (ids.length > 1) onSeveral?.(ids);
+            if (ids.length === 1 && onChoose) onChoose(ids[0]!);
+            else if (ids.length) onSeveral?.(ids);
           }}
         />
         {sorted.length ? (
           <PictureGrid
             label={`Pictures, ${sorted.length}`}
             pictures={sorted}
-            onChoose={(picture) => onChoose(picture.id)}
+            {...(isMany ? { taken } : {})}
+            onChoose={(picture) => press(picture.id)}
             note={(picture) =>
               own.includes(picture.id) ? "its own" : isLogo(identity, picture.id) ? "logo" : undefined
             }
@@ -83,6 +94,21 @@ function Choice({ onClose, onChoose, own = [], onSeveral }: Omit<PickerProps, "o
           </Box>
         )}
       </DialogContent>
+      {isMany ? (
+        <DialogActions>
+          <Typography variant="body2" color="text.secondary" sx={{ flex: 1, pl: 2 }} role="status">
+            {taken.length === 0
+              ? "Press the pictures that you want, in their order."
+              : taken.length >= most
+                ? `${taken.length} chosen. There is no room for more.`
+                : `${taken.length} chosen`}
+          </Typography>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button variant="contained" disabled={taken.length === 0} onClick={() => onSeveral?.(taken)}>
+            {taken.length > 1 ? `Add ${taken.length} pictures` : "Add"}
+          </Button>
+        </DialogActions>
+      ) : null}
     </>
   );
 }

@@ -9,6 +9,8 @@ type PictureGridProps = {
   label: string;
   pictures: readonly Picture[];
   chosen?: string | null | undefined;
+  /** Those that are chosen where several can be, in their order. */
+  taken?: readonly string[];
   onChoose: (picture: Picture) => void;
   /** What stands in the corner of a picture's tile: "own", "logo" … */
   note?: (picture: Picture) => string | undefined;
@@ -21,7 +23,7 @@ const GAP = 10;
  * Pictures to choose from, however many there are: only the rows in sight are drawn. It fills the room it is given and scrolls
  * by itself; to the keyboard it is one stop, with arrows from picture to picture.
  */
-export function PictureGrid({ label, pictures, chosen, onChoose, note }: PictureGridProps) {
+export function PictureGrid({ label, pictures, chosen, taken, onChoose, note }: PictureGridProps) {
   const { ref: room, size } = useSize();
   const scroller = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState(0);
@@ -82,13 +84,15 @@ export function PictureGrid({ label, pictures, chosen, onChoose, note }: Picture
               {pictures.slice(row.index * columns, (row.index + 1) * columns).map((picture, i) => {
                 const place = row.index * columns + i;
                 const said = note?.(picture);
+                const number = (taken?.indexOf(picture.id) ?? -1) + 1;
+                const isChosen = chosen === picture.id || number > 0;
                 return (
                   <ButtonBase
                     key={picture.id}
                     data-at={place}
                     tabIndex={place === current ? 0 : -1}
                     aria-label={picture.alt || picture.name}
-                    aria-pressed={chosen === undefined ? undefined : chosen === picture.id}
+                    aria-pressed={chosen === undefined && !taken ? undefined : isChosen}
                     onClick={() => {
                       setAt(place);
                       onChoose(picture);
@@ -99,8 +103,8 @@ export function PictureGrid({ label, pictures, chosen, onChoose, note }: Picture
                       height: side,
                       borderRadius: 1,
                       overflow: "hidden",
-                      outline: chosen === picture.id ? `3px solid ${INK.ink}` : `1px solid ${INK.line}`,
-                      boxShadow: chosen === picture.id ? `0 0 0 6px ${INK.lemon}` : "none",
+                      outline: isChosen ? `3px solid ${INK.ink}` : `1px solid ${INK.line}`,
+                      boxShadow: isChosen ? `0 0 0 6px ${INK.lemon}` : "none",
                       bgcolor: INK.raised,
                       "&:hover": { outlineColor: INK.ink },
                     }}
@@ -118,6 +122,28 @@ export function PictureGrid({ label, pictures, chosen, onChoose, note }: Picture
                         objectPosition: `${picture.focus[0]}% ${picture.focus[1]}%`,
                       }}
                     />
+                    {number ? (
+                      <Box
+                        component="span"
+                        aria-hidden
+                        sx={{
+                          position: "absolute",
+                          top: 6,
+                          left: 6,
+                          minWidth: 24,
+                          height: 24,
+                          borderRadius: 3,
+                          display: "grid",
+                          placeItems: "center",
+                          fontWeight: 650,
+                          fontSize: 13,
+                          ...ON_LEMON,
+                          boxShadow: `0 0 0 1.5px ${INK.ink}`,
+                        }}
+                      >
+                        {number}
+                      </Box>
+                    ) : null}
                     {said ? (
                       <Typography
                         variant="caption"

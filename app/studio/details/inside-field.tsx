@@ -1,0 +1,115 @@
+import { Box, Button, Link, Typography } from "@mui/material";
+import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
+import { addNode, locate, nudgeNode, removeNodes } from "~/core/commands";
+import { copyWithNewIds, entryOf, type Part } from "~/core/document";
+import { plainOf, type Rich } from "~/core/rich";
+import { kindOf } from "~/kinds";
+import { fillNode } from "~/kinds/fill";
+import { nameIn } from "../bench";
+import { useStudio, useStudioStore } from "../keeping";
+import { useScenes } from "../pictures";
+import { IconAction, INK } from "../ui";
+
+type InsideFieldProps = {
+  section: Part;
+  /** What each of them is called: "Slide". */
+  one: string;
+};
+
+/** The sections within a section, such as slides: chosen, moved, taken away, added. */
+export function InsideField({ section, one }: InsideFieldProps) {
+  const store = useStudioStore();
+  const scenes = useScenes();
+  const goods = useStudio((s) => s.goods);
+  const [[slot, most] = ["", 0]] = Object.entries(kindOf(section)?.definition.holds ?? {});
+  const inside = entryOf(section.slots, slot) ?? [];
+  const run = (outcome: Parameters<ReturnType<typeof store.getState>["run"]>[0]) => {
+    const { say, run: change } = store.getState();
+    const why = change(outcome);
+    if (why) say(why, "problem");
+  };
+  const add = () => {
+    const { draft } = store.getState();
+    const document = locate(draft, section.id)?.document;
+    if (!document) return;
+    const last = inside.at(-1);
+    // The next one is set out like the last, with a picture that is not there yet.
+    const used = new Set(inside.map((each) => each.props.picture));
+    const made = fillNode(
+      last?.kind ?? "hero",
+      goods,
+      scenes.filter((p) => !used.has(p.id)),
+    );
+    const fresh = last
+      ? { ...copyWithNewIds(last), props: { ...made.props, arrangement: last.props.arrangement ?? null } }
+      : made;
+    const { arrangement, ...rest } = fresh.props;
+    const node = { ...fresh, props: typeof arrangement === "string" ? fresh.props : rest };
+    run(addNode(draft, document, { parent: section.id, slot, index: inside.length }, node, one));
+  };
+  return (
+    <Box role="group" aria-label={`${one}s`}>
+      <Typography variant="caption" color="text.secondary">
+        {one}s
+      </Typography>
+      {inside.map((each, index) => {
+        const name = nameIn(each, section);
+        const said = plainOf((each.props.heading ?? "") as unknown as Rich);
+        return (
+          <Box
+            key={each.id}
+            sx={{
+              display: "flex",
+              alignItems: "center",
+              border: `1px solid ${INK.line}`,
+              borderRadius: 1,
+              mt: 0.75,
+              pl: 1,
+            }}
+          >
+            <Link
+              component="button"
+              type="button"
+              variant="body2"
+              noWrap
+              sx={{ flex: 1, minWidth: 0, textAlign: "left" }}
+              onClick={() => store.getState().select(each.id)}
+            >
+              {name}
+              {said ? `: ${said}` : ""}
+            </Link>
+            <IconAction
+              label={`Move ${name} up`}
+              icon={ChevronUp}
+              size={16}
+              disabled={index === 0}
+              onClick={() => run(nudgeNode(store.getState().draft, each.id, -1, name))}
+            />
+            <IconAction
+              label={`Move ${name} down`}
+              icon={ChevronDown}
+              size={16}
+              disabled={index === inside.length - 1}
+              onClick={() => run(nudgeNode(store.getState().draft, each.id, 1, name))}
+            />
+            <IconAction
+              label={`Remove ${name}`}
+              icon={Trash2}
+              size={16}
+              onClick={() => run(removeNodes(store.getState().draft, [each.id], name))}
+            />
+          </Box>
+        );
+      })}
+      <Button
+        size="small"
+        startIcon={<Plus size={16} aria-hidden />}
+        sx={{ mt: 0.75 }}
+        disabled={inside.length >= most}
+        onClick={add}
+      >
+        Add a {one.toLowerCase()}
+      </Button>
+    </Box>
+  );
+}

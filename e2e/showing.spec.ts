@@ -1,0 +1,244 @@
+import { expect, test, type Page } from "@playwright/test";
+import type { Json, Part } from "~/core/document";
+import { makeNode } from "~/kinds";
+import { fillStart } from "~/kinds/fill";
+import { renderPage } from "~/render";
+import { contentWith, goods, pictures } from "~/render/fixtures/content";
+import {
+  benchReady,
+  DEMO,
+  details,
+  expectAccessible,
+  inPlan,
+  kept,
+  openShop,
+  pane,
+  plan,
+  publish,
+  shopAt,
+} from "./studio";
+
+test("slides are made like heroes, stand in sight when they are chosen, and are gone through in the shop", async ({
+  page,
+}) => {
+  const { host } = await openShop(page);
+  await benchReady(page);
+  await inPlan(page, "Hero").click();
+  await page.keyboard.press("a");
+  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  await sheet.getByLabel("Find").fill("carousel");
+  await sheet.getByRole("button", { name: "Add Slides: Three slides" }).click();
+  await expect(inPlan(page, "Slides")).toHaveAttribute("aria-selected", "true");
+  await expect(plan(page).getByRole("treeitem", { name: /^Slide \d/ })).toHaveCount(3);
+
+  // What is chosen is brought into sight within its row, and written where it stands.
+  await details(page)
+    .getByRole("button", { name: /^Slide 2: / })
+    .click();
+  await expect(details(page).getByRole("heading", { name: "Slide 2" })).toBeVisible();
+  const wide = pane(page, "Wide");
+  const second = wide.locator(".slide").nth(1);
+  await expect(second).toBeInViewport({ ratio: 0.5 });
+  await second.locator(".head").click();
+  await second.locator(".head").fill("Kites for a calm day");
+  await page.keyboard.press("Escape");
+  await expect(pane(page, "Phone").locator(".slide").nth(1).locator(".head")).toHaveText("Kites for a calm day");
+  await page.keyboard.press("Alt+ArrowLeft");
+  await expect(wide.locator(".slide").first().locator(".head")).toHaveText("Kites for a calm day");
+
+  // One more, and one less; the plan follows, undo as well.
+  await inPlan(page, "Slides").click();
+  await details(page).getByRole("button", { name: "Add a slide" }).click();
+  await expect(plan(page).getByRole("treeitem", { name: /^Slide 4/ })).toHaveAttribute("aria-selected", "true");
+  await page.keyboard.press("Control+z");
+  await inPlan(page, "Slides").click();
+  await expect(plan(page).getByRole("treeitem", { name: /^Slide \d/ })).toHaveCount(3);
+  await details(page).getByRole("combobox", { name: "Below the slides" }).click();
+  await page.getByRole("option", { name: "Their headings" }).click();
+  await expect(wide.locator(".slides-names a").first()).toHaveText("Kites for a calm day");
+  await kept(page);
+  await expectAccessible(page);
+  await publish(page);
+
+  await page.goto(shopAt(host));
+  const slides = page.getByRole("group", { name: "Kites for a calm day" });
+  const shown = () => page.locator(".slide:not([inert])");
+  await expect(shown()).toHaveCount(1);
+  await expect(slides.getByRole("button", { name: "Back" })).toBeDisabled();
+  await slides.getByRole("button", { name: "Next" }).scrollIntoViewIfNeeded();
+  const before = await page.evaluate(() => window.scrollY);
+  await slides.getByRole("button", { name: "Next" }).click();
+  await expect(page.locator(".slide").nth(1)).toBeInViewport({ ratio: 0.5 });
+  await expect(slides.locator(".slides-marks a").nth(1)).toHaveAttribute("aria-current", "true");
+  expect(await page.evaluate(() => window.scrollY)).toBe(before);
+  await page.locator(".slides-track").focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.locator(".slide").nth(2)).toBeInViewport({ ratio: 0.5 });
+  await expect(slides.getByRole("button", { name: "Next" })).toBeDisabled();
+  await expectAccessible(page);
+});
+
+test("without a script, links lead to each slide, and compared pictures stand side by side", async ({ browser }) => {
+  const context = await browser.newContext({ javaScriptEnabled: false, viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await lay(page, [slides({ marks: "lines" }), shots("before")]);
+  await expect(page.locator(".slides-step")).toHaveCount(2);
+  await expect(page.locator(".slides-step").first()).toBeHidden();
+  await page.locator(".slides-marks a").nth(2).click();
+  await expect(page.locator(".slide").nth(2)).toBeInViewport({ ratio: 0.4 });
+  await expect(page.locator(".compare-at")).toBeHidden();
+  const [before, after] = await boxes(page, ".compare figure");
+  expect(after!.x).toBeGreaterThan(before!.x + before!.width);
+  await context.close();
+});
+
+const boxes = (page: Page, selector: string) =>
+  page
+    .locator(selector)
+    .evaluateAll((all) =>
+      all.map((e) => e.getBoundingClientRect()).map(({ x, y, width, height }) => ({ x, y, width, height })),
+    );
+
+/** A page of a made-up shop with these sections, with the scripts of the real one. */
+async function lay(page: Page, main: readonly Part[]): Promise<void> {
+  const served = await (
+    await page.request.get(`http://127.0.0.1:${new URL(DEMO).port}/collections/all`, { headers: { Host: new URL(DEMO).host } })
+  ).text();
+  const [every, more] = [...served.matchAll(/<script src="([^"]+)"/g)].map(([, src]) => src!);
+  const { html } = renderPage({ page: "home" }, contentWith(main), DEMO, { every: every!, goods: more! });
+  await page.route(`${DEMO}/laid`, (route) => route.fulfill({ contentType: "text/html", body: html }));
+  await page.route("**/media/**", (route) => route.fulfill({ status: 404 }));
+  await page.goto(`${DEMO}/laid`);
+}
+
+const slides = (props: Readonly<Record<string, Json>>): Part => {
+  const made = fillStart("slides", "three", goods, pictures);
+  return { ...made, props: { ...made.props, ...props } };
+};
+const shots = (arrangement: string, count = 2): Part =>
+  makeNode("pictures", {
+    arrangement,
+    pictures: Array.from({ length: count }, (_, i) => ({
+      picture: i % 2 ? "tall" : "wide",
+      caption: "",
+      link: { to: "nowhere" },
+    })),
+  });
+const ways = (arrangement: string, count: number): Part =>
+  makeNode("split-tiles", {
+    arrangement,
+    tiles: Array.from({ length: count }, (_, i) => ({
+      picture: "wide",
+      heading: `Way ${i + 1} with a name`,
+      text: "A few words",
+      more: "",
+      link: { to: "home" },
+    })),
+  });
+
+test("slides that change by themselves wait under the pointer, and stop for good when somebody says so", async ({
+  page,
+}) => {
+  await page.clock.install();
+  await lay(page, [slides({ seconds: "5" })]);
+  const current = page.locator(".slides-marks a[aria-current]");
+  const track = page.locator(".slides-track");
+  await expect(track).toHaveAttribute("aria-live", "off");
+  await expect(current).toHaveAttribute("aria-label", /^1 of 3/);
+  await page.mouse.move(600, 5);
+  await page.clock.runFor(5100);
+  await expect(current).toHaveAttribute("aria-label", /^2 of 3/);
+  await page.locator(".slides-bar").hover();
+  await page.clock.runFor(11_000);
+  await expect(current).toHaveAttribute("aria-label", /^2 of 3/);
+  await page.getByRole("button", { name: "Stop the slides" }).click();
+  await page.mouse.move(600, 5);
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.clock.runFor(11_000);
+  await expect(current).toHaveAttribute("aria-label", /^2 of 3/);
+  await expect(page.getByRole("button", { name: "Let the slides change" })).toBeVisible();
+  await expect(track).toHaveAttribute("aria-live", "polite");
+});
+
+test("who asked for less motion sees slides and running lines stand still", async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: "reduce" });
+  await lay(page, [slides({ seconds: "5" }), makeNode("running-line")]);
+  await expect(page.getByRole("button", { name: "Let the slides change" })).toBeVisible();
+  expect(
+    await page
+      .locator(".runs-part")
+      .first()
+      .evaluate((e) => e.getAnimations().length),
+  ).toBe(0);
+  await expect(page.locator(".runs-part:visible")).toHaveCount(1);
+  await expectAccessible(page);
+});
+
+test("a running line runs on without a gap and is stopped by its switch", async ({ page }) => {
+  await lay(page, [makeNode("running-line")]);
+  const parts = await boxes(page, ".runs-part");
+  // Whatever has moved out, the rest still reaches from edge to edge.
+  expect(parts.slice(1).reduce((sum, { width }) => sum + width, 0)).toBeGreaterThan(1280);
+  for (const [i, part] of parts.slice(1).entries()) expect(part.x).toBeCloseTo(parts[i]!.x + parts[i]!.width, 0);
+  await page.getByRole("checkbox", { name: "Stop moving" }).focus();
+  await page.keyboard.press("Space");
+  expect(
+    await page
+      .locator(".runs-part")
+      .first()
+      .evaluate((e) => getComputedStyle(e).animationPlayState),
+  ).toBe("paused");
+});
+
+for (const width of [390, 1280])
+  test(`pictures and tiles fill their rows at ${width} px, however many there are`, async ({ page }) => {
+    await page.setViewportSize({ width, height: 800 });
+    for (const [arrangement, count] of [
+      ["unequal", 7],
+      ["unequal", 5],
+      ["even", 6],
+    ] as const) {
+      await lay(page, [shots(arrangement, count)]);
+      const all = await boxes(page, ".shots>li");
+      expect(all).toHaveLength(count);
+      // What the tiles cover is what they stand in, but for the gaps between them.
+      const { width: whole, height } = (await boxes(page, ".shots"))[0]!;
+      const covered = all.reduce((sum, box) => sum + box.width * box.height, 0);
+      expect(covered / (whole * height), `${arrangement} ${count}`).toBeGreaterThan(0.88);
+      for (const box of all) expect(Math.min(box.width, box.height)).toBeGreaterThan(90);
+    }
+    for (const arrangement of ["abreast", "large", "steps", "below"])
+      for (const count of [2, 3, 4, 5, 6, 7]) {
+        await lay(page, [ways(arrangement, count)]);
+        const all = await boxes(page, ".splits>li");
+        const { x, width: whole, y, height } = (await boxes(page, ".splits"))[0]!;
+        const covered = all.reduce((sum, box) => sum + box.width * box.height, 0);
+        const said = `${arrangement} ${count}`;
+        expect(covered / (whole * height), said).toBeGreaterThan(arrangement === "below" ? 0.84 : 0.9);
+        for (const box of all) {
+          expect(Math.min(box.width, box.height), said).toBeGreaterThan(120);
+          expect(box.x, said).toBeGreaterThanOrEqual(x - 1);
+          expect(box.y + box.height, said).toBeLessThanOrEqual(y + height + 1);
+        }
+        // Words stay within their tile.
+        for (const [i, words] of (await boxes(page, ".split-words")).entries())
+          expect(words.height, said).toBeLessThanOrEqual(all[i]!.height + 1);
+      }
+  });
+
+test("pictures open large by script, and the slider shows more of one picture or the other", async ({ page }) => {
+  await lay(page, [shots("even", 3), shots("before")]);
+  await page.locator(".shots .shot-open").nth(1).click();
+  const large = page.getByRole("dialog", { name: "Pictures, large" });
+  await expect(large).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(large).toBeHidden();
+  await expect(page.locator(".shots .shot-open").nth(1)).toBeFocused();
+  const slider = page.getByRole("slider");
+  await slider.focus();
+  for (let i = 0; i < 10; i++) await page.keyboard.press("ArrowLeft");
+  await expect(slider).toHaveValue("40");
+  expect(await page.locator(".compare figure:nth-of-type(2)>.pic").evaluate((e) => getComputedStyle(e).clipPath)).toBe(
+    "inset(0px 0px 0px 40%)",
+  );
+});
