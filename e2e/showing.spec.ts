@@ -1,5 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
+import sharp from "sharp";
 import type { Json, Part } from "~/core/document";
+import { applyTone, filterValues, matrixOf, readToneCode, toneCode, TONES } from "~/core/pictures";
 import { makeNode } from "~/kinds";
 import { fillStart } from "~/kinds/fill";
 import { renderPage } from "~/render";
@@ -102,7 +104,9 @@ const boxes = (page: Page, selector: string) =>
 /** A page of a made-up shop with these sections, with the scripts of the real one. */
 async function lay(page: Page, main: readonly Part[]): Promise<void> {
   const served = await (
-    await page.request.get(`http://127.0.0.1:${new URL(DEMO).port}/collections/all`, { headers: { Host: new URL(DEMO).host } })
+    await page.request.get(`http://127.0.0.1:${new URL(DEMO).port}/collections/all`, {
+      headers: { Host: new URL(DEMO).host },
+    })
   ).text();
   const [every, more] = [...served.matchAll(/<script src="([^"]+)"/g)].map(([, src]) => src!);
   const { html } = renderPage({ page: "home" }, contentWith(main), DEMO, { every: every!, goods: more! });
@@ -241,4 +245,108 @@ test("pictures open large by script, and the slider shows more of one picture or
   expect(await page.locator(".compare figure:nth-of-type(2)>.pic").evaluate((e) => getComputedStyle(e).clipPath)).toBe(
     "inset(0px 0px 0px 40%)",
   );
+});
+
+/** A chart of every sort of colour, as a file to upload. */
+const chart = async (width = 900, height = 600) => {
+  const data = Buffer.alloc(width * height * 3);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const at = (y * width + x) * 3;
+      data[at] = Math.round((255 * x) / (width - 1));
+      data[at + 1] = Math.round((255 * y) / (height - 1));
+      data[at + 2] = (Math.floor(x / 60) + Math.floor(y / 60)) % 2 ? 200 : 40;
+    }
+  return sharp(data, { raw: { width, height, channels: 3 } })
+    .png()
+    .toBuffer();
+};
+const pixelsOf = (bytes: Buffer) => sharp(bytes).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+
+test("Chromium's filter draws a tone by the same numbers as the file that shoppers get", async ({ page }) => {
+  const png = await chart(240, 160);
+  const colourOf = () => "#c8401f";
+  for (const [name, { tone }] of Object.entries(TONES)) {
+    const matrix = readToneCode(toneCode(matrixOf(tone, colourOf)))!;
+    await page.setContent(
+      `<style>body{margin:0}img{display:block;filter:url(#t)}</style><svg width="0" height="0" style="position:absolute"><filter id="t" color-interpolation-filters="sRGB"><feColorMatrix values="${filterValues(matrix)}"/></filter></svg><img src="data:image/png;base64,${png.toString("base64")}">`,
+    );
+    await page.locator("img").evaluate((image: HTMLImageElement) => image.decode());
+    const shown = await pixelsOf(await page.locator("img").screenshot());
+    const { data } = await pixelsOf(png);
+    applyTone(data, 3, matrix);
+    const off = data.map((v, i) => Math.abs(v - shown.data[i]!));
+    expect(Math.max(...off), name).toBeLessThanOrEqual(2);
+  }
+});
+
+test("a picture is cropped and toned where it stands, on the phone another way; the shop serves what the panes show", async ({
+  page,
+}) => {
+  const { host } = await openShop(page);
+  await benchReady(page);
+  await inPlan(page, "Hero").click();
+  await details(page).getByRole("button", { name: "Choose a picture" }).click();
+  const chooser = page.getByRole("dialog", { name: "Choose a picture" });
+  await chooser
+    .locator("input[type=file]")
+    .setInputFiles({ name: "chart.png", mimeType: "image/png", buffer: await chart() });
+  await expect(chooser).toBeHidden();
+  const image = (name: "Phone" | "Wide") => pane(page, name).locator(".s-hero > .pic img");
+  const drawn = (name: "Phone" | "Wide") =>
+    image(name).evaluate((e) => {
+      const { transform, objectPosition, filter } = getComputedStyle(e);
+      return { transform, objectPosition, filter };
+    });
+  await expect(image("Wide")).toBeVisible();
+
+  await details(page).getByRole("button", { name: "Crop and tone" }).click();
+  await details(page).getByRole("radio", { name: "Evening" }).click();
+  await expect.poll(async () => (await drawn("Wide")).filter).toMatch(/^url\(.*#tone-/);
+  // Only the phone is enlarged, and shows another part.
+  await details(page).getByRole("button", { name: "Phone", exact: true }).click();
+  await details(page).getByRole("slider", { name: "Enlarged" }).focus();
+  for (let i = 0; i < 40; i++) await page.keyboard.press("ArrowRight");
+  await details(page).getByRole("slider", { name: "From the left" }).focus();
+  await page.keyboard.press("End");
+  await expect.poll(async () => (await drawn("Phone")).transform).toBe("matrix(1.4, 0, 0, 1.4, 0, 0)");
+  expect((await drawn("Phone")).objectPosition).toBe("100% 50%");
+  expect((await drawn("Wide")).transform).toBe("none");
+
+  // A tone of one's own is kept for other pictures; changed, it is changed for all of them.
+  await details(page).getByRole("button", { name: "All", exact: true }).click();
+  await details(page).getByRole("slider", { name: "Softer – stronger" }).focus();
+  await page.keyboard.press("Home");
+  await details(page).getByRole("button", { name: "Keep this tone for other pictures" }).click();
+  await details(page).getByLabel("Name of the tone").fill("Quay at night");
+  await page.keyboard.press("Enter");
+  await expect(details(page).getByRole("radio", { name: "Quay at night" })).toBeChecked();
+  const before = (await drawn("Wide")).filter;
+  await details(page).getByRole("slider", { name: "Cooler – warmer" }).focus();
+  await page.keyboard.press("End");
+  await expect.poll(async () => (await drawn("Wide")).filter).not.toBe(before);
+  const code = /#tone-([\w-]+)/.exec((await drawn("Wide")).filter)![1]!;
+  await expectAccessible(page);
+  await kept(page);
+  await publish(page);
+
+  await page.goto(shopAt(host));
+  const served = page.locator(".s-hero > .pic img");
+  await expect(served).toHaveAttribute("src", new RegExp(`\\.${code}\\.webp$`));
+  await expect(served).not.toHaveAttribute("style");
+  const address = (await served.getAttribute("src"))!;
+  const ask = (path: string) =>
+    page.request.get(`http://127.0.0.1:${new URL(DEMO).port}${path}`, {
+      headers: { Host: new URL(shopAt(host)).host },
+    });
+  const toned = await pixelsOf(await (await ask(address)).body());
+  const plain = await pixelsOf(await (await ask(address.replace(`.${code}`, ""))).body());
+  applyTone(plain.data, 3, readToneCode(code)!);
+  const off = plain.data.map((v, i) => Math.abs(v - toned.data[i]!));
+  // Both are packed with losses.
+  expect(off.reduce((a, b) => a + b, 0) / off.length).toBeLessThan(3);
+  // A tone that no page shows is not made.
+  expect((await ask(address.replace(code, "5k_0_0_0_0_rs_0_0_0_0_rs_0"))).status()).toBe(404);
+  await page.setViewportSize({ width: 390, height: 800 });
+  await expect.poll(() => served.evaluate((e) => getComputedStyle(e).transform)).toBe("matrix(1.4, 0, 0, 1.4, 0, 0)");
 });

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { PROPERTIES } from "~/core/cascade";
 import { entryOf, type Part } from "~/core/document";
-import { placeName } from "~/core/schema";
+import { placeName, viewSchema } from "~/core/schema";
 import type { Definition } from "./definition";
 
 // What every part has besides what its kind says.
@@ -10,6 +10,7 @@ import type { Definition } from "./definition";
 const sectionChassis = z.object({
   anchor: z.union([z.literal(""), placeName]).optional(),
   backdrop: z.string().max(40).nullable().optional(),
+  backdropView: viewSchema,
   css: z.string().max(8000, "The CSS of a section can have 8000 characters.").optional(),
 });
 export type SectionChassis = z.infer<typeof sectionChassis>;

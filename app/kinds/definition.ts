@@ -19,7 +19,9 @@ type FieldShape =
     }
   /** Running text with a shape. */
   | { readonly type: "rich"; readonly key: string; readonly label: string; readonly most: number }
-  | { readonly type: "picture" | "link" | "product" | "sign"; readonly key: string; readonly label: string }
+  | { readonly type: "link" | "product" | "sign"; readonly key: string; readonly label: string }
+  /** `views`: beside it stands how it is shown at this place (`viewKey`). */
+  | { readonly type: "picture"; readonly key: string; readonly label: string; readonly views?: true }
   | {
       readonly type: "choice";
       readonly key: string;

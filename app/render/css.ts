@@ -1,4 +1,4 @@
-import type { Look, Part } from "~/core/document";
+import { walk, type Look, type Part } from "~/core/document";
 import { focusCss, shadeClass, shadeCss, type Picture } from "~/core/pictures";
 import { coloursAndMeasuresCss, lookCss, readerOf, referencesOf, solveLook, type Theme } from "~/core/theme";
 import { KINDS, type Later } from "~/kinds";
@@ -6,6 +6,7 @@ import { BASE_CSS, EVEN_CSS, logoCss } from "~/kinds/parts";
 import { PAGES_CSS } from "./pages/css";
 import { prune, vocabularyOf, type Vocabulary } from "./prune";
 import { shownCss } from "./style";
+import { tonedTint } from "./tones";
 
 const squeeze = (css: string) => css.replace(/\n\s*/g, "");
 
@@ -45,11 +46,13 @@ export function pageCss(
   const solved = solveLook(theme, look);
   const toast = readerOf(look.brand, theme.defaults).text("toast.set");
   const has = withLater(vocabularyOf(html), later, toast);
+  const find = (id: string | null) => pictures.find((p) => p.id === id);
   const rules = [
     prune(sharedCss(theme), has),
     ...sections.map((node) => shownCss(node, theme, look)),
     ...pictures.map(focusCss),
     ...pictures.filter((p) => has.classes.has(shadeClass(p))).map(shadeCss),
+    ...sections.flatMap((section) => [...walk(section)].map((part) => tonedTint(part, theme, look, find))),
   ].join("");
   const { measures, colours } = coloursAndMeasuresCss(solved, { sets: has.sets, names: new Set(referencesOf(rules)) });
   const logo = has.classes.has("wordmark-picture") ? logoCss(look.identity.logo) : "";

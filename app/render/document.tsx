@@ -254,6 +254,7 @@ function drawPage(target: Target, content: ShopContent) {
   const watching: KindEnv = {
     ...env,
     onDrawn: (kind) => void kinds.add(kind),
+    servesTones: true,
     picture: (id: string | null) => {
       const found = env.picture(id);
       if (found) used.add(found);

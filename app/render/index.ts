@@ -20,7 +20,17 @@ export { wantsToLie } from "./lying";
 export { Section } from "./section";
 export { pageCss, sharedCss } from "./css";
 export { compileOwnCss, type OwnCss } from "./own-css";
-export { arrangementOf, GOODS_SETTINGS, nodeClass, nodeCss, nodeLayers, pictureUnderWords } from "./style";
+export {
+  arrangementOf,
+  GOODS_SETTINGS,
+  nodeClass,
+  nodeCss,
+  nodeLayers,
+  pictureUnderWords,
+  viewsIn,
+  viewUnderWords,
+} from "./style";
+export { toneAsked, tonedTint, tonesIn, tonesOf, toneWords } from "./tones";
 export { structuredData } from "./structured-data";
 export {
   addressOf,

@@ -71,7 +71,7 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
   const { tag: Tag, kind: name, level } = definition;
   const layers = nodeLayers(node, theme, look);
   const isSection = level === "section";
-  const { anchor, backdrop } = isSection ? chassisOf(node) : {};
+  const { anchor, backdrop, backdropView } = isSection ? chassisOf(node) : {};
   const under = isSection ? find(pictureUnderWords(node, theme)) : undefined;
   const isCut = (["edgeTop", "edgeBottom"] as const).some(
     (edge) => (resolve(layers, edge, "wide")?.value ?? "none") !== "none",
@@ -127,10 +127,18 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
         ? { "aria-label": `${region === "top" ? "Top" : "Bottom"} of the page, row ${row}` }
         : {})}
     >
-      {backdrop ? (
-        <Pic picture={backdrop} at="backdrop" className="backdrop" sizes="100vw" eager={first} alt="" />
-      ) : null}
       <NodeIdProvider value={node.id}>
+        {backdrop ? (
+          <Pic
+            picture={backdrop}
+            view={backdropView}
+            at="backdrop"
+            className="backdrop"
+            sizes="100vw"
+            eager={first}
+            alt=""
+          />
+        ) : null}
         <InsideProvider value={inside}>
           {set === undefined ? view : <GroundProvider value={{ set, over: over?.tone }}>{view}</GroundProvider>}
         </InsideProvider>

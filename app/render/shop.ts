@@ -17,6 +17,7 @@ import { readerOf, solveLook } from "~/core/theme";
 import { unreadable } from "~/kinds/readable";
 import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
+import { tonesOf } from "./tones";
 import { hrefFor, type KindEnv, type MenuEntry } from "~/kinds/parts";
 
 /** Everything a page of the shop is drawn from. */
@@ -172,6 +173,7 @@ export function envOf(
     identity: look.identity,
     goods: content.goods,
     picture,
+    tone: tonesOf(look),
     href: hrefFor(content.goods, pages, picture),
     pages,
     menu: (id) => menuOf(documents, id),

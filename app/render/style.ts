@@ -1,7 +1,8 @@
-import { layersOf, nodeCss as rulesOf, type Layer } from "~/core/cascade";
+import { layersOf, MEDIA, nodeCss as rulesOf, type Layer } from "~/core/cascade";
+import { isPlaced, viewClass, viewCss, viewKey, type PictureView } from "~/core/pictures";
 import { walk, type Brand, type Look, type Part, type StyleSheet, entryOf } from "~/core/document";
 import type { Theme } from "~/core/theme";
-import { chassisOf, kindOf, levelOf, type Arrangement, type Kind } from "~/kinds";
+import { chassisOf, kindOf, levelOf, type Arrangement, type Field, type Kind } from "~/kinds";
 import { compileOwnCss } from "./own-css";
 
 /** The arrangement that a section is drawn in: its own choice, else the theme's, else the kind's first. */
@@ -21,6 +22,12 @@ export function pictureUnderWords(section: Part, theme: Theme): string | null {
   const { picture } = section.props;
   return kind && arrangementOf(kind, section, theme).wordsOnPicture && typeof picture === "string" ? picture : null;
 }
+
+/** How the picture is shown that a section's words stand on (`pictureUnderWords`), where the section says anything of that. */
+export const viewUnderWords = (section: Part): PictureView | undefined => {
+  const { backdrop } = chassisOf(section);
+  return entryOf(section.props, viewKey(backdrop ? "backdrop" : "picture")) as PictureView | undefined;
+};
 
 /** What a brand or a theme says about the goods in a section, as a style sheet. */
 function goodsSheet(kind: Kind, brand: Brand): StyleSheet {
@@ -72,7 +79,7 @@ export function nodeCss(node: Part, theme: Theme, look: Look): string {
   const key = [theme.id, ...GOODS_SETTINGS.map((name) => String(look.brand[name] ?? ""))].join(" ");
   const known = written.get(node);
   if (known?.key === key) return known.css;
-  const own = rulesOf(`.${nodeClass(node)}`, nodeLayers(node, theme, look));
+  const own = rulesOf(`.${nodeClass(node)}`, nodeLayers(node, theme, look)) + viewsCss(node);
   const inside = Object.values(node.slots)
     .flat()
     .map((child) => nodeCss(child, theme, look))
@@ -96,6 +103,35 @@ const pruned = (node: Part): Part => ({
     Object.entries(node.slots).map(([slot, children]) => [slot, children.filter((c) => c.shown).map(pruned)]),
   ),
 });
+
+type Values = Readonly<Record<string, unknown>>;
+
+/** How the pictures of a part are shown at their places, each with the path of the picture in the part's values. */
+export function viewsIn(node: Part): readonly { readonly at: string; readonly view: PictureView }[] {
+  const found: { at: string; view: PictureView }[] = [];
+  const note = (values: Values, key: string, path: string) => {
+    const view = entryOf(values, viewKey(key)) as PictureView | undefined;
+    if (view) found.push({ at: path + key, view });
+  };
+  const enter = (fields: readonly Field[], values: Values, path: string): void => {
+    for (const field of fields) {
+      if (field.type === "picture" && field.views) note(values, field.key, path);
+      else if (field.type === "list")
+        ((entryOf(values, field.key) ?? []) as readonly Values[]).forEach((item, i) =>
+          enter(field.fields, item, `${path}${field.key}.${i}.`),
+        );
+    }
+  };
+  enter(kindOf(node)?.definition.fields ?? [], node.props, "");
+  note(node.props, "backdrop", "");
+  return found;
+}
+
+const viewsCss = (node: Part): string =>
+  viewsIn(node)
+    .filter(({ view }) => isPlaced(view))
+    .map(({ at, view }) => viewCss(viewClass(node.id, at), view, MEDIA))
+    .join("");
 
 /** What a seller wrote for a section, as it was compiled: it reaches nothing but this section. */
 const ownCss = (node: Part): string => {

@@ -1,5 +1,14 @@
 /// <reference lib="webworker" />
-import { leastScrim, worstOnPicture, type WordsBox, type Pixels, type Scrim, type ScrimBoxes } from "../core/pictures";
+import {
+  applyTone,
+  leastScrim,
+  worstOnPicture,
+  type WordsBox,
+  type Pixels,
+  type Scrim,
+  type ScrimBoxes,
+  type ToneMatrix,
+} from "../core/pictures";
 
 export type ContrastAsk = {
   readonly id: number;
@@ -10,6 +19,8 @@ export type ContrastAsk = {
   readonly words: readonly { readonly boxes: readonly WordsBox[]; readonly needed: number }[];
   readonly scrim: Scrim;
   readonly boxes?: ScrimBoxes | undefined;
+  /** The tone that the picture is shown in. */
+  readonly tone?: ToneMatrix | undefined;
 };
 export type ContrastAnswer = {
   readonly id: number;
@@ -46,11 +57,18 @@ function pixelsOf(address: string): Promise<Pixels> {
   return made;
 }
 
+function toned(data: Pixels["data"], tone: ToneMatrix): Uint8ClampedArray {
+  const copy = Uint8ClampedArray.from(data);
+  applyTone(copy, 4, tone);
+  return copy;
+}
+
 self.onmessage = async ({ data }: MessageEvent<ContrastAsk>) => {
-  const { id, picture, crop, words, scrim, boxes } = data;
+  const { id, picture, crop, words, scrim, boxes, tone } = data;
   let answer: ContrastAnswer = { id, worst: undefined, enough: undefined };
   try {
-    const pixels = await pixelsOf(picture);
+    const plain = await pixelsOf(picture);
+    const pixels = tone ? { ...plain, data: toned(plain.data, tone) } : plain;
     const all = words.map(({ boxes: places, needed }) => ({ pixels, crop, words: places, needed, boxes }));
     answer = { id, worst: worstOnPicture(all, scrim), enough: leastScrim(all, scrim) };
   } catch {

@@ -10,6 +10,7 @@ import {
   entryOf,
 } from "../document";
 import { held, readAt, type Operation, type Path } from "../operations";
+import type { Tone } from "../pictures";
 import {
   problemWithBrand,
   problemWithValue,
@@ -46,6 +47,18 @@ function setLook(
 /** Applies another theme. Content stays, and so does everything that the brand says for itself. */
 export const applyTheme = (draft: Draft, theme: string, name: string): Outcome =>
   setLook(draft, ["theme"], theme, "applyTheme", `Theme changed to ${name}`, false);
+
+/** Keeps a tone of pictures for the shop, changes one, or (`undefined`) takes it away. */
+export function setTone(
+  draft: Draft,
+  id: string,
+  kept: { readonly name: string; readonly tone: Tone } | undefined,
+  label: string,
+): Outcome {
+  const { [id]: _before, ...others } = draft.look.tones ?? {};
+  const tones = kept ? { ...draft.look.tones, [id]: kept } : others;
+  return setLook(draft, ["tones"], tones as unknown as Json, "setTone", label, true);
+}
 
 /** What a brand setting is called in a list of changes: "Button › Primary: made", "Link pinned in Header". */
 export function brandWords(brand: Brand, key: string): string {

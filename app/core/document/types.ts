@@ -1,3 +1,5 @@
+import type { Tone } from "../pictures/tone";
+
 /** Anything that survives JSON unchanged. */
 export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
 
@@ -196,6 +198,8 @@ export type Look = {
   readonly versions: Readonly<Record<string, BrandVersion>>;
   /** Sentences of the studio that the seller has found to be true of the shop, each by its mark (`markOf`). */
   readonly accepted?: readonly string[] | undefined;
+  /** Tones of pictures that the seller keeps, by id. */
+  readonly tones?: Readonly<Record<string, { readonly name: string; readonly tone: Tone }>> | undefined;
 };
 
 /** The slots of a document's root, in the order in which a page shows them. */

@@ -1,4 +1,6 @@
 export * from "./logo";
 export * from "./renditions";
 export * from "./shade";
+export * from "./tone";
+export * from "./view";
 export * from "./words-on-picture";

@@ -30,22 +30,22 @@ export function widthsFor(picture: Pick<Picture, "width">): readonly number[] {
   return fitting.length ? fitting : [RENDITION_WIDTHS[0]];
 }
 
-/** Address of a rendition on either origin. */
-export const renditionAddress = (picture: Picture, width: number): string =>
-  picture.vector ? `/media/${picture.hash}.svg` : `/media/${picture.hash}-${width}.webp`;
+/** Address of a rendition on either origin. `code`: the tone that it is made in, empty for none; drawings have none. */
+export const renditionAddress = (picture: Picture, width: number, code = ""): string =>
+  picture.vector ? `/media/${picture.hash}.svg` : `/media/${picture.hash}-${width}${code ? `.${code}` : ""}.webp`;
 
 /** `srcset` of a picture; undefined for vector pictures, which need none. */
-export const srcSetOf = (picture: Picture): string | undefined =>
+export const srcSetOf = (picture: Picture, code = ""): string | undefined =>
   picture.vector
     ? undefined
     : widthsFor(picture)
-        .map((w) => `${renditionAddress(picture, w)} ${w}w`)
+        .map((w) => `${renditionAddress(picture, w, code)} ${w}w`)
         .join(", ");
 
 /** The plain `src`: the width nearest to `wanted` from above, for browsers and readers without `srcset`. */
-export function sourceOf(picture: Picture, wanted = 640): string {
+export function sourceOf(picture: Picture, wanted = 640, code = ""): string {
   const widths = widthsFor(picture);
-  return renditionAddress(picture, widths.find((w) => w >= wanted) ?? widths.at(-1)!);
+  return renditionAddress(picture, widths.find((w) => w >= wanted) ?? widths.at(-1)!, code);
 }
 
 /** The class under which a picture's focal point is written into the page's CSS. */

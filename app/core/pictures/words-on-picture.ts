@@ -72,8 +72,10 @@ export function cropOf(
   picture: { readonly width: number; readonly height: number },
   box: { readonly width: number; readonly height: number },
   focus: readonly [x: number, y: number],
+  /** How much it is enlarged about that point: 1 just fills the box. */
+  zoom = 1,
 ): WordsBox {
-  const scale = Math.max(box.width / picture.width, box.height / picture.height);
+  const scale = Math.max(box.width / picture.width, box.height / picture.height) * zoom;
   const shownWidth = box.width / scale / picture.width;
   const shownHeight = box.height / scale / picture.height;
   const left = ((1 - shownWidth) * focus[0]) / 100;

@@ -12,4 +12,5 @@ export {
   type ReadLook,
 } from "./migrations";
 export { linkSchema, NO_LINK, placeName, type Link } from "./links";
+export { toneSchema, tonesSchema, viewSchema } from "./views";
 export { plainWords } from "./words";

@@ -17,6 +17,7 @@ import type { Operation } from "../operations";
 import type { Transaction } from "../commands";
 import { problemWithBrand } from "../theme";
 import { contactFields } from "./contact";
+import { tonesSchema } from "./views";
 import {
   LONGEST_LABEL,
   LONGEST_TITLE,
@@ -127,6 +128,7 @@ export const lookSchema: z.ZodType<Look, unknown> = z.strictObject({
       }),
     )
     .default({}),
+  tones: tonesSchema.optional(),
   accepted: z
     .array(z.string().regex(/^[0-9a-f]{8}$/))
     .max(MOST_ENTRIES)

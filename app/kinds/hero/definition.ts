@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { linkSchema, NO_LINK } from "~/core/schema";
+import { linkSchema, NO_LINK, viewSchema } from "~/core/schema";
 import { richSchema } from "~/core/rich";
 import { MOST_WIDGETS } from "../column/definition";
 import type { Definition } from "../definition";
@@ -14,6 +14,7 @@ const props = z.object({
   more: z.string().max(40),
   moreLink: linkSchema,
   picture: z.string().max(40).nullable(),
+  pictureView: viewSchema,
 });
 export type HeroProps = z.infer<typeof props>;
 
@@ -44,7 +45,7 @@ export const definition: Definition<HeroProps> = {
     { type: "link", key: "link", label: "Button leads to" },
     { type: "line", key: "more", seldom: true, label: "Second link", most: 40, hint: "Optional" },
     { type: "link", key: "moreLink", seldom: true, label: "Second link leads to" },
-    { type: "picture", key: "picture", label: "Picture" },
+    { type: "picture", key: "picture", label: "Picture", views: true },
   ],
   props,
   placeholders: ["heading", "text"],

@@ -5,7 +5,7 @@ import type { HeroProps } from "./definition";
 export function View({ props, arrangement, first }: ViewProps<HeroProps>) {
   const { inside, mark } = useSlot("widgets");
   const sizes = arrangement === "beside" ? "(min-width:800px) 55vw, 100vw" : "100vw";
-  const picture = <Pic picture={props.picture} at="picture" sizes={sizes} eager={first} />;
+  const picture = <Pic picture={props.picture} view={props.pictureView} at="picture" sizes={sizes} eager={first} />;
   const words = (
     <div className={arrangement === "on-picture" ? "hero-words with-scrim" : "hero-words"} {...mark}>
       <Words at="over" as="p" className="over" text={props.over} hint="Line above" />

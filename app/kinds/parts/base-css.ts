@@ -24,6 +24,12 @@ button,input,select,textarea{font:inherit;color:inherit}
 .over{font-size:var(--t-1);font-weight:var(--strong);color:var(--soft)}
 .pic{position:relative;overflow:hidden;background:var(--raised)}
 .pic img{width:100%;height:100%;object-fit:cover}
+.pic-tone{position:absolute}
+.grain::after{content:"";position:absolute;inset:0;pointer-events:none;background:url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='180' height='180'%3E%3Cfilter id='g'%3E%3CfeTurbulence type='fractalNoise' baseFrequency='.8' numOctaves='2' stitchTiles='stitch'/%3E%3CfeColorMatrix values='1.5 0 0 0 -.25 1.5 0 0 0 -.25 1.5 0 0 0 -.25 0 0 0 0 1'/%3E%3C/filter%3E%3Crect width='180' height='180' filter='url(%23g)'/%3E%3C/svg%3E");mix-blend-mode:overlay;opacity:var(--grain)}
+.grain-1{--grain:.25}
+.grain-2{--grain:.45}
+.grain-3{--grain:.7}
+.grain-4{--grain:1}
 .pic-none{background:radial-gradient(115% 95% at 12% 118%,color-mix(in oklab,var(--brand) 30%,var(--raised)) 0 50%,#0000 50.2%),radial-gradient(75% 62% at 92% -6%,color-mix(in oklab,var(--brand) 17%,var(--raised)) 0 50%,#0000 50.2%),color-mix(in oklab,var(--brand) 8%,var(--raised))}
 .more{display:inline-block;padding-block:.4rem;color:var(--link-ink);font-weight:var(--strong);text-decoration:var(--link-line)}
 .more:hover{text-decoration:underline;text-decoration-thickness:calc(var(--link-thickness)*2)}

@@ -9,7 +9,7 @@ import {
   type SearchResult,
   type Variant,
 } from "~/core/goods";
-import { sourceOf, type Picture, type ScrimTone } from "~/core/pictures";
+import { sourceOf, type DrawnTone, type Picture, type PictureView, type ScrimTone } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress } from "~/core/addresses";
@@ -38,6 +38,10 @@ export type KindEnv = {
   readonly identity: Look["identity"];
   readonly goods: Goods;
   readonly picture: (id: string | null) => Picture | undefined;
+  /** A tone as it is drawn, with the shop's colours in it; undefined where it changes nothing. */
+  readonly tone: (tone: PictureView["tone"]) => DrawnTone | undefined;
+  /** Pictures are served in the tone that they are shown in. Elsewhere, in panes, they are drawn through a filter. */
+  readonly servesTones?: true;
   /** The address that a link leads to; undefined where it leads nowhere (any more). */
   readonly href: (link: Link) => string | undefined;
   readonly money: (amount: number) => string;

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { linkSchema, NO_LINK } from "~/core/schema";
+import { linkSchema, NO_LINK, viewSchema } from "~/core/schema";
 import { richSchema } from "~/core/rich";
 import { MOST_WIDGETS } from "../column/definition";
 import type { Definition } from "../definition";
@@ -12,6 +12,7 @@ const props = z.object({
   more: z.string().max(40),
   link: linkSchema,
   picture: z.string().max(40).nullable(),
+  pictureView: viewSchema,
 });
 export type PictureWordsProps = z.infer<typeof props>;
 
@@ -35,7 +36,7 @@ export const definition: Definition<PictureWordsProps> = {
     { type: "rich", key: "text", label: "Text", most: 1500 },
     { type: "line", key: "more", label: "Link", most: 40, hint: "Optional" },
     { type: "link", key: "link", label: "Link leads to" },
-    { type: "picture", key: "picture", label: "Picture" },
+    { type: "picture", key: "picture", label: "Picture", views: true },
   ],
   props,
   placeholders: ["heading", "text"],

@@ -8,6 +8,7 @@ export function View({ props, arrangement, first }: ViewProps<PictureWordsProps>
     <div className="in">
       <Pic
         picture={props.picture}
+        view={props.pictureView}
         at="picture"
         sizes={arrangement === "overlap" ? "(min-width:800px) 75vw, 100vw" : "(min-width:800px) 55vw, 100vw"}
       />

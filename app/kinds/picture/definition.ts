@@ -1,10 +1,11 @@
 import { z } from "zod";
-import { linkSchema, NO_LINK } from "~/core/schema";
+import { linkSchema, NO_LINK, viewSchema } from "~/core/schema";
 import type { Definition } from "../definition";
 import { WIDGET_SLOTS } from "../slots";
 
 const props = z.object({
   picture: z.string().max(40).nullable(),
+  pictureView: viewSchema,
   caption: z.string().max(200),
   link: linkSchema,
 });
@@ -21,7 +22,7 @@ export const definition: Definition<PictureProps> = {
   tag: "figure",
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [
-    { type: "picture", key: "picture", label: "Picture" },
+    { type: "picture", key: "picture", label: "Picture", views: true },
     { type: "line", key: "caption", label: "Caption", most: 200, hint: "Optional" },
     { type: "link", key: "link", label: "Leads to" },
   ],

@@ -1,10 +1,11 @@
 import { z } from "zod";
-import { linkSchema, NO_LINK } from "~/core/schema";
+import { linkSchema, NO_LINK, viewSchema } from "~/core/schema";
 import type { Definition } from "../definition";
 import { LARGE_VIEW } from "../parts/large-view";
 
 const shot = z.object({
   picture: z.string().max(40).nullable(),
+  pictureView: viewSchema,
   caption: z.string().max(160),
   link: linkSchema,
 });
@@ -41,7 +42,7 @@ export const definition: Definition<PicturesProps> = {
       most: 40,
       begins: 6,
       fields: [
-        { type: "picture", key: "picture", label: "Picture" },
+        { type: "picture", key: "picture", label: "Picture", views: true },
         { type: "line", key: "caption", label: "Caption", most: 160, hint: "Optional" },
         { type: "link", key: "link", label: "Leads to" },
       ],
@@ -86,8 +87,8 @@ export const definition: Definition<PicturesProps> = {
 .shots{display:grid;gap:var(--gap);grid-template-columns:repeat(var(--columns,3),minmax(0,1fr))}
 .shots .pic{border-radius:var(--card);aspect-ratio:var(--shape)}
 .shots a{display:block;color:inherit;text-decoration:none}
-.shots a:hover .pic img{transform:scale(1.02)}
-.shots .pic img{transition:transform .3s}
+.shots a:hover .pic img{scale:1.02}
+.shots .pic img{transition:scale .3s}
 .shot-words{padding-top:.55rem;font-size:var(--t-1);color:var(--soft)}
 @supports (width:round(up,1px,1px)){.a-even .shots.even{--rows:round(up,var(--count)/var(--columns,3),1);--even:max(round(up,var(--count)/var(--rows),1),round(up,var(--columns,3)*2/3,1));grid-template-columns:repeat(var(--even),minmax(0,1fr))}}
 .a-unequal .shots{grid-auto-flow:dense;grid-template-columns:repeat(12,minmax(0,1fr));grid-auto-rows:clamp(7rem,20vw,19rem)}

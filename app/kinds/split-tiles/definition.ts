@@ -1,9 +1,10 @@
 import { z } from "zod";
-import { linkSchema, NO_LINK } from "~/core/schema";
+import { linkSchema, NO_LINK, viewSchema } from "~/core/schema";
 import type { Definition } from "../definition";
 
 const tile = z.object({
   picture: z.string().max(40).nullable(),
+  pictureView: viewSchema,
   heading: z.string().max(80),
   text: z.string().max(200),
   more: z.string().max(40),
@@ -40,7 +41,7 @@ export const definition: Definition<SplitTilesProps> = {
       most: 7,
       begins: 3,
       fields: [
-        { type: "picture", key: "picture", label: "Picture" },
+        { type: "picture", key: "picture", label: "Picture", views: true },
         { type: "line", key: "heading", label: "Heading", most: 80, hint: "Name of what it leads to, if empty" },
         { type: "line", key: "text", label: "Text", most: 200, hint: "Optional" },
         { type: "line", key: "more", label: "Words of the link", most: 40, hint: "Optional" },
@@ -70,8 +71,8 @@ export const definition: Definition<SplitTilesProps> = {
 .splits{display:grid;gap:var(--gap)}
 .split{position:relative;display:flex;flex-direction:column;height:100%;min-height:0;text-decoration:none;color:inherit}
 .split .pic{flex:1;border-radius:var(--card);aspect-ratio:var(--shape)}
-.split .pic img{transition:transform .35s}
-.split:hover .pic img{transform:scale(1.025)}
+.split .pic img{transition:scale .35s}
+.split:hover .pic img{scale:1.025}
 .split-words{display:flex;flex-direction:column;gap:.35rem;text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 .split-head{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);text-transform:var(--heads-case);line-height:1.15;font-size:var(--t2);text-wrap:balance}
 .split-text{font-size:var(--t0);text-wrap:pretty;max-width:var(--measure)}

@@ -26,6 +26,7 @@ export function View({ props, first }: ViewProps<SplitTilesProps>) {
               <>
                 <Pic
                   picture={tile.shown}
+                  view={tile.pictureView}
                   at={`${at}.picture`}
                   sizes="(min-width:600px) 50vw, 100vw"
                   eager={first && tile.index < 2}

@@ -4,7 +4,7 @@ import { resolve } from "node:path";
 import type { Request, RequestHandler, Response } from "express";
 import { fontFileFor } from "../fonts/index.server";
 import type { Scripts } from "~/render";
-import { fileFor } from "../pictures/index.server";
+import { fileFor, type ToneAllowed } from "../pictures/index.server";
 
 const YEAR = "public, max-age=31536000, immutable";
 const OWN_YEAR = "private, max-age=31536000, immutable";
@@ -34,9 +34,10 @@ export async function sendPicture(
   response: Response,
   isAllowed: (hash: string) => Promise<boolean>,
   whose: "public" | "private" = "public",
+  isToneAllowed?: ToneAllowed,
 ): Promise<void> {
   const hash = name.slice(0, 64);
-  const file = /^[0-9a-f]{64}$/.test(hash) && (await isAllowed(hash)) ? await fileFor(name) : undefined;
+  const file = /^[0-9a-f]{64}$/.test(hash) && (await isAllowed(hash)) ? await fileFor(name, isToneAllowed) : undefined;
   if (!file) {
     response.status(404).type("text/plain").send("There is no such picture.");
     return;

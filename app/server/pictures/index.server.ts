@@ -7,7 +7,7 @@ import { readApart, type PreparedPicture } from "../reading/index.server";
 import { forgetShops } from "../shops/index.server";
 import { keepOriginal, readOriginal } from "./store";
 
-export { fileFor, readOriginal } from "./store";
+export { fileFor, readOriginal, type ToneAllowed } from "./store";
 export { addVideo, MOST_VIDEO_BYTES, videoFor, type VideoUpload } from "./videos";
 
 /** Largest upload in bytes. */

@@ -1,8 +1,8 @@
 import { randomBytes } from "node:crypto";
 import { mkdir, readFile, rename, rm, stat, writeFile } from "node:fs/promises";
 import { dirname, join } from "node:path";
-import sharp from "sharp";
-import { RENDITION_WIDTHS, SHARE_SIZE } from "~/core/pictures";
+import sharp, { type Sharp } from "sharp";
+import { applyTone, readToneCode, RENDITION_WIDTHS, SHARE_SIZE, type ToneMatrix } from "~/core/pictures";
 import { config } from "../config/index.server";
 
 // Files are named by the hash of their content, so they are never changed and can be cached for ever. This file is the
@@ -51,11 +51,17 @@ export const readOriginal = (hash: string, vector: boolean): Promise<Buffer> =>
 
 const underWay = new Map<string, Promise<string | undefined>>();
 
-/** The path of a file that serves `name` (`hash.svg`, `hash-640.webp`); made on first use. Undefined where there is none. */
-export function fileFor(name: string): Promise<string | undefined> {
+/** Whether a rendition in a tone may be made: whoever asks for a thousand tones would fill the disk. */
+export type ToneAllowed = (code: string) => Promise<boolean>;
+
+/**
+ * The path of a file that serves `name` (`hash.svg`, `hash-640.webp`, `hash-640.tone.webp`); made on first use. Undefined where
+ * there is none.
+ */
+export function fileFor(name: string, isToneAllowed: ToneAllowed = async () => false): Promise<string | undefined> {
   const running = underWay.get(name);
   if (running) return running;
-  const made = find(name).finally(() => underWay.delete(name));
+  const made = find(name, isToneAllowed).finally(() => underWay.delete(name));
   underWay.set(name, made);
   return made;
 }
@@ -74,19 +80,28 @@ async function share(path: string, hash: string): Promise<string | undefined> {
   return path;
 }
 
-async function find(name: string): Promise<string | undefined> {
-  const match = /^([0-9a-f]{64})(?:\.svg|-(\d{2,4})\.webp|-(share)\.jpg)$/.exec(name);
+/** A picture in a tone: the same map that a filter draws in a pane. */
+async function inTone(picture: Sharp, tone: ToneMatrix): Promise<Sharp> {
+  const { data, info } = await picture.toColourspace("srgb").ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  applyTone(data, 4, tone);
+  const { width, height } = info;
+  return sharp(data, { raw: { width, height, channels: 4 } });
+}
+
+async function find(name: string, isToneAllowed: ToneAllowed): Promise<string | undefined> {
+  const match = /^([0-9a-f]{64})(?:\.svg|-(\d{2,4})(?:\.([\w-]{23,60}))?\.webp|-(share)\.jpg)$/.exec(name);
   if (!match) return undefined;
   const path = pathOf(name);
   if (await exists(path)) return path;
-  if (match[3]) return share(path, match[1]!);
+  if (match[4]) return share(path, match[1]!);
+  const tone = match[3] === undefined ? undefined : readToneCode(match[3]);
+  if (match[3] !== undefined && !(tone && (await isToneAllowed(match[3])))) return undefined;
   const width = Number(match[2]);
   if (!match[2] || !(RENDITION_WIDTHS as readonly number[]).includes(width)) return undefined;
   const original = pathOf(originalName(match[1]!, false));
   if (!(await exists(original))) return undefined;
-  await put(
-    path,
-    await sharp(original).resize({ width, withoutEnlargement: true }).webp({ quality: 76, effort: 4 }).toBuffer(),
-  );
+  const resized = sharp(original).resize({ width, withoutEnlargement: true });
+  const made = tone ? await inTone(resized, tone) : resized;
+  await put(path, await made.webp({ quality: 76, effort: 4 }).toBuffer());
   return path;
 }

@@ -10,6 +10,7 @@ import { isOutOfReach, SignUp } from "../database/index.server";
 import { situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
 import { trustProxies } from "../config/index.server";
+import { tonesIn } from "~/render";
 import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
@@ -113,7 +114,12 @@ function whateverElse(): Express {
     const shop = shopOf(response);
     const name = String(request.params.name);
     if (/\.(?:mp4|webm)$/.test(name)) return sendVideo(await videoFor(shop.id, name), response);
-    return sendPicture(String(request.params.name), response, (hash) => hasPicture(shop.id, hash));
+    // Only tones that a page of the shop shows are made.
+    const isToneAllowed = async (code: string) => {
+      const content = await contentFor(response);
+      return content !== undefined && tonesIn(content.draft).has(code);
+    };
+    return sendPicture(name, response, (hash) => hasPicture(shop.id, hash), "public", isToneAllowed);
   });
 
   const icon = async (response: Response, size: number): Promise<Buffer | undefined> => {

@@ -163,7 +163,7 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
           device={device}
         />
       ) : null}
-      {isAlone && part ? <FocusHandles frame={frame} node={part.node} /> : null}
+      {isAlone && part ? <FocusHandles frame={frame} node={part.node} device={device} /> : null}
       <CheckMarks pane={pane} />
       {dragging ? (
         <div className="zm-sill" style={{ top: dragging.sill }}>

@@ -49,7 +49,7 @@ export function PanesArea({ isNarrow, shown: seen }: { isNarrow: boolean; shown:
   const sheets = useSheetSource(
     useMemo(() => (isParts ? new Map([...pages, ["parts", SHEET_CSS]]) : pages), [pages, isParts]),
   );
-  const structure = useStructure(exact.look);
+  const structure = useStructure(exact.look, exact.documents);
   const { documents } = exact;
   const draft = useMemo(() => ({ look: structure, documents }), [structure, documents]);
   const latest = useRef(look);

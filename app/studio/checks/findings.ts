@@ -1,10 +1,10 @@
 import { isOwnColour, resolve } from "~/core/cascade";
 import { layoutFindings, type LayoutFinding, type LayoutRule } from "~/core/checks";
 import { locate, setStyles, type Outcome } from "~/core/commands";
-import { entryOf, type Device, type Draft, type Part, type StyleValue } from "~/core/document";
+import { entryOf, walk, type Device, type Draft, type Part, type StyleValue } from "~/core/document";
 import type { Picture, Scrim } from "~/core/pictures";
 import { hasStyle, kindOf } from "~/kinds";
-import { nodeLayers, pictureUnderWords } from "~/render";
+import { nodeLayers, pictureUnderWords, tonesOf } from "~/render";
 import { themeById } from "~/themes";
 import { coloursAround, setFor } from "../colours";
 import { DEVICE_WIDTH } from "../panes";
@@ -28,11 +28,11 @@ export const RULE_WORDS: Readonly<Record<LayoutRule, string>> = {
   unreadable: "Hard to read",
 };
 
-/** The sections of a page as it is drawn, those of every page among them. */
+/** The sections of a page as it is drawn, those of every page and those within sections among them. */
 function sectionsIn(frame: Document, draft: Draft): readonly Part[] {
-  const all = Object.values(draft.documents).flatMap(({ root }) => Object.values(root.slots).flat());
+  const all = Object.values(draft.documents).flatMap(({ root }) => [...walk(root)]);
   const byId = new Map(all.map((section) => [section.id, section]));
-  return [...frame.querySelectorAll<HTMLElement>("[data-level=section]")].flatMap(
+  return [...frame.querySelectorAll<HTMLElement>(".s[data-node]")].flatMap(
     (element) => byId.get(element.dataset.node!) ?? [],
   );
 }
@@ -50,13 +50,14 @@ export async function onPicturesOf(
   ask: AskContrast,
 ): Promise<readonly Finding[]> {
   const theme = themeById(draft.look.theme);
+  const toneOf = tonesOf(draft.look);
   const found: Finding[] = [];
   for (const node of sectionsIn(frame, draft)) {
     const under = pictureUnderWords(node, theme);
     const picture = under && pictures.find((p) => p.id === under);
     if (!picture) continue;
     const layers = nodeLayers(node, theme, draft.look);
-    const answer = await contrastOnPicture(ask, frame, node, layers, picture, device);
+    const answer = await contrastOnPicture(ask, frame, node, layers, picture, device, toneOf);
     const box = frame.querySelector(`[data-node="${node.id}"]`)?.getBoundingClientRect();
     if (!answer || !box || answer.reached >= answer.needed) continue;
     found.push({

@@ -2,15 +2,20 @@ import { resolve, type Layer } from "~/core/cascade";
 import type { Device, Part } from "~/core/document";
 import {
   cropOf,
+  cropOn,
   SCRIM_REACH,
   sourceOf,
+  throughTone,
+  type DrawnTone,
   type Picture,
+  type PictureView,
   type Scrim,
   type ScrimFrom,
   type ScrimTone,
   type WordsBox,
 } from "~/core/pictures";
 import type { ContrastAnswer, ContrastAsk } from "~/workers/contrast.worker";
+import { viewUnderWords } from "~/render";
 import { neededFor } from "./measure";
 
 export type PictureContrast = {
@@ -34,7 +39,13 @@ export function scrimOf(layers: readonly Layer[], device: Device): Scrim {
 type MeasuredWords = Pick<ContrastAsk, "crop" | "words" | "boxes">;
 
 /** Where a section's words stand on its picture in a pane; undefined where the pane does not show both. */
-function wordsOn(frame: Document, node: string, picture: Picture): MeasuredWords | undefined {
+function wordsOn(
+  frame: Document,
+  node: string,
+  picture: Picture,
+  view: PictureView | undefined,
+  device: Device,
+): MeasuredWords | undefined {
   const section = frame.querySelector<HTMLElement>(`[data-node="${node}"]`);
   const box = section?.querySelector(":scope > .pic")?.getBoundingClientRect();
   if (!section || !box || box.width === 0 || box.height === 0) return undefined;
@@ -48,15 +59,18 @@ function wordsOn(frame: Document, node: string, picture: Picture): MeasuredWords
     if (rects.length === 0) continue;
     const style = frame.defaultView!.getComputedStyle(element);
     const needed = neededFor(Number.parseFloat(style.fontSize), Number(style.fontWeight));
+    const across = (x: number) => (x - box.left) / box.width;
     const boxes = rects.map((r) => ({
-      left: (r.left - box.left) / box.width,
-      right: (r.right - box.left) / box.width,
+      // On a mirrored picture, what stands left is over what is right in it.
+      left: view?.mirror ? 1 - across(r.right) : across(r.left),
+      right: view?.mirror ? 1 - across(r.left) : across(r.right),
       top: (r.top - box.top) / box.height,
       bottom: (r.bottom - box.top) / box.height,
     }));
     words.set(needed, [...(words.get(needed) ?? []), ...boxes]);
   }
   if (words.size === 0) return undefined;
+  const { focus, zoom } = cropOn(view, device);
   // Words that have a scrim of their own wear it from their top edge to the lower one of the section.
   const own = section.querySelector(".with-scrim")?.getBoundingClientRect();
   const boxes = own && {
@@ -64,7 +78,7 @@ function wordsOn(frame: Document, node: string, picture: Picture): MeasuredWords
   };
   return {
     boxes,
-    crop: cropOf(picture, box, picture.focus),
+    crop: cropOf(picture, box, focus ?? picture.focus, (zoom ?? 100) / 100),
     words: [...words].map(([needed, boxes]) => ({ needed, boxes })),
   };
 }
@@ -105,10 +119,15 @@ export async function contrastOnPicture(
   layers: readonly Layer[],
   picture: Picture,
   device: Device,
+  /** In which tone it is shown. */
+  toneOf: (tone: PictureView["tone"]) => DrawnTone | undefined,
 ): Promise<PictureContrast | undefined> {
-  const measured = picture.vector ? undefined : wordsOn(frame, node.id, picture);
+  const view = viewUnderWords(node);
+  const measured = picture.vector ? undefined : wordsOn(frame, node.id, picture, view, device);
   if (!measured) return undefined;
-  const scrim = { ...scrimOf(layers, device), shade: picture.shade };
-  const { worst, enough } = await ask({ picture: sourceOf(picture, 480), scrim, ...measured });
+  const tone = toneOf(view?.tone)?.matrix;
+  const shade = tone && picture.shade ? throughTone(picture.shade, tone) : picture.shade;
+  const scrim = { ...scrimOf(layers, device), shade };
+  const { worst, enough } = await ask({ picture: sourceOf(picture, 480), scrim, tone, ...measured });
   return worst && { ...worst, enough, scrim };
 }

@@ -3,7 +3,7 @@ import { Box, Button, Link, Skeleton, TextField, Typography } from "@mui/materia
 import { lazy, Suspense, useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Part } from "~/core/document";
-import { chassisOf } from "~/kinds";
+import { chassisOf, type Field } from "~/kinds";
 import { useStudioStore } from "../keeping";
 import { useWhenChanged } from "../ui";
 import { FieldControl } from "./fields";
@@ -50,11 +50,13 @@ export function AnchorField({ node }: { node: Part }) {
   );
 }
 
+const BACKDROP: Field = { type: "picture", key: "backdrop", label: "Picture behind it", views: true };
+
 /** A picture behind everything that stands in a section. */
 export const BackdropField = ({ node }: { node: Part }) => (
   <FieldControl
     node={node.props.backdrop === undefined ? { ...node, props: { ...node.props, backdrop: null } } : node}
-    field={{ type: "picture", key: "backdrop", label: "Picture behind it" }}
+    field={BACKDROP}
     path={["backdrop"]}
   />
 );

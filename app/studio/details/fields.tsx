@@ -24,6 +24,7 @@ import { PicturePicker } from "../pictures";
 import { INK, useWhenChanged } from "../ui";
 import { AttributesField, GoodsField, ProductsField, YesField } from "./goods-fields";
 import { ListField } from "./list-field";
+import { PictureViewField } from "./picture-view";
 import { useSet, useSetOrSay, type FieldProps } from "./use-set";
 
 /** Text that is kept as it is typed. What may not be kept stays in the field, with the reason beside it. */
@@ -53,7 +54,7 @@ function WordsField({ node, field, path }: FieldProps & { field: Extract<Field, 
   );
 }
 
-function PictureField({ node, field, path }: FieldProps) {
+function PictureField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "picture" }> }) {
   const [open, setOpen] = useState(false);
   const id = readAt(node.props, path);
   const picture = useStudio((s) => s.pictures.find((p) => p.id === id));
@@ -96,6 +97,7 @@ function PictureField({ node, field, path }: FieldProps) {
           ) : null}
         </Box>
       </Box>
+      {picture && field.views ? <PictureViewField node={node} path={path} picture={picture} /> : null}
       <PicturePicker
         open={open}
         onClose={() => setOpen(false)}

@@ -6,6 +6,7 @@ import type { BenchFrames } from "../bench";
 import { contrastOnPicture, createContrastWorker, type PictureContrast } from "../checks";
 import { useStudio } from "../keeping";
 import { useWhenChanged } from "../ui";
+import { tonesOf } from "~/render";
 
 export type ContrastFinding = PictureContrast & { readonly device: Device };
 
@@ -24,6 +25,7 @@ export function usePictureContrast(
   useWhenChanged(`${node.id} ${picture?.id}`, () => setFindings([]));
   const [worker] = useState(createContrastWorker);
   const panes = useStudio((s) => s.panes);
+  const look = useStudio((s) => s.draft.look);
   const asked = useRef(0);
   const measureSoon = useRef(() => {});
   useEffect(() => worker.end, [worker]);
@@ -37,7 +39,8 @@ export function usePictureContrast(
       for (const pane of ["phone", "wide"] as const) {
         const frame = frames[pane];
         const { device } = panes[pane];
-        const answer = frame && (await contrastOnPicture(worker.ask, frame, node, layers, picture, device));
+        const answer =
+          frame && (await contrastOnPicture(worker.ask, frame, node, layers, picture, device, tonesOf(look)));
         if (answer) found.push({ device, ...answer });
       }
       if (!isOver && round === asked.current) setFindings(found);
@@ -52,7 +55,7 @@ export function usePictureContrast(
       clearTimeout(timer);
       isOver = true;
     };
-  }, [node, layers, picture, frames, panes, worker]);
+  }, [node, layers, picture, frames, panes, worker, look]);
   useEffect(() => {
     // Sections change their size when fonts arrive, when words are typed in a pane, when the window is resized.
     const observers = [frames.phone, frames.wide].flatMap((frame) => {

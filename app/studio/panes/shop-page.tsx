@@ -1,5 +1,5 @@
 import { memo, useDeferredValue, useMemo } from "react";
-import type { Draft, Look } from "~/core/document";
+import { walk, type Draft, type Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, shadeCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
@@ -15,6 +15,8 @@ import {
   PageBody,
   partsByKind,
   pictureUnderWords,
+  tonedTint,
+  toneWords,
   sharedCss,
   shownOf,
   siteWords,
@@ -53,18 +55,17 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
     // Of the look, only this reaches the rules of single sections.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [documents, theme, goods]);
+  const tones = toneWords({ look, documents });
   // A library has thousands of pictures, of which few stand under words.
   const tints = useMemo(() => {
-    const under = new Set(
-      Object.values(documents)
-        .flatMap(({ root }) => Object.values(root.slots).flat())
-        .map((section) => pictureUnderWords(section, theme)),
-    );
-    return pictures
-      .filter((p) => under.has(p.id))
-      .map(shadeCss)
-      .join("");
-  }, [documents, pictures, theme]);
+    const parts = Object.values(documents).flatMap(({ root }) => [...walk(root)]);
+    const under = new Set(parts.map((part) => pictureUnderWords(part, theme)));
+    const shown = pictures.filter((p) => under.has(p.id));
+    const find = (id: string | null) => shown.find((p) => p.id === id);
+    return [...shown.map(shadeCss), ...parts.map((part) => tonedTint(part, theme, look, find))].join("");
+    // Of the look, tones take what `tones` says.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [documents, pictures, theme, tones]);
   return useMemo(
     () =>
       new Map([
@@ -83,11 +84,12 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
 const STRUCTURAL = [...SETTINGS.values()].filter((s) => s.structural).map((s) => s.key);
 
 /** The look as far as it changes what pages contain: the same object for as long as only colours, sizes and shapes change. */
-export function useStructure(look: Look): Look {
+export function useStructure(look: Look, documents: Draft["documents"]): Look {
   const theme = themeById(look.theme);
   const key = JSON.stringify([
     look.theme,
     look.identity,
+    toneWords({ look, documents }),
     [...darkSetsOf(look)],
     STRUCTURAL.map((name) => resolveSetting(name, look.brand, theme.defaults).value),
   ]);
@@ -106,7 +108,7 @@ type ShopPageProps = {
 
 /** A page of the shop as the studio shows it. */
 export function ShopPage({ draft, ...rest }: ShopPageProps) {
-  const look = useStructure(draft.look);
+  const look = useStructure(draft.look, draft.documents);
   return <StillPage look={look} documents={draft.documents} {...rest} />;
 }
 
