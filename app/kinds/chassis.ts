@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { PROPERTIES } from "~/core/cascade";
+import { PLACED, PROPERTIES } from "~/core/cascade";
 import { entryOf, type Part } from "~/core/document";
 import { placeName, viewSchema } from "~/core/schema";
 import type { Definition } from "./definition";
@@ -45,7 +45,10 @@ const OF_SECTIONS = [
 /** How a row above every page stands to what is below it. */
 export const OF_TOP: readonly string[] = ["lies", "shrinks"];
 const OF_BOXES = ["above", "below", "pad", "order", "set", "border", "round", "lift", "opacity", "entrance", "hidden"];
-const OF_WIDGETS = ["wide", "stand", ...OF_BOXES, "hover"];
+/** How something is laid into its place, which is of no use where it is placed freely; and how it is placed. */
+export const OF_FLOW: readonly string[] = ["wide", "stand", "above", "below", "order", "headSize", "size"];
+export const OF_PLACED: readonly string[] = PLACED;
+const OF_WIDGETS = ["wide", "stand", ...OF_BOXES, "hover", ...OF_PLACED];
 
 /** Style properties that a part has besides those its kind names, as it is now. */
 export function moreStyles(definition: Definition, node: Part): readonly string[] {

@@ -92,9 +92,9 @@ export type Level = "section" | "column" | "widget" | "item";
  * What shared code may ask of a kind without knowing its name. `no-head`: it brings no heading of its own. `head`: it is a
  * heading. `names-page`: it says what its page is about, as its first heading. `picture`, `words`, `rule`: what it is mainly, for
  * arranging on phones. `small`: two of it can stand side by side on a phone. `wraps`: a section that can hold any widget. `stands-for`: it
- * holds the place of a section that is kept elsewhere.
+ * holds the place of a section that is kept elsewhere. `places`: what is in it stands where it is put, not one after the other.
  */
-export type Trait = "no-head" | "head" | "names-page" | "picture" | "words" | "rule" | "small" | "wraps" | "stands-for";
+export type Trait = "no-head" | "head" | "names-page" | "picture" | "words" | "rule" | "small" | "wraps" | "stands-for" | "places";
 
 export type Definition<Props extends Record<string, unknown> = Record<string, unknown>> = {
   readonly kind: string;
@@ -174,7 +174,7 @@ export type Start = {
     readonly pictures: readonly string[];
     readonly product: string | null;
     readonly link: Json;
-  }) => Pick<Part, "slots" | "style">;
+  }) => Pick<Part, "slots" | "style"> & Partial<Pick<Part, "props">>;
 };
 
 export type ViewProps<Props> = { readonly props: Props; readonly arrangement: string; readonly first: boolean };

@@ -25,6 +25,7 @@ import { picture } from "./picture";
 import { pictures } from "./pictures";
 import { pictureWords } from "./picture-words";
 import { point } from "./point";
+import { poster } from "./poster";
 import { product } from "./product";
 import { productGrid } from "./product-grid";
 import { quote } from "./quote";
@@ -60,6 +61,7 @@ import { words } from "./words";
 const LIST: readonly Kind[] = [
   hero,
   slides,
+  poster,
   runningLine,
   productGrid,
   collectionTiles,
@@ -233,4 +235,4 @@ export {
   type ViewProps,
 } from "./definition";
 export { documentProblem, LONGEST_DESCRIPTION, LONGEST_SEARCH_TITLE, LONGEST_WORD } from "./documents";
-export { chassisOf, hasStyle, moreStyles, OF_TOP } from "./chassis";
+export { chassisOf, hasStyle, moreStyles, OF_FLOW, OF_PLACED, OF_TOP } from "./chassis";

@@ -1,2 +1,2 @@
-/** Where widgets may stand: in a column or a section's own place for more, and in a group. */
-export const WIDGET_SLOTS = ["widgets", "inside"] as const;
+/** Where widgets may stand: in a column or a section's own place for more, in a group, and freely placed. */
+export const WIDGET_SLOTS = ["widgets", "inside", "placed"] as const;

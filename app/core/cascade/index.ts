@@ -12,4 +12,5 @@ export {
   type Property,
   type StyleChoice,
 } from "./property";
+export { PLACED } from "./properties-placed";
 export { TEXT_ROLES } from "./properties-words";

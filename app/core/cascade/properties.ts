@@ -13,6 +13,7 @@ import { declare, isExact, isOwnColour, lengthOr, SPACE_STEPS, stepOf, type Prop
 import { BOX_PROPERTIES } from "./properties-box";
 import { COLUMN_PROPERTIES } from "./properties-columns";
 import { GROUND_PROPERTIES } from "./properties-ground";
+import { PLACED_PROPERTIES } from "./properties-placed";
 import { WORD_PROPERTIES } from "./properties-words";
 
 // The whole screen leaves room for what stands above the page; where that lies over it, it is the whole indeed.
@@ -139,7 +140,7 @@ const LIST: readonly Property[] = [
     group: "looks",
     family: "picture",
     perDevice: true,
-    choices: ["1/1", "5/6", "4/5", "3/4", "4/3", "3/2", "16/9"].map((value) => ({
+    choices: ["3/4", "4/5", "5/6", "1/1", "4/3", "3/2", "16/9", "5/2"].map((value) => ({
       value,
       label: value.replace("/", " : "),
     })),
@@ -213,7 +214,14 @@ const LIST: readonly Property[] = [
 ];
 
 export const PROPERTIES: Readonly<Record<string, Property>> = Object.fromEntries(
-  [...LIST, ...GROUND_PROPERTIES, ...COLUMN_PROPERTIES, ...BOX_PROPERTIES, ...WORD_PROPERTIES].map((p) => [p.name, p]),
+  [
+    ...LIST,
+    ...GROUND_PROPERTIES,
+    ...COLUMN_PROPERTIES,
+    ...BOX_PROPERTIES,
+    ...PLACED_PROPERTIES,
+    ...WORD_PROPERTIES,
+  ].map((p) => [p.name, p]),
 );
 
 /** Whether a property may have this value; only such values are ever written into a page's CSS. */

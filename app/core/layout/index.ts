@@ -1,3 +1,4 @@
 export * from "./drop";
+export * from "./placing";
 export * from "./shares";
 export * from "./arrange";

@@ -1,4 +1,4 @@
-import { isGroup, levelOf } from "~/kinds";
+import { hasTrait, isGroup, levelOf } from "~/kinds";
 import {
   carryNode,
   duplicateNodes,
@@ -79,6 +79,9 @@ export function benchActions(store: StudioStore, page: string) {
       const isSideways = way === "left" || way === "right";
       const around = part.path.at(-2);
       const inGroup = around !== undefined && isGroup(around);
+      // What is placed freely is brought forward or sent back.
+      if (around && hasTrait(around, "places"))
+        return run(nudgeNode(now().draft, places([part.node.id])[0]!, by === 1 ? -1 : 1, nameOfPart(part)));
       if (part.level === "widget" && isSideways && !inGroup) return acrossColumns(part.node.id, by);
       if (part.level !== "widget" && !isSideways) return;
       run(nudgeNode(now().draft, places([part.node.id])[0]!, by, nameOfPart(part)));

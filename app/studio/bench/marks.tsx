@@ -1,8 +1,9 @@
-import { entryOf, type Device } from "~/core/document";
+import { entryOf, type Device, type Part } from "~/core/document";
 import { useEffect, useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
 import { createPortal } from "react-dom";
 import { resolve } from "~/core/cascade";
 import type { Rect } from "~/core/layout";
+import { hasStyle, hasTrait, kindOf } from "~/kinds";
 import { nodeLayers } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio } from "../keeping";
@@ -11,6 +12,8 @@ import type { PaneDevice } from "./frames";
 import { useCarry, useCarrying } from "./carry";
 import { CheckMarks } from "./check-marks";
 import { FocusHandles } from "./focus-handles";
+import { PlacedHandles } from "./placed-handles";
+import type { Held } from "./placing";
 import { ColumnLines, SpaceHandles } from "./handles";
 import { nameOfPart, partAt, type PartAt } from "./parts";
 import type { Dragging } from "./use-drag";
@@ -23,6 +26,12 @@ type MarksProps = {
   hovered: string | null;
   dragging: Dragging | null;
   onGrip: (id: string, event: PointerEvent) => void;
+  /** How much the pane is shrunk. */
+  scale: number;
+  /** What is seen while something that is placed freely is held. */
+  held: Held | null;
+  onPlace: (node: Part, event: PointerEvent) => void;
+  onHeld: (held: Held | null) => void;
 };
 
 const Dots = () => (
@@ -93,8 +102,14 @@ function SelectionFrame({ frame, part, box, hidden, shared, onGrip }: FrameProps
   );
 }
 
+/** Whether space around or in a part can be set at all. */
+const hasSpace = (node: Part): boolean => {
+  const definition = kindOf(node)?.definition;
+  return definition !== undefined && (hasStyle(definition, node, "spaceTop") || hasStyle(definition, node, "above"));
+};
+
 /** Selection, hover, handles and drop place, drawn over the pane's page and outside of its layout. */
-export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksProps) {
+export function Marks({ frame, pane, device, scale, hovered, dragging, held, onGrip, onPlace, onHeld }: MarksProps) {
   const selected = useStudio((s) => s.selected);
   const also = useStudio((s) => s.also);
   const editing = useStudio((s) => s.editing);
@@ -128,6 +143,7 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
     (d) => d !== device && resolve(layers, "hidden", d)?.value === true,
   );
   const section = part?.path[0];
+  const isPlaced = around !== undefined && hasTrait(around, "places");
   const sharedBy = part && sharedDocument(entryOf(draft.documents, part.document));
   const shared = sharedBy && whereWords(draft.documents, sharedBy.id);
   // On something small, handles would hide it.
@@ -136,6 +152,7 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
   const grip = (down: PointerEvent) => {
     if (!part) return;
     if (part.level === "section") onGrip(part.node.id, down);
+    else if (isPlaced) onPlace(part.node, down);
     else carry.begin({ id: part.node.id, node: part.node }, down);
   };
   return createPortal(
@@ -153,7 +170,7 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
         </>
       ) : null}
       {isAlone && section?.slots.columns ? <ColumnLines frame={frame} section={section} audience={audience} /> : null}
-      {isAlone && part && box && isRoomy && part.level !== "item" ? (
+      {isAlone && part && box && isRoomy && !isPlaced && part.level !== "item" && hasSpace(part.node) ? (
         <SpaceHandles
           frame={frame}
           node={part.node}
@@ -164,6 +181,9 @@ export function Marks({ frame, pane, device, hovered, dragging, onGrip }: MarksP
         />
       ) : null}
       {isAlone && part ? <FocusHandles frame={frame} node={part.node} device={device} /> : null}
+      {isAlone && part && isPlaced ? (
+        <PlacedHandles frame={frame} device={device} scale={scale} node={part.node} held={held} onHeld={onHeld} />
+      ) : null}
       <CheckMarks pane={pane} />
       {dragging ? (
         <div className="zm-sill" style={{ top: dragging.sill }}>

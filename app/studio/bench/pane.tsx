@@ -1,5 +1,6 @@
 import { Box } from "@mui/material";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import type { Part } from "~/core/document";
 import { useStudio, useStudioStore } from "../keeping";
 import {
   BARE_CSS,
@@ -22,6 +23,7 @@ import { attachPane } from "./interaction";
 import { Marks } from "./marks";
 import { boxOf } from "./use-measured";
 import { partAt } from "./parts";
+import { dragPlaced, frameAround, type Held } from "./placing";
 import { RichEditor } from "../words";
 import type { ScrollSync } from "./scroll-sync";
 import { useSectionDrag } from "./use-drag";
@@ -62,12 +64,23 @@ export function Pane({ pane, page, pageSheets, fit, height, sync, onPicture, onF
   const target = useTarget(page);
   const studio = useMemo(() => ({ editing, RichEditor }), [editing]);
 
+  const [held, setHeld] = useState<Held | null>(null);
+  const onPlace = (node: Part, down: PointerEvent) => {
+    if (frame) dragPlaced({ store, frame, device, scale, node, down, onHeld: setHeld });
+  };
+  const place = useRef(onPlace);
+  useEffect(() => {
+    place.current = onPlace;
+  });
+
   useEffect(() => {
     onFrame(pane, frame);
     if (!frame) return;
     const onGrab = (id: string, event: PointerEvent) => {
       const part = partAt(store.getState().draft, id);
-      if (part && part.level !== "section") carry.begin({ id, node: part.node }, event);
+      if (!part || part.level === "section") return;
+      if (frameAround(store, id)) place.current(part.node, event);
+      else carry.begin({ id, node: part.node }, event);
     };
     const detach = attachPane(frame, pane, store, { onHover: setHovered, onPicture, onGrab });
     const leave = sync.join(pane, frame);
@@ -113,7 +126,18 @@ export function Pane({ pane, page, pageSheets, fit, height, sync, onPicture, onF
         >
           <ShopPage draft={draft} target={target} dressing={dressing} studio={studio} />
           {frame && !bare ? (
-            <Marks frame={frame} pane={pane} device={device} hovered={hovered} dragging={dragging} onGrip={begin} />
+            <Marks
+              frame={frame}
+              pane={pane}
+              device={device}
+              hovered={hovered}
+              dragging={dragging}
+              onGrip={begin}
+              scale={scale}
+              held={held}
+              onPlace={onPlace}
+              onHeld={setHeld}
+            />
           ) : null}
         </ShopFrame>
       </Box>

@@ -107,7 +107,7 @@ export function placeForWidget(draft: Draft, selected: string | null, widget: Pa
     const here = part.path[depth]!;
     const parent = part.path[depth - 1];
     // Into what is selected, if it can take it.
-    for (const slot of ["widgets", "inside"]) {
+    for (const slot of Object.keys(kindOf(here)?.definition.holds ?? {})) {
       if (accepts(here, slot, widget)) return { parent: here.id, slot, index: entryOf(here.slots, slot)?.length ?? 0 };
     }
     const [firstColumn] = here.slots.columns ?? [];

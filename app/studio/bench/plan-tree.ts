@@ -27,7 +27,7 @@ export function insideOf(section: Part): readonly RowGroup[] {
     return Object.values(section.slots)
       .flat()
       .map((each) => ({ key: each.id, rows: rowsOf(each, section, 2) }));
-  const widgets = section.slots.widgets ?? [];
+  const widgets = section.slots.widgets ?? section.slots.placed ?? [];
   return widgets.length ? [{ key: section.id, rows: widgets.flatMap((w) => rowsOf(w, section, 2)) }] : [];
 }
 

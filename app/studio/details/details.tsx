@@ -5,7 +5,18 @@ import { Link as RouterLink } from "react-router";
 import { FAMILIES, PROPERTIES, resolve, type Family, type Layer } from "~/core/cascade";
 import { deviceDifferences, putBackDevices } from "~/core/commands";
 import { AUDIENCES, DEVICES, type Audience, type Part, entryOf } from "~/core/document";
-import { chassisOf, hasStyle, kindOf, moreStyles, OF_TOP, type Field } from "~/kinds";
+import {
+  chassisOf,
+  hasStyle,
+  hasTrait,
+  kindOf,
+  moreStyles,
+  OF_FLOW,
+  OF_PLACED,
+  OF_TOP,
+  type Definition,
+  type Field,
+} from "~/kinds";
 import { arrangementOf, nodeLayers, partById, pictureUnderWords } from "~/render";
 import { themeById } from "~/themes";
 import { benchActions, nameIn, nameOfPart, pageAtHand, partAt, useBenchFrames } from "../bench";
@@ -85,10 +96,13 @@ function Styles({ ids, nodes, names, group, ...rest }: StylesProps) {
 
 /** What is set most often, of what a kind names; at most this many are shown without opening a head. */
 const OFTEN = {
-  sits: ["columns", "rows", "height", "share", "flow", "wide", "align"],
-  looks: ["set", "scrim", "size", "headSize", "shape", "ink"],
+  sits: ["columns", "rows", "height", "share", "flow", "wide", "spread", "align"],
+  looks: ["letters", "set", "scrim", "size", "headSize", "shape", "ink"],
 } as const;
 const AT_ONCE = 2;
+/** What is set most often of something that is placed freely. */
+const PLACED_FIRST: readonly string[] = ["spread", "letters"];
+const hasLetters = ({ styles }: Definition) => styles.includes("headSize") || styles.includes("size");
 
 const oftenOf = (named: readonly string[], group: "sits" | "looks"): readonly string[] =>
   OFTEN[group].filter((name) => named.includes(name)).slice(0, AT_ONCE);
@@ -257,10 +271,17 @@ function Selected({ page }: { page: string }) {
       return d !== undefined && hasStyle(d, n, name);
     });
   const isAbove = entryOf(draft.documents, part.document)?.root.slots.top?.some((row) => row.id === node.id) ?? false;
-  const ofUse = (name: string) => isAbove || !OF_TOP.includes(name);
+  const around = part.path.at(-2);
+  const isPlaced = around !== undefined && hasTrait(around, "places");
+  const ofUse = (name: string) =>
+    (isAbove || !OF_TOP.includes(name)) && !(isPlaced ? OF_FLOW : OF_PLACED).includes(name);
   const given = moreStyles(definition, node).filter(ofUse);
-  const styles = isOne ? definition.styles.filter(ofUse) : [...definition.styles, ...given].filter(inAll);
-  const more = isOne ? given : [];
+  // What is placed freely is moved by hand; its letters are what is set most often.
+  const first = isPlaced ? PLACED_FIRST.filter((name) => name !== "letters" || hasLetters(definition)) : [];
+  const styles = isOne
+    ? [...first, ...definition.styles.filter(ofUse)]
+    : [...definition.styles, ...given].filter(inAll);
+  const more = isOne ? given.filter((name) => !first.includes(name)) : [];
   const common = { ids, nodes, layers, theme: theme.name, arrangement: arrangement.name };
   const all = [...styles, ...more];
   const folded = (group: "sits" | "looks") => all.filter((each) => !oftenOf(styles, group).includes(each));

@@ -20,7 +20,7 @@ function tidy(view: PictureView): PictureView | undefined {
     ([, value]) =>
       value !== undefined && value !== false && !(typeof value === "object" && Object.keys(value).length === 0),
   );
-  return said.length ? (Object.fromEntries(said)) : undefined;
+  return said.length ? Object.fromEntries(said) : undefined;
 }
 
 const withCrop = (view: PictureView, audience: Audience, crop: Crop | undefined): PictureView => {

@@ -82,6 +82,12 @@ a,button,[data-at]{cursor:default}
 .zm-space{position:absolute;background:repeating-linear-gradient(45deg,rgb(23 36 29/.3) 0 calc(1px*var(--k)),transparent 0 calc(7px*var(--k)))}
 .zm-value{position:absolute;transform:translate(-50%,calc(8px*var(--k)));background:#17241d;color:#faf8f2;border-radius:calc(4px*var(--k));padding:calc(4px*var(--k)) calc(7px*var(--k));font-variant-numeric:tabular-nums;white-space:nowrap;z-index:1}
 .zm-rule{position:absolute;width:0;border-left:calc(1px*var(--k)) solid #17241d}
+.zm-rule-flat{width:auto;height:0;border-left:0;border-top:calc(1px*var(--k)) solid #17241d}
+.zm-move{all:unset;position:absolute;pointer-events:none}
+.zm-move:focus-visible{outline:calc(2px*var(--k)) solid #17241d;outline-offset:calc(3px*var(--k))}
+.zm-widen{all:unset;position:absolute;pointer-events:auto;touch-action:none;cursor:ew-resize;width:calc(24px*var(--k));height:calc(34px*var(--k));margin:calc(-17px*var(--k)) 0 0 calc(-12px*var(--k))}
+.zm-widen::after{content:"";position:absolute;inset:calc(2px*var(--k)) calc(6px*var(--k));border-radius:calc(4px*var(--k));background:#f5c518;border:calc(1.5px*var(--k)) solid #17241d}
+.zm-widen:focus-visible::after{outline:calc(2px*var(--k)) solid #17241d;outline-offset:calc(2px*var(--k))}
 .zm-rule::after{content:attr(data-words);position:absolute;top:50%;left:calc(4px*var(--k));background:#faf8f2;color:#17241d;padding:0 calc(3px*var(--k));white-space:nowrap}
 .zm-drop{position:absolute;background:#f5c518;box-shadow:0 0 0 calc(1.5px*var(--k)) #17241d;border-radius:calc(1px*var(--k))}
 .zm-drop span{position:absolute;left:0;top:calc(8px*var(--k));background:#17241d;border-radius:calc(4px*var(--k));padding:calc(5px*var(--k)) calc(9px*var(--k));font-weight:600;white-space:nowrap}
