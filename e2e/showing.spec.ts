@@ -350,3 +350,64 @@ test("a picture is cropped and toned where it stands, on the phone another way; 
   await page.setViewportSize({ width: 390, height: 800 });
   await expect.poll(() => served.evaluate((e) => getComputedStyle(e).transform)).toBe("matrix(1.4, 0, 0, 1.4, 0, 0)");
 });
+
+test("points on a picture are put where they belong, and lead into the cart", async ({ page }) => {
+  const { host } = await openShop(page, {
+    goods:
+      "Title,Price,Stock,Description\nCalm kite,64.00,5,Flies in little wind\nGale kite,80.00,3,Flies in much wind\n",
+  });
+  await benchReady(page);
+  await inPlan(page, "Hero").click();
+  await page.keyboard.press("a");
+  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  await sheet.getByLabel("Find").fill("hotspots");
+  await sheet.getByRole("button", { name: "Add Look with points: The goods beside it" }).click();
+  await expect(inPlan(page, "Look with points")).toHaveAttribute("aria-selected", "true");
+  await details(page).getByRole("button", { name: "Choose a picture" }).click();
+  const chooser = page.getByRole("dialog", { name: "Choose a picture" });
+  await chooser
+    .locator("input[type=file]")
+    .setInputFiles({ name: "chart.png", mimeType: "image/png", buffer: await chart() });
+  await expect(chooser).toBeHidden();
+  await details(page).getByRole("button", { name: "Add a point" }).click();
+  await details(page).getByRole("combobox", { name: "Product" }).fill("Gale");
+  await page.getByRole("option", { name: "Gale kite" }).click();
+  const wide = pane(page, "Wide");
+  const grip = wide.getByRole("button", { name: /^Gale kite: 50 % from the left/ });
+  const box = (await grip.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 60, box.y + 40, { steps: 6 });
+  await page.mouse.up();
+  const moved = wide.getByRole("button", { name: /^Gale kite: \d/ });
+  await expect(moved).not.toHaveAttribute("aria-label", /: 50 %/);
+  await moved.focus();
+  const said = (await moved.getAttribute("aria-label"))!;
+  await page.keyboard.press("ArrowRight");
+  await expect(moved).not.toHaveAttribute("aria-label", said);
+  const [, left] = /: ([\d.]+) %/.exec((await moved.getAttribute("aria-label"))!)!;
+  await kept(page);
+  await publish(page);
+
+  await page.setViewportSize({ width: 390, height: 800 });
+  await page.goto(shopAt(host));
+  const spot = page.locator(".spot");
+  await spot.locator("summary").scrollIntoViewIfNeeded();
+  const at = await spot.evaluate((e) => {
+    const [own, look] = [e.querySelector("summary")!.getBoundingClientRect(), e.parentElement!.getBoundingClientRect()];
+    return ((own.left + own.width / 2 - look.left) / look.width) * 100;
+  });
+  expect(at).toBeCloseTo(Number(left), 0);
+  await page.getByLabel("Gale kite", { exact: true }).click();
+  // On a phone what opens stands at the window's lower edge.
+  const card = (await spot.locator(".spot-card").boundingBox())!;
+  expect(card.y + card.height).toBeCloseTo(800, 0);
+  expect(card.width).toBeCloseTo(390, 0);
+  await expectAccessible(page);
+  await page.keyboard.press("Escape");
+  await expect(spot.locator(".spot-card")).toBeHidden();
+  await page.getByLabel("Gale kite", { exact: true }).click();
+  await spot.getByRole("button", { name: "Add to cart" }).click();
+  await expect(page).toHaveURL(/\/cart/);
+  await expect(page.getByRole("link", { name: "Gale kite" }).first()).toBeVisible();
+});

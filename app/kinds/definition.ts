@@ -94,7 +94,8 @@ export type Level = "section" | "column" | "widget" | "item";
  * arranging on phones. `small`: two of it can stand side by side on a phone. `wraps`: a section that can hold any widget. `stands-for`: it
  * holds the place of a section that is kept elsewhere. `places`: what is in it stands where it is put, not one after the other.
  */
-export type Trait = "no-head" | "head" | "names-page" | "picture" | "words" | "rule" | "small" | "wraps" | "stands-for" | "places";
+export type Trait =
+  "no-head" | "head" | "names-page" | "picture" | "words" | "rule" | "small" | "wraps" | "stands-for" | "places";
 
 export type Definition<Props extends Record<string, unknown> = Record<string, unknown>> = {
   readonly kind: string;
@@ -134,6 +135,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   /** Names of the style properties that make sense for it. */
   readonly styles: readonly string[];
   readonly css: string;
+  /** Rules that what it says makes, for elements of one part of this kind: what is below it, and declarations. */
+  readonly rules?: (props: Props) => readonly (readonly [selector: string, declarations: string])[];
   /** The part of the shop's script that it needs, besides the one that every page has. */
   readonly script?: "goods";
   /** What it needs to be allowed on its page. */

@@ -21,7 +21,13 @@ const widest = (pictures: readonly Picture[]): Picture | undefined => widestFirs
 export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[], arrangement?: string): Part {
   const definition = KINDS.get(kind)?.definition;
   const [collection] = goods.collections;
+  // What points at a product begins with that product's own picture, so that it points at the right thing.
+  const points = definition?.fields.some(
+    (f) => f.type === "list" && f.fields.some((inner) => inner.type === "product"),
+  );
+  const shown = goods.products.find((p) => p.pictures.length && pictures.some(({ id }) => id === p.pictures[0]));
   const filled = (field: Field): Json | undefined => {
+    if (field.type === "picture" && points && shown) return shown.pictures[0]!;
     if (field.type === "picture") return widest(pictures)?.id ?? null;
     if (field.type === "product")
       return (goods.products.find((p) => p.pictures.length) ?? goods.products[0])?.id ?? null;
@@ -29,6 +35,8 @@ export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[
     if (field.type === "link" && collection) return { to: "collection", id: collection.id };
     if (field.type === "list" && field.fields.some((f) => f.type === "collection"))
       return goods.collections.slice(0, 6).map((c) => ({ ...field.fresh, collection: c.id }));
+    if (field.type === "list" && field.begins && field.fields.some((f) => f.type === "product"))
+      return shown ? [{ ...field.fresh, product: shown.id }] : [];
     if (field.type === "list" && field.begins) {
       // Ways on lead to collections, whose names and pictures they show; what is only to be looked at shows pictures.
       if (field.fields.some((f) => f.key === "heading") && goods.collections.length > 1)

@@ -7,6 +7,7 @@ import { collectionTiles } from "./collection-tiles";
 import { column } from "./column";
 import { contactFacts } from "./contact-facts";
 import { elsewhere } from "./elsewhere";
+import { lookPoints } from "./look-points";
 import { menuLinks } from "./menu-links";
 import { paySigns } from "./pay-signs";
 import { shopLogo } from "./shop-logo";
@@ -65,6 +66,7 @@ const LIST: readonly Kind[] = [
   runningLine,
   productGrid,
   collectionTiles,
+  lookPoints,
   pictures,
   splitTiles,
   logoRow,

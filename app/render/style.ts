@@ -79,7 +79,7 @@ export function nodeCss(node: Part, theme: Theme, look: Look): string {
   const key = [theme.id, ...GOODS_SETTINGS.map((name) => String(look.brand[name] ?? ""))].join(" ");
   const known = written.get(node);
   if (known?.key === key) return known.css;
-  const own = rulesOf(`.${nodeClass(node)}`, nodeLayers(node, theme, look)) + viewsCss(node);
+  const own = rulesOf(`.${nodeClass(node)}`, nodeLayers(node, theme, look)) + viewsCss(node) + madeCss(node);
   const inside = Object.values(node.slots)
     .flat()
     .map((child) => nodeCss(child, theme, look))
@@ -126,6 +126,12 @@ export function viewsIn(node: Part): readonly { readonly at: string; readonly vi
   note(node.props, "backdrop", "");
   return found;
 }
+
+/** What the values of a part make of its look. */
+const madeCss = (node: Part): string =>
+  (kindOf(node)?.definition.rules?.(node.props) ?? [])
+    .map(([selector, declarations]) => `.${nodeClass(node)} ${selector}{${declarations}}`)
+    .join("");
 
 const viewsCss = (node: Part): string =>
   viewsIn(node)

@@ -33,7 +33,7 @@ class SignUp extends HTMLElement {
 customElements.define("zest-sign-up", SignUp);
 
 /** What opens over the page closes as people expect: on Escape, and when something else is touched. */
-const OPENS = "details.drop[open],.nav details.sub[open]";
+const OPENS = "details.drop[open],details.spot[open],.nav details.sub[open]";
 const opened = () => document.querySelectorAll<HTMLDetailsElement>(OPENS);
 document.addEventListener("keydown", (event) => {
   if (event.key !== "Escape") return;

@@ -17,6 +17,11 @@ const PATTERNS: Readonly<Record<string, string>> = {
   stripes: "repeating-linear-gradient(135deg,var(--line) 0 1px,#0000 1px 12px)",
   grid: "linear-gradient(var(--line) 1px,#0000 1px) 0 0/28px 28px,linear-gradient(90deg,var(--line) 1px,#0000 1px) 0 0/28px 28px",
   check: "repeating-conic-gradient(color-mix(in srgb,var(--line) 45%,#0000) 0 25%,#0000 0 50%) 0 0/40px 40px",
+  waves:
+    "radial-gradient(circle at 50% 128%,#0000 54%,var(--line) 54.5% 57%,#0000 57.5%) 0 0/56px 28px,radial-gradient(circle at 50% -28%,#0000 54%,var(--line) 54.5% 57%,#0000 57.5%) 28px 0/56px 28px",
+  rays: "repeating-conic-gradient(from 0deg at 50% 110%,color-mix(in srgb,var(--line) 55%,#0000) 0 5deg,#0000 5deg 10deg)",
+  contours:
+    "repeating-radial-gradient(ellipse at 18% 24%,#0000 0 21px,var(--line) 21.5px 22.5px,#0000 23px 34px) 0 0/640px 420px,repeating-radial-gradient(ellipse at 82% 90%,#0000 0 27px,color-mix(in srgb,var(--line) 70%,#0000) 27.5px 28.5px,#0000 29px 44px) 120px 60px/760px 520px",
   scales: "radial-gradient(circle at 50% 100%,#0000 13px,var(--line) 13.5px 14.5px,#0000 15px) 0 0/30px 15px",
 };
 
@@ -100,7 +105,17 @@ export const GROUND_PROPERTIES: readonly Property[] = [
     group: "looks",
     family: "colour",
     perDevice: false,
-    choices: named({ none: "None", dots: "Dots", stripes: "Stripes", grid: "Grid", check: "Checks", scales: "Scales" }),
+    choices: named({
+      none: "None",
+      dots: "Dots",
+      stripes: "Stripes",
+      grid: "Grid",
+      check: "Checks",
+      scales: "Scales",
+      waves: "Waves",
+      rays: "Rays",
+      contours: "Contour lines",
+    }),
     emission: declare("--pattern", (v) => entryOf(PATTERNS, String(v)) ?? "none"),
   },
   {

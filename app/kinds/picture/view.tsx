@@ -7,7 +7,15 @@ export function View({ props, first }: ViewProps<PictureProps>) {
   const address = href(props.link);
   // Nothing to see is nothing at all for shoppers.
   if (!studio && !picture(props.picture)) return null;
-  const shown = <Pic picture={props.picture} view={props.pictureView} at="picture" sizes="(min-width:1024px) 60vw, 100vw" eager={first} />;
+  const shown = (
+    <Pic
+      picture={props.picture}
+      view={props.pictureView}
+      at="picture"
+      sizes="(min-width:1024px) 60vw, 100vw"
+      eager={first}
+    />
+  );
   return (
     <>
       {address ? <a href={address}>{shown}</a> : shown}

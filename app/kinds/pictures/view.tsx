@@ -21,7 +21,15 @@ function Shown({ shot, sizes, large, eager }: { shot: Shot; sizes: string; large
   const { href, picture: find } = useEnv();
   const found = find(shot.picture);
   const address = href(shot.link);
-  const pic = <Pic picture={shot.picture} view={shot.pictureView} at={`pictures.${shot.index}.picture`} sizes={sizes} eager={eager} />;
+  const pic = (
+    <Pic
+      picture={shot.picture}
+      view={shot.pictureView}
+      at={`pictures.${shot.index}.picture`}
+      sizes={sizes}
+      eager={eager}
+    />
+  );
   const caption = (
     <Words
       at={`pictures.${shot.index}.caption`}

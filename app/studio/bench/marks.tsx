@@ -17,6 +17,7 @@ import type { Held } from "./placing";
 import { ColumnLines, SpaceHandles } from "./handles";
 import { nameOfPart, partAt, type PartAt } from "./parts";
 import type { Dragging } from "./use-drag";
+import { SpotHandles } from "./spot-handles";
 import { boxOf, useMeasured } from "./use-measured";
 
 type MarksProps = {
@@ -181,6 +182,7 @@ export function Marks({ frame, pane, device, scale, hovered, dragging, held, onG
         />
       ) : null}
       {isAlone && part ? <FocusHandles frame={frame} node={part.node} device={device} /> : null}
+      {isAlone && part ? <SpotHandles frame={frame} node={part.node} /> : null}
       {isAlone && part && isPlaced ? (
         <PlacedHandles frame={frame} device={device} scale={scale} node={part.node} held={held} onHeld={onHeld} />
       ) : null}

@@ -38,6 +38,7 @@ export function ListField({ node, field, path, control }: ListFieldProps) {
     return (
       (said as string | undefined) ||
       collection(entryOf(item, "collection"))?.title ||
+      goods.products.find((p) => p.id === entryOf(item, "product"))?.title ||
       (link?.to === "collection" ? collection(link.id)?.title : undefined) ||
       pictureOf(item)?.alt ||
       `${field.one} ${index + 1}`

@@ -29,6 +29,7 @@ const STUDIO_MARKS = [
   "data-slot",
   "data-rich-at",
   "data-still",
+  "data-spot-at",
 ];
 
 /** The structure of a page part without the marks that only the studio needs. */

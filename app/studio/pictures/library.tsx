@@ -18,7 +18,8 @@ import { sourceOf, type Picture } from "~/core/pictures";
 import { removePictures } from "~/core/protocol";
 import { useReload, useStudio, useStudioStore } from "../keeping";
 import { Blank, FindField, IconAction, INK, PlacesList, useWhenChanged } from "../ui";
-import { picturesNamed } from "./find";
+import { belongs, NARROWED, picturesNamed, usedIn, type Narrowed } from "./find";
+import { Narrow } from "./narrow";
 import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
 import { usesOfPicture } from "./uses";
@@ -66,7 +67,7 @@ function RemoveDialog({ picture, onClose, onGo }: { picture: Picture; onClose: (
 }
 
 /** Says what a picture shows and what must stay in view when it is cropped. */
-function Describe({ picture, onRemove }: { picture: Picture; onRemove: () => void }) {
+function Describe({ picture, onRemove, onSaved }: { picture: Picture; onRemove: () => void; onSaved: () => void }) {
   const { describe, isBusy, problem } = useDescribe();
   const [alt, setAlt] = useState(picture.alt);
   const [focus, setFocus] = useState(picture.focus);
@@ -151,7 +152,9 @@ function Describe({ picture, onRemove }: { picture: Picture; onRemove: () => voi
       <Button
         variant="contained"
         disabled={!isChanged || isBusy}
-        onClick={() => void describe({ id: picture.id, alt, focus })}
+        onClick={async () => {
+          if ((await describe({ id: picture.id, alt, focus })) === null) onSaved();
+        }}
       >
         {isBusy ? "Saving …" : "Save"}
       </Button>
@@ -174,7 +177,15 @@ export function Library() {
   const [asking, setAsking] = useState<Picture | null>(null);
   const [gone, setGone] = useState<Picture | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const found = picturesNamed(pictures, sought);
+  const [narrowed, setNarrowed] = useState<Narrowed>("all");
+  const draft = useStudio((s) => s.draft);
+  const stored = useStudio((s) => s.stored);
+  const used = useMemo(() => usedIn(draft, stored, pictures), [draft, stored, pictures]);
+  const named = picturesNamed(pictures, sought);
+  const found = named.filter((p) => belongs(p, narrowed, used));
+  const choices = (Object.keys(NARROWED) as Narrowed[]).map(
+    (each) => [each, named.filter((p) => belongs(p, each, used)).length] as const,
+  );
   // On a narrow screen the details lie over the pictures, and only when they are asked for.
   const picture = pictures.find((p) => p.id === chosen) ?? (isNarrow ? undefined : found[0]);
   const change = async (which: Picture, restore: boolean) => {
@@ -185,7 +196,16 @@ export function Library() {
     setGone(restore ? null : which);
     setChosen(restore ? which.id : null);
   };
-  const details = picture ? <Describe picture={picture} onRemove={() => setAsking(picture)} /> : null;
+  const details = picture ? (
+    <Describe
+      picture={picture}
+      onRemove={() => setAsking(picture)}
+      onSaved={() => {
+        // Whoever goes through those that lack a description comes to the next.
+        if (narrowed === "bare") setChosen(found[found.findIndex((p) => p.id === picture.id) + 1]?.id ?? null);
+      }}
+    />
+  ) : null;
   return (
     <Box sx={{ height: "100%", p: { xs: 1.5, md: 3 }, pb: { xs: 0, md: 0 } }}>
       <Box
@@ -195,7 +215,7 @@ export function Library() {
           mx: "auto",
           display: "grid",
           gap: 2,
-          gridTemplateRows: "auto auto minmax(0,1fr)",
+          gridTemplateRows: "auto auto auto minmax(0,1fr)",
           gridTemplateColumns: "minmax(0,1fr)",
         }}
       >
@@ -209,6 +229,7 @@ export function Library() {
           {pictures.length ? <FindField label="Find by words" value={sought} onChange={setSought} width={220} /> : null}
           <Uploader several label="Upload pictures" onAdded={(added) => setChosen(isNarrow ? null : added.id)} />
         </Box>
+        {pictures.length ? <Narrow choices={choices} value={narrowed} onChange={setNarrowed} /> : <span />}
         <Box role="status" sx={{ display: "grid", gap: 1 }}>
           {gone ? (
             <Alert
@@ -251,7 +272,9 @@ export function Library() {
                 note={(each) => (isLogo(identity, each.id) ? "logo" : each.alt ? undefined : "not described")}
               />
             ) : (
-              <Typography color="text.secondary">No picture is described by “{sought}”.</Typography>
+              <Typography color="text.secondary">
+                {sought ? `No picture here is described by “${sought}”.` : "There is none of these."}
+              </Typography>
             )}
             {isNarrow ? (
               <Drawer

@@ -4,7 +4,8 @@ import { useState } from "react";
 import { isLogo } from "~/core/document";
 import { useStudio } from "../keeping";
 import { FindField, IconAction } from "../ui";
-import { picturesNamed } from "./find";
+import { belongs, picturesNamed, SHAPES, type Narrowed } from "./find";
+import { Narrow } from "./narrow";
 import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
 
@@ -47,7 +48,11 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
   const pictures = useStudio((s) => s.pictures);
   const identity = useStudio((s) => s.draft.look.identity);
   const [sought, setSought] = useState("");
-  const found = picturesNamed(pictures, sought);
+  const [shape, setShape] = useState<Narrowed>("all");
+  const named = picturesNamed(pictures, sought);
+  const none = new Set<string>();
+  const found = named.filter((p) => belongs(p, shape, none));
+  const shapes = SHAPES.map((each) => [each, named.filter((p) => belongs(p, each, none)).length] as const);
   // A logo is chosen as a picture only by whoever looks for it.
   const rank = (id: string) => (own.includes(id) ? 0 : isLogo(identity, id) ? 2 : 1);
   const sorted = found.toSorted((a, b) => rank(a.id) - rank(b.id));
@@ -64,7 +69,9 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
         <FindField label="Find by words" value={sought} onChange={setSought} width={240} />
         <IconAction label="Close" icon={X} onClick={onClose} />
       </DialogTitle>
-      <DialogContent sx={{ display: "grid", gap: 1.5, gridTemplateRows: "auto minmax(0,1fr)", overflow: "hidden" }}>
+      <DialogContent
+        sx={{ display: "grid", gap: 1.5, gridTemplateRows: "auto auto minmax(0,1fr)", overflow: "hidden" }}
+      >
         <Uploader
           several
           label="Upload pictures"
@@ -74,6 +81,7 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
             else if (ids.length) onSeveral?.(ids);
           }}
         />
+        {pictures.length > 8 ? <Narrow choices={shapes} value={shape} onChange={setShape} /> : <span />}
         {sorted.length ? (
           <PictureGrid
             label={`Pictures, ${sorted.length}`}

@@ -21,6 +21,8 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
   const reload = useReload();
   const input = useRef<HTMLInputElement>(null);
   const [share, setShare] = useState<number | null>(null);
+  const [going, setGoing] = useState({ at: 0, of: 0 });
+  const isStopped = useRef(false);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [over, setOver] = useState(false);
   const take = async (files: readonly File[]) => {
@@ -28,7 +30,10 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
     const failed: string[] = [];
     const came: Picture[] = [];
     setProblems([]);
+    isStopped.current = false;
     for (const [index, file] of wanted.entries()) {
+      if (isStopped.current) break;
+      setGoing({ at: index + 1, of: wanted.length });
       setShare(index / wanted.length);
       const result = await upload(store.getState().client, file, (part) =>
         setShare((index + part * 0.9) / wanted.length),
@@ -84,7 +89,14 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
       {share !== null ? (
         <Box sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
           <LinearProgress variant="determinate" value={share * 100} aria-label="Uploading" sx={{ flex: 1 }} />
-          <Typography variant="caption">{Math.round(share * 100)} %</Typography>
+          <Typography variant="caption">
+            {going.of > 1 ? `${going.at} of ${going.of}` : `${Math.round(share * 100)} %`}
+          </Typography>
+          {going.of > 1 ? (
+            <Button size="small" onClick={() => (isStopped.current = true)}>
+              Stop
+            </Button>
+          ) : null}
         </Box>
       ) : null}
       {problems.map((why) => (

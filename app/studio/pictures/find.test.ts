@@ -1,0 +1,33 @@
+import { describe, expect, it } from "vitest";
+import type { SellersGoods } from "~/core/goods";
+import { contentWith, everySection, goods, pictures } from "~/render/fixtures/content";
+import { belongs, usedIn, type Narrowed } from "./find";
+
+const none = new Set<string>();
+const those = (to: Narrowed, used: ReadonlySet<string> = none) =>
+  pictures.filter((p) => belongs(p, to, used)).map((p) => p.id);
+
+describe("a narrowed library", () => {
+  it("knows shapes by eye, and what nobody has described", () => {
+    expect(those("wide")).toEqual(["wide", "small", "drawn"]);
+    expect(those("tall")).toEqual(["tall"]);
+    expect(those("square")).toEqual([]);
+    expect(belongs({ ...pictures[0]!, width: 1000, height: 950 }, "square", none)).toBe(true);
+    expect(those("bare")).toEqual(["small"]);
+    expect(those("all")).toHaveLength(pictures.length);
+  });
+
+  it("finds a picture used wherever it stands: on a page, behind a section, with goods, as logo", () => {
+    const nothing = { products: [], collections: [] } as unknown as SellersGoods;
+    const hero = { ...everySection.find((s) => s.node.kind === "hero")!.node };
+    const bare = contentWith([{ ...hero, props: { ...hero.props, picture: null } }]).draft;
+    expect([...usedIn(bare, nothing, pictures)]).toEqual([]);
+    const shown = contentWith([{ ...hero, props: { ...hero.props, picture: "wide", backdrop: "tall" } }]).draft;
+    expect(usedIn(shown, nothing, pictures)).toEqual(new Set(["wide", "tall"]));
+    const withGoods = { products: goods.products, collections: goods.collections } as unknown as SellersGoods;
+    expect(usedIn(bare, withGoods, pictures)).toEqual(new Set(["tall", "wide", "small"]));
+    const logo = { ...bare.look.identity, logo: { form: "picture" as const, picture: "drawn" } };
+    expect(usedIn({ ...bare, look: { ...bare.look, identity: logo } }, nothing, pictures)).toEqual(new Set(["drawn"]));
+    expect(those("unused", usedIn(shown, nothing, pictures))).toEqual(["small", "drawn"]);
+  });
+});
