@@ -48,7 +48,7 @@ await take("words");
 await page.keyboard.press("Escape");
 await page.getByRole("treeitem", { name: /^Hero/ }).click();
 await page.getByRole("button", { name: "Add", exact: true }).click();
-await page.frameLocator('iframe[title="Goods, Cards"]').locator(".card").first().waitFor();
+await page.frameLocator('iframe[title="Slides, Three slides"]').locator(".slide").first().waitFor();
 await take("add");
 await page.keyboard.press("Escape");
 await page.getByRole("complementary", { name: "Details" }).getByLabel("Heading").fill("Made for gales");
