@@ -1,4 +1,4 @@
-import type { PageDocument, Draft, Json, Part } from "~/core/document";
+import type { PageDocument, Draft, Json, Part, StyleSheet } from "~/core/document";
 import { FOOTER_MENU, freeze, MAIN_MENU } from "~/core/document";
 import { makeColumn } from "~/core/commands";
 import type { CollectionRules, Sort } from "~/core/goods";
@@ -134,6 +134,19 @@ function demoProductLayout(collection: DemoGoods["collection"]): PageDocument {
   return { ...product, root: say(product.root) };
 }
 
+type Spot = { readonly x: number; readonly y: number; readonly width: number; readonly letters?: number };
+
+/** Where something stands on a poster, on a wide screen and on a phone: its middle, its width and its letters, in percent. */
+function placed(wide: Spot, phone: Spot): StyleSheet {
+  const said = ({ x, y, width, letters }: Spot) => ({
+    fromLeft: `${x}%`,
+    fromTop: `${y}%`,
+    spread: `${width}%`,
+    ...(letters === undefined ? {} : { letters: `${letters}%` }),
+  });
+  return { all: said(wide), phone: said(phone) };
+}
+
 /** The demo shop's look and pages. */
 export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
   const to = (title: string): Json => ({ to: "collection", id: collection(title) });
@@ -244,6 +257,42 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
             },
           },
         ),
+        makeNode(
+          "poster",
+          { picture: picture("scene-gale.webp") },
+          {
+            style: {
+              all: { scrim: 78, scrimFrom: "left" },
+              phone: { scrimFrom: "bottom" },
+            },
+            slots: {
+              placed: [
+                makeNode(
+                  "heading",
+                  { text: "Bad weather is a matter of taste." },
+                  {
+                    style: placed(
+                      { x: 27, y: 36, width: 46, letters: 5.4 },
+                      { x: 50, y: 64, width: 88, letters: 10.5 },
+                    ),
+                  },
+                ),
+                makeNode(
+                  "words",
+                  { text: "The vented Skua is at its best when the ferry stays in port." },
+                  {
+                    style: placed({ x: 19, y: 64, width: 30, letters: 1.6 }, { x: 50, y: 80, width: 88, letters: 4.3 }),
+                  },
+                ),
+                makeNode(
+                  "button",
+                  { label: "The vented Skua", link: { to: "product", id: product("LK-311") } },
+                  { style: placed({ x: 16, y: 83, width: 24 }, { x: 50, y: 92, width: 88 }) },
+                ),
+              ],
+            },
+          },
+        ),
         makeNode("collection-tiles", {
           heading: "Where to start",
           tiles: [
@@ -271,6 +320,16 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
           },
           { style: { all: { set: "tint", headSize: 4 } } },
         ),
+        makeNode("look-points", {
+          arrangement: "listed",
+          heading: "What lies on the bench",
+          picture: picture("workshop-bench.webp"),
+          points: [
+            { product: product("RP-660"), x: 9, y: 25 },
+            { product: product("RP-610"), x: 57.5, y: 42.5 },
+            { product: product("BK-730"), x: 70, y: 78 },
+          ],
+        }),
         makeNode("sign-up", {
           heading: "A letter when the wind changes",
           text: "New kites, old cloth, and the first good flying days of each season.",
