@@ -9,10 +9,12 @@ export type ShopAtHand = {
   readonly goods: Goods;
   readonly pictures: readonly Picture[];
   readonly documents: Draft["documents"];
+  /** It comes from this shop itself, whose films are where they were. */
+  readonly isOwn?: boolean;
 };
 
 /** Whether a shop has what a part refers to. */
-function hasIn({ goods, pictures, documents }: ShopAtHand, { to, id }: Reference): boolean {
+function hasIn({ goods, pictures, documents, isOwn = false }: ShopAtHand, { to, id }: Reference): boolean {
   switch (to) {
     case "product":
       return goods.products.some((p) => p.id === id);
@@ -22,6 +24,8 @@ function hasIn({ goods, pictures, documents }: ShopAtHand, { to, id }: Reference
     case "menu":
     case "shared":
       return entryOf(documents, id) !== undefined;
+    case "film":
+      return isOwn;
     case "picture":
     case "file":
       return pictures.some((p) => p.id === id);

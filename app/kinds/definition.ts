@@ -20,6 +20,8 @@ type FieldShape =
   /** Running text with a shape. */
   | { readonly type: "rich"; readonly key: string; readonly label: string; readonly most: number }
   | { readonly type: "link" | "product" | "sign"; readonly key: string; readonly label: string }
+  /** A film of the shop, by the name under which it is served. */
+  | { readonly type: "film"; readonly key: string; readonly label: string }
   /** `views`: beside it stands how it is shown at this place (`viewKey`). */
   | { readonly type: "picture"; readonly key: string; readonly label: string; readonly views?: true }
   | {

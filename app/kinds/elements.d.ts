@@ -15,6 +15,7 @@ declare module "react" {
       "zest-cart": Own;
       "zest-recent": Own;
       "zest-slides": Own;
+      "zest-film": Own;
       "zest-compare": Own;
       "zest-pictures": Own;
     }

@@ -13,6 +13,7 @@ import { paySigns } from "./pay-signs";
 import { shopLogo } from "./shop-logo";
 import { shopWays } from "./shop-ways";
 import type { Kind, Level, Trait } from "./definition";
+import { film } from "./film";
 import { footer } from "./footer";
 import { freehand } from "./freehand";
 import { group } from "./group";
@@ -99,6 +100,7 @@ const LIST: readonly Kind[] = [
   heading,
   words,
   picture,
+  film,
   button,
   product,
   quote,

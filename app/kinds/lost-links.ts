@@ -20,6 +20,7 @@ const WORDS: Readonly<Record<Reference["to"], string>> = {
   collection: "a collection",
   picture: "a picture",
   file: "a file",
+  film: "a film",
   menu: "a menu",
   shared: "a shared section",
 };
@@ -40,6 +41,9 @@ function judge({ documents }: Draft, { goods, pictures }: Shop): (reference: Ref
       case "picture":
       case "file":
         return known.has(id);
+      case "film":
+        // Films stay; nothing takes one away.
+        return true;
       default:
         return entryOf(documents, id)?.kind === to;
     }

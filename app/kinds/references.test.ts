@@ -18,6 +18,7 @@ const rename = (r: Reference) => `${r.to}-${r.id}`;
 function valueOf(field: Field): Json | undefined {
   switch (field.type) {
     case "picture":
+    case "film":
     case "product":
     case "collection":
     case "menu":

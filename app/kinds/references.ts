@@ -19,7 +19,7 @@ import { kindOf, nameOf } from ".";
 
 /** A thing that a document can refer to. A file is a picture of the library that a link leads to. */
 export type Reference = {
-  readonly to: "picture" | "file" | "page" | "product" | "collection" | "menu" | "shared";
+  readonly to: "picture" | "file" | "film" | "page" | "product" | "collection" | "menu" | "shared";
   readonly id: string;
 };
 
@@ -75,6 +75,7 @@ function mapValue(field: Field, value: Json | undefined, remap: Remap): Json | u
   if (value === undefined || value === null) return value;
   switch (field.type) {
     case "picture":
+    case "film":
     case "product":
     case "collection":
       return typeof value === "string" ? remap({ to: field.type, id: value }) : value;

@@ -2,6 +2,7 @@
 import { Buy, Options } from "./buying";
 import { Cart } from "./cart";
 import { List, Search } from "./finding";
+import { Film } from "./film";
 import { Gallery, Tabs } from "./looking";
 import { all, one, sendsInPlace } from "./page";
 import { Compare, Pictures, Slides } from "./pictures";
@@ -44,6 +45,7 @@ for (const [name, element] of Object.entries({
   "zest-search": Search,
   "zest-recent": Recent,
   "zest-slides": Slides,
+  "zest-film": Film,
   "zest-compare": Compare,
   "zest-pictures": Pictures,
 }))

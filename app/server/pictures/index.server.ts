@@ -14,7 +14,7 @@ export { addVideo, MOST_VIDEO_BYTES, videoFor, type VideoUpload } from "./videos
 export const MOST_BYTES = 15 * 1024 * 1024;
 
 export type Upload =
-  | { readonly ok: true; readonly picture: Picture; readonly known: boolean }
+  | { readonly ok: true; readonly picture: Picture; readonly known: boolean; readonly note?: string }
   | { readonly ok: false; readonly why: string };
 
 const toPicture = (row: PictureRow): Picture => ({
@@ -67,7 +67,8 @@ export async function addPicture(
   const read = await readApart("picture", { bytes });
   const picture = read.ok ? read.value : read;
   if (!picture.ok) return { ok: false, why: picture.why };
-  return { ok: true, ...(await keepRead(shopId, picture.picture, name, more)) };
+  const { note } = picture;
+  return { ok: true, ...(await keepRead(shopId, picture.picture, name, more)), ...(note ? { note } : {}) };
 }
 
 /** Takes a WebP picture that this project made into a shop's library, as it is. */

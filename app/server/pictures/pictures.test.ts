@@ -39,6 +39,36 @@ describe("an uploaded picture", () => {
     expect([meta.format, meta.width, meta.exif]).toEqual(["webp", 320, undefined]);
   });
 
+  it("comes from any camera: 16 bits and another colour space become what screens show, and what moves is said to stand still", async () => {
+    const { shop } = await ownerWithShop();
+    // A pure red of Display P3 is beyond sRGB; untagged it would come out paler (ICC.1:2022 profiles of sharp's own library).
+    const wide = await plain(80, 60)
+      .withIccProfile("p3")
+      .png({ bitdepth: 16 } as object)
+      .toBuffer();
+    const added = await addPicture(shop.id, wide, "p3.png");
+    if (!added.ok) throw new Error(added.why);
+    const { data } = await sharp(await fileFor(`${added.picture.hash}-160.webp`))
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    // The colour that was meant, within what packing loses.
+    [0xc9, 0x3a, 0x17].forEach((v, i) => expect(Math.abs(data[i]! - v)).toBeLessThan(8));
+    const frames = await Promise.all(
+      ["#c00", "#0c0"].map((background) =>
+        sharp({ create: { width: 20, height: 20, channels: 3, background } })
+          .png()
+          .toBuffer(),
+      ),
+    );
+    const moving = await sharp(frames, { join: { animated: true } })
+      .webp({ loop: 0, delay: [100, 100] })
+      .toBuffer();
+    expect(await addPicture(shop.id, moving, "moving.webp")).toMatchObject({
+      ok: true,
+      note: expect.stringContaining("first picture"),
+    });
+  });
+
   it("is known by the colour of its shadows, also where it was kept before that was asked for", async () => {
     const { shop } = await ownerWithShop();
     const added = await addPicture(shop.id, await plain(300, 200).png().toBuffer(), "red.png");

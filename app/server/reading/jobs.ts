@@ -10,7 +10,9 @@ export type PreparedPicture = {
   readonly shade: string | null;
 };
 export type PictureRead =
-  { readonly ok: true; readonly picture: PreparedPicture } | { readonly ok: false; readonly why: string };
+  /** `note`: what of it could not be kept, for whoever uploaded it. */
+  | { readonly ok: true; readonly picture: PreparedPicture; readonly note?: string }
+  | { readonly ok: false; readonly why: string };
 
 /** A picture of an archive, read; `file` is its path in there. */
 export type ArchiveEntry = { readonly file: string; readonly at: number; readonly of: number } & PictureRead;

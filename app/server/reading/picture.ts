@@ -31,7 +31,7 @@ export async function readPicture(given: Uint8Array): Promise<PictureRead> {
   if (looksLikeSvg(bytes)) return readDrawing(bytes);
   try {
     const image = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: "error" });
-    const { format, width, height } = await image.metadata();
+    const { format, width, height, pages = 1 } = await image.metadata();
     if (!["jpeg", "png", "webp"].includes(format))
       return no("This kind of file can’t be used. Upload a PNG, JPEG, WebP or SVG.");
     if (Math.max(width, height) > LONGEST_DECODED)
@@ -43,7 +43,11 @@ export async function readPicture(given: Uint8Array): Promise<PictureRead> {
       .webp({ quality: 86, effort: 4 })
       .toBuffer({ resolveWithObject: true });
     const shade = await readShade(data);
-    return { ok: true, picture: { bytes: data, width: info.width, height: info.height, vector: false, shade } };
+    return {
+      ok: true,
+      picture: { bytes: data, width: info.width, height: info.height, vector: false, shade },
+      ...(pages > 1 ? { note: "It moves; only its first picture is kept. Upload what moves as a film." } : {}),
+    };
   } catch (error) {
     if (error instanceof Error && /pixel limit/i.test(error.message))
       return no("This picture has more than 50 million pixels. Make it smaller first.");

@@ -95,7 +95,9 @@ export function OwnPieces({
   const add = (piece: PageDocument) => {
     const { draft, goods, pictures, run } = store.getState();
     const document = entryOf(draft.documents, page)!;
-    const nodes = (piece.root.slots.main ?? []).map((n) => adapted(n, { goods, pictures, documents: draft.documents }));
+    const nodes = (piece.root.slots.main ?? []).map((n) =>
+      adapted(n, { goods, pictures, documents: draft.documents, isOwn: true }),
+    );
     const stranger = nodes.map((n) => strangerIn(document, n)).find((n) => n !== undefined);
     if (stranger) return say(`${nameOf(stranger)} makes no sense on “${document.title}”.`);
     const to = { parent: document.root.id, slot: "main", index: at };

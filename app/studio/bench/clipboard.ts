@@ -61,7 +61,9 @@ export function pasteHere(store: StudioStore, page: string): void {
   const copied = readCopied();
   if (!copied) return state.say("Nothing has been copied yet.");
   const { draft, selected, goods, pictures } = state;
-  const nodes = copied.nodes.map((n) => adapted(n, { goods, pictures, documents: draft.documents }));
+  const nodes = copied.nodes.map((n) =>
+    adapted(n, { goods, pictures, documents: draft.documents, isOwn: copied.shop === state.shop.id }),
+  );
   const level = levelOf(nodes[0]!);
   if (level === undefined || nodes.some((n) => levelOf(n) !== level))
     return state.say("Sections and things in sections can’t be pasted together. Copy one kind of them.", "problem");

@@ -23,7 +23,9 @@ import { MenuEditor } from "../menus";
 import { PicturePicker } from "../pictures";
 import { INK, useWhenChanged } from "../ui";
 import { AttributesField, GoodsField, ProductsField, YesField } from "./goods-fields";
+import { FilmField } from "./film-field";
 import { ListField } from "./list-field";
+import { useNeededWidth } from "./needed-width";
 import { PictureViewField } from "./picture-view";
 import { useSet, useSetOrSay, type FieldProps } from "./use-set";
 
@@ -59,6 +61,7 @@ function PictureField({ node, field, path }: FieldProps & { field: Extract<Field
   const id = readAt(node.props, path);
   const picture = useStudio((s) => s.pictures.find((p) => p.id === id));
   const set = useSetOrSay(node, path, `Picture changed in ${nameOf(node)}`);
+  const needed = useNeededWidth(node.id, path, picture);
   return (
     <Box>
       <Typography variant="caption" color="text.secondary">
@@ -97,6 +100,11 @@ function PictureField({ node, field, path }: FieldProps & { field: Extract<Field
           ) : null}
         </Box>
       </Box>
+      {picture && needed ? (
+        <Typography variant="caption" component="p" role="note" sx={{ color: INK.brick, mt: 0.5 }}>
+          {picture.width.toLocaleString("en")} px wide. To look sharp here it needs {needed.toLocaleString("en")} px.
+        </Typography>
+      ) : null}
       {picture && field.views ? <PictureViewField node={node} path={path} picture={picture} /> : null}
       <PicturePicker
         open={open}
@@ -330,6 +338,8 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
       return <CollectionField node={node} field={field} path={path} />;
     case "menu":
       return <MenuField node={node} field={field} path={path} />;
+    case "film":
+      return <FilmField node={node} field={field} path={path} />;
     case "rich":
       return <RichField node={node} field={field} path={path} />;
     case "product":

@@ -1,10 +1,9 @@
 import { Box, Button, TextField, Typography } from "@mui/material";
 import { Film, ImagePlus } from "lucide-react";
 import { useRef, useState } from "react";
-import { z } from "zod";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { useStudio } from "../keeping";
-import { PicturePicker, useDescribe } from "../pictures";
+import { PicturePicker, uploadFilm, useDescribe } from "../pictures";
 import { FileInput, INK } from "../ui";
 import { Group, type FormPart } from "./product-form";
 import { Sorting, SortTile } from "./sorting";
@@ -36,8 +35,6 @@ function AltText({ picture }: { picture: Picture }) {
   );
 }
 
-const filmTaken = z.object({ ok: z.literal(true), file: z.string() });
-
 /** Pictures and a film, in the order in which the shop shows them. */
 export function ProductPictures({ product, set }: FormPart) {
   const pictures = useStudio((s) => s.pictures);
@@ -57,20 +54,13 @@ export function ProductPictures({ product, set }: FormPart) {
       video: at >= 0 && video ? { ...video, after: at } : null,
     });
   };
-  const uploadFilm = async (file: File) => {
+  const takeFilm = async (file: File) => {
     setProblem(null);
-    if (file.size > 40 * 1024 * 1024)
-      return setProblem("This film is larger than 40 MB. Make it shorter or smaller first.");
     setFilm(file.name);
-    const body = new FormData();
-    body.append("film", file, file.name);
-    const reply = await client.upload("film", body);
+    const answer = await uploadFilm(client, file);
     setFilm(null);
-    const said = filmTaken.safeParse(reply.ok ? reply.value : undefined);
-    if (said.success) set({ video: { file: said.data.file, after: Math.min(1, product.pictures.length) } });
-    else if (reply.ok || reply.code === "unreached")
-      setProblem("The film did not arrive. Check the connection and try again.");
-    else setProblem(reply.why);
+    if (answer.ok) set({ video: { file: answer.file, after: Math.min(1, product.pictures.length) } });
+    else setProblem(answer.why);
   };
   const chosen = pictures.find((p) => p.id === open);
   return (
@@ -140,7 +130,7 @@ export function ProductPictures({ product, set }: FormPart) {
         ref={input}
         label="Film file"
         accept="video/mp4,video/webm"
-        onFiles={([file]) => void uploadFilm(file)}
+        onFiles={([file]) => void takeFilm(file)}
       />
       {problem ? (
         <Typography color="error" role="alert">

@@ -24,10 +24,12 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
   const [going, setGoing] = useState({ at: 0, of: 0 });
   const isStopped = useRef(false);
   const [problems, setProblems] = useState<readonly string[]>([]);
+  const [notes, setNotes] = useState<readonly string[]>([]);
   const [over, setOver] = useState(false);
   const take = async (files: readonly File[]) => {
     const wanted = several ? files : files.slice(0, 1);
     const failed: string[] = [];
+    const said: string[] = [];
     const came: Picture[] = [];
     setProblems([]);
     isStopped.current = false;
@@ -43,13 +45,16 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
         if (!pictures.some((p) => p.id === result.picture.id))
           store.setState({ pictures: [result.picture, ...pictures] });
         came.push(result.picture);
+        if (result.note) said.push(`“${file.name}”: ${result.note}`);
         onAdded?.(result.picture);
       } else failed.push(result.why);
     }
     setShare(null);
     setProblems(failed);
+    setNotes(said);
     await reload();
-    if (failed.length === 0) onDone?.(came);
+    // What is to be read is not closed by what it stands in.
+    if (failed.length === 0 && said.length === 0) onDone?.(came);
   };
   return (
     <Box
@@ -99,6 +104,11 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
           ) : null}
         </Box>
       ) : null}
+      {notes.map((note) => (
+        <Alert key={note} severity="info">
+          {note}
+        </Alert>
+      ))}
       {problems.map((why) => (
         <Alert key={why} severity="error">
           {why}
