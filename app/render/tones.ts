@@ -21,7 +21,7 @@ export const toneAsked = (look: Look, tone: PictureView["tone"]): Tone | undefin
   typeof tone === "string" ? (entryOf(look.tones, tone) ?? entryOf(TONES, tone))?.tone : tone;
 
 /** The shop's colours that tones are made of, as `#rrggbb`. */
-export function toneColours(look: Look): (role: ToneRole) => string {
+function toneColours(look: Look): (role: ToneRole) => string {
   let roles: Readonly<Record<ToneRole, string>> | undefined;
   return (role) => (roles ??= solveLook(themeById(look.theme), look).roles.sets.page)[role];
 }

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 
-/** Things that fewer than this many are repeated, so that a line of them is longer than any screen. */
+/** Fewer things than this are repeated, so that a line of them is longer than any screen. */
 const LONG = 14;
 
 type RunningProps = {
