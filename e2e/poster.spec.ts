@@ -1,5 +1,16 @@
 import { expect, test, type Page } from "@playwright/test";
-import { benchReady, details, expectAccessible, inPlan, kept, openShop, pane, plan, publish, shopAt } from "./studio";
+import {
+  addSection,
+  benchReady,
+  details,
+  expectAccessible,
+  kept,
+  openShop,
+  pane,
+  plan,
+  publish,
+  shopAt,
+} from "./studio";
 
 type Name = "Phone" | "Wide";
 
@@ -33,13 +44,7 @@ test("things on a poster are put where they are wanted, on a phone elsewhere, by
 }) => {
   const { host } = await openShop(page);
   await benchReady(page);
-  await inPlan(page, "Hero").click();
-  await page.keyboard.press("a");
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
-  await sheet.getByLabel("Find").fill("poster");
-  await sheet.getByRole("button", { name: "Add Poster: A line in the middle" }).click();
-  await expect(inPlan(page, "Poster")).toHaveAttribute("aria-selected", "true");
-  await expect(sheet).toBeHidden();
+  await addSection(page, "Poster", "A line in the middle", "poster");
   await plan(page).getByRole("treeitem", { name: "Heading" }).click();
   const [wide, phone] = [pane(page, "Wide"), pane(page, "Phone")];
   await expect(wide.locator(".zm-widen")).toBeVisible();

@@ -7,6 +7,7 @@ import { fillStart } from "~/kinds/fill";
 import { renderPage } from "~/render";
 import { contentWith, goods, pictures } from "~/render/fixtures/content";
 import {
+  addSection,
   addStart,
   benchReady,
   DEMO,
@@ -26,12 +27,7 @@ test("slides are made like heroes, stand in sight when they are chosen, and are 
 }) => {
   const { host } = await openShop(page);
   await benchReady(page);
-  await inPlan(page, "Hero").click();
-  await page.keyboard.press("a");
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
-  await sheet.getByLabel("Find").fill("carousel");
-  await sheet.getByRole("button", { name: "Add Slides: Three slides" }).click();
-  await expect(inPlan(page, "Slides")).toHaveAttribute("aria-selected", "true");
+  await addSection(page, "Slides", "Three slides", "carousel");
   await expect(plan(page).getByRole("treeitem", { name: /^Slide \d/ })).toHaveCount(3);
 
   // What is chosen is brought into sight within its row, and written where it stands.
@@ -51,7 +47,7 @@ test("slides are made like heroes, stand in sight when they are chosen, and are 
 
   // One more, and one less; the plan follows, undo as well.
   await inPlan(page, "Slides").click();
-  await details(page).getByRole("button", { name: "Add a slide" }).click();
+  await details(page).getByRole("button", { name: "Add a hero" }).click();
   await expect(plan(page).getByRole("treeitem", { name: /^Slide 4/ })).toHaveAttribute("aria-selected", "true");
   await page.keyboard.press("Control+z");
   await inPlan(page, "Slides").click();
@@ -120,6 +116,7 @@ const slides = (props: Readonly<Record<string, Json>>): Part => {
   const made = fillStart("slides", "three", goods, pictures);
   return { ...made, props: { ...made.props, ...props } };
 };
+const runningLine = makeNode("running-line", { words: ["One", "Two more", "Three"].map((text) => ({ text })) });
 const shots = (arrangement: string, count = 2): Part =>
   makeNode("pictures", {
     arrangement,
@@ -167,7 +164,7 @@ test("slides that change by themselves wait under the pointer, and stop for good
 
 test("who asked for less motion sees slides and running lines stand still", async ({ page }) => {
   await page.emulateMedia({ reducedMotion: "reduce" });
-  await lay(page, [slides({ seconds: "5" }), makeNode("running-line")]);
+  await lay(page, [slides({ seconds: "5" }), runningLine]);
   await expect(page.getByRole("button", { name: "Let the slides change" })).toBeVisible();
   expect(
     await page
@@ -180,7 +177,7 @@ test("who asked for less motion sees slides and running lines stand still", asyn
 });
 
 test("a running line runs on without a gap and is stopped by its switch", async ({ page }) => {
-  await lay(page, [makeNode("running-line")]);
+  await lay(page, [runningLine]);
   const parts = await boxes(page, ".runs-part");
   // Whatever has moved out, the rest still reaches from edge to edge.
   expect(parts.slice(1).reduce((sum, { width }) => sum + width, 0)).toBeGreaterThan(1280);
@@ -369,12 +366,7 @@ test("points on a picture are put where they belong, and lead into the cart", as
       "Title,Price,Stock,Description\nCalm kite,64.00,5,Flies in little wind\nGale kite,80.00,3,Flies in much wind\n",
   });
   await benchReady(page);
-  await inPlan(page, "Hero").click();
-  await page.keyboard.press("a");
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
-  await sheet.getByLabel("Find").fill("hotspots");
-  await sheet.getByRole("button", { name: "Add Look with points: The goods beside it" }).click();
-  await expect(inPlan(page, "Look with points")).toHaveAttribute("aria-selected", "true");
+  await addSection(page, "Look with points", "The goods beside it", "hotspots");
   await details(page).getByRole("button", { name: "Choose a picture" }).click();
   const chooser = page.getByRole("dialog", { name: "Choose a picture" });
   await chooser

@@ -46,17 +46,21 @@ export const pane = (page: Page, name: "Phone" | "Tablet" | "Wide"): FrameLocato
 export const plan = (page: Page): Locator => page.getByRole("tree", { name: "Plan of the page" });
 export const inPlan = (page: Page, name: string): Locator =>
   plan(page).getByRole("treeitem", { name: new RegExp(`^${name}`) });
-/** Adds a freehand section in one of its settings out. */
-export async function addStart(page: Page, name: string): Promise<void> {
+/** Adds a section after the hero, in one of its arrangements or settings out, found by typing. */
+export async function addSection(page: Page, kind: string, name: string, sought = name): Promise<void> {
   await inPlan(page, "Hero").click();
   await page.keyboard.press("a");
   const sheet = page.getByRole("dialog", { name: "Add a section" });
-  await sheet.getByLabel("Find").fill(name);
+  await sheet.getByLabel("Find").fill(sought);
   // The sheet may still be rising: a press would land beside the tile.
   await atRest(page);
-  await sheet.getByRole("button", { name: `Add Freehand: ${name}`, exact: true }).click();
-  await expect(inPlan(page, "Freehand")).toHaveAttribute("aria-selected", "true");
+  await sheet.getByRole("button", { name: `Add ${kind}: ${name}`, exact: true }).click();
+  await expect(inPlan(page, kind)).toHaveAttribute("aria-selected", "true");
+  await expect(sheet).toBeHidden();
 }
+
+/** Adds a freehand section in one of its settings out. */
+export const addStart = (page: Page, name: string): Promise<void> => addSection(page, "Freehand", name);
 export const details = (page: Page): Locator => page.getByRole("complementary", { name: "Details" });
 
 /** Every change has reached the server. */

@@ -45,10 +45,9 @@ const OF_SECTIONS = [
 /** How a row above every page stands to what is below it. */
 export const OF_TOP: readonly string[] = ["lies", "shrinks"];
 const OF_BOXES = ["above", "below", "pad", "order", "set", "border", "round", "lift", "opacity", "entrance", "hidden"];
-/** How something is laid into its place, which is of no use where it is placed freely; and how it is placed. */
+/** What says nothing of something that is placed freely: it stands where it is put, and its letters are a share of its frame. */
 export const OF_FLOW: readonly string[] = ["wide", "stand", "above", "below", "order", "headSize", "size"];
-export const OF_PLACED: readonly string[] = PLACED;
-const OF_WIDGETS = ["wide", "stand", ...OF_BOXES, "hover", ...OF_PLACED];
+const OF_WIDGETS = ["wide", "stand", ...OF_BOXES, "hover", ...PLACED];
 
 /** Style properties that a part has besides those its kind names, as it is now. */
 export function moreStyles(definition: Definition, node: Part): readonly string[] {

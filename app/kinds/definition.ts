@@ -62,8 +62,8 @@ type FieldShape =
       readonly most: number;
       readonly fields: readonly Field[];
       readonly fresh: Readonly<Record<string, Json>>;
-      /** With how many of the shop's own pictures a new one is filled. */
-      readonly begins?: number;
+      /** What of the shop a new one is filled with, and how much of it. Where there are no collections, with pictures. */
+      readonly begins?: { readonly with: "pictures" | "collections" | "product"; readonly most: number };
     };
 
 export type Arrangement = {

@@ -22,12 +22,10 @@ export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[
   const definition = KINDS.get(kind)?.definition;
   const [collection] = goods.collections;
   // What points at a product begins with that product's own picture, so that it points at the right thing.
-  const points = definition?.fields.some(
-    (f) => f.type === "list" && f.fields.some((inner) => inner.type === "product"),
-  );
-  const shown = goods.products.find((p) => p.pictures.length && pictures.some(({ id }) => id === p.pictures[0]));
+  const points = definition?.fields.some((f) => f.type === "list" && f.begins?.with === "product");
+  const shown = points && goods.products.find((p) => pictures.some(({ id }) => id === p.pictures[0]));
   const filled = (field: Field): Json | undefined => {
-    if (field.type === "picture" && points && shown) return shown.pictures[0]!;
+    if (field.type === "picture" && shown) return shown.pictures[0]!;
     if (field.type === "picture") return widest(pictures)?.id ?? null;
     if (field.type === "product")
       return (goods.products.find((p) => p.pictures.length) ?? goods.products[0])?.id ?? null;
@@ -35,16 +33,14 @@ export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[
     if (field.type === "link" && collection) return { to: "collection", id: collection.id };
     if (field.type === "list" && field.fields.some((f) => f.type === "collection"))
       return goods.collections.slice(0, 6).map((c) => ({ ...field.fresh, collection: c.id }));
-    if (field.type === "list" && field.begins && field.fields.some((f) => f.type === "product"))
-      return shown ? [{ ...field.fresh, product: shown.id }] : [];
     if (field.type === "list" && field.begins) {
-      // Ways on lead to collections, whose names and pictures they show; what is only to be looked at shows pictures.
-      if (field.fields.some((f) => f.key === "heading") && goods.collections.length > 1)
-        return goods.collections
-          .slice(0, field.begins)
-          .map((c) => ({ ...field.fresh, link: { to: "collection", id: c.id } }));
+      const { with: what, most } = field.begins;
+      if (what === "product") return shown ? [{ ...field.fresh, product: shown.id }] : [];
+      // Ways on show the names and pictures of the collections that they lead to.
+      if (what === "collections" && goods.collections.length > 1)
+        return goods.collections.slice(0, most).map((c) => ({ ...field.fresh, link: { to: "collection", id: c.id } }));
       return widestFirst(pictures)
-        .slice(0, field.begins)
+        .slice(0, most)
         .map((p) => ({ ...field.fresh, picture: p.id }));
     }
     return undefined;

@@ -239,4 +239,4 @@ export {
   type ViewProps,
 } from "./definition";
 export { documentProblem, LONGEST_DESCRIPTION, LONGEST_SEARCH_TITLE, LONGEST_WORD } from "./documents";
-export { chassisOf, hasStyle, moreStyles, OF_FLOW, OF_PLACED, OF_TOP } from "./chassis";
+export { chassisOf, hasStyle, moreStyles, OF_FLOW, OF_TOP } from "./chassis";

@@ -26,11 +26,12 @@ export {
   nodeClass,
   nodeCss,
   nodeLayers,
+  partsOnPictures,
   pictureUnderWords,
   viewsIn,
   viewUnderWords,
 } from "./style";
-export { toneAsked, tonedTint, tonesIn, tonesOf, toneWords } from "./tones";
+export { placesInTone, toneAsked, tonedTint, tonesIn, tonesOf, toneWords } from "./tones";
 export { structuredData } from "./structured-data";
 export {
   addressOf,

@@ -63,9 +63,7 @@ describe.each(THEMES.map((t) => [t.id] as const))("the CSS of a page in %s", (th
       .filter(
         (s) =>
           s &&
-          !/\[data-state|\[open\]|\[aria-|is-|:has|:defined|:checked|\+|#|:empty|^\.button:not|\[hidden\]|^\.facet (svg|details)/.test(
-            s,
-          ),
+          !/\[data-state|\[open\]|\[aria-|is-|:has|\+|#|:empty|^\.button:not|\[hidden\]|^\.facet (svg|details)/.test(s),
       )
       .filter((s) => document.querySelector(s) === null);
     // Of an arrangement's rules each word is on the page; only all of them together may not be.

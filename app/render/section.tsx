@@ -53,8 +53,11 @@ export const Section = memo(function Section(props: PartProps): ReactNode {
   );
 });
 
-const isFirstShown = (parent: Part, child: Part): boolean =>
-  Object.values(parent.slots).some((inside) => inside.find((n) => n.shown) === child);
+/** What stands in a part and reaches the shop; what is not shown yet, or has a blank that only the seller can fill in, does not. */
+const slotsInShop = ({ slots }: Part): Part["slots"] =>
+  Object.fromEntries(
+    Object.entries(slots).map(([slot, inside]) => [slot, inside.filter((n) => n.shown && blankIn(n) === undefined)]),
+  );
 
 function Drawn({ node, theme, look, first, headId, row, over, within = false }: PartProps): ReactNode {
   const { studio, onDrawn, picture: find } = useEnv();
@@ -79,8 +82,10 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
   const slot = ownSlot(definition);
   // The first heading of a page is its `h1`; sections of a fixed form see to that themselves.
   const head = isSection && first ? [...walk(node)].find((n) => hasTrait(n, "head") && n.shown)?.id : headId;
+  const slots = studio ? node.slots : slotsInShop(node);
+  const isFirst = (child: Part) => Object.values(slots).some((inside) => inside.find((n) => n.shown) === child);
   const inside: Inside = {
-    slots: node.slots,
+    slots,
     headId: head,
     draw: (child) => (
       <Section
@@ -89,7 +94,7 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
         theme={theme}
         look={look}
         // Of sections within a section, such as slides, only the one that is seen first begins the page.
-        first={first && (levelOf(child) !== "section" || isFirstShown(node, child))}
+        first={first && (levelOf(child) !== "section" || isFirst(child))}
         headId={head}
         within={levelOf(child) === "section"}
       />

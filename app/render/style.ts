@@ -1,6 +1,6 @@
 import { layersOf, MEDIA, nodeCss as rulesOf, type Layer } from "~/core/cascade";
 import { isPlaced, viewClass, viewCss, viewKey, type PictureView } from "~/core/pictures";
-import { walk, type Brand, type Look, type Part, type StyleSheet, entryOf } from "~/core/document";
+import { walk, type Brand, type Look, type PageDocument, type Part, type StyleSheet, entryOf } from "~/core/document";
 import type { Theme } from "~/core/theme";
 import { chassisOf, kindOf, levelOf, type Arrangement, type Field, type Kind } from "~/kinds";
 import { compileOwnCss } from "./own-css";
@@ -21,6 +21,17 @@ export function pictureUnderWords(section: Part, theme: Theme): string | null {
   const kind = kindOf(section);
   const { picture } = section.props;
   return kind && arrangementOf(kind, section, theme).wordsOnPicture && typeof picture === "string" ? picture : null;
+}
+
+const onPictures = new WeakMap<PageDocument, { readonly theme: string; readonly parts: readonly Part[] }>();
+
+/** The parts of a document whose words stand on a picture; read once for each state of it. */
+export function partsOnPictures(document: PageDocument, theme: Theme): readonly Part[] {
+  const known = onPictures.get(document);
+  if (known?.theme === theme.id) return known.parts;
+  const parts = [...walk(document.root)].filter((part) => pictureUnderWords(part, theme) !== null);
+  onPictures.set(document, { theme: theme.id, parts });
+  return parts;
 }
 
 /** How the picture is shown that a section's words stand on (`pictureUnderWords`), where the section says anything of that. */

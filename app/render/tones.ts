@@ -1,4 +1,4 @@
-import { entryOf, walk, type Draft, type Look, type Part } from "~/core/document";
+import { entryOf, walk, type Draft, type Look, type PageDocument, type Part } from "~/core/document";
 import {
   matrixOf,
   throughTone,
@@ -40,19 +40,22 @@ export function tonesOf(look: Look): (tone: PictureView["tone"]) => DrawnTone | 
 type Documents = Draft["documents"];
 type Asked = NonNullable<PictureView["tone"]>;
 
-const askedIn = new WeakMap<Documents, readonly Asked[]>();
+const askedIn = new WeakMap<PageDocument, readonly Asked[]>();
 
-/** What all pages of a shop ask for as tones of their pictures. */
-function askedBy(documents: Documents): readonly Asked[] {
-  let asked = askedIn.get(documents);
-  if (!asked) {
-    asked = Object.values(documents).flatMap(({ root }) =>
-      [...walk(root)].flatMap((part) => viewsIn(part).flatMap(({ view }) => view.tone ?? [])),
-    );
-    askedIn.set(documents, asked);
-  }
-  return asked;
-}
+/** What all pages of a shop ask for as tones of their pictures; a document that did not change is not read again. */
+const askedBy = (documents: Documents): readonly Asked[] =>
+  Object.values(documents).flatMap((document) => {
+    let asked = askedIn.get(document);
+    if (!asked) {
+      asked = [...walk(document.root)].flatMap((part) => viewsIn(part).flatMap(({ view }) => view.tone ?? []));
+      askedIn.set(document, asked);
+    }
+    return asked;
+  });
+
+/** At how many places of a shop pictures are shown in one of its own tones. */
+export const placesInTone = (documents: Documents, id: string): number =>
+  askedBy(documents).filter((asked) => asked === id).length;
 
 /** The codes of all tones that pages of a shop show pictures in. */
 export function tonesIn({ look, documents }: Draft): ReadonlySet<string> {

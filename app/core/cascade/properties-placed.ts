@@ -60,4 +60,5 @@ export const PLACED_PROPERTIES: readonly Property[] = [
   },
 ];
 
-export const PLACED = PLACED_PROPERTIES.map((p) => p.name);
+/** The names of those properties. */
+export const PLACED: readonly string[] = PLACED_PROPERTIES.map((p) => p.name);

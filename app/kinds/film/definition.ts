@@ -53,7 +53,7 @@ export const definition: Definition<FilmProps> = {
 .film-stop .standing,.is-playing .film-stop .playing{display:block}
 .film-stop .playing,.is-playing .film-stop .standing{display:none}
 .is-begun>.pic,.is-begun>.film-go{display:none}
-.film:not(:defined,[data-still])>:is(.pic,.film-go,.film-stop){display:none}
+@media (scripting:none){.film>.pic,.film-go,.film-stop{display:none}}
 .w-film figcaption{padding-top:.5rem;font-size:var(--t-1);color:var(--soft)}
 `,
 };

@@ -1,4 +1,3 @@
-import { sourceOf } from "~/core/pictures";
 import type { ViewProps } from "../definition";
 import { Pic, useEnv, Words } from "../parts";
 import type { FilmProps } from "./definition";
@@ -19,16 +18,8 @@ export function View({ props, arrangement }: ViewProps<FilmProps>) {
   const name = props.about || props.caption || "Film";
   return (
     <>
-      <zest-film className="film" data-itself={moves ? "" : undefined} {...(studio ? { "data-still": "" } : {})}>
-        <video
-          controls
-          playsInline
-          loop={moves}
-          preload="none"
-          src={`/media/${file}`}
-          poster={before && sourceOf(before, 1280)}
-          aria-label={name}
-        />
+      <zest-film className="film" data-itself={moves ? "" : undefined}>
+        <video controls playsInline loop={moves} preload="none" src={`/media/${file}`} aria-label={name} />
         {before ? (
           <Pic
             picture={props.picture}

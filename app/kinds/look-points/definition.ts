@@ -31,7 +31,7 @@ export const definition: Definition<LookPointsProps> = {
       label: "Points",
       one: "point",
       most: 10,
-      begins: 1,
+      begins: { with: "product", most: 1 },
       fields: [
         { type: "product", key: "product", label: "Product" },
         { type: "number", key: "x", label: "From the left, %", least: 0, most: 100 },

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { productAddress } from "~/core/addresses";
-import { canBuy, productWith, stateOf, stateWords, type Product } from "~/core/goods";
+import { canBuy, productWith, stateWords, type Product } from "~/core/goods";
 import type { ViewProps } from "../definition";
 import { Pic, Price, useEnv, usePartId, Words } from "../parts";
 import type { LookPointsProps } from "./definition";
@@ -15,7 +15,7 @@ function Card({ product }: { product: Product }): ReactNode {
       <Price product={product} variant={undefined} />
       {!can ? (
         <p>{stateWords(product, undefined, { day: goods.asOf.day, locale, words: goods.words })}</p>
-      ) : product.variants.length === 0 && stateOf(product, undefined) !== "coming-soon" ? (
+      ) : product.variants.length === 0 ? (
         <form method="post" action="/cart/add">
           <input type="hidden" name="product" value={product.id} />
           <input type="hidden" name="count" value={1} />

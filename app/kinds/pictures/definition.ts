@@ -40,7 +40,7 @@ export const definition: Definition<PicturesProps> = {
       label: "Pictures",
       one: "picture",
       most: 40,
-      begins: 6,
+      begins: { with: "pictures", most: 6 },
       fields: [
         { type: "picture", key: "picture", label: "Picture", views: true },
         { type: "line", key: "caption", label: "Caption", most: 160, hint: "Optional" },
@@ -90,7 +90,6 @@ export const definition: Definition<PicturesProps> = {
 .shots a:hover .pic img{scale:1.02}
 .shots .pic img{transition:scale .3s}
 .shot-words{padding-top:.55rem;font-size:var(--t-1);color:var(--soft)}
-@supports (width:round(up,1px,1px)){.a-even .shots.even{--rows:round(up,var(--count)/var(--columns,3),1);--even:max(round(up,var(--count)/var(--rows),1),round(up,var(--columns,3)*2/3,1));grid-template-columns:repeat(var(--even),minmax(0,1fr))}}
 .a-unequal .shots{grid-auto-flow:dense;grid-template-columns:repeat(12,minmax(0,1fr));grid-auto-rows:clamp(7rem,20vw,19rem)}
 .a-unequal .shots li,.a-unequal .shots figure,.a-unequal .shots a{height:100%;min-height:0}
 .a-unequal .shots figure{display:flex;flex-direction:column}
@@ -109,18 +108,21 @@ export const definition: Definition<PicturesProps> = {
 .a-own .shots .pic-none{aspect-ratio:var(--shape)}
 .a-swipe .shots{grid-template-columns:none;grid-auto-flow:column;grid-auto-columns:calc((100% - var(--columns,3)*var(--gap))/(var(--columns,3) + .35));overflow-x:auto;scroll-snap-type:x mandatory;scrollbar-width:thin;padding-bottom:.6rem;overscroll-behavior-x:contain}
 .a-swipe .shots li{scroll-snap-align:start}
-.compare{position:relative;display:grid;gap:var(--gap);grid-template-columns:1fr 1fr}
+.compare{position:relative;display:grid;grid-template-columns:minmax(0,1fr);--at:50%}
 .compare .pic{border-radius:var(--card);aspect-ratio:var(--shape)}
-.compare figure{min-width:0}
-.compare-at{display:none}
-.compare:is(:defined,[data-still]){display:grid;grid-template-columns:minmax(0,1fr);--at:50%}
-.compare:is(:defined,[data-still])>figure{grid-area:1/1;position:relative}
-.compare:is(:defined,[data-still])>figure:nth-of-type(2)>.pic{clip-path:inset(0 0 0 var(--at))}
-.compare:is(:defined,[data-still]) .shot-words{position:absolute;inset:auto auto .75rem .75rem;padding:.3rem .65rem;border-radius:var(--corner,.3rem);background:var(--page);color:var(--ink)}
-.compare:is(:defined,[data-still])>figure:nth-of-type(2) .shot-words{inset-inline:auto .75rem}
-.compare:is(:defined,[data-still])>.compare-at{display:block;grid-area:1/1;position:relative;z-index:1;width:100%;height:100%;margin:0;appearance:none;background:linear-gradient(var(--page) 0 0) var(--at) 50%/3px 100% no-repeat;cursor:ew-resize;touch-action:pan-y;border-radius:var(--card)}
+.compare>figure{grid-area:1/1;position:relative;min-width:0}
+.compare>figure:nth-of-type(2)>.pic{clip-path:inset(0 0 0 var(--at))}
+.compare .shot-words{position:absolute;inset:auto auto .75rem .75rem;padding:.3rem .65rem;border-radius:.3rem;background:var(--page);color:var(--ink)}
+.compare>figure:nth-of-type(2) .shot-words{inset-inline:auto .75rem}
+.compare-at{grid-area:1/1;position:relative;z-index:1;width:100%;height:100%;margin:0;appearance:none;background:linear-gradient(var(--page) 0 0) var(--at) 50%/3px 100% no-repeat;cursor:ew-resize;touch-action:pan-y;border-radius:var(--card)}
 .compare-at::-webkit-slider-thumb{appearance:none;width:2.75rem;height:2.75rem;border-radius:50%;background:var(--page);border:2px solid var(--ink)}
 .compare-at::-moz-range-thumb{width:2.75rem;height:2.75rem;border-radius:50%;background:var(--page);border:2px solid var(--ink)}
+@media (scripting:none){
+.compare{gap:var(--gap);grid-template-columns:1fr 1fr}
+.compare>figure{grid-area:auto}
+.compare>figure:nth-of-type(2)>.pic{clip-path:none}
+.compare-at{display:none}
+}
 @media (max-width:599.98px){
 .a-unequal .shots{grid-auto-rows:clamp(7rem,44vw,14rem)}
 .shot-large{grid-column:span 12}

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { entryOf } from "~/core/document";
 import { sourceOf } from "~/core/pictures";
+import { NO_LINK } from "~/core/schema";
 import type { ViewProps } from "../definition";
 import { gridClass, Pic, useEnv, Words } from "../parts";
 import type { PicturesProps } from "./definition";
@@ -60,13 +61,13 @@ function Shown({ shot, sizes, large, eager }: { shot: Shot; sizes: string; large
 
 /** One picture over another, with a slider between them; side by side where there is no script. */
 function Compared({ shots, sizes, eager }: { shots: readonly Shot[]; sizes: string; eager: boolean }): ReactNode {
-  const { studio } = useEnv();
   const [before, after] = shots;
   if (!before || !after) return null;
   return (
-    <zest-compare className="compare" {...(studio ? { "data-still": "" } : {})}>
+    <zest-compare className="compare">
       {[before, after].map((shot) => (
-        <Shown key={shot.index} shot={shot} sizes={sizes} large={false} eager={eager} />
+        // The slider lies over both: nobody could press a link below it.
+        <Shown key={shot.index} shot={{ ...shot, link: NO_LINK }} sizes={sizes} large={false} eager={eager} />
       ))}
       <input
         className="compare-at"
@@ -104,7 +105,7 @@ export function View({ props, arrangement, first }: ViewProps<PicturesProps>) {
       </div>
     );
   const tiles = arrangement === "unequal" ? unequal(shots.length) : [];
-  const even = arrangement === "even" ? gridClass(shots.length).replace(/^grid/, "") : "";
+  const even = arrangement === "even" ? ` ${gridClass(shots.length)}` : "";
   const list = (
     <ul className={`shots${even}`} {...(arrangement === "swipe" ? { tabIndex: 0 } : {})}>
       {shots.map((shot, at) => {

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import type { StyleSheet } from "~/core/document";
 import { viewSchema } from "~/core/schema";
 import type { Definition, Start } from "../definition";
 import { makeWidget } from "../make-widget";
+import { placedAt } from "./placed-at";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
@@ -11,20 +11,6 @@ const props = z.object({
 });
 export type PosterProps = z.infer<typeof props>;
 
-type At = { readonly x: number; readonly y: number; readonly width: number; readonly letters?: number };
-
-const place = ({ x, y, width, letters }: At) => ({
-  fromLeft: `${x}%`,
-  fromTop: `${y}%`,
-  spread: `${width}%`,
-  ...(letters === undefined ? {} : { letters: `${letters}%` }),
-});
-/** Where a thing stands on a wide screen, and where on a phone. */
-const at = (wide: At, phone: At, more: Readonly<Record<string, string | number>> = {}): StyleSheet => ({
-  all: { ...place(wide), ...more },
-  phone: place(phone),
-});
-
 const words: Start["build"] = ({ picture, link }) => ({
   style: { all: { scrim: 75, scrimFrom: "left" }, phone: { scrimFrom: "top" } },
   props: { picture },
@@ -32,18 +18,18 @@ const words: Start["build"] = ({ picture, link }) => ({
     placed: [
       makeWidget(
         "heading",
-        { text: "Something to look forward to" },
-        at({ x: 28, y: 40, width: 44, letters: 6 }, { x: 50, y: 20, width: 88, letters: 11.5 }),
+        { text: "Come in and have a look around" },
+        placedAt({ x: 28, y: 40, width: 44, letters: 6 }, { x: 50, y: 20, width: 88, letters: 11.5 }),
       ),
       makeWidget(
         "words",
-        { text: "New things come in now and then. These have just arrived." },
-        at({ x: 23, y: 66, width: 34, letters: 1.7 }, { x: 50, y: 39, width: 88, letters: 4.6 }),
+        { text: "Take your time. It is good to have you here." },
+        placedAt({ x: 23, y: 66, width: 34, letters: 1.7 }, { x: 50, y: 39, width: 88, letters: 4.6 }),
       ),
       makeWidget(
         "button",
         { label: "Have a look", link },
-        at({ x: 14, y: 83, width: 16 }, { x: 50, y: 88, width: 88 }),
+        placedAt({ x: 14, y: 83, width: 16 }, { x: 50, y: 88, width: 88 }),
       ),
     ],
   },
@@ -56,18 +42,26 @@ const middle: Start["build"] = ({ picture, link }) => ({
     placed: [
       makeWidget(
         "words",
-        { text: "For a while only" },
-        at({ x: 50, y: 26, width: 40, letters: 2 }, { x: 50, y: 24, width: 80, letters: 4.8 }, { align: "center" }),
+        { text: "Have a closer look" },
+        placedAt(
+          { x: 50, y: 26, width: 40, letters: 2 },
+          { x: 50, y: 24, width: 80, letters: 4.8 },
+          { align: "center" },
+        ),
       ),
       makeWidget(
         "heading",
-        { text: "The season begins" },
-        at({ x: 50, y: 46, width: 80, letters: 8.5 }, { x: 50, y: 42, width: 92, letters: 13 }, { align: "center" }),
+        { text: "Something for somebody" },
+        placedAt(
+          { x: 50, y: 46, width: 80, letters: 8.5 },
+          { x: 50, y: 42, width: 92, letters: 13 },
+          { align: "center" },
+        ),
       ),
       makeWidget(
         "button",
         { label: "See what there is", link },
-        at({ x: 50, y: 74, width: 24 }, { x: 50, y: 80, width: 80 }, { align: "center" }),
+        placedAt({ x: 50, y: 74, width: 24 }, { x: 50, y: 80, width: 80 }, { align: "center" }),
       ),
     ],
   },
@@ -81,22 +75,22 @@ const cutOut: Start["build"] = ({ picture, pictures, link }) => ({
       makeWidget(
         "picture",
         { picture: pictures[1] ?? picture },
-        at({ x: 74, y: 50, width: 33 }, { x: 50, y: 61, width: 62 }, { shape: "1/1", tilt: 3, round: "card" }),
+        placedAt({ x: 74, y: 50, width: 33 }, { x: 50, y: 61, width: 62 }, { shape: "1/1", tilt: 3, round: "card" }),
       ),
       makeWidget(
         "heading",
         { text: "Made to be used" },
-        at({ x: 25, y: 38, width: 42, letters: 7 }, { x: 50, y: 14, width: 90, letters: 12 }),
+        placedAt({ x: 25, y: 38, width: 42, letters: 7 }, { x: 50, y: 14, width: 90, letters: 12 }),
       ),
       makeWidget(
         "words",
         { text: "Have a closer look, and ask if you would like to know more." },
-        at({ x: 22, y: 64, width: 36, letters: 1.7 }, { x: 50, y: 30, width: 90, letters: 4.4 }),
+        placedAt({ x: 22, y: 64, width: 36, letters: 1.7 }, { x: 50, y: 30, width: 90, letters: 4.4 }),
       ),
       makeWidget(
         "button",
         { label: "Have a look", link, look: "second" },
-        at({ x: 13, y: 83, width: 18 }, { x: 50, y: 93, width: 88 }),
+        placedAt({ x: 13, y: 83, width: 18 }, { x: 50, y: 93, width: 88 }),
       ),
     ],
   },

@@ -45,13 +45,13 @@ export const definition: Definition<RunningLineProps> = {
     },
   ],
   props,
-  placeholders: [],
   synonyms: ["ticker", "marquee", "scrolling text", "announcement", "banner"],
   defaults: {
-    words: [{ text: "New things now and then" }, { text: "Chosen one by one" }, { text: "Come back soon" }],
+    words: [{ text: "" }],
     sign: "sun",
     speed: "usual",
   },
+  sample: { words: ["New things now and then", "Worth a look", "Come back soon"].map((text) => ({ text })) },
   style: { all: { set: "brand", headSize: 5, width: "full", sides: "none", spaceTop: 4, spaceBottom: 4 } },
   styles: ["spaceTop", "spaceBottom", "hidden", "set", "headSize"],
   css: `

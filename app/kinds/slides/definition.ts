@@ -15,8 +15,8 @@ export const MOST_SLIDES = 10;
 
 const WORDS: readonly (readonly [heading: string, text: string])[] = [
   ["Come in and have a look around", "Take your time. It is good to have you here."],
-  ["Chosen one by one", "Everything here was looked at, held and tried before it came into the shop."],
-  ["Something for somebody else", "A good present is one that would be kept anyway."],
+  ["Have a closer look", "Look around, and ask if you would like to know more."],
+  ["Something for somebody else", "Look for it here, and ask if you are not sure."],
 ];
 
 const slidesOf = (count: number, height: string): Start["build"] => {
@@ -110,6 +110,6 @@ export const definition: Definition<SlidesProps> = {
 .slides-stop .playing{display:none}
 .is-playing .slides-stop .playing{display:block}
 .is-playing .slides-stop .standing{display:none}
-.slides:not(:defined,[data-still]) .slides-step{display:none}
+@media (scripting:none){.slides-step{display:none}}
 `,
 };

@@ -26,8 +26,7 @@ export function View({ props }: ViewProps<SlidesProps>): ReactNode {
   const { slots, draw } = useInside();
   const node = useNodeId();
   const id = usePartId("slide");
-  const all = slots.slides ?? [];
-  const slides: readonly Part[] = studio ? all : all.filter((slide) => slide.shown);
+  const slides: readonly Part[] = slots.slides ?? [];
   if (slides.length === 0)
     return studio ? (
       <p className="studio-empty" {...slotMark(node, "slides")}>
@@ -64,7 +63,6 @@ export function View({ props }: ViewProps<SlidesProps>): ReactNode {
       aria-roledescription="carousel"
       aria-label={nameOf(slides[0]!, 0)}
       data-seconds={changes ? props.seconds : undefined}
-      {...(studio ? { "data-still": "" } : {})}
     >
       <div
         className="slides-track"

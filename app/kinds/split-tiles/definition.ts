@@ -39,7 +39,7 @@ export const definition: Definition<SplitTilesProps> = {
       label: "Tiles",
       one: "tile",
       most: 7,
-      begins: 3,
+      begins: { with: "collections", most: 3 },
       fields: [
         { type: "picture", key: "picture", label: "Picture", views: true },
         { type: "line", key: "heading", label: "Heading", most: 80, hint: "Name of what it leads to, if empty" },

@@ -1,9 +1,10 @@
-import type { PageDocument, Draft, Json, Part, StyleSheet } from "~/core/document";
+import type { PageDocument, Draft, Json, Part } from "~/core/document";
 import { FOOTER_MENU, freeze, MAIN_MENU } from "~/core/document";
 import { makeColumn } from "~/core/commands";
 import type { CollectionRules, Sort } from "~/core/goods";
 import { makeNode } from "~/kinds";
 import { firstLayouts } from "~/kinds/layouts";
+import { placedAt } from "~/kinds/poster/placed-at";
 import { frameDocument, menuDocument, menuItem, pageDocument } from "../shops/index.server";
 
 export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.example", password: "kites-and-string" };
@@ -134,19 +135,6 @@ function demoProductLayout(collection: DemoGoods["collection"]): PageDocument {
   return { ...product, root: say(product.root) };
 }
 
-type Spot = { readonly x: number; readonly y: number; readonly width: number; readonly letters?: number };
-
-/** Where something stands on a poster, on a wide screen and on a phone: its middle, its width and its letters, in percent. */
-function placed(wide: Spot, phone: Spot): StyleSheet {
-  const said = ({ x, y, width, letters }: Spot) => ({
-    fromLeft: `${x}%`,
-    fromTop: `${y}%`,
-    spread: `${width}%`,
-    ...(letters === undefined ? {} : { letters: `${letters}%` }),
-  });
-  return { all: said(wide), phone: said(phone) };
-}
-
 /** The demo shop's look and pages. */
 export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
   const to = (title: string): Json => ({ to: "collection", id: collection(title) });
@@ -271,7 +259,7 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
                   "heading",
                   { text: "Bad weather is a matter of taste." },
                   {
-                    style: placed(
+                    style: placedAt(
                       { x: 27, y: 36, width: 46, letters: 5.4 },
                       { x: 50, y: 64, width: 88, letters: 10.5 },
                     ),
@@ -281,13 +269,16 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
                   "words",
                   { text: "The vented Skua is at its best when the ferry stays in port." },
                   {
-                    style: placed({ x: 19, y: 64, width: 30, letters: 1.6 }, { x: 50, y: 80, width: 88, letters: 4.3 }),
+                    style: placedAt(
+                      { x: 19, y: 64, width: 30, letters: 1.6 },
+                      { x: 50, y: 80, width: 88, letters: 4.3 },
+                    ),
                   },
                 ),
                 makeNode(
                   "button",
                   { label: "The vented Skua", link: { to: "product", id: product("LK-311") } },
-                  { style: placed({ x: 16, y: 83, width: 24 }, { x: 50, y: 92, width: 88 }) },
+                  { style: placedAt({ x: 16, y: 83, width: 24 }, { x: 50, y: 92, width: 88 }) },
                 ),
               ],
             },

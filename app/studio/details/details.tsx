@@ -2,7 +2,7 @@ import { Box, Divider, Link, ToggleButton, ToggleButtonGroup, Typography, useMed
 import { ArrowDown, ArrowUp, Copy, Trash2 } from "lucide-react";
 import { memo, useEffect, useMemo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
-import { FAMILIES, PROPERTIES, resolve, type Family, type Layer } from "~/core/cascade";
+import { FAMILIES, PLACED, PROPERTIES, resolve, type Family, type Layer } from "~/core/cascade";
 import { deviceDifferences, putBackDevices } from "~/core/commands";
 import { AUDIENCES, DEVICES, type Audience, type Part, entryOf } from "~/core/document";
 import {
@@ -12,7 +12,6 @@ import {
   kindOf,
   moreStyles,
   OF_FLOW,
-  OF_PLACED,
   OF_TOP,
   type Definition,
   type Field,
@@ -273,8 +272,7 @@ function Selected({ page }: { page: string }) {
   const isAbove = entryOf(draft.documents, part.document)?.root.slots.top?.some((row) => row.id === node.id) ?? false;
   const around = part.path.at(-2);
   const isPlaced = around !== undefined && hasTrait(around, "places");
-  const ofUse = (name: string) =>
-    (isAbove || !OF_TOP.includes(name)) && !(isPlaced ? OF_FLOW : OF_PLACED).includes(name);
+  const ofUse = (name: string) => (isAbove || !OF_TOP.includes(name)) && !(isPlaced ? OF_FLOW : PLACED).includes(name);
   const given = moreStyles(definition, node).filter(ofUse);
   // What is placed freely is moved by hand; its letters are what is set most often.
   const first = isPlaced ? PLACED_FIRST.filter((name) => name !== "letters" || hasLetters(definition)) : [];

@@ -27,7 +27,7 @@ import { FilmField } from "./film-field";
 import { ListField } from "./list-field";
 import { useNeededWidth } from "./needed-width";
 import { PictureViewField } from "./picture-view";
-import { useSet, useSetOrSay, type FieldProps } from "./use-set";
+import { useSet, useSetOrSay, viewAt, type FieldProps } from "./use-set";
 
 /** Text that is kept as it is typed. What may not be kept stays in the field, with the reason beside it. */
 function WordsField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "line" | "text" }> }) {
@@ -61,7 +61,7 @@ function PictureField({ node, field, path }: FieldProps & { field: Extract<Field
   const id = readAt(node.props, path);
   const picture = useStudio((s) => s.pictures.find((p) => p.id === id));
   const set = useSetOrSay(node, path, `Picture changed in ${nameOf(node)}`);
-  const needed = useNeededWidth(node.id, path, picture);
+  const needed = useNeededWidth(node, path, picture);
   return (
     <Box>
       <Typography variant="caption" color="text.secondary">
@@ -322,7 +322,9 @@ const sameField = (a: FieldProps, b: FieldProps) =>
   a.field === b.field &&
   a.node.id === b.node.id &&
   a.path.join(".") === b.path.join(".") &&
-  readAt(a.node.props, a.path) === readAt(b.node.props, b.path);
+  readAt(a.node.props, a.path) === readAt(b.node.props, b.path) &&
+  // Beside a picture stands how it is shown.
+  (a.field.type !== "picture" || viewAt(a.node, a.path) === viewAt(b.node, b.path));
 
 /** The control for one value of a section, chosen by the type of its field. */
 export const FieldControl = memo(function FieldControl({ node, field, path }: FieldProps) {

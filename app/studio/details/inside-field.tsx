@@ -1,10 +1,10 @@
 import { Box, Button, Link, Typography } from "@mui/material";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { addNode, locate, nudgeNode, removeNodes } from "~/core/commands";
-import { copyWithNewIds, entryOf, type Part } from "~/core/document";
+import { entryOf, type Part } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
-import { kindOf } from "~/kinds";
-import { fillNode } from "~/kinds/fill";
+import { accepts, kindOf, kindsOf, type Kind } from "~/kinds";
+import { fillNode, fillStart } from "~/kinds/fill";
 import { nameIn } from "../bench";
 import { useStudio, useStudioStore } from "../keeping";
 import { useScenes } from "../pictures";
@@ -28,23 +28,18 @@ export function InsideField({ section, one }: InsideFieldProps) {
     const why = change(outcome);
     if (why) say(why, "problem");
   };
-  const add = () => {
+  const kinds = kindsOf("section").filter((kind) => accepts(section, slot, { kind: kind.definition.kind }));
+  const add = ({ definition: { kind, starts } }: Kind) => {
     const { draft } = store.getState();
     const document = locate(draft, section.id)?.document;
     if (!document) return;
-    const last = inside.at(-1);
-    // The next one is set out like the last, with a picture that is not there yet.
+    // A picture that no other one shows yet, and the look of the last of its kind.
     const used = new Set(inside.map((each) => each.props.picture));
-    const made = fillNode(
-      last?.kind ?? "hero",
-      goods,
-      scenes.filter((p) => !used.has(p.id)),
-    );
-    const fresh = last
-      ? { ...copyWithNewIds(last), props: { ...made.props, arrangement: last.props.arrangement ?? null } }
-      : made;
-    const { arrangement, ...rest } = fresh.props;
-    const node = { ...fresh, props: typeof arrangement === "string" ? fresh.props : rest };
+    const fresh = scenes.filter((p) => !used.has(p.id));
+    const pictures = fresh.length ? fresh : scenes;
+    const made = starts?.[0] ? fillStart(kind, starts[0].id, goods, pictures) : fillNode(kind, goods, pictures);
+    const like = inside.findLast((each) => each.kind === kind);
+    const node = like && !starts ? { ...made, style: like.style } : made;
     run(addNode(draft, document, { parent: section.id, slot, index: inside.length }, node, one));
   };
   return (
@@ -101,15 +96,19 @@ export function InsideField({ section, one }: InsideFieldProps) {
           </Box>
         );
       })}
-      <Button
-        size="small"
-        startIcon={<Plus size={16} aria-hidden />}
-        sx={{ mt: 0.75 }}
-        disabled={inside.length >= most}
-        onClick={add}
-      >
-        Add a {one.toLowerCase()}
-      </Button>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 0.75 }}>
+        {kinds.map((kind) => (
+          <Button
+            key={kind.definition.kind}
+            size="small"
+            startIcon={<Plus size={16} aria-hidden />}
+            disabled={inside.length >= most}
+            onClick={() => add(kind)}
+          >
+            Add a {kind.definition.name.toLowerCase()}
+          </Button>
+        ))}
+      </Box>
     </Box>
   );
 }

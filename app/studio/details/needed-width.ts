@@ -1,8 +1,9 @@
 import { useEffect, useState } from "react";
-import { readAt, type Path } from "~/core/operations";
-import { cropOn, viewKey, type Picture, type PictureView } from "~/core/pictures";
-import { partAt, useBenchFrames } from "../bench";
-import { useStudio } from "../keeping";
+import type { Part } from "~/core/document";
+import type { Path } from "~/core/operations";
+import { cropOn, type Picture } from "~/core/pictures";
+import { useBenchFrames } from "../bench";
+import { viewAt } from "./use-set";
 
 /** Screens of phones show at least two points of a picture for each px (common practice, no source). */
 const PHONE_POINTS = 2;
@@ -15,11 +16,10 @@ type Frame = { readonly width: number; readonly height: number };
  * How wide a picture would have to be, in px, to look sharp where it stands in the panes; undefined where it is wide enough, or stands in
  * none of them. `path`: of the picture in its part's values.
  */
-export function useNeededWidth(node: string, path: Path, picture: Picture | undefined): number | undefined {
+export function useNeededWidth(node: Part, path: Path, picture: Picture | undefined): number | undefined {
   const frames = useBenchFrames();
   const at = path.join(".");
-  const viewPath = [...path.slice(0, -1), viewKey(String(path.at(-1)))];
-  const view = useStudio((s) => readAt(partAt(s.draft, node)?.node.props ?? {}, viewPath)) as PictureView | undefined;
+  const view = viewAt(node, path);
   const [boxes, setBoxes] = useState<Readonly<Record<"phone" | "wide", Frame | undefined>>>({
     phone: undefined,
     wide: undefined,
@@ -28,7 +28,7 @@ export function useNeededWidth(node: string, path: Path, picture: Picture | unde
   useEffect(() => {
     if (id === undefined) return;
     const observers = (["phone", "wide"] as const).flatMap((pane) => {
-      const selector = `[data-node="${node}"] [data-picture-at="${at}"]`;
+      const selector = `[data-node="${node.id}"] [data-picture-at="${at}"]`;
       const element = frames[pane]?.querySelector<HTMLElement>(selector);
       const window = element?.ownerDocument.defaultView;
       if (!element || !window) return [];
@@ -41,7 +41,7 @@ export function useNeededWidth(node: string, path: Path, picture: Picture | unde
       return [observer];
     });
     return () => observers.forEach((observer) => observer.disconnect());
-  }, [node, at, id, frames]);
+  }, [node.id, at, id, frames]);
   if (!picture || picture.vector) return undefined;
   const needed = (["phone", "wide"] as const).map((device) => {
     const box = boxes[device];

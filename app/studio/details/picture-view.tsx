@@ -3,14 +3,14 @@ import { ChevronDown, ChevronRight } from "lucide-react";
 import { useId, useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Audience, Json, Part } from "~/core/document";
-import { readAt, type Path } from "~/core/operations";
-import { cropOn, MOST_ZOOM, viewKey, type Crop, type Picture, type PictureView } from "~/core/pictures";
+import type { Path } from "~/core/operations";
+import { cropOn, MOST_ZOOM, type Crop, type Picture, type PictureView } from "~/core/pictures";
 import { nameOf } from "~/kinds";
-import { partAt } from "../bench";
 import { useStudio, useStudioStore } from "../keeping";
 import { DEVICE_PLURAL } from "../panes";
 import { INK } from "../ui";
 import { ToneField } from "./tone-field";
+import { viewAt, viewPath } from "./use-set";
 
 type PictureViewFieldProps = { node: Part; path: Path; picture: Picture };
 
@@ -32,9 +32,8 @@ const withCrop = (view: PictureView, audience: Audience, crop: Crop | undefined)
 export function PictureViewField({ node, path, picture }: PictureViewFieldProps) {
   const [isOpen, setOpen] = useState(false);
   const id = useId();
-  const at: Path = [...path.slice(0, -1), viewKey(String(path.at(-1)))];
-  // The control of the picture is drawn anew only when another one is chosen; this one watches its own value.
-  const view = useStudio((s) => readAt(partAt(s.draft, node.id)?.node.props ?? {}, at)) as PictureView | undefined;
+  const at = viewPath(path);
+  const view = viewAt(node, path);
   const Sign = isOpen ? ChevronDown : ChevronRight;
   return (
     <Box sx={{ mt: 0.5 }}>

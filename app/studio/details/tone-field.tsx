@@ -2,7 +2,7 @@ import { Box, Button, ButtonBase, Link, MenuItem, Slider, TextField, Typography 
 import { Trash2 } from "lucide-react";
 import { useId, useMemo, useState, type ReactNode } from "react";
 import { setTone } from "~/core/commands";
-import { entryOf, newId, walk, type Draft } from "~/core/document";
+import { entryOf, newId } from "~/core/document";
 import {
   filterValues,
   PLAIN_TONE,
@@ -14,7 +14,7 @@ import {
   type Tone,
   type ToneRole,
 } from "~/core/pictures";
-import { toneAsked, tonesOf, viewsIn } from "~/render";
+import { placesInTone, toneAsked, tonesOf } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { chooseByArrow, IconAction, INK } from "../ui";
 
@@ -31,13 +31,6 @@ type ToneFieldProps = {
   tone: PictureView["tone"];
   onChange: (tone: PictureView["tone"], label: string) => void;
 };
-
-/** How often pages show pictures in one of the shop's tones. */
-const usesOf = ({ documents }: Draft, id: string): number =>
-  Object.values(documents)
-    .flatMap(({ root }) => [...walk(root)])
-    .flatMap(viewsIn)
-    .filter(({ view }) => view.tone === id).length;
 
 /** The picture itself in each tone, to choose from; then what a tone is made of. */
 export function ToneField({ picture, tone, onChange }: ToneFieldProps) {
@@ -157,7 +150,7 @@ function ToneParts({ tone, onChange }: Pick<ToneFieldProps, "tone" | "onChange">
   const [name, setName] = useState<string | null>(null);
   const keptId = typeof tone === "string" && entryOf(look.tones, tone) ? tone : undefined;
   const kept = keptId === undefined ? undefined : entryOf(look.tones, keptId);
-  const count = useStudio((s) => (keptId === undefined ? 0 : usesOf(s.draft, keptId)));
+  const count = useStudio((s) => (keptId === undefined ? 0 : placesInTone(s.draft.documents, keptId)));
   const now = toneAsked(look, tone) ?? PLAIN_TONE;
   const run = (outcome: ReturnType<typeof setTone>) => {
     const { run: change, say } = store.getState();

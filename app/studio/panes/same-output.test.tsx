@@ -28,7 +28,6 @@ const STUDIO_MARKS = [
   "data-level",
   "data-slot",
   "data-rich-at",
-  "data-still",
   "data-spot-at",
 ];
 

@@ -1,5 +1,5 @@
 import { memo, useDeferredValue, useMemo } from "react";
-import { walk, type Draft, type Look } from "~/core/document";
+import type { Draft, Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, shadeCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
@@ -14,6 +14,7 @@ import {
   Page,
   PageBody,
   partsByKind,
+  partsOnPictures,
   pictureUnderWords,
   tonedTint,
   toneWords,
@@ -58,7 +59,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
   const tones = toneWords({ look, documents });
   // A library has thousands of pictures, of which few stand under words.
   const tints = useMemo(() => {
-    const parts = Object.values(documents).flatMap(({ root }) => [...walk(root)]);
+    const parts = Object.values(documents).flatMap((document) => partsOnPictures(document, theme));
     const under = new Set(parts.map((part) => pictureUnderWords(part, theme)));
     const shown = pictures.filter((p) => under.has(p.id));
     const find = (id: string | null) => shown.find((p) => p.id === id);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import type { SellersGoods } from "~/core/goods";
 import { contentWith, everySection, goods, pictures } from "~/render/fixtures/content";
-import { belongs, usedIn, type Narrowed } from "./find";
+import { belongs, type Narrowed } from "./find";
+import { usedIn } from "./uses";
 
 const none = new Set<string>();
 const those = (to: Narrowed, used: ReadonlySet<string> = none) =>
@@ -18,13 +18,13 @@ describe("a narrowed library", () => {
   });
 
   it("finds a picture used wherever it stands: on a page, behind a section, with goods, as logo", () => {
-    const nothing = { products: [], collections: [] } as unknown as SellersGoods;
+    const nothing = { products: [], collections: [] };
     const hero = { ...everySection.find((s) => s.node.kind === "hero")!.node };
     const bare = contentWith([{ ...hero, props: { ...hero.props, picture: null } }]).draft;
     expect([...usedIn(bare, nothing, pictures)]).toEqual([]);
     const shown = contentWith([{ ...hero, props: { ...hero.props, picture: "wide", backdrop: "tall" } }]).draft;
     expect(usedIn(shown, nothing, pictures)).toEqual(new Set(["wide", "tall"]));
-    const withGoods = { products: goods.products, collections: goods.collections } as unknown as SellersGoods;
+    const withGoods = { products: goods.products, collections: goods.collections };
     expect(usedIn(bare, withGoods, pictures)).toEqual(new Set(["tall", "wide", "small"]));
     const logo = { ...bare.look.identity, logo: { form: "picture" as const, picture: "drawn" } };
     expect(usedIn({ ...bare, look: { ...bare.look, identity: logo } }, nothing, pictures)).toEqual(new Set(["drawn"]));

@@ -1,7 +1,4 @@
-import { isLogo, type Draft } from "~/core/document";
-import type { SellersGoods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
-import { referencesOf } from "~/kinds/references";
 
 /** The pictures whose name or description holds what is sought; all of them where nothing is. */
 export function picturesNamed(pictures: readonly Picture[], sought: string): readonly Picture[] {
@@ -40,28 +37,4 @@ export function belongs({ id, alt, width, height }: Picture, to: Narrowed, used:
     case "square":
       return Math.max(width, height) <= Math.min(width, height) * EVEN;
   }
-}
-
-/** Ids of all pictures that stand anywhere: on pages, with goods and collections, as logo or icon, with what is shared. */
-export function usedIn(
-  { documents, look: { identity } }: Draft,
-  goods: SellersGoods,
-  pictures: readonly Picture[],
-): ReadonlySet<string> {
-  const used = new Set<string>();
-  for (const document of Object.values(documents))
-    for (const { to, id } of referencesOf(document)) if (to === "picture" || to === "file") used.add(id);
-  const note = (id: string | null | undefined) => void (id && used.add(id));
-  for (const product of goods.products) {
-    product.pictures.forEach(note);
-    product.variants.forEach((variant) => note(variant.picture));
-    note(product.search.picture);
-  }
-  for (const collection of goods.collections) {
-    note(collection.picture);
-    note(collection.search.picture);
-  }
-  note(identity.icon);
-  for (const { id } of pictures) if (isLogo(identity, id)) used.add(id);
-  return used;
 }

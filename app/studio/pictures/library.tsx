@@ -18,11 +18,11 @@ import { sourceOf, type Picture } from "~/core/pictures";
 import { removePictures } from "~/core/protocol";
 import { useReload, useStudio, useStudioStore } from "../keeping";
 import { Blank, FindField, IconAction, INK, PlacesList, useWhenChanged } from "../ui";
-import { belongs, NARROWED, picturesNamed, usedIn, type Narrowed } from "./find";
+import { belongs, NARROWED, picturesNamed, type Narrowed } from "./find";
 import { Narrow } from "./narrow";
 import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
-import { usesOfPicture } from "./uses";
+import { usedIn, usesOfPicture } from "./uses";
 import { useDescribe } from "./use-describe";
 
 /** Where a picture stands, in words. */
@@ -229,7 +229,7 @@ export function Library() {
           {pictures.length ? <FindField label="Find by words" value={sought} onChange={setSought} width={220} /> : null}
           <Uploader several label="Upload pictures" onAdded={(added) => setChosen(isNarrow ? null : added.id)} />
         </Box>
-        {pictures.length ? <Narrow choices={choices} value={narrowed} onChange={setNarrowed} /> : <span />}
+        <Narrow choices={choices} value={narrowed} onChange={setNarrowed} />
         <Box role="status" sx={{ display: "grid", gap: 1 }}>
           {gone ? (
             <Alert

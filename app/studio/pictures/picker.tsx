@@ -50,7 +50,7 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
   const [sought, setSought] = useState("");
   const [shape, setShape] = useState<Narrowed>("all");
   const named = picturesNamed(pictures, sought);
-  const none = new Set<string>();
+  const none: ReadonlySet<string> = new Set();
   const found = named.filter((p) => belongs(p, shape, none));
   const shapes = SHAPES.map((each) => [each, named.filter((p) => belongs(p, each, none)).length] as const);
   // A logo is chosen as a picture only by whoever looks for it.
@@ -81,7 +81,7 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
             else if (ids.length) onSeveral?.(ids);
           }}
         />
-        {pictures.length > 8 ? <Narrow choices={shapes} value={shape} onChange={setShape} /> : <span />}
+        <Narrow choices={shapes} value={shape} onChange={setShape} />
         {sorted.length ? (
           <PictureGrid
             label={`Pictures, ${sorted.length}`}
