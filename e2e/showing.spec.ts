@@ -47,8 +47,13 @@ test("slides are made like heroes, stand in sight when they are chosen, and are 
 
   // One more, and one less; the plan follows, undo as well.
   await inPlan(page, "Slides").click();
-  await details(page).getByRole("button", { name: "Add a hero" }).click();
+  await details(page).getByRole("button", { name: "Add a poster" }).click();
   await expect(plan(page).getByRole("treeitem", { name: /^Slide 4/ })).toHaveAttribute("aria-selected", "true");
+  // A poster has proportions of its own; among slides it fills its slide and is no wider.
+  const fourth = pane(page, "Phone").locator(".slide").nth(3);
+  await expect(fourth.locator(".s-poster")).toBeVisible();
+  const sides = (e: Element) => [e.getBoundingClientRect().width, e.getBoundingClientRect().height];
+  expect(await fourth.locator(".s-poster").evaluate(sides)).toEqual(await fourth.evaluate(sides));
   await page.keyboard.press("Control+z");
   await inPlan(page, "Slides").click();
   await expect(plan(page).getByRole("treeitem", { name: /^Slide \d/ })).toHaveCount(3);
@@ -91,6 +96,31 @@ test("without a script, links lead to each slide, and compared pictures stand si
   await context.close();
 });
 
+test("nothing moves when the shop's script comes late", async ({ page }) => {
+  let come = () => {};
+  const late = new Promise<void>((resolve) => (come = resolve));
+  await page.route(/\/assets\/.*\.js/, async (route) => {
+    await late;
+    await route.continue();
+  });
+  await page.addInitScript(() => {
+    Object.assign(window, { moved: 0 });
+    new PerformanceObserver((list) => {
+      for (const each of list.getEntries())
+        Object.assign(window, { moved: Reflect.get(window, "moved") + Reflect.get(each, "value") });
+    }).observe({ type: "layout-shift", buffered: true });
+  });
+  await lay(page, [slides({ marks: "none" }), shots("before"), runningLine, shots("swipe", 4)], "commit");
+  await expect(page.locator(".compare")).toBeVisible();
+  const tall = () => page.evaluate(() => document.documentElement.scrollHeight);
+  const before = await tall();
+  await expect(page.locator(".slide:not([inert])")).toHaveCount(3);
+  come();
+  await expect(page.locator(".slide:not([inert])")).toHaveCount(1);
+  expect(await tall()).toBe(before);
+  expect(await page.evaluate(() => Reflect.get(window, "moved"))).toBe(0);
+});
+
 const boxes = (page: Page, selector: string) =>
   page
     .locator(selector)
@@ -99,7 +129,7 @@ const boxes = (page: Page, selector: string) =>
     );
 
 /** A page of a made-up shop with these sections, with the scripts of the real one. */
-async function lay(page: Page, main: readonly Part[]): Promise<void> {
+async function lay(page: Page, main: readonly Part[], waitUntil: "commit" | "load" = "load"): Promise<void> {
   const served = await (
     await page.request.get(`http://127.0.0.1:${new URL(DEMO).port}/collections/all`, {
       headers: { Host: new URL(DEMO).host },
@@ -109,7 +139,7 @@ async function lay(page: Page, main: readonly Part[]): Promise<void> {
   const { html } = renderPage({ page: "home" }, contentWith(main), DEMO, { every: every!, goods: more! });
   await page.route(`${DEMO}/laid`, (route) => route.fulfill({ contentType: "text/html", body: html }));
   await page.route("**/media/**", (route) => route.fulfill({ status: 404 }));
-  await page.goto(`${DEMO}/laid`);
+  await page.goto(`${DEMO}/laid`, { waitUntil });
 }
 
 const slides = (props: Readonly<Record<string, Json>>): Part => {

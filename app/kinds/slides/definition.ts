@@ -88,7 +88,7 @@ export const definition: Definition<SlidesProps> = {
 .slides-track{display:grid;grid-auto-flow:column;grid-auto-columns:100%;overflow-x:auto;scroll-snap-type:x mandatory;scrollbar-width:none;overscroll-behavior-x:contain}
 .slides-track::-webkit-scrollbar{display:none}
 .a-next .slides-track{grid-auto-columns:min(88%,70rem);gap:var(--s3);padding-inline:var(--gutter);scroll-padding-inline:var(--gutter)}
-.slide{display:grid;scroll-snap-align:start;scroll-snap-stop:always;min-width:0}
+.slide{display:grid;grid-template-columns:minmax(0,1fr);place-items:stretch;scroll-snap-align:start;scroll-snap-stop:always;min-width:0}
 .slide:empty{display:none}
 .a-next .slide>.s{border-radius:var(--card);overflow:clip}
 .slides-bar{display:flex;align-items:center;gap:.5rem 1rem;max-width:calc(var(--content) + 2*var(--gutter));margin-inline:auto;padding:.5rem var(--gutter)}
