@@ -35,7 +35,7 @@ const isItemTo = (part: Part, page: string): boolean => {
 };
 
 /** What makes a part say what it would if its references were changed. What stands in it is not looked at. */
-function restated(document: string, part: Part, remap: Remap): Operation[] {
+export function restated(document: string, part: Part, remap: Remap): Operation[] {
   const next = mapPart({ ...part, slots: {} }, remap);
   return Object.entries(next.props).flatMap(([key, value]): Operation[] => {
     const before = entryOf(part.props, key);

@@ -1,5 +1,6 @@
 import {
   layoutProps,
+  pageProps,
   sharedOf,
   walk,
   type Draft,
@@ -134,6 +135,10 @@ export function mapPart(part: Part, remap: Remap): Part {
   return props === part.props && slots === part.slots ? part : { ...part, props, slots };
 }
 
+/** The picture that is shown with links to a page, where it has one of its own. */
+const sharePictureOf = (document: PageDocument): string | null =>
+  document.kind === "page" ? pageProps(document).picture : null;
+
 /** A document with what it refers to changed: what its parts show and lead to, and the goods that a layout is for. */
 export function mapReferences(document: PageDocument, remap: Remap): PageDocument {
   let root = mapPart(document.root, remap);
@@ -143,6 +148,11 @@ export function mapReferences(document: PageDocument, remap: Remap): PageDocumen
     const collections = mapIds([...layout.collections], "collection", remap);
     const isSame = JSON.stringify([products, collections]) === JSON.stringify([layout.products, layout.collections]);
     if (!isSame) root = { ...root, props: { ...root.props, products, collections } };
+  }
+  const shared = sharePictureOf(document);
+  if (shared) {
+    const picture = remap({ to: "picture", id: shared });
+    if (picture !== shared) root = { ...root, props: { ...root.props, picture } };
   }
   return root === document.root ? document : { ...document, root };
 }
@@ -182,11 +192,16 @@ export function whereUsed(draft: Draft, is: (reference: Reference) => boolean): 
       ...layout.products.map((id) => ({ to: "product" as const, id })),
       ...layout.collections.map((id) => ({ to: "collection" as const, id })),
     ];
-    if (named?.some(is)) uses.push({ document, part: undefined });
+    const shared = sharePictureOf(document);
+    if (named?.some(is) || (shared && is({ to: "picture", id: shared }))) uses.push({ document, part: undefined });
   }
   return uses;
 }
 
 /** A place where something is used, in words: "Home › Hero". */
 export const placeWords = ({ document, part }: Use): string =>
-  part ? `${document.title} › ${nameOf(part)}` : `the layout “${document.title}”`;
+  part
+    ? `${document.title} › ${nameOf(part)}`
+    : document.kind === "page"
+      ? `${document.title} › what is shared`
+      : `the layout “${document.title}”`;

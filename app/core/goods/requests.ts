@@ -61,6 +61,8 @@ export const goodsChange = z.discriminatedUnion("intent", [
     id,
     search: goodsSharing,
   }),
+  /** Wherever goods show the one picture, they show the other. */
+  z.strictObject({ intent: z.literal("replace-picture"), from: id, to: id }),
   z.strictObject({ intent: z.literal("remove-collection"), id }),
   z.strictObject({ intent: z.literal("order-collections"), ids: z.array(id).max(2_000).readonly() }),
   z.strictObject({ intent: z.literal("settings"), settings: z.unknown() }),

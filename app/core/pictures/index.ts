@@ -1,5 +1,6 @@
 export * from "./logo";
 export * from "./renditions";
+export * from "./rework";
 export * from "./shade";
 export * from "./tone";
 export * from "./view";

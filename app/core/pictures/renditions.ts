@@ -22,6 +22,8 @@ export type Picture = {
   readonly vector: boolean;
   /** The colour of its shadows, as `#rrggbb`, from which the tint under words on it is made; null where that is not known. */
   readonly shade: string | null;
+  /** The picture that it was made of in the studio. */
+  readonly madeOf?: string | undefined;
 };
 
 /** The widths a picture is served at: never wider than it is, and always at least one. */
@@ -33,6 +35,10 @@ export function widthsFor(picture: Pick<Picture, "width">): readonly number[] {
 /** Address of a rendition on either origin. `code`: the tone that it is made in, empty for none; drawings have none. */
 export const renditionAddress = (picture: Picture, width: number, code = ""): string =>
   picture.vector ? `/media/${picture.hash}.svg` : `/media/${picture.hash}-${width}${code ? `.${code}` : ""}.webp`;
+
+/** Address of a picture as it is kept, in its full size. */
+export const wholeAddress = ({ hash, vector }: Pick<Picture, "hash" | "vector">): string =>
+  `/media/${hash}.${vector ? "svg" : "webp"}`;
 
 /** `srcset` of a picture; undefined for vector pictures, which need none. */
 export const srcSetOf = (picture: Picture, code = ""): string | undefined =>

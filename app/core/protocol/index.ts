@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { documentSchema, MOST_DOCUMENTS } from "../schema";
+import { documentSchema, MOST_DOCUMENTS, reworkSchema } from "../schema";
 import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
 import { CURRENCIES, MONEY_FORMATS } from "../money";
@@ -224,6 +224,14 @@ export const describePicture = endpoint({
     focusY: z.number().int().min(0).max(100),
   }),
   answer: done,
+});
+
+/** What was done to a picture in the studio; null where it was uploaded. */
+export const readRework = endpoint({
+  method: "GET",
+  path: "picture/rework",
+  input: z.strictObject({ id }),
+  answer: z.object({ rework: reworkSchema.nullable() }),
 });
 
 /** Takes pictures out of the library, or brings back what was removed. */

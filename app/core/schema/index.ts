@@ -12,5 +12,6 @@ export {
   type ReadLook,
 } from "./migrations";
 export { linkSchema, NO_LINK, placeName, type Link } from "./links";
+export { reworkSchema } from "./rework";
 export { toneSchema, tonesSchema, viewSchema } from "./views";
 export { plainWords } from "./words";

@@ -24,6 +24,7 @@ import * as menus from "./migrations/010-menus";
 import * as plans from "./migrations/011-plans-and-draft-links";
 import * as moneyFormat from "./migrations/012-money-format";
 import * as collectionsShared from "./migrations/013-collections-shared";
+import * as reworked from "./migrations/014-reworked";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -40,6 +41,7 @@ const MIGRATIONS = [
   plans,
   moneyFormat,
   collectionsShared,
+  reworked,
 ];
 
 let connection: Sequelize | undefined;

@@ -271,6 +271,37 @@ export const shareGoods = async (
   return isThere;
 };
 
+/** Wherever goods and collections show one picture, they show another from now on. Gives in how many. */
+export async function replacePicture(shop: Shop, from: string, to: string): Promise<number> {
+  const one = <T extends string | null>(id: T) => (id === from ? (to as T) : id);
+  const { count } = await changeGoods(shop, "Picture replaced", (all) => {
+    const products = new Map<string, Product>();
+    for (const product of all.products) {
+      const { pictures, variants, search } = product;
+      const shown = [...pictures, ...variants.map((v) => v.picture), search.picture];
+      if (!shown.includes(from)) continue;
+      products.set(product.id, {
+        ...product,
+        pictures: [...new Set(pictures.map(one))],
+        variants: variants.map((v) => ({ ...v, picture: one(v.picture) })),
+        search: { ...search, picture: one(search.picture ?? null) },
+      });
+    }
+    const collections = new Map<string, Collection>();
+    for (const collection of all.collections) {
+      const { picture, search } = collection;
+      if (picture !== from && search.picture !== from) continue;
+      collections.set(collection.id, {
+        ...collection,
+        picture: one(picture),
+        search: { ...search, picture: one(search.picture ?? null) },
+      });
+    }
+    return { count: products.size + collections.size, change: { products, collections } };
+  });
+  return count;
+}
+
 /** Takes a collection away; what stood inside of it comes out, and its goods stay. */
 export async function removeCollection(shop: Shop, id: string): Promise<void> {
   await changeGoods(shop, "Collection removed", (all) => {

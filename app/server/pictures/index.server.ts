@@ -1,7 +1,8 @@
 import { createHash } from "node:crypto";
 import { Op, UniqueConstraintError } from "sequelize";
 import { newId } from "~/core/document";
-import type { Picture } from "~/core/pictures";
+import type { Picture, Rework } from "~/core/pictures";
+import { reworkSchema } from "~/core/schema";
 import { countUp, PictureRow } from "../database/index.server";
 import { readApart, type PreparedPicture } from "../reading/index.server";
 import { forgetShops } from "../shops/index.server";
@@ -27,6 +28,7 @@ const toPicture = (row: PictureRow): Picture => ({
   focus: [row.focusX, row.focusY],
   vector: row.vector,
   shade: row.shade || null,
+  ...(row.madeOf ? { madeOf: row.madeOf } : {}),
 });
 
 export async function picturesOf(shopId: string): Promise<readonly Picture[]> {
@@ -46,6 +48,22 @@ export async function hasPicture(shopId: string, hash: string): Promise<boolean>
   return (await PictureRow.count({ where: { shopId, hash } })) > 0;
 }
 
+/** What a picture was made of in the studio, and how. */
+export type MadeOf = { readonly picture: string; readonly rework: Rework };
+
+type Said = {
+  readonly alt?: string;
+  readonly focus?: readonly [number, number];
+  readonly made?: MadeOf | undefined;
+};
+
+/** What was done to a picture in the studio; null where it was uploaded, undefined where the shop has no such picture. */
+export async function reworkOf(shopId: string, id: string): Promise<Rework | null | undefined> {
+  const row = await PictureRow.findOne({ where: { id, shopId } });
+  if (!row) return undefined;
+  return row.rework ? reworkSchema.parse(JSON.parse(row.rework)) : null;
+}
+
 const altFrom = (name: string) => {
   const words = name
     .replace(/\.[a-z0-9]+$/i, "")
@@ -56,12 +74,7 @@ const altFrom = (name: string) => {
 };
 
 /** Reads an upload and takes it into the shop's library. */
-export async function addPicture(
-  shopId: string,
-  bytes: Buffer,
-  name: string,
-  more: { alt?: string; focus?: readonly [number, number] } = {},
-): Promise<Upload> {
+export async function addPicture(shopId: string, bytes: Buffer, name: string, more: Said = {}): Promise<Upload> {
   if (bytes.length === 0) return { ok: false, why: "The file is empty." };
   if (bytes.length > MOST_BYTES) return { ok: false, why: "This file is larger than 15 MB. Make it smaller first." };
   const read = await readApart("picture", { bytes });
@@ -72,12 +85,7 @@ export async function addPicture(
 }
 
 /** Takes a WebP picture that this project made into a shop's library, as it is. */
-export async function addMadePicture(
-  shopId: string,
-  bytes: Buffer,
-  name: string,
-  more: { alt?: string; focus?: readonly [number, number] } = {},
-): Promise<void> {
+export async function addMadePicture(shopId: string, bytes: Buffer, name: string, more: Said = {}): Promise<void> {
   const read = await readApart("measure", { bytes });
   if (!read.ok) throw new Error(`${name}: ${read.why}`);
   await keepRead(shopId, { bytes, vector: false, ...read.value }, name, more);
@@ -88,7 +96,7 @@ export async function keepRead(
   shopId: string,
   prepared: PreparedPicture,
   name: string,
-  more: { alt?: string; focus?: readonly [number, number] } = {},
+  more: Said = {},
 ): Promise<{ readonly picture: Picture; readonly known: boolean }> {
   const hash = createHash("sha256").update(prepared.bytes).digest("hex");
   const find = () => PictureRow.unscoped().findOne({ where: { shopId, hash } });
@@ -113,6 +121,8 @@ export async function keepRead(
       focusY: more.focus?.[1] ?? 50,
       vector: prepared.vector,
       shade: prepared.shade ?? "",
+      madeOf: more.made?.picture ?? null,
+      rework: more.made ? JSON.stringify(more.made.rework) : null,
       createdAt: new Date(),
     });
     await countUp(shopId, "pictures");

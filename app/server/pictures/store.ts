@@ -89,7 +89,7 @@ async function inTone(picture: Sharp, tone: ToneMatrix): Promise<Sharp> {
 }
 
 async function find(name: string, isToneAllowed: ToneAllowed): Promise<string | undefined> {
-  const match = /^([0-9a-f]{64})(?:\.svg|-(\d{2,4})(?:\.([\w-]{23,60}))?\.webp|-(share)\.jpg)$/.exec(name);
+  const match = /^([0-9a-f]{64})(?:\.(?:svg|webp)|-(\d{2,4})(?:\.([\w-]{23,60}))?\.webp|-(share)\.jpg)$/.exec(name);
   if (!match) return undefined;
   const path = pathOf(name);
   if (await exists(path)) return path;

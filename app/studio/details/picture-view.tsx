@@ -1,5 +1,5 @@
 import { Box, Button, FormControlLabel, Link, Slider, Switch, Typography } from "@mui/material";
-import { ChevronDown, ChevronRight } from "lucide-react";
+import { ChevronDown, ChevronRight, Scissors } from "lucide-react";
 import { useId, useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Audience, Json, Part } from "~/core/document";
@@ -9,8 +9,9 @@ import { nameOf } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
 import { DEVICE_PLURAL } from "../panes";
 import { INK } from "../ui";
+import { ReworkDialog } from "../pictures";
 import { ToneField } from "./tone-field";
-import { viewAt, viewPath } from "./use-set";
+import { useSetOrSay, viewAt, viewPath } from "./use-set";
 
 type PictureViewFieldProps = { node: Part; path: Path; picture: Picture };
 
@@ -32,7 +33,6 @@ const withCrop = (view: PictureView, audience: Audience, crop: Crop | undefined)
 export function PictureViewField({ node, path, picture }: PictureViewFieldProps) {
   const [isOpen, setOpen] = useState(false);
   const id = useId();
-  const at = viewPath(path);
   const view = viewAt(node, path);
   const Sign = isOpen ? ChevronDown : ChevronRight;
   return (
@@ -47,16 +47,19 @@ export function PictureViewField({ node, path, picture }: PictureViewFieldProps)
         Crop and tone{view ? " · changed here" : ""}
       </Button>
       <Box id={id} hidden={!isOpen} sx={{ display: isOpen ? "grid" : "none", gap: 1.5, pl: 0.5, pt: 0.5 }}>
-        {isOpen ? <ViewControls node={node} at={at} view={view ?? {}} picture={picture} /> : null}
+        {isOpen ? <ViewControls node={node} path={path} view={view ?? {}} picture={picture} /> : null}
       </Box>
     </Box>
   );
 }
 
-type ControlsProps = { node: Part; at: Path; view: PictureView; picture: Picture };
+type ControlsProps = { node: Part; path: Path; view: PictureView; picture: Picture };
 
-function ViewControls({ node, at, view, picture }: ControlsProps) {
+function ViewControls({ node, path, view, picture }: ControlsProps) {
+  const at = viewPath(path);
   const store = useStudioStore();
+  const [isReworking, setReworking] = useState(false);
+  const put = useSetOrSay(node, path, `Picture replaced in ${nameOf(node)}`);
   const audience = useStudio((s) => s.audience);
   const device = audience === "all" ? "wide" : audience;
   const set = (next: PictureView, label: string) => {
@@ -147,8 +150,31 @@ function ViewControls({ node, at, view, picture }: ControlsProps) {
           A drawing keeps its own colours.
         </Typography>
       ) : (
-        <ToneField picture={picture} tone={view.tone} onChange={(tone, label) => set({ ...view, tone }, label)} />
+        <>
+          <ToneField picture={picture} tone={view.tone} onChange={(tone, label) => set({ ...view, tone }, label)} />
+          <Box>
+            <Button
+              size="small"
+              variant="outlined"
+              startIcon={<Scissors size={15} aria-hidden />}
+              onClick={() => setReworking(true)}
+            >
+              Straighten or cut out …
+            </Button>
+          </Box>
+        </>
       )}
+      {isReworking ? (
+        <ReworkDialog
+          picture={picture}
+          forPlace
+          onClose={() => setReworking(false)}
+          onMade={(made, here) => {
+            setReworking(false);
+            if (here) put(made.id);
+          }}
+        />
+      ) : null}
     </>
   );
 }

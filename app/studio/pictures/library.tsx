@@ -11,7 +11,7 @@ import {
   Typography,
   useMediaQuery,
 } from "@mui/material";
-import { Trash2, X } from "lucide-react";
+import { Scissors, Trash2, X } from "lucide-react";
 import { useMemo, useState, type MouseEvent } from "react";
 import { isLogo } from "~/core/document";
 import { sourceOf, type Picture } from "~/core/pictures";
@@ -21,6 +21,7 @@ import { Blank, FindField, IconAction, INK, PlacesList, useWhenChanged } from ".
 import { belongs, NARROWED, picturesNamed, type Narrowed } from "./find";
 import { Narrow } from "./narrow";
 import { PictureGrid } from "./picture-grid";
+import { ReworkDialog } from "./rework";
 import { Uploader } from "./uploader";
 import { usedIn, usesOfPicture } from "./uses";
 import { useDescribe } from "./use-describe";
@@ -66,8 +67,10 @@ function RemoveDialog({ picture, onClose, onGo }: { picture: Picture; onClose: (
   );
 }
 
+type DescribeProps = { picture: Picture; onRemove: () => void; onRework: () => void; onSaved: () => void };
+
 /** Says what a picture shows and what must stay in view when it is cropped. */
-function Describe({ picture, onRemove, onSaved }: { picture: Picture; onRemove: () => void; onSaved: () => void }) {
+function Describe({ picture, onRemove, onRework, onSaved }: DescribeProps) {
   const { describe, isBusy, problem } = useDescribe();
   const [alt, setAlt] = useState(picture.alt);
   const [focus, setFocus] = useState(picture.focus);
@@ -128,6 +131,11 @@ function Describe({ picture, onRemove, onSaved }: { picture: Picture; onRemove: 
           }}
         />
       </Box>
+      {picture.vector ? null : (
+        <Button variant="outlined" startIcon={<Scissors size={16} aria-hidden />} onClick={onRework}>
+          Straighten or cut out …
+        </Button>
+      )}
       <Typography variant="caption" color="text.secondary">
         Click what must stay in view when the picture is cropped.
       </Typography>
@@ -176,6 +184,7 @@ export function Library() {
   const [sought, setSought] = useState("");
   const [asking, setAsking] = useState<Picture | null>(null);
   const [gone, setGone] = useState<Picture | null>(null);
+  const [reworking, setReworking] = useState<Picture | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [narrowed, setNarrowed] = useState<Narrowed>("all");
   const draft = useStudio((s) => s.draft);
@@ -200,6 +209,7 @@ export function Library() {
     <Describe
       picture={picture}
       onRemove={() => setAsking(picture)}
+      onRework={() => setReworking(picture)}
       onSaved={() => {
         // Whoever goes through those that lack a description comes to the next.
         if (narrowed === "bare") setChosen(found[found.findIndex((p) => p.id === picture.id) + 1]?.id ?? null);
@@ -294,6 +304,16 @@ export function Library() {
           </Box>
         )}
       </Box>
+      {reworking ? (
+        <ReworkDialog
+          picture={reworking}
+          onClose={() => setReworking(null)}
+          onMade={(made) => {
+            setReworking(null);
+            setChosen(made.id);
+          }}
+        />
+      ) : null}
       {asking ? (
         <RemoveDialog
           picture={asking}

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { Picture } from "~/core/pictures";
+import type { Picture, Rework } from "~/core/pictures";
 import type { Client } from "../client";
 
 /** `note`: what of it could not be kept. */
@@ -10,15 +10,23 @@ export type Uploaded =
 const MOST_BYTES = 15 * 1024 * 1024;
 export const ACCEPTED = "image/png,image/jpeg,image/webp,image/svg+xml";
 
-/** Sends a picture to the shop's library; `progress` gets the share that has been sent, 0–1. */
+type UploadOptions = {
+  /** Gets the share that has been sent, 0–1. */
+  readonly progress?: (share: number) => void;
+  /** Of which picture of the library it was made in the studio, and how. */
+  readonly made?: { readonly of: string; readonly rework: Rework };
+};
+
+/** Sends a picture to the shop's library. */
 export async function upload(
   client: Client,
   file: File,
-  progress: (share: number) => void = () => {},
+  { progress = () => {}, made }: UploadOptions = {},
 ): Promise<Uploaded> {
   if (file.size > MOST_BYTES) return { ok: false, why: `“${file.name}” is larger than 15 MB. Make it smaller first.` };
   const body = new FormData();
   body.append("picture", file, file.name);
+  if (made) body.append("made", JSON.stringify(made));
   const reply = await client.upload("upload", body, { progress });
   if (reply.ok) return reply.value as Uploaded;
   const why =

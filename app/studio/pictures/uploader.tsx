@@ -37,9 +37,9 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
       if (isStopped.current) break;
       setGoing({ at: index + 1, of: wanted.length });
       setShare(index / wanted.length);
-      const result = await upload(store.getState().client, file, (part) =>
-        setShare((index + part * 0.9) / wanted.length),
-      );
+      const result = await upload(store.getState().client, file, {
+        progress: (part) => setShare((index + part * 0.9) / wanted.length),
+      });
       if (result.ok) {
         const { pictures } = store.getState();
         if (!pictures.some((p) => p.id === result.picture.id))

@@ -15,6 +15,10 @@ function* ofGoods({
   for (const { title, picture, search } of collections) yield [`the collection “${title}”`, [picture, search.picture]];
 }
 
+/** Whether goods or collections show a picture. */
+export const goodsShow = (goods: WithPictures, picture: string): boolean =>
+  [...ofGoods(goods)].some(([, ids]) => ids.includes(picture));
+
 /** Where a picture stands, in words: pages, goods, collections, the logo. */
 export function usesOfPicture(id: string, draft: Draft, goods: WithPictures): readonly string[] {
   const onPages = whereUsed(draft, (r) => r.to === "picture" && r.id === id).map(placeWords);

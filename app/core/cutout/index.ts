@@ -1,0 +1,2 @@
+export { boxOf, cutOut, type Finish } from "./edge";
+export { findThing, judge, maskOf, type Found, type Judgement, type Side } from "./find";

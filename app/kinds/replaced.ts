@@ -1,0 +1,53 @@
+import { pageProps, sameJson, walk, type Draft, type Json, type Logo } from "~/core/document";
+import { transaction, refuse, type Outcome } from "~/core/commands";
+import { held, type Operation } from "~/core/operations";
+import { restated } from "./leading";
+
+const logoWith = (logo: Logo, from: string, to: string): Logo =>
+  logo.form === "picture"
+    ? {
+        ...logo,
+        picture: logo.picture === from ? to : logo.picture,
+        ...(logo.onDark === from ? { onDark: to } : {}),
+      }
+    : logo;
+
+/** Everything that has to change in a draft for another picture to stand wherever one stands now. */
+function operationsFor({ documents, look: { identity } }: Draft, from: string, to: string): readonly Operation[] {
+  const operations: Operation[] = [];
+  for (const document of Object.values(documents)) {
+    const { id, kind, root } = document;
+    if (kind === "page" && pageProps(document).picture === from)
+      operations.push({
+        type: "setProp",
+        document: id,
+        node: root.id,
+        path: ["picture"],
+        before: held(from),
+        after: held(to),
+      });
+    for (const part of walk(root)) {
+      if (part === root) continue;
+      operations.push(...restated(id, part, (r) => (r.to === "picture" && r.id === from ? to : r.id)));
+    }
+  }
+  const logo = logoWith(identity.logo, from, to);
+  const plain = (value: Logo) => JSON.parse(JSON.stringify(value)) as Json;
+  if (!sameJson(plain(logo), plain(identity.logo)))
+    operations.push({
+      type: "setLook",
+      path: ["identity", "logo"],
+      before: held(plain(identity.logo)),
+      after: held(plain(logo)),
+    });
+  if (identity.icon === from)
+    operations.push({ type: "setLook", path: ["identity", "icon"], before: held(from), after: held(to) });
+  return operations;
+}
+
+/** Wherever pages, layouts, header, footer and logo show one picture, they show another from now on, in one step. */
+export function replacePicture(draft: Draft, from: string, to: string, name: string): Outcome {
+  const operations = operationsFor(draft, from, to);
+  if (operations.length === 0) return refuse("It stands nowhere on your pages.");
+  return transaction("replacePicture", `“${name}” replaced everywhere`, operations);
+}

@@ -1,0 +1,1 @@
+export { ReworkDialog } from "./rework-dialog";

@@ -1,0 +1,103 @@
+import { useEffect, useRef, useState } from "react";
+import type { Judgement } from "~/core/cutout";
+import type { Cut, Rework } from "~/core/pictures";
+import type { CutoutAnswer, CutoutAsk, Opened } from "~/workers/cutout.worker";
+
+export type Look = { readonly picture: ImageBitmap; readonly judgement: Judgement };
+
+type Said = { readonly id: number; readonly said?: CutoutAnswer };
+
+/** A worker that has a picture open; `ask` gives undefined where it could not do what was asked. */
+type Cutter = { readonly ask: (ask: CutoutAsk) => Promise<CutoutAnswer | undefined>; readonly end: () => void };
+
+function createCutter(): Cutter {
+  const worker = new Worker(new URL("../../../workers/cutout.worker.ts", import.meta.url), { type: "module" });
+  let last = 0;
+  return {
+    ask: (ask) =>
+      new Promise((done) => {
+        const id = ++last;
+        const listen = ({ data }: MessageEvent<Said>) => {
+          if (data.id !== id) return;
+          worker.removeEventListener("message", listen);
+          done(data.said);
+        };
+        worker.addEventListener("message", listen);
+        worker.addEventListener("error", () => done(undefined), { once: true });
+        worker.postMessage({ id, ask });
+      }),
+    end: () => worker.terminate(),
+  };
+}
+
+export type CutterState = {
+  /** What was found of the picture; null while it is looked at. */
+  readonly opened: Opened | null;
+  /** The latest look at the cut; null without one. */
+  readonly look: Look | null;
+  /** Whether a newer look is being worked at. */
+  readonly isBusy: boolean;
+  readonly hasFailed: boolean;
+  /** Makes the picture as it is kept; null where nothing is left of it, undefined where it could not be made. */
+  readonly make: (rework: Rework) => Promise<Blob | null | undefined>;
+};
+
+/** Looks at a picture and at the cut that is asked for. What is asked while it works waits, and only the latest of it is done. */
+export function useCutter(address: string, cut: Cut | null): CutterState {
+  const cutter = useRef<Cutter | null>(null);
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [look, setLook] = useState<Look | null>(null);
+  const [isBusy, setBusy] = useState(false);
+  const [hasFailed, setFailed] = useState(false);
+  const wanted = useRef<Cut | null>(null);
+  const isWorking = useRef(false);
+
+  useEffect(() => {
+    const made = createCutter();
+    cutter.current = made;
+    let isGone = false;
+    void made.ask({ type: "open", address }).then((said) => {
+      if (isGone) return;
+      if (said?.opened) setOpened(said.opened);
+      else setFailed(true);
+    });
+    return () => {
+      isGone = true;
+      cutter.current = null;
+      isWorking.current = false;
+      made.end();
+      setOpened(null);
+      setLook(null);
+    };
+  }, [address]);
+
+  useEffect(() => {
+    if (!opened || !cut) return;
+    wanted.current = cut;
+    if (isWorking.current) return;
+    const work = async () => {
+      isWorking.current = true;
+      setBusy(true);
+      for (let next = wanted.current; next; next = wanted.current) {
+        wanted.current = null;
+        const at = cutter.current;
+        const said = await at?.ask({ type: "look", cut: next });
+        // It was closed, or has another picture open.
+        if (at !== cutter.current) return;
+        if (said?.look) setLook(said.look);
+        else setFailed(true);
+      }
+      isWorking.current = false;
+      setBusy(false);
+    };
+    void work();
+  }, [opened, cut]);
+
+  return {
+    opened,
+    look: cut ? look : null,
+    isBusy,
+    hasFailed,
+    make: async (rework) => (await cutter.current?.ask({ type: "make", rework }))?.made,
+  };
+}

@@ -1,0 +1,129 @@
+/// <reference lib="webworker" />
+import { boxOf, cutOut, findThing, judge, maskOf, type Found, type Judgement } from "../core/cutout";
+import { reworkMatrix, sizeOfReworked, type Cut, type Pixels, type Rework } from "../core/pictures";
+
+// Pictures are looked at, cut out and made anew here, away from what the seller is doing.
+
+export type CutoutAsk =
+  | { readonly type: "open"; readonly address: string }
+  /** A look at the cut, no larger than the screen needs it. */
+  | { readonly type: "look"; readonly cut: Cut }
+  /** The picture as it is kept. */
+  | { readonly type: "make"; readonly rework: Rework };
+
+/** What was found out of a picture. */
+export type Opened = {
+  readonly sort: Found["sort"];
+  readonly holeCount: number;
+  readonly hasShadow: boolean;
+  /** Whether its openings are rather the ground than a part of the thing: a coloured ground is seldom the thing's own colour. */
+  readonly areHolesOpen: boolean;
+};
+export type CutoutAnswer = {
+  readonly opened?: Opened;
+  readonly look?: { readonly picture: ImageBitmap; readonly judgement: Judgement };
+  readonly made?: Blob | null;
+};
+
+/** The longer side, in px, of what things are found in, and of what is looked at. */
+const SMALL = 512;
+const LOOK = 1400;
+/** Free room around a thing whose frame was cut close to it, as a share of its longer side. */
+const MARGIN = 0.02;
+const QUALITY = 0.95;
+
+type Sized = Pixels & { readonly data: Uint8ClampedArray<ArrayBuffer> };
+type Open = { readonly whole: ImageBitmap; readonly small: Sized; readonly look: Sized; found: Found | undefined };
+
+let open: Promise<Open> | undefined;
+
+const canvasOf = (width: number, height: number) => {
+  const canvas = new OffscreenCanvas(Math.max(1, Math.round(width)), Math.max(1, Math.round(height)));
+  return { canvas, context: canvas.getContext("2d", { willReadFrequently: true })! };
+};
+
+function pixelsOf(bitmap: ImageBitmap, longest: number): Sized {
+  const scale = Math.min(1, longest / Math.max(bitmap.width, bitmap.height));
+  const { canvas, context } = canvasOf(bitmap.width * scale, bitmap.height * scale);
+  context.imageSmoothingQuality = "high";
+  context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
+  return { data, width: canvas.width, height: canvas.height };
+}
+
+async function read(address: string): Promise<Open> {
+  const response = await fetch(address);
+  if (!response.ok) throw new Error(`${address}: ${response.status}`);
+  const whole = await createImageBitmap(await response.blob());
+  return { whole, small: pixelsOf(whole, SMALL), look: pixelsOf(whole, LOOK), found: undefined };
+}
+
+const foundIn = (opened: Open): Found => (opened.found ??= findThing(opened.small));
+
+/** A ground with so much colour, in bytes between its channels, is hardly a part of the thing. */
+const COLOURED = 40;
+
+function openedOf(opened: Open): Opened {
+  const found = foundIn(opened);
+  const ground = [0, 1, 2].map((c) => found.ground?.surface[c]?.[0] ?? 0);
+  return {
+    sort: found.sort,
+    holeCount: found.holeCount,
+    hasShadow: found.shadow !== null,
+    areHolesOpen: Math.max(...ground) - Math.min(...ground) > COLOURED,
+  };
+}
+
+function cutFrom(opened: Open, whole: Sized, cut: Cut): { readonly image: ImageData; readonly judgement: Judgement } {
+  const found = foundIn(opened);
+  const mask = maskOf(opened.small, found, cut.strokes, cut.holes);
+  // How far the border is softened is said in px of the whole picture.
+  const soft = (cut.soft * whole.width) / opened.whole.width;
+  const data = cutOut(whole, opened.small, found, mask, { soft, shadow: cut.shadow });
+  return { image: new ImageData(data, whole.width, whole.height), judgement: judge(opened.small, mask) };
+}
+
+async function make(opened: Open, rework: Rework): Promise<Blob | null> {
+  const { whole } = opened;
+  let source: ImageBitmap | OffscreenCanvas = whole;
+  if (rework.cut) {
+    const { canvas, context } = canvasOf(whole.width, whole.height);
+    context.putImageData(cutFrom(opened, pixelsOf(whole, Infinity), rework.cut).image, 0, 0);
+    source = canvas;
+  }
+  const frame = sizeOfReworked(whole, rework);
+  const { canvas, context } = canvasOf(frame.width, frame.height);
+  context.imageSmoothingQuality = "high";
+  context.setTransform(...reworkMatrix(whole, rework));
+  context.drawImage(source, 0, 0);
+  if (!rework.cut?.close) return canvas.convertToBlob({ type: "image/webp", quality: QUALITY });
+  const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
+  const box = boxOf({ data, width: canvas.width, height: canvas.height });
+  // There is nothing left that could be kept.
+  if (!box) return null;
+  const room = Math.round(Math.max(box.width, box.height) * MARGIN);
+  const close = canvasOf(box.width + 2 * room, box.height + 2 * room);
+  close.context.drawImage(canvas, room - box.left, room - box.top);
+  return close.canvas.convertToBlob({ type: "image/webp", quality: QUALITY });
+}
+
+async function answer(ask: CutoutAsk): Promise<CutoutAnswer> {
+  if (ask.type === "open") {
+    open = read(ask.address);
+    return { opened: openedOf(await open) };
+  }
+  if (!open) throw new Error("no picture is open");
+  const opened = await open;
+  if (ask.type === "make") return { made: await make(opened, ask.rework) };
+  const { image, judgement } = cutFrom(opened, opened.look, ask.cut);
+  return { look: { picture: await createImageBitmap(image), judgement } };
+}
+
+self.onmessage = async ({ data }: MessageEvent<{ readonly id: number; readonly ask: CutoutAsk }>) => {
+  try {
+    const said = await answer(data.ask);
+    self.postMessage({ id: data.id, said }, { transfer: said.look ? [said.look.picture] : [] });
+  } catch {
+    self.postMessage({ id: data.id });
+  }
+};
