@@ -13,6 +13,7 @@ import { action as film } from "./film";
 import { action as keep, loader as missed } from "./keep";
 import { action as draftLink, loader as draftLinks } from "./draft-link";
 import { action as money } from "./money";
+import { loader as rework } from "./picture-rework";
 import { action as plans, loader as planned } from "./plans";
 import { action as publish, loader as pending } from "./publish";
 import { action as upload } from "./upload";
@@ -33,7 +34,10 @@ const ACTIONS = {
   upload,
   versions,
 } as unknown as Record<string, Route>;
-const LOADERS = { draftLinks, goodsFile, missed, pending, planned, versionsOf } as unknown as Record<string, Route>;
+const LOADERS = { draftLinks, goodsFile, missed, pending, planned, rework, versionsOf } as unknown as Record<
+  string,
+  Route
+>;
 
 type Owned = Awaited<ReturnType<typeof ownerWithShop>> & { cookie: string };
 const owner = async (): Promise<Owned> => {
@@ -280,6 +284,55 @@ describe("uploads", () => {
       "This is no film that browsers play. Save it as MP4 or WebM.",
     ]);
     expect(await picturesOf(mine.shop.id)).toEqual([]);
+  });
+});
+
+describe("pictures made of others in the studio", () => {
+  const picture = async (background: string) =>
+    new File(
+      [
+        await sharp({ create: { width: 20, height: 20, channels: 3, background } })
+          .png()
+          .toBuffer(),
+      ],
+      "x.png",
+    );
+  const rework = { turn: 90, lean: 0, mirror: false, cut: null };
+
+  it("are taken in only with what was done, and of a picture of this shop", async () => {
+    const [own, other] = [await owner(), await owner()];
+    const send = async (fields: Record<string, string | File>, who = own) => {
+      const { status, response } = await ask(ACTIONS.upload!, who.shop.id, form(fields), who.cookie);
+      return { status, body: (await response!.json()) as { why?: string; picture?: { id: string; madeOf?: string } } };
+    };
+    const first = (await send({ picture: await picture("#c00") })).body.picture!;
+    const foreign = (await send({ picture: await picture("#00c") }, other)).body.picture!;
+    const made = await picture("#0c0");
+    for (const bad of [
+      "",
+      "{",
+      "[]",
+      JSON.stringify({ of: first.id }),
+      JSON.stringify({ of: first.id, rework: { ...rework, turn: 1 } }),
+    ])
+      expect(await send({ picture: made, made: bad }), bad).toMatchObject({
+        status: 422,
+        body: { why: "What was done to this picture can’t be saved." },
+      });
+    expect(await send({ picture: made, made: JSON.stringify({ of: foreign.id, rework }) })).toMatchObject({
+      status: 422,
+      body: { why: "The picture that this was made of is no longer there." },
+    });
+    expect(await picturesOf(own.shop.id)).toHaveLength(1);
+    const kept = await send({ picture: made, made: JSON.stringify({ of: first.id, rework }) });
+    expect(kept).toMatchObject({ status: 200, body: { picture: { madeOf: first.id } } });
+    const read = async (who: Owned, id: string) => {
+      const address = `http://studio.example/s/x/picture/rework?id=${id}`;
+      const asked = new Request(address, { headers: { Cookie: who.cookie } });
+      return answered(LOADERS.rework!({ request: asked, params: { shop: who.shop.id } }));
+    };
+    expect(await (await read(own, kept.body.picture!.id)).response!.json()).toEqual({ rework });
+    expect((await read(other, kept.body.picture!.id)).status).toBe(404);
   });
 });
 

@@ -26,6 +26,8 @@ export type Found = {
 
 /** Parts of less than this share of the largest one are dust. */
 const DUST = 0.004;
+/** On a busy ground, parts of less than this share of the largest one are things beside it. */
+const BESIDE = 0.5;
 /** Openings of less than this share of the picture are not spoken of. */
 const LEAST_HOLE = 0.0002;
 /** An opening may lie in the thing's shadow, but some of it is bare ground: this share at least. */
@@ -38,12 +40,12 @@ const SHADOW = { off: 0.04, darkest: 0.28, step: 0.055, least: 0.035 };
 /** Steeper than this, in bytes from px to px, is a line and not the ground. */
 const LINE = 6;
 
-/** Removes dust from a mask, and fills what is smaller than dust within it. What `keeps` says stays. */
-function cleaned(mask: Uint8Array, width: number, height: number, keeps: (at: number) => boolean): void {
+/** Removes from a mask the parts that are smaller than this share of the largest one, and have nothing that `keeps` says stays. */
+function cleaned(mask: Uint8Array, width: number, height: number, keeps: (at: number) => boolean, share = DUST): void {
   const parts = partsOf(width, height, (at) => mask[at] === 1);
   const largest = Math.max(0, ...parts.map((part) => part.length));
   for (const part of parts)
-    if (part.length < Math.max(4, largest * DUST) && !part.some(keeps)) for (const at of part) mask[at] = 0;
+    if (part.length < Math.max(4, largest * share) && !part.some(keeps)) for (const at of part) mask[at] = 0;
 }
 
 function smoothed({ data, width, height }: Pixels): Float32Array {
@@ -285,7 +287,9 @@ export function maskOf(pixels: Pixels, found: Found, strokes: readonly Stroke[],
     const touched = flood(width, height, marked, (at) => mask[at] !== base[at]);
     for (let at = 0; at < mask.length; at++) if (!touched[at]) mask[at] = base[at]!;
   }
-  cleaned(mask, width, height, (at) => marks[at] === KEEP);
+  // On a busy ground, whoever has painted over the thing does not mean the things beside it.
+  const isPointedAt = isBusy && strokes.some(({ way }) => way === "keep");
+  cleaned(mask, width, height, (at) => marks[at] === KEEP, isPointedAt ? BESIDE : DUST);
   for (let at = 0; at < mask.length; at++) if (marks[at] === TAKE) mask[at] = 0;
   return mask;
 }

@@ -23,6 +23,7 @@ import {
   recordOrders,
   removeCollection,
   removeProducts,
+  replacePicture,
   reviewsOf,
   stepGoods,
   takeReview,
@@ -211,6 +212,34 @@ describe("many products", () => {
       ok: false,
     });
     expect(await find("A")).toEqual(apple);
+  });
+});
+
+describe("a picture that is replaced", () => {
+  it("is another one wherever goods and collections showed it, in one step that can be taken back", async () => {
+    const { now, find } = await shopWithGoods();
+    const [apple, banana] = [await find("A"), await find("B")];
+    const shared = { title: "", description: "", picture: "old" };
+    const keep = async (of: typeof apple, more: object) =>
+      expect(await keepProduct(await now(), of.id, of.version, { ...inputOf(of), ...more })).toMatchObject({
+        ok: true,
+      });
+    await keep(apple, { pictures: ["a", "old", "new"], search: shared });
+    await keep(banana, { pictures: ["b"] });
+    const { collections } = await allGoodsOf(await now());
+    const fruit = collections.find((c) => c.slug === "fruit")!;
+    await keepCollection(await now(), fruit.id, collectionOf({ title: "Fruit", slug: "fruit", picture: "old" }), null);
+    const before = await allGoodsOf(await now());
+    // What shows both shows the new one once.
+    expect(await replacePicture(await now(), "old", "new")).toBe(2);
+    expect(await find("A")).toMatchObject({ pictures: ["a", "new"], search: { picture: "new" } });
+    expect((await allGoodsOf(await now())).collections.find((c) => c.id === fruit.id)).toMatchObject({
+      picture: "new",
+    });
+    expect((await find("B")).version).toBe(before.products.find((p) => p.sku === "B")!.version);
+    expect(await replacePicture(await now(), "nowhere", "new")).toBe(0);
+    await stepGoods(await now(), "undo");
+    expect(await find("A")).toMatchObject({ pictures: ["a", "old", "new"], search: { picture: "old" } });
   });
 });
 

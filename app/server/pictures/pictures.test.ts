@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import sharp from "sharp";
 import { describe, expect, it } from "vitest";
+import { AS_IT_IS } from "~/core/pictures";
 import { PictureRow } from "../database/index.server";
 import { ownerWithShop } from "../fixtures/owner";
 import { freshShop } from "../shops/index.server";
@@ -13,6 +14,7 @@ import {
   picturesOf,
   removePictures,
   restorePictures,
+  reworkOf,
   shadePictures,
 } from "./index.server";
 
@@ -139,6 +141,30 @@ describe("an uploaded picture", () => {
       expect(await fileFor(name), name).toBeUndefined();
     expect(await hasPicture(shop.id, hash)).toBe(true);
     expect(await hasPicture((await ownerWithShop()).shop.id, hash)).toBe(false);
+  });
+
+  it("made of another one in the studio keeps what was done, and what can be seen through it", async () => {
+    const [mine, other] = [await ownerWithShop(), await ownerWithShop()];
+    const first = await addPicture(mine.shop.id, await plain(40, 40).png().toBuffer(), "x.png");
+    if (!first.ok) throw new Error(first.why);
+    const clear = await sharp({ create: { width: 40, height: 30, channels: 4, background: "#00000000" } })
+      .png()
+      .toBuffer();
+    const rework = { ...AS_IT_IS, turn: 90 as const, lean: 1.5 };
+    const made = await addPicture(mine.shop.id, clear, "x.png", { made: { picture: first.picture.id, rework } });
+    if (!made.ok) throw new Error(made.why);
+    expect(made.picture.madeOf).toBe(first.picture.id);
+    expect((await picturesOf(mine.shop.id)).find((p) => p.id === made.picture.id)?.madeOf).toBe(first.picture.id);
+    expect(await reworkOf(mine.shop.id, made.picture.id)).toEqual(rework);
+    expect(await reworkOf(mine.shop.id, first.picture.id)).toBeNull();
+    expect(await reworkOf(other.shop.id, made.picture.id)).toBeUndefined();
+    for (const name of [`${made.picture.hash}.webp`, `${made.picture.hash}-160.webp`]) {
+      const { data } = await sharp(await fileFor(name))
+        .ensureAlpha()
+        .raw()
+        .toBuffer({ resolveWithObject: true });
+      expect(data[3], name).toBe(0);
+    }
   });
 
   it("can be described by its own shop only", async () => {

@@ -169,9 +169,9 @@ function ViewControls({ node, path, view, picture }: ControlsProps) {
           picture={picture}
           forPlace
           onClose={() => setReworking(false)}
-          onMade={(made, here) => {
+          onMade={(made, goal) => {
             setReworking(false);
-            if (here) put(made.id);
+            if (goal === "here") put(made.id);
           }}
         />
       ) : null}

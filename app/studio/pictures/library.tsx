@@ -11,7 +11,7 @@ import {
   Typography,
   useMediaQuery,
 } from "@mui/material";
-import { Scissors, Trash2, X } from "lucide-react";
+import { Replace, Scissors, Trash2, X } from "lucide-react";
 import { useMemo, useState, type MouseEvent } from "react";
 import { isLogo } from "~/core/document";
 import { sourceOf, type Picture } from "~/core/pictures";
@@ -20,7 +20,9 @@ import { useReload, useStudio, useStudioStore } from "../keeping";
 import { Blank, FindField, IconAction, INK, PlacesList, useWhenChanged } from "../ui";
 import { belongs, NARROWED, picturesNamed, type Narrowed } from "./find";
 import { Narrow } from "./narrow";
+import { PicturePicker } from "./picker";
 import { PictureGrid } from "./picture-grid";
+import { replaceEverywhere } from "./replace";
 import { ReworkDialog } from "./rework";
 import { Uploader } from "./uploader";
 import { usedIn, usesOfPicture } from "./uses";
@@ -67,10 +69,17 @@ function RemoveDialog({ picture, onClose, onGo }: { picture: Picture; onClose: (
   );
 }
 
-type DescribeProps = { picture: Picture; onRemove: () => void; onRework: () => void; onSaved: () => void };
+type DescribeProps = {
+  picture: Picture;
+  onRemove: () => void;
+  onRework: () => void;
+  /** Null where it stands nowhere. */
+  onReplace: (() => void) | null;
+  onSaved: () => void;
+};
 
 /** Says what a picture shows and what must stay in view when it is cropped. */
-function Describe({ picture, onRemove, onRework, onSaved }: DescribeProps) {
+function Describe({ picture, onRemove, onRework, onReplace, onSaved }: DescribeProps) {
   const { describe, isBusy, problem } = useDescribe();
   const [alt, setAlt] = useState(picture.alt);
   const [focus, setFocus] = useState(picture.focus);
@@ -166,6 +175,11 @@ function Describe({ picture, onRemove, onRework, onSaved }: DescribeProps) {
       >
         {isBusy ? "Saving …" : "Save"}
       </Button>
+      {onReplace ? (
+        <Button startIcon={<Replace size={16} aria-hidden />} onClick={onReplace}>
+          Put another in its place …
+        </Button>
+      ) : null}
       <Button color="error" startIcon={<Trash2 size={16} aria-hidden />} onClick={onRemove}>
         Remove …
       </Button>
@@ -185,6 +199,9 @@ export function Library() {
   const [asking, setAsking] = useState<Picture | null>(null);
   const [gone, setGone] = useState<Picture | null>(null);
   const [reworking, setReworking] = useState<Picture | null>(null);
+  /** The one that was replaced last, and by which. */
+  const [replaced, setReplaced] = useState<readonly [old: Picture, next: Picture] | null>(null);
+  const [replacing, setReplacing] = useState<Picture | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [narrowed, setNarrowed] = useState<Narrowed>("all");
   const draft = useStudio((s) => s.draft);
@@ -205,9 +222,19 @@ export function Library() {
     setGone(restore ? null : which);
     setChosen(restore ? which.id : null);
   };
+  const replace = async (old: Picture, next: Picture, isBack = false) => {
+    setProblem(null);
+    setReplaced(null);
+    const why = await replaceEverywhere(store, old, next);
+    await reload();
+    if (why) return setProblem(why);
+    setReplaced(isBack || old.id === next.id ? null : [old, next]);
+    setChosen(next.id);
+  };
   const details = picture ? (
     <Describe
       picture={picture}
+      onReplace={used.has(picture.id) ? () => setReplacing(picture) : null}
       onRemove={() => setAsking(picture)}
       onRework={() => setReworking(picture)}
       onSaved={() => {
@@ -252,6 +279,19 @@ export function Library() {
               }
             >
               “{gone.alt || gone.name}” is removed.
+            </Alert>
+          ) : null}
+          {replaced ? (
+            <Alert
+              severity="success"
+              onClose={() => setReplaced(null)}
+              action={
+                <Button color="inherit" onClick={() => void replace(replaced[1], replaced[0], true)}>
+                  Put the old one back
+                </Button>
+              }
+            >
+              The new picture stands wherever “{replaced[0].alt || replaced[0].name}” stood.
             </Alert>
           ) : null}
           {problem ? <Alert severity="error">{problem}</Alert> : null}
@@ -304,13 +344,26 @@ export function Library() {
           </Box>
         )}
       </Box>
+      {replacing ? (
+        <PicturePicker
+          open
+          onClose={() => setReplacing(null)}
+          onChoose={(id) => {
+            setReplacing(null);
+            // One that was uploaded just now is known to the store alone.
+            const next = store.getState().pictures.find((p) => p.id === id);
+            if (next) void replace(replacing, next);
+          }}
+        />
+      ) : null}
       {reworking ? (
         <ReworkDialog
           picture={reworking}
           onClose={() => setReworking(null)}
-          onMade={(made) => {
+          onMade={(made, goal) => {
             setReworking(null);
             setChosen(made.id);
+            setReplaced(goal === "everywhere" ? [reworking, made] : null);
           }}
         />
       ) : null}

@@ -27,8 +27,8 @@ import { useCutter } from "./use-cutter";
 type ReworkDialogProps = {
   picture: Picture;
   onClose: () => void;
-  /** It has been made and kept; `here`: it goes to the place that it was made for. */
-  onMade: (picture: Picture, here: boolean) => void;
+  /** It has been made and kept, and stands wherever the old one stood if that is its goal. */
+  onMade: (picture: Picture, goal: Goal) => void;
   /** Whether it was opened for one place, to which the result can go alone. */
   forPlace?: boolean;
 };
@@ -138,7 +138,7 @@ function Work({ old, source, start, onClose, onMade, forPlace = false }: WorkPro
     await reload();
     setMaking(false);
     if (!placed.ok) return setProblem(placed.why);
-    onMade(placed.picture, goal === "here");
+    onMade(placed.picture, goal);
   };
 
   return (

@@ -1,0 +1,187 @@
+import { expect, test, type Page } from "@playwright/test";
+import sharp from "sharp";
+import { area, benchReady, details, expectAccessible, inPlan, kept, openShop, pane, publish, shopAt } from "./studio";
+
+/** A disc of one colour upon another, as a file to upload; the ground is lit from above, as that of a photograph. */
+async function disc(name: string, thing = "#b3261e", ground = "#d9e2e6") {
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600">
+    <linearGradient id="g" x2="0" y2="1"><stop stop-color="${ground}"/><stop offset="1" stop-color="#b9c6cc"/></linearGradient>
+    <rect width="900" height="600" fill="url(#g)"/><circle cx="360" cy="300" r="180" fill="${thing}"/></svg>`;
+  return { name, mimeType: "image/png", buffer: await sharp(Buffer.from(svg)).png().toBuffer() };
+}
+const dialog = (page: Page) => page.getByRole("dialog", { name: "Straighten and cut out" });
+
+/** Size and colours of a picture on a page, at places given as shares of its width and height: red, green, blue, alpha. */
+const readImage = (img: HTMLImageElement, places: readonly (readonly [number, number])[]) => {
+  const canvas = document.createElement("canvas");
+  [canvas.width, canvas.height] = [img.naturalWidth, img.naturalHeight];
+  const context = canvas.getContext("2d")!;
+  context.drawImage(img, 0, 0);
+  const colours = places.map(([x, y]) => [
+    ...context.getImageData(Math.floor(x * canvas.width), Math.floor(y * canvas.height), 1, 1).data,
+  ]);
+  return { size: [canvas.width, canvas.height], colours };
+};
+
+/** What the dialog shows at a place of its picture. */
+const seen = (page: Page, x: number, y: number) =>
+  dialog(page)
+    .locator("canvas")
+    .evaluate(
+      (canvas: HTMLCanvasElement, [x, y]) => [
+        ...canvas.getContext("2d")!.getImageData(Math.floor(x * canvas.width), Math.floor(y * canvas.height), 1, 1)
+          .data,
+      ],
+      [x, y] as const,
+    );
+
+test("a picture is cut out, mended with the brush, kept as a new one, and stands where the old one stood", async ({
+  page,
+}) => {
+  const { host } = await openShop(page, { area: "pictures" });
+  await page.getByLabel("Upload pictures", { exact: true }).setInputFiles([await disc("red-disc.png")]);
+  await expect(page.getByText("1 picture", { exact: true })).toBeVisible();
+  await area(page, "Pages");
+  await benchReady(page);
+  await inPlan(page, "Hero").click();
+  await details(page).getByRole("button", { name: "Choose a picture" }).first().click();
+  await page.getByRole("dialog", { name: "Choose a picture" }).getByRole("button", { name: "red disc" }).click();
+  const shown = pane(page, "Wide").locator(".s-hero img");
+  await expect(shown).toHaveAttribute("alt", "red disc");
+  const before = await shown.getAttribute("src");
+  await kept(page);
+
+  await area(page, "Pictures");
+  await page.getByRole("button", { name: "Straighten or cut out …" }).click();
+  await dialog(page).getByRole("button", { name: "Take the ground away" }).click();
+  await expect(dialog(page).getByText("Its edge is clear all around.")).toBeVisible();
+  await expect(dialog(page).getByRole("radio", { name: "Nothing" })).toBeChecked();
+  await expectAccessible(page);
+  await dialog(page).getByRole("radio", { name: "Your brand’s colour" }).click();
+  const ground = await seen(page, 0.95, 0.1);
+  expect((await seen(page, 0.4, 0.5))[0]).toBeGreaterThan(150);
+  expect(await seen(page, 0.95, 0.9)).toEqual(ground);
+
+  // A stroke over the ground brings it back there; undo takes the stroke away, by key as well.
+  await dialog(page).getByRole("button", { name: "Keep", exact: true }).click();
+  const canvas = dialog(page).locator("canvas");
+  const box = (await canvas.boundingBox())!;
+  const brush = async (x: number, y: number) => {
+    await page.mouse.move(box.x + box.width * (x - 0.03), box.y + box.height * y);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width * (x + 0.03), box.y + box.height * y, { steps: 5 });
+    await page.mouse.up();
+    await page.mouse.move(box.x + box.width * 0.4, box.y + box.height * 0.5);
+  };
+  await brush(0.9, 0.3);
+  const faint = await seen(page, 0.9, 0.6);
+  await expect.poll(async () => (await seen(page, 0.9, 0.3))[2]).toBeGreaterThan(190);
+  expect(await seen(page, 0.9, 0.6)).toEqual(faint);
+  await page.keyboard.press("Control+z");
+  await expect.poll(async () => (await seen(page, 0.9, 0.3))[2]).toBeLessThan(150);
+  await dialog(page).getByRole("switch", { name: "Cut the frame close to it" }).click();
+  await expect(dialog(page).getByRole("radio", { name: "Where the old one stands: Home › Hero" })).toBeChecked();
+  await dialog(page).getByRole("button", { name: "Keep the new picture" }).click();
+  await expect(dialog(page)).toBeHidden();
+  await expect(page.getByText("2 pictures", { exact: true })).toBeVisible();
+  await expect(page.getByText("The new picture stands wherever “red disc” stood.")).toBeVisible();
+
+  await area(page, "Pages");
+  await benchReady(page);
+  await expect(shown).not.toHaveAttribute("src", before!);
+  await kept(page);
+  await publish(page);
+  await page.goto(shopAt(host));
+  const { size, colours } = await page.locator(".s-hero img").evaluate(readImage, [
+    [0.03, 0.03],
+    [0.5, 0.5],
+  ] as const);
+  // As wide as high, as a disc is; nothing is left of the ground, and all of the thing.
+  expect(size[0]! / size[1]!).toBeCloseTo(1, 1);
+  expect(colours[0]![3]).toBe(0);
+  expect(colours[1]![3]).toBe(255);
+  expect(colours[1]![0]).toBeGreaterThan(160);
+  expect(colours[1]![1]).toBeLessThan(60);
+});
+
+test("a picture is turned at one place alone, taken up again later, and replaced by another one everywhere", async ({
+  page,
+}) => {
+  await openShop(page, { area: "pictures" });
+  await page
+    .getByLabel("Upload pictures", { exact: true })
+    .setInputFiles([await disc("red-disc.png"), await disc("blue-disc.png", "#14418b")]);
+  await expect(page.getByText("2 pictures", { exact: true })).toBeVisible();
+  await area(page, "Pages");
+  await benchReady(page);
+  await inPlan(page, "Hero").click();
+  await details(page).getByRole("button", { name: "Choose a picture" }).first().click();
+  await page.getByRole("dialog", { name: "Choose a picture" }).getByRole("button", { name: "red disc" }).click();
+  await details(page).getByRole("button", { name: "Crop and tone" }).click();
+  await details(page).getByRole("button", { name: "Straighten or cut out …" }).click();
+  await dialog(page).getByRole("button", { name: "Turn right" }).click();
+  const slider = dialog(page).getByRole("slider", { name: "Straighten" });
+  await slider.focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press("ArrowRight");
+  await expect(slider).toHaveAttribute("aria-valuetext", "0.5°");
+  const canvas = dialog(page).locator("canvas");
+  const sides = await canvas.evaluate((c: HTMLCanvasElement) => c.width / c.height);
+  expect(sides).toBeCloseTo(600 / 900, 1);
+  // The drag of a slider is one step back, the turn another one.
+  await dialog(page).getByRole("button", { name: "Undo" }).click();
+  await expect(slider).toHaveAttribute("aria-valuetext", "0°");
+  await expect(dialog(page).getByRole("radio", { name: "Only here" })).toBeChecked();
+  await dialog(page).getByRole("button", { name: "Keep the new picture" }).click();
+  await expect(dialog(page)).toBeHidden();
+  const shown = pane(page, "Wide").locator(".s-hero img");
+  await expect(shown).toHaveAttribute("height", "900");
+  await expect(shown).toHaveAttribute("width", "600");
+  await page.keyboard.press("Control+z");
+  await expect(shown).toHaveAttribute("width", "900");
+  await page.keyboard.press("Control+Shift+z");
+  await expect(shown).toHaveAttribute("width", "600");
+  await kept(page);
+
+  // What was made is known as such: it opens with what was done, upon its original.
+  await area(page, "Pictures");
+  await page.getByRole("button", { name: "red disc" }).first().click();
+  await page.getByRole("button", { name: "Straighten or cut out …" }).click();
+  await expect(dialog(page).getByRole("button", { name: "Keep the new picture" })).toBeDisabled();
+  expect(await canvas.evaluate((c: HTMLCanvasElement) => c.width / c.height)).toBeCloseTo(600 / 900, 1);
+  await dialog(page).getByRole("button", { name: "Turn left" }).click();
+  await expect.poll(() => canvas.evaluate((c: HTMLCanvasElement) => c.width / c.height)).toBeCloseTo(900 / 600, 1);
+  await page.keyboard.press("Escape");
+  await expect(dialog(page)).toBeHidden();
+
+  await page.getByRole("button", { name: "Put another in its place …" }).click();
+  await page.getByRole("dialog", { name: "Choose a picture" }).getByRole("button", { name: "blue disc" }).click();
+  await expect(page.getByText("The new picture stands wherever “red disc” stood.")).toBeVisible();
+  await area(page, "Pages");
+  await benchReady(page);
+  await expect(shown).toHaveAttribute("alt", "blue disc");
+});
+
+test("on a phone the whole of it can be reached and nothing is cut off", async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 740 });
+  await openShop(page, { area: "pictures" });
+  await page.getByLabel("Upload pictures", { exact: true }).setInputFiles([await disc("red-disc.png")]);
+  await page.getByRole("button", { name: "red disc" }).click();
+  await page.getByRole("button", { name: "Straighten or cut out …" }).click();
+  await dialog(page).getByRole("button", { name: "Take the ground away" }).click();
+  await expect(dialog(page).getByText("Its edge is clear all around.")).toBeVisible();
+  const inside = await dialog(page).evaluate((d) => d.scrollWidth <= d.clientWidth);
+  expect(inside).toBe(true);
+  // With a brush in hand, keys paint: arrows move it, the space bar presses.
+  await dialog(page).getByRole("button", { name: "Take away", exact: true }).click();
+  const canvas = dialog(page).locator("canvas");
+  await canvas.focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press("ArrowLeft");
+  await page.keyboard.press(" ");
+  await expect(dialog(page).getByRole("button", { name: "Undo" })).toBeEnabled();
+  for (const name of ["Keep the new picture", "Cancel"]) {
+    const button = dialog(page).getByRole("button", { name });
+    await button.scrollIntoViewIfNeeded();
+    await expect(button).toBeInViewport();
+  }
+  await expectAccessible(page);
+});
