@@ -10,7 +10,7 @@ import {
   removeCollection,
   removeProducts,
   removeReview,
-  replacePicture,
+  replacePictures,
   shareGoods,
   stepGoods,
   type Refused,
@@ -52,8 +52,8 @@ async function change(shop: Shop, input: GoodsRequest): Promise<Response> {
     case "remove":
       await removeProducts(shop, input.ids);
       return Response.json({});
-    case "replace-picture":
-      return Response.json({ count: await replacePicture(shop, input.from, input.to) });
+    case "replace-pictures":
+      return Response.json({ count: await replacePictures(shop, new Map(input.pairs)) });
     case "keep-collection": {
       const kept = await keepCollection(shop, input.id, input.collection, input.members);
       return kept.ok ? Response.json(kept) : refuse(kept);

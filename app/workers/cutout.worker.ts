@@ -1,5 +1,16 @@
 /// <reference lib="webworker" />
-import { boxOf, cutOut, findThing, judge, maskOf, type Found, type Judgement } from "../core/cutout";
+import {
+  applyLight,
+  boxOf,
+  cutOut,
+  findThing,
+  frameAround,
+  judge,
+  maskOf,
+  paperOf,
+  type Found,
+  type Judgement,
+} from "../core/cutout";
 import { reworkMatrix, sizeOfReworked, type Cut, type Pixels, type Rework } from "../core/pictures";
 
 // Pictures are looked at, cut out and made anew here, away from what the seller is doing.
@@ -9,7 +20,9 @@ export type CutoutAsk =
   /** A look at the cut, no larger than the screen needs it. */
   | { readonly type: "look"; readonly cut: Cut }
   /** The picture as it is kept. */
-  | { readonly type: "make"; readonly rework: Rework };
+  | { readonly type: "make"; readonly rework: Rework }
+  /** A small look at a picture that is not opened for it. */
+  | { readonly type: "glance"; readonly address: string };
 
 /** What was found out of a picture. */
 export type Opened = {
@@ -19,8 +32,18 @@ export type Opened = {
   /** Whether its openings are rather the ground than a part of the thing: a coloured ground is seldom the thing's own colour. */
   readonly areHolesOpen: boolean;
 };
+export type Glance = {
+  readonly opened: Opened;
+  readonly judgement: Judgement;
+  /** The thing, cut out. */
+  readonly picture: ImageBitmap;
+  /** Where it is in there, without its shadow; null where there is nothing. */
+  readonly box: ReturnType<typeof boxOf>;
+  readonly paper: ReturnType<typeof paperOf>;
+};
 export type CutoutAnswer = {
   readonly opened?: Opened;
+  readonly glance?: Glance;
   readonly look?: { readonly picture: ImageBitmap; readonly judgement: Judgement };
   readonly made?: Blob | null;
 };
@@ -28,8 +51,11 @@ export type CutoutAnswer = {
 /** The longer side, in px, of what things are found in, and of what is looked at. */
 const SMALL = 512;
 const LOOK = 1400;
-/** Free room around a thing whose frame was cut close to it, as a share of its longer side. */
-const MARGIN = 0.02;
+/** Opacity from which on a pixel is of a thing and not of its shadow; and from which on it is to be seen at all. */
+const SOLID = 200;
+const VISIBLE = 24;
+/** The longest side of what is made, as of what is uploaded. */
+const LONGEST = 2560;
 const QUALITY = 0.95;
 
 type Sized = Pixels & { readonly data: Uint8ClampedArray<ArrayBuffer> };
@@ -80,6 +106,7 @@ function cutFrom(opened: Open, whole: Sized, cut: Cut): { readonly image: ImageD
   // How far the border is softened is said in px of the whole picture.
   const soft = (cut.soft * whole.width) / opened.whole.width;
   const data = cutOut(whole, opened.small, found, mask, { soft, shadow: cut.shadow });
+  if (cut.light) applyLight(data, cut.light);
   return { image: new ImageData(data, whole.width, whole.height), judgement: judge(opened.small, mask) };
 }
 
@@ -96,15 +123,30 @@ async function make(opened: Open, rework: Rework): Promise<Blob | null> {
   context.imageSmoothingQuality = "high";
   context.setTransform(...reworkMatrix(whole, rework));
   context.drawImage(source, 0, 0);
-  if (!rework.cut?.close) return canvas.convertToBlob({ type: "image/webp", quality: QUALITY });
+  const wanted = rework.cut?.frame;
+  if (!wanted) return canvas.convertToBlob({ type: "image/webp", quality: QUALITY });
   const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
-  const box = boxOf({ data, width: canvas.width, height: canvas.height });
+  // A frame that just holds it holds its shadow too; in one of a given shape, things are as large as each other.
+  const box = boxOf({ data, width: canvas.width, height: canvas.height }, wanted.ratio === null ? VISIBLE : SOLID);
   // There is nothing left that could be kept.
   if (!box) return null;
-  const room = Math.round(Math.max(box.width, box.height) * MARGIN);
-  const close = canvasOf(box.width + 2 * room, box.height + 2 * room);
-  close.context.drawImage(canvas, room - box.left, room - box.top);
-  return close.canvas.convertToBlob({ type: "image/webp", quality: QUALITY });
+  const around = frameAround(box, wanted);
+  const scale = Math.min(1, LONGEST / Math.max(around.width, around.height));
+  const framed = canvasOf(around.width * scale, around.height * scale);
+  framed.context.imageSmoothingQuality = "high";
+  framed.context.setTransform(scale, 0, 0, scale, 0, 0);
+  framed.context.drawImage(canvas, around.x, around.y);
+  return framed.canvas.convertToBlob({ type: "image/webp", quality: QUALITY });
+}
+
+async function glance(address: string): Promise<CutoutAnswer> {
+  const opened = await read(address);
+  const found = foundIn(opened);
+  const told = openedOf(opened);
+  const cut = { strokes: [], holes: told.areHolesOpen, shadow: true, soft: 0, frame: null, light: null };
+  const { image, judgement } = cutFrom(opened, opened.small, cut);
+  const picture = await createImageBitmap(image);
+  return { glance: { opened: told, judgement, picture, box: boxOf(image, SOLID), paper: paperOf(found) } };
 }
 
 async function answer(ask: CutoutAsk): Promise<CutoutAnswer> {
@@ -112,6 +154,7 @@ async function answer(ask: CutoutAsk): Promise<CutoutAnswer> {
     open = read(ask.address);
     return { opened: openedOf(await open) };
   }
+  if (ask.type === "glance") return glance(ask.address);
   if (!open) throw new Error("no picture is open");
   const opened = await open;
   if (ask.type === "make") return { made: await make(opened, ask.rework) };
@@ -122,7 +165,8 @@ async function answer(ask: CutoutAsk): Promise<CutoutAnswer> {
 self.onmessage = async ({ data }: MessageEvent<{ readonly id: number; readonly ask: CutoutAsk }>) => {
   try {
     const said = await answer(data.ask);
-    self.postMessage({ id: data.id, said }, { transfer: said.look ? [said.look.picture] : [] });
+    const sent = [said.look?.picture, said.glance?.picture].filter((picture) => picture !== undefined);
+    self.postMessage({ id: data.id, said }, { transfer: sent });
   } catch {
     self.postMessage({ id: data.id });
   }

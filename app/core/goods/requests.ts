@@ -61,8 +61,11 @@ export const goodsChange = z.discriminatedUnion("intent", [
     id,
     search: goodsSharing,
   }),
-  /** Wherever goods show the one picture, they show the other. */
-  z.strictObject({ intent: z.literal("replace-picture"), from: id, to: id }),
+  /** Wherever goods show the first of a pair of pictures, they show the second. */
+  z.strictObject({
+    intent: z.literal("replace-pictures"),
+    pairs: z.array(z.tuple([id, id])).min(1).max(1_000).readonly(),
+  }),
   z.strictObject({ intent: z.literal("remove-collection"), id }),
   z.strictObject({ intent: z.literal("order-collections"), ids: z.array(id).max(2_000).readonly() }),
   z.strictObject({ intent: z.literal("settings"), settings: z.unknown() }),

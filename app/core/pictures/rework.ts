@@ -18,9 +18,23 @@ export type Cut = {
   readonly shadow: boolean;
   /** How far its border is softened, in px. */
   readonly soft: number;
-  /** Whether the empty room around it goes. */
-  readonly close: boolean;
+  /** The frame around it; null: that of the picture. */
+  readonly frame: ThingFrame | null;
+  /** By how much the light on it is stronger, for red, green and blue; null: as it is. */
+  readonly light: Light | null;
 };
+
+/** A frame made for the thing in it. */
+export type ThingFrame = {
+  /** Width over height; null: that of the thing. */
+  readonly ratio: number | null;
+  /** How much of the frame's width or height the thing fills, 0–1. */
+  readonly fill: number;
+  /** Whether it stands on the lower margin; else it is in the middle. */
+  readonly stand: boolean;
+};
+/** Factors of linear light. */
+export type Light = readonly [red: number, green: number, blue: number];
 
 export type Rework = {
   /** Quarter turns to the right, in degrees. */
@@ -33,7 +47,9 @@ export type Rework = {
 };
 
 export const AS_IT_IS: Rework = { turn: 0, lean: 0, mirror: false, cut: null };
-export const FIRST_CUT: Cut = { strokes: [], holes: false, shadow: false, soft: 0, close: false };
+export const FIRST_CUT: Cut = { strokes: [], holes: false, shadow: false, soft: 0, frame: null, light: null };
+/** The frame that just holds a thing. */
+export const CLOSE_FRAME: ThingFrame = { ratio: null, fill: 0.96, stand: false };
 /** As far as a picture is straightened; what leans more was meant to. */
 export const MOST_LEAN = 15;
 export const MOST_SOFT = 12;

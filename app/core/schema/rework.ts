@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { MOST_LEAN, MOST_POINTS, MOST_SOFT, MOST_STROKES } from "../pictures";
 
+const gain = z.number().min(0.25).max(4);
 const share = z.number().min(-0.5).max(1.5);
 
 /** What was done to a picture in the studio (`core/pictures`). */
@@ -25,7 +26,14 @@ export const reworkSchema = z.strictObject({
       holes: z.boolean(),
       shadow: z.boolean(),
       soft: z.number().min(0).max(MOST_SOFT),
-      close: z.boolean(),
+      frame: z
+        .strictObject({
+          ratio: z.number().min(0.2).max(5).nullable(),
+          fill: z.number().min(0.2).max(1),
+          stand: z.boolean(),
+        })
+        .nullable(),
+      light: z.tuple([gain, gain, gain]).nullable(),
     })
     .nullable(),
 });

@@ -23,7 +23,7 @@ import {
   recordOrders,
   removeCollection,
   removeProducts,
-  replacePicture,
+  replacePictures,
   reviewsOf,
   stepGoods,
   takeReview,
@@ -231,13 +231,13 @@ describe("a picture that is replaced", () => {
     await keepCollection(await now(), fruit.id, collectionOf({ title: "Fruit", slug: "fruit", picture: "old" }), null);
     const before = await allGoodsOf(await now());
     // What shows both shows the new one once.
-    expect(await replacePicture(await now(), "old", "new")).toBe(2);
+    expect(await replacePictures(await now(), new Map([["old", "new"]]))).toBe(2);
     expect(await find("A")).toMatchObject({ pictures: ["a", "new"], search: { picture: "new" } });
     expect((await allGoodsOf(await now())).collections.find((c) => c.id === fruit.id)).toMatchObject({
       picture: "new",
     });
     expect((await find("B")).version).toBe(before.products.find((p) => p.sku === "B")!.version);
-    expect(await replacePicture(await now(), "nowhere", "new")).toBe(0);
+    expect(await replacePictures(await now(), new Map([["nowhere", "new"]]))).toBe(0);
     await stepGoods(await now(), "undo");
     expect(await find("A")).toMatchObject({ pictures: ["a", "old", "new"], search: { picture: "old" } });
   });

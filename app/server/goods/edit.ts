@@ -271,15 +271,16 @@ export const shareGoods = async (
   return isThere;
 };
 
-/** Wherever goods and collections show one picture, they show another from now on. Gives in how many. */
-export async function replacePicture(shop: Shop, from: string, to: string): Promise<number> {
-  const one = <T extends string | null>(id: T) => (id === from ? (to as T) : id);
-  const { count } = await changeGoods(shop, "Picture replaced", (all) => {
+/** Wherever goods and collections show a picture of `by`, they show what it leads to from now on. Gives in how many. */
+export async function replacePictures(shop: Shop, by: ReadonlyMap<string, string>): Promise<number> {
+  const one = <T extends string | null>(id: T): T => (id === null ? id : ((by.get(id) as T | undefined) ?? id));
+  const label = by.size === 1 ? "Picture replaced" : `${by.size} pictures replaced`;
+  const { count } = await changeGoods(shop, label, (all) => {
     const products = new Map<string, Product>();
     for (const product of all.products) {
       const { pictures, variants, search } = product;
       const shown = [...pictures, ...variants.map((v) => v.picture), search.picture];
-      if (!shown.includes(from)) continue;
+      if (!shown.some((id) => id && by.has(id))) continue;
       products.set(product.id, {
         ...product,
         pictures: [...new Set(pictures.map(one))],
@@ -290,7 +291,7 @@ export async function replacePicture(shop: Shop, from: string, to: string): Prom
     const collections = new Map<string, Collection>();
     for (const collection of all.collections) {
       const { picture, search } = collection;
-      if (picture !== from && search.picture !== from) continue;
+      if (![picture, search.picture].some((id) => id && by.has(id))) continue;
       collections.set(collection.id, {
         ...collection,
         picture: one(picture),

@@ -11,7 +11,7 @@ import {
   Typography,
   useMediaQuery,
 } from "@mui/material";
-import { Replace, Scissors, Trash2, X } from "lucide-react";
+import { LayoutGrid, Replace, Scissors, Trash2, X } from "lucide-react";
 import { useMemo, useState, type MouseEvent } from "react";
 import { isLogo } from "~/core/document";
 import { sourceOf, type Picture } from "~/core/pictures";
@@ -23,7 +23,7 @@ import { Narrow } from "./narrow";
 import { PicturePicker } from "./picker";
 import { PictureGrid } from "./picture-grid";
 import { replaceEverywhere } from "./replace";
-import { ReworkDialog } from "./rework";
+import { AlikeDialog, ReworkDialog } from "./rework";
 import { Uploader } from "./uploader";
 import { usedIn, usesOfPicture } from "./uses";
 import { useDescribe } from "./use-describe";
@@ -201,6 +201,9 @@ export function Library() {
   const [reworking, setReworking] = useState<Picture | null>(null);
   /** The one that was replaced last, and by which. */
   const [replaced, setReplaced] = useState<readonly [old: Picture, next: Picture] | null>(null);
+  const [isAliking, setAliking] = useState(false);
+  const hasGoods = useStudio((s) => s.stored.products.some(({ pictures: own }) => own.length > 0));
+  const say = useStudio((s) => s.say);
   const [replacing, setReplacing] = useState<Picture | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [narrowed, setNarrowed] = useState<Narrowed>("all");
@@ -264,6 +267,15 @@ export function Library() {
             </Typography>
           </Box>
           {pictures.length ? <FindField label="Find by words" value={sought} onChange={setSought} width={220} /> : null}
+          {hasGoods ? (
+            <Button
+              variant="outlined"
+              startIcon={<LayoutGrid size={16} aria-hidden />}
+              onClick={() => setAliking(true)}
+            >
+              Make product pictures alike …
+            </Button>
+          ) : null}
           <Uploader several label="Upload pictures" onAdded={(added) => setChosen(isNarrow ? null : added.id)} />
         </Box>
         <Narrow choices={choices} value={narrowed} onChange={setNarrowed} />
@@ -344,6 +356,17 @@ export function Library() {
           </Box>
         )}
       </Box>
+      {isAliking ? (
+        <AlikeDialog
+          onClose={() => setAliking(false)}
+          onMade={(count) => {
+            setAliking(false);
+            say(
+              `New pictures stand in ${count === 1 ? "1 place" : `${count} places`} of your goods. Undo in Goods takes them back.`,
+            );
+          }}
+        />
+      ) : null}
       {replacing ? (
         <PicturePicker
           open

@@ -9,7 +9,7 @@ export async function replaceEverywhere(store: StudioStore, old: Picture, next: 
   if (old.id === next.id) return undefined;
   const { draft, stored, run, client } = store.getState();
   if (goodsShow(stored, old.id)) {
-    const reply = await client.ask(changeGoods, { intent: "replace-picture", from: old.id, to: next.id });
+    const reply = await client.ask(changeGoods, { intent: "replace-pictures", pairs: [[old.id, next.id]] });
     if (!reply.ok) return reply.why;
   }
   const outcome = replacePicture(draft, old.id, next.id, old.alt || old.name);

@@ -1,1 +1,2 @@
+export { AlikeDialog } from "./alike-dialog";
 export { ReworkDialog } from "./rework-dialog";

@@ -17,7 +17,7 @@ import { useEffect, useMemo, useState } from "react";
 import { AS_IT_IS, isAsItIs, wholeAddress, type Picture, type Rework } from "~/core/pictures";
 import { readRework } from "~/core/protocol";
 import { useReload, useStudio, useStudioStore } from "../../keeping";
-import { IconAction } from "../../ui";
+import { IconAction, INK } from "../../ui";
 import { usesOfPicture } from "../uses";
 import { placePicture, type Goal } from "./place-picture";
 import { Stage, type Brush } from "./stage";
@@ -151,7 +151,7 @@ function Work({ old, source, start, onClose, onMade, forPlace = false }: WorkPro
       }}
     >
       <DialogTitle id="rework-picture" component="div" sx={{ display: "flex", alignItems: "center", gap: 1 }}>
-        <Typography component="h2" variant="h2" noWrap sx={{ flex: 1, minWidth: 0 }}>
+        <Typography component="h2" variant="h2" sx={{ flex: 1, minWidth: 0, fontSize: { xs: 18, md: "inherit" } }}>
           Straighten and cut out
         </Typography>
         <IconAction label="Undo" icon={Undo2} disabled={!undo} onClick={() => undo?.()} />
@@ -166,11 +166,23 @@ function Work({ old, source, start, onClose, onMade, forPlace = false }: WorkPro
           display: "grid",
           gap: 2.5,
           gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,1fr) 320px" },
-          gridTemplateRows: { xs: "minmax(220px,44dvh) auto", md: "minmax(0,1fr)" },
+          gridTemplateRows: { xs: "auto auto", md: "minmax(0,1fr)" },
           overflowY: { xs: "auto", md: "visible" },
         }}
       >
-        <Box sx={{ display: "grid", gridTemplateRows: "minmax(0,1fr) auto", gap: 1, minHeight: 0 }}>
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateRows: { xs: "max(130px,34dvh) auto", md: "minmax(0,1fr) auto" },
+            gap: 1,
+            minHeight: 0,
+            // On a narrow screen the tools scroll beneath the picture that they work on.
+            position: { xs: "sticky", md: "static" },
+            top: 0,
+            zIndex: 1,
+            bgcolor: INK.raised,
+          }}
+        >
           <Stage
             picture={source}
             rework={now}
@@ -194,27 +206,33 @@ function Work({ old, source, start, onClose, onMade, forPlace = false }: WorkPro
         {problem ? <Alert severity="error">{problem}</Alert> : null}
       </Box>
       <DialogActions sx={{ px: 3, py: 1.5, gap: 1, flexWrap: "wrap" }}>
-        <RadioGroup
-          row
-          aria-label="Where the new picture goes"
-          value={goal}
-          onChange={(_event, value) => setGoal(value as Goal)}
-          sx={{ flex: 1, columnGap: 1 }}
-        >
-          {forPlace ? <FormControlLabel value="here" control={<Radio size="small" />} label="Only here" /> : null}
-          {places.length > (forPlace ? 1 : 0) ? (
-            <FormControlLabel
-              value="everywhere"
-              control={<Radio size="small" />}
-              label={
-                places.length === 1
-                  ? `Where the old one stands: ${places[0]}`
-                  : `Everywhere the old one stands, in ${places.length} places`
-              }
-            />
-          ) : null}
-          <FormControlLabel value="library" control={<Radio size="small" />} label="Into the library alone" />
-        </RadioGroup>
+        {!forPlace && places.length === 0 ? (
+          <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
+            It goes into the library; the old one stays as well.
+          </Typography>
+        ) : (
+          <RadioGroup
+            row
+            aria-label="Where the new picture goes"
+            value={goal}
+            onChange={(_event, value) => setGoal(value as Goal)}
+            sx={{ flex: 1, columnGap: 1 }}
+          >
+            {forPlace ? <FormControlLabel value="here" control={<Radio size="small" />} label="Only here" /> : null}
+            {places.length > (forPlace ? 1 : 0) ? (
+              <FormControlLabel
+                value="everywhere"
+                control={<Radio size="small" />}
+                label={
+                  places.length === 1
+                    ? `Where the old one stands: ${places[0]}`
+                    : `Everywhere the old one stands, in ${places.length} places`
+                }
+              />
+            ) : null}
+            <FormControlLabel value="library" control={<Radio size="small" />} label="Into the library alone" />
+          </RadioGroup>
+        )}
         <Button onClick={onClose}>Cancel</Button>
         <Button variant="contained" disabled={isUnchanged || isMaking || cutter.hasFailed} onClick={() => void keep()}>
           {isMaking ? "Making it …" : "Keep the new picture"}

@@ -13,7 +13,16 @@ import {
 } from "@mui/material";
 import { Brush as BrushSign, Eraser, FlipHorizontal2, RotateCcw, RotateCw, Scissors } from "lucide-react";
 import { useId, useMemo, type ReactNode } from "react";
-import { FIRST_CUT, MOST_LEAN, MOST_SOFT, MOST_STROKES, turnedBy, type Cut, type Rework } from "~/core/pictures";
+import {
+  CLOSE_FRAME,
+  FIRST_CUT,
+  MOST_LEAN,
+  MOST_SOFT,
+  MOST_STROKES,
+  turnedBy,
+  type Cut,
+  type Rework,
+} from "~/core/pictures";
 import { solveLook } from "~/core/theme";
 import { themeById } from "~/themes";
 import { useStudio } from "../../keeping";
@@ -238,7 +247,7 @@ export function CutTools({ rework, cutter, brush, onBrush, onChange }: CutProps)
               (holes) => set({ holes }),
             )
           : null}
-        {toggle("Cut the frame close to it", cut.close, (close) => set({ close }))}
+        {toggle("Cut the frame close to it", cut.frame !== null, (is) => set({ frame: is ? CLOSE_FRAME : null }))}
       </Box>
       <Box>
         <Button

@@ -1,34 +1,10 @@
 import { useEffect, useRef, useState } from "react";
 import type { Judgement } from "~/core/cutout";
 import type { Cut, Rework } from "~/core/pictures";
-import type { CutoutAnswer, CutoutAsk, Opened } from "~/workers/cutout.worker";
+import type { Opened } from "~/workers/cutout.worker";
+import { createCutter, type Cutter } from "./cutter";
 
 export type Look = { readonly picture: ImageBitmap; readonly judgement: Judgement };
-
-type Said = { readonly id: number; readonly said?: CutoutAnswer };
-
-/** A worker that has a picture open; `ask` gives undefined where it could not do what was asked. */
-type Cutter = { readonly ask: (ask: CutoutAsk) => Promise<CutoutAnswer | undefined>; readonly end: () => void };
-
-function createCutter(): Cutter {
-  const worker = new Worker(new URL("../../../workers/cutout.worker.ts", import.meta.url), { type: "module" });
-  let last = 0;
-  return {
-    ask: (ask) =>
-      new Promise((done) => {
-        const id = ++last;
-        const listen = ({ data }: MessageEvent<Said>) => {
-          if (data.id !== id) return;
-          worker.removeEventListener("message", listen);
-          done(data.said);
-        };
-        worker.addEventListener("message", listen);
-        worker.addEventListener("error", () => done(undefined), { once: true });
-        worker.postMessage({ id, ask });
-      }),
-    end: () => worker.terminate(),
-  };
-}
 
 export type CutterState = {
   /** What was found of the picture; null while it is looked at. */
