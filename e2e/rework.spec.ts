@@ -1,5 +1,10 @@
 import { expect, test, type Page } from "@playwright/test";
 import sharp from "sharp";
+import { ShopRow } from "~/server/database/index.server";
+import { inputOf } from "~/server/fixtures/products";
+import { allGoodsOf, keepProduct } from "~/server/goods/index.server";
+import { picturesOf } from "~/server/pictures/index.server";
+import { freshShop } from "~/server/shops/index.server";
 import { area, benchReady, details, expectAccessible, inPlan, kept, openShop, pane, publish, shopAt } from "./studio";
 
 /** A disc of one colour upon another, as a file to upload; the ground is lit from above, as that of a photograph. */
@@ -184,4 +189,57 @@ test("on a phone the whole of it can be reached and nothing is cut off", async (
     await expect(button).toBeInViewport();
   }
   await expectAccessible(page);
+});
+
+test("pictures of goods are made alike where that is accepted, as one step that can be taken back", async ({
+  page,
+}) => {
+  const goods = "SKU,Title,Price\nA,Plate,1.00\nB,Bowl,2.00\nC,Wreath,3.00\n";
+  const { host } = await openShop(page, { area: "pictures", goods });
+  // Two discs on pale grounds, and one picture whose ground can't be told.
+  const leaves = Array.from({ length: 400 }, (_u, i) => {
+    const [x, y] = [(i * 137) % 620, (i * 89) % 520];
+    return `<ellipse cx="${x}" cy="${y}" rx="34" ry="13" fill="hsl(${80 + ((i * 7) % 50)} 50% ${16 + ((i * 31) % 50)}%)" transform="rotate(${(i * 47) % 180} ${x} ${y})"/>`;
+  });
+  const wreath = `<svg xmlns="http://www.w3.org/2000/svg" width="600" height="500"><rect width="600" height="500" fill="#1c3a12"/>${leaves.join("")}<circle cx="300" cy="250" r="120" fill="#b3261e"/></svg>`;
+  await page
+    .getByLabel("Upload pictures", { exact: true })
+    .setInputFiles([
+      await disc("Plate.png"),
+      await disc("Bowl.png", "#14418b", "#f0e8dc"),
+      { name: "Wreath.png", mimeType: "image/png", buffer: await sharp(Buffer.from(wreath)).png().toBuffer() },
+    ]);
+  await expect(page.getByText("3 pictures", { exact: true })).toBeVisible();
+  const shop = await freshShop((await ShopRow.findOne({ where: { host } }))!);
+  const pictures = await picturesOf(shop.id);
+  for (const product of (await allGoodsOf(shop)).products) {
+    const own = pictures.filter((p) => p.alt === product.title).map((p) => p.id);
+    const kept = await keepProduct(await freshShop(shop), product.id, product.version, {
+      ...inputOf(product),
+      pictures: own,
+    });
+    expect(kept).toMatchObject({ ok: true });
+  }
+  await page.reload();
+  await area(page, "Pictures");
+  await page.getByRole("button", { name: "Make product pictures alike …" }).click();
+  const alike = page.getByRole("dialog", { name: "Make product pictures alike" });
+  await expect(alike.getByText("2 of 3 accepted")).toBeVisible();
+  await expect(alike.getByRole("checkbox", { name: "Wreath" })).not.toBeChecked();
+  await expect(alike.getByText("Its ground is busy. Cut it out by hand first.")).toBeVisible();
+  await expectAccessible(page);
+  await alike.getByRole("checkbox", { name: "Bowl" }).uncheck();
+  await alike.getByRole("button", { name: "Replace 1 picture" }).click();
+  await expect(alike).toBeHidden();
+  await expect(page.getByText("4 pictures", { exact: true })).toBeVisible();
+  const about = page.getByRole("complementary", { name: "About this picture" });
+  await page.getByRole("button", { name: "Plate" }).first().click();
+  await expect(about.getByRole("list", { name: "Where it is used" })).toHaveText("Plate");
+  // A disc of 360 px that fills 80 % of a frame of 3 : 2, as most of these pictures are.
+  await expect(about.getByText(/675 × 450|676 × 450|675 × 451/)).toBeVisible();
+  await area(page, "Goods");
+  await page.getByRole("button", { name: "Undo in Goods: Picture replaced" }).click();
+  await area(page, "Pictures");
+  await page.getByRole("button", { name: "Plate" }).first().click();
+  await expect(about.getByText("Nowhere yet.")).toBeVisible();
 });
