@@ -1,4 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
+import { zipSync } from "fflate";
 import sharp from "sharp";
 import { ShopRow } from "~/server/database/index.server";
 import { inputOf } from "~/server/fixtures/products";
@@ -113,10 +114,21 @@ test("a picture is turned at one place alone, taken up again later, and replaced
   page,
 }) => {
   await openShop(page, { area: "pictures" });
+  // They come in an archive, from among other things.
+  const [red, blue] = [await disc("red-disc.png"), await disc("blue-disc.png", "#14418b")];
+  const buffer = Buffer.from(
+    zipSync({ "discs/red-disc.png": red.buffer, "discs/blue-disc.png": blue.buffer, "notes.txt": Buffer.from("x") }),
+  );
   await page
     .getByLabel("Upload pictures", { exact: true })
-    .setInputFiles([await disc("red-disc.png"), await disc("blue-disc.png", "#14418b")]);
+    .setInputFiles({ name: "discs.zip", mimeType: "application/zip", buffer });
   await expect(page.getByText("2 pictures", { exact: true })).toBeVisible();
+  const byColour = page.getByRole("group", { name: "By colour" });
+  await byColour.getByRole("button", { name: "Red, 1" }).click();
+  await expect(page.getByRole("button", { name: "red disc" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "blue disc" })).toBeHidden();
+  await byColour.getByRole("button", { name: "Red, 1" }).click();
+  await expect(page.getByRole("button", { name: "blue disc" })).toBeVisible();
   await area(page, "Pages");
   await benchReady(page);
   await inPlan(page, "Hero").click();

@@ -64,7 +64,11 @@ export const goodsChange = z.discriminatedUnion("intent", [
   /** Wherever goods show the first of a pair of pictures, they show the second. */
   z.strictObject({
     intent: z.literal("replace-pictures"),
-    pairs: z.array(z.tuple([id, id])).min(1).max(1_000).readonly(),
+    pairs: z
+      .array(z.tuple([id, id]))
+      .min(1)
+      .max(1_000)
+      .readonly(),
   }),
   z.strictObject({ intent: z.literal("remove-collection"), id }),
   z.strictObject({ intent: z.literal("order-collections"), ids: z.array(id).max(2_000).readonly() }),

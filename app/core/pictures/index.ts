@@ -1,3 +1,4 @@
+export * from "./colours";
 export * from "./logo";
 export * from "./renditions";
 export * from "./rework";

@@ -22,6 +22,8 @@ export type Picture = {
   readonly vector: boolean;
   /** The colour of its shadows, as `#rrggbb`, from which the tint under words on it is made; null where that is not known. */
   readonly shade: string | null;
+  /** The colours that it mostly has, as `#rrggbb`. */
+  readonly colours?: readonly string[] | undefined;
   /** The picture that it was made of in the studio. */
   readonly madeOf?: string | undefined;
 };

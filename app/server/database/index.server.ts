@@ -25,6 +25,7 @@ import * as plans from "./migrations/011-plans-and-draft-links";
 import * as moneyFormat from "./migrations/012-money-format";
 import * as collectionsShared from "./migrations/013-collections-shared";
 import * as reworked from "./migrations/014-reworked";
+import * as pictureColours from "./migrations/015-picture-colours";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -42,6 +43,7 @@ const MIGRATIONS = [
   moneyFormat,
   collectionsShared,
   reworked,
+  pictureColours,
 ];
 
 let connection: Sequelize | undefined;

@@ -142,6 +142,7 @@ export class PictureRow extends Row<PictureRow> {
   declare focusY: number;
   declare vector: boolean;
   declare shade: string | null;
+  declare colours: string | null;
   declare madeOf: string | null;
   declare rework: string | null;
   declare createdAt: Date;
@@ -387,6 +388,7 @@ export function defineModels(sequelize: Sequelize): void {
       focusY: count,
       vector: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       shade: { type: DataTypes.STRING(7), allowNull: true, defaultValue: null },
+      colours: { type: DataTypes.STRING(60), allowNull: true, defaultValue: null },
       madeOf: { type: DataTypes.STRING(40), allowNull: true, defaultValue: null },
       rework: { type: DataTypes.TEXT("medium"), allowNull: true, defaultValue: null },
       createdAt: moment,

@@ -28,6 +28,7 @@ const toPicture = (row: PictureRow): Picture => ({
   focus: [row.focusX, row.focusY],
   vector: row.vector,
   shade: row.shade || null,
+  ...(row.colours ? { colours: row.colours.split(",") } : {}),
   ...(row.madeOf ? { madeOf: row.madeOf } : {}),
 });
 
@@ -121,6 +122,7 @@ export async function keepRead(
       focusY: more.focus?.[1] ?? 50,
       vector: prepared.vector,
       shade: prepared.shade ?? "",
+      colours: prepared.colours.join(","),
       madeOf: more.made?.picture ?? null,
       rework: more.made ? JSON.stringify(more.made.rework) : null,
       createdAt: new Date(),
@@ -176,9 +178,12 @@ export async function dropRemovedPictures(now = Date.now()): Promise<void> {
   await PictureRow.unscoped().destroy({ where: { removedAt: { [Op.lt]: new Date(now - KEPT_DAYS * 86_400_000) } } });
 }
 
-/** Looks at pictures that were kept before the colour of a picture's shadows was asked for. Gives how many it could look at. */
+/** Looks at pictures that were kept before their colours were asked for. Gives how many it could look at. */
 export async function shadePictures(): Promise<number> {
-  const rows = await PictureRow.unscoped().findAll({ where: { shade: null }, order: [["id", "ASC"]] });
+  const rows = await PictureRow.unscoped().findAll({
+    where: { [Op.or]: [{ shade: null }, { colours: null }] },
+    order: [["id", "ASC"]],
+  });
   const shops = new Set<string>();
   let count = 0;
   for (const row of rows) {
@@ -186,7 +191,7 @@ export async function shadePictures(): Promise<number> {
     const read = bytes && (await readApart("measure", { bytes }));
     // Readers were busy or it took too long: it is tried again with the next tidying.
     if (read && !read.ok) continue;
-    await row.update({ shade: read?.value.shade ?? "" });
+    await row.update({ shade: read?.value.shade ?? "", colours: read?.value.colours.join(",") ?? "" });
     shops.add(row.shopId);
     count++;
   }

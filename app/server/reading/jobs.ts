@@ -8,6 +8,8 @@ export type PreparedPicture = {
   readonly vector: boolean;
   /** The colour of its shadows, as `#rrggbb`; null for a drawing, and where nothing is to be seen. */
   readonly shade: string | null;
+  /** The colours that it mostly has, as `#rrggbb`, the commonest first. */
+  readonly colours: readonly string[];
 };
 export type PictureRead =
   /** `note`: what of it could not be kept, for whoever uploaded it. */
@@ -37,7 +39,7 @@ export type Jobs = {
   /** What is to be known of a picture that was made ready before. */
   readonly measure: {
     readonly ask: { readonly bytes: Uint8Array };
-    readonly answer: Pick<PreparedPicture, "width" | "height" | "shade">;
+    readonly answer: Pick<PreparedPicture, "width" | "height" | "shade" | "colours">;
     readonly step: never;
   };
   /** The pictures of a ZIP archive that lies at `path`. */

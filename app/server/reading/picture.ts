@@ -1,6 +1,7 @@
 import sharp from "sharp";
 import { shadeOf } from "~/core/pictures";
-import type { Jobs, PictureRead } from "./jobs";
+import { paletteOf } from "~/core/theme";
+import type { Jobs, PictureRead, PreparedPicture } from "./jobs";
 import { sanitiseSvg, sizeOfSvg } from "./sanitise";
 import { looksLikeSvg, problemWithDrawing } from "./svg";
 
@@ -22,7 +23,7 @@ function readDrawing(bytes: Buffer): PictureRead {
   const svg = sanitiseSvg(source);
   if (!svg) return no("There is nothing in this drawing that could be shown.");
   const [width, height] = sizeOfSvg(svg);
-  return { ok: true, picture: { bytes: Buffer.from(svg), width, height, vector: true, shade: null } };
+  return { ok: true, picture: { bytes: Buffer.from(svg), width, height, vector: true, shade: null, colours: [] } };
 }
 
 /** Makes an upload ready to be kept, or says why it can't be used. How large it is, is looked at before it is decoded. */
@@ -42,10 +43,10 @@ export async function readPicture(given: Uint8Array): Promise<PictureRead> {
       .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: "inside", withoutEnlargement: true })
       .webp({ quality: 86, effort: 4 })
       .toBuffer({ resolveWithObject: true });
-    const shade = await readShade(data);
+    const seen = await readColours(data);
     return {
       ok: true,
-      picture: { bytes: data, width: info.width, height: info.height, vector: false, shade },
+      picture: { bytes: data, width: info.width, height: info.height, vector: false, ...seen },
       ...(pages > 1 ? { note: "It moves; only its first picture is kept. Upload what moves as a film." } : {}),
     };
   } catch (error) {
@@ -55,24 +56,30 @@ export async function readPicture(given: Uint8Array): Promise<PictureRead> {
   }
 }
 
-/** As many pixels on a side tell the colour of a picture's shadows. */
+/** As many colours are kept of a picture. */
+const MOST_COLOURS = 6;
+/** As many pixels on a side tell the colours of a picture. */
 const SMALL = 48;
 
-/** The colour of a picture's shadows, as `#rrggbb`; null where nothing is to be seen. */
-async function readShade(bytes: Uint8Array): Promise<string | null> {
+/** A colour of less than this share of a picture is not what anybody would look for it by. */
+const LEAST_SHARE = 0.06;
+
+/** The colour of a picture's shadows, as `#rrggbb`, null where nothing is to be seen; and the colours that it mostly has. */
+async function readColours(bytes: Uint8Array): Promise<Pick<PreparedPicture, "shade" | "colours">> {
   const { data, info } = await sharp(bytes, { limitInputPixels: MOST_PIXELS })
     .resize({ width: SMALL, height: SMALL, fit: "inside" })
     .toColourspace("srgb")
     .ensureAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true });
-  return shadeOf({ data, width: info.width, height: info.height });
+  const colours = paletteOf(data, MOST_COLOURS).flatMap(({ colour, weight }) => (weight < LEAST_SHARE ? [] : [colour]));
+  return { shade: shadeOf({ data, width: info.width, height: info.height }), colours };
 }
 
 /** What is to be known of a WebP picture that was made ready before. */
 export async function measurePicture(bytes: Uint8Array): Promise<Jobs["measure"]["answer"]> {
   const { width, height } = await sharp(bytes, { limitInputPixels: MOST_PIXELS }).metadata();
-  return { width, height, shade: await readShade(bytes) };
+  return { width, height, ...(await readColours(bytes)) };
 }
 
 /** A picture of the library as a PNG, `size` px square, whole and not stretched. */

@@ -1,4 +1,4 @@
-import type { Picture } from "~/core/pictures";
+import { nameOfColour, type ColourName, type Picture } from "~/core/pictures";
 
 /** The pictures whose name or description holds what is sought; all of them where nothing is. */
 export function picturesNamed(pictures: readonly Picture[], sought: string): readonly Picture[] {
@@ -37,4 +37,13 @@ export function belongs({ id, alt, width, height }: Picture, to: Narrowed, used:
     case "square":
       return Math.max(width, height) <= Math.min(width, height) * EVEN;
   }
+}
+
+const named = new WeakMap<Picture, ReadonlySet<ColourName>>();
+
+/** What the colours of a picture are called; asked once for each state of it. */
+export function coloursIn(picture: Picture): ReadonlySet<ColourName> {
+  let names = named.get(picture);
+  if (!names) named.set(picture, (names = new Set((picture.colours ?? []).map(nameOfColour))));
+  return names;
 }

@@ -14,11 +14,11 @@ import {
 import { LayoutGrid, Replace, Scissors, Trash2, X } from "lucide-react";
 import { useMemo, useState, type MouseEvent } from "react";
 import { isLogo } from "~/core/document";
-import { sourceOf, type Picture } from "~/core/pictures";
+import { sourceOf, type ColourName, type Picture } from "~/core/pictures";
 import { removePictures } from "~/core/protocol";
 import { useReload, useStudio, useStudioStore } from "../keeping";
 import { Blank, FindField, IconAction, INK, PlacesList, useWhenChanged } from "../ui";
-import { belongs, NARROWED, picturesNamed, type Narrowed } from "./find";
+import { belongs, coloursIn, NARROWED, picturesNamed, type Narrowed } from "./find";
 import { Narrow } from "./narrow";
 import { PicturePicker } from "./picker";
 import { PictureGrid } from "./picture-grid";
@@ -207,11 +207,13 @@ export function Library() {
   const [replacing, setReplacing] = useState<Picture | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [narrowed, setNarrowed] = useState<Narrowed>("all");
+  const [colour, setColour] = useState<ColourName | null>(null);
   const draft = useStudio((s) => s.draft);
   const stored = useStudio((s) => s.stored);
   const used = useMemo(() => usedIn(draft, stored, pictures), [draft, stored, pictures]);
   const named = picturesNamed(pictures, sought);
-  const found = named.filter((p) => belongs(p, narrowed, used));
+  const inShape = named.filter((p) => belongs(p, narrowed, used));
+  const found = colour ? inShape.filter((p) => coloursIn(p).has(colour)) : inShape;
   const choices = (Object.keys(NARROWED) as Narrowed[]).map(
     (each) => [each, named.filter((p) => belongs(p, each, used)).length] as const,
   );
@@ -278,7 +280,14 @@ export function Library() {
           ) : null}
           <Uploader several label="Upload pictures" onAdded={(added) => setChosen(isNarrow ? null : added.id)} />
         </Box>
-        <Narrow choices={choices} value={narrowed} onChange={setNarrowed} />
+        <Narrow
+          choices={choices}
+          value={narrowed}
+          onChange={setNarrowed}
+          pictures={inShape}
+          colour={colour}
+          onColour={setColour}
+        />
         <Box role="status" sx={{ display: "grid", gap: 1 }}>
           {gone ? (
             <Alert

@@ -2,9 +2,10 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typogra
 import { X } from "lucide-react";
 import { useState } from "react";
 import { isLogo } from "~/core/document";
+import type { ColourName } from "~/core/pictures";
 import { useStudio } from "../keeping";
 import { FindField, IconAction } from "../ui";
-import { belongs, picturesNamed, SHAPES, type Narrowed } from "./find";
+import { belongs, coloursIn, picturesNamed, SHAPES, type Narrowed } from "./find";
 import { Narrow } from "./narrow";
 import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
@@ -49,9 +50,11 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
   const identity = useStudio((s) => s.draft.look.identity);
   const [sought, setSought] = useState("");
   const [shape, setShape] = useState<Narrowed>("all");
+  const [colour, setColour] = useState<ColourName | null>(null);
   const named = picturesNamed(pictures, sought);
   const none: ReadonlySet<string> = new Set();
-  const found = named.filter((p) => belongs(p, shape, none));
+  const inShape = named.filter((p) => belongs(p, shape, none));
+  const found = colour ? inShape.filter((p) => coloursIn(p).has(colour)) : inShape;
   const shapes = SHAPES.map((each) => [each, named.filter((p) => belongs(p, each, none)).length] as const);
   // A logo is chosen as a picture only by whoever looks for it.
   const rank = (id: string) => (own.includes(id) ? 0 : isLogo(identity, id) ? 2 : 1);
@@ -81,7 +84,14 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
             else if (ids.length) onSeveral?.(ids);
           }}
         />
-        <Narrow choices={shapes} value={shape} onChange={setShape} />
+        <Narrow
+          choices={shapes}
+          value={shape}
+          onChange={setShape}
+          pictures={inShape}
+          colour={colour}
+          onColour={setColour}
+        />
         {sorted.length ? (
           <PictureGrid
             label={`Pictures, ${sorted.length}`}
@@ -96,7 +106,9 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
           <Box>
             <Typography color="text.secondary">
               {pictures.length
-                ? `No picture is described by “${sought}”.`
+                ? sought
+                  ? `No picture is described by “${sought}”.`
+                  : "There is none of these."
                 : "There are no pictures yet. Upload the first ones above."}
             </Typography>
           </Box>

@@ -4,6 +4,7 @@ import { useRef, useState } from "react";
 import type { Picture } from "~/core/pictures";
 import { useStudioStore, useReload } from "../keeping";
 import { FileInput, INK, ON_LEMON } from "../ui";
+import { dropped, unpacked } from "./gather";
 import { ACCEPTED, upload } from "./upload";
 
 type UploaderProps = {
@@ -26,13 +27,23 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [notes, setNotes] = useState<readonly string[]>([]);
   const [over, setOver] = useState(false);
-  const take = async (files: readonly File[]) => {
-    const wanted = several ? files : files.slice(0, 1);
-    const failed: string[] = [];
+  const take = async (given: Promise<readonly File[]> | readonly File[]) => {
     const said: string[] = [];
     const came: Picture[] = [];
     setProblems([]);
+    setNotes([]);
     isStopped.current = false;
+    // Opening a folder or an archive takes a while, and is a part of the work.
+    setGoing({ at: 0, of: 0 });
+    setShare(0);
+    const files = await Promise.resolve(given).catch(() => null);
+    const { files: wanted, problems: unread } =
+      files === null
+        ? { files: [], problems: ["What was dropped could not be read. Choose it with the button instead."] }
+        : several
+          ? await unpacked(files)
+          : { files: files.slice(0, 1), problems: [] };
+    const failed = [...unread];
     for (const [index, file] of wanted.entries()) {
       if (isStopped.current) break;
       setGoing({ at: index + 1, of: wanted.length });
@@ -66,7 +77,7 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
       onDrop={(event) => {
         event.preventDefault();
         setOver(false);
-        void take([...event.dataTransfer.files]);
+        void take(dropped(event.dataTransfer));
       }}
       sx={{
         border: `1.5px dashed ${over ? INK.ink : INK.soft}`,
@@ -87,10 +98,18 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
           {label}
         </Button>
         <Typography variant="caption" color="text.secondary">
-          or drop {several ? "them" : "it"} here · PNG, JPEG, WebP or SVG, up to 15 MB
+          {several
+            ? "or drop them here: pictures up to 15 MB each, a folder, a ZIP"
+            : "or drop it here · PNG, JPEG, WebP or SVG, up to 15 MB"}
         </Typography>
       </Box>
-      <FileInput ref={input} label={label} accept={ACCEPTED} multiple={several} onFiles={(files) => void take(files)} />
+      <FileInput
+        ref={input}
+        label={label}
+        accept={several ? `${ACCEPTED},.zip` : ACCEPTED}
+        multiple={several}
+        onFiles={(files) => void take(files)}
+      />
       {share !== null ? (
         <Box sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
           <LinearProgress variant="determinate" value={share * 100} aria-label="Uploading" sx={{ flex: 1 }} />

@@ -291,7 +291,7 @@ export function AlikeDialog({ onClose, onMade }: AlikeDialogProps) {
               value={Math.round(alike.fill * 100)}
               min={50}
               max={96}
-              onChange={(_event, next) => set({ fill: (next) / 100 })}
+              onChange={(_event, next) => set({ fill: next / 100 })}
             />
           </Box>
           <Box sx={{ display: "grid", pl: 1 }}>
