@@ -393,3 +393,29 @@ test("names of colour sets are the seller’s own, wherever a set is chosen", as
   await expect(page.getByRole("heading", { name: "Open the shop" })).toBeVisible();
   await page.getByRole("button", { name: "Not now" }).click();
 });
+
+test("how sections come in is said once for the whole shop, and nothing moves where nothing is to", async ({
+  page,
+}) => {
+  await ownBrand(page);
+  const group = await openGroup(page, "Movement");
+  const second = pane(page, "Wide").locator("main > .s").nth(1);
+  const moved = () =>
+    second.evaluate((section) => {
+      const style = getComputedStyle(section);
+      return [style.animationName, style.opacity];
+    });
+  expect(await moved()).toEqual(["none", "1"]);
+  await group.getByRole("group", { name: "Sections come in" }).getByRole("button", { name: "Rise" }).click();
+  await expect.poll(async () => (await moved())[0]).toBe("in-rise");
+  // The first section is never waited for.
+  expect(
+    await pane(page, "Wide")
+      .locator("main > .s")
+      .first()
+      .evaluate((s) => getComputedStyle(s).animationName),
+  ).toBe("none");
+  await group.locator("[data-setting=motion] [role=combobox]").click();
+  await page.getByRole("option", { name: "Nothing" }).click();
+  await expect.poll(async () => (await moved())[1]).toBe("1");
+});

@@ -1,3 +1,4 @@
+import { entryOf } from "../document";
 import {
   amountOf,
   attribute,
@@ -11,6 +12,16 @@ import {
 } from "./property";
 
 const HIGH = "0 2px 4px rgb(0 0 0/.08),0 22px 48px -16px rgb(0 0 0/.28)";
+
+/** What corners there are. A radius beyond half a side is cut to it: two of them at the top make an arch. */
+const CORNERS: Readonly<Record<string, string>> = {
+  card: "var(--card)",
+  control: "var(--control)",
+  full: "999px",
+  arch: "9999px 9999px 0 0",
+  oval: "50%",
+  leaf: "0 50%",
+};
 
 /** How a column, a widget or a group stands in its place, and what it is drawn as. */
 export const BOX_PROPERTIES: readonly Property[] = [
@@ -123,15 +134,20 @@ export const BOX_PROPERTIES: readonly Property[] = [
     group: "looks",
     family: "edge",
     perDevice: false,
-    choices: named({ none: "Square", card: "As cards", control: "As buttons", full: "Round" }),
+    choices: named({
+      none: "Square",
+      card: "As cards",
+      control: "As buttons",
+      full: "Round",
+      arch: "Arch",
+      oval: "Oval",
+      leaf: "Leaf",
+    }),
     exact: { least: 0, most: 200, unit: "px" },
     emission: {
       to: "declarations",
       of: (v) => {
-        const radius = lengthOr(
-          v,
-          (step) => ({ card: "var(--card)", control: "var(--control)", full: "999px" })[step] ?? "0",
-        );
+        const radius = lengthOr(v, (step) => entryOf(CORNERS, step) ?? "0");
         return { "border-radius": radius, "--round": radius };
       },
     },

@@ -79,6 +79,9 @@ const shadowCss = (name: string) =>
     })
     .join(",") || "none";
 
+/** How far and how much what moves does so, against what its section says. */
+const MOTION: Readonly<Record<string, number>> = { none: 0, calm: 0.5, even: 1, lively: 1.6 };
+
 const SIGN_SHAPES: Readonly<Record<string, string>> = {
   star: "polygon(50% 4%,61% 37%,96% 38%,68% 59%,78% 93%,50% 73%,22% 93%,32% 59%,4% 38%,39% 37%)",
   round: "circle(38%)",
@@ -133,6 +136,8 @@ export function measureDeclarations(look: SolvedLook): Declarations {
     "--rule": `${line}px`,
     "--edge": `${Math.max(1, line)}px`,
     "--shadow": shadow,
+    "--motion": String(entryOf(MOTION, read.text("motion")) ?? 1),
+    "--comes-in": read.text("motion.in") === "none" ? "none" : `in-${read.text("motion.in")}`,
     "--shape": read.text("goodsShape"),
     "--button-height": `${read.amount("button.height") / 16}rem`,
     "--button-pad": `${read.amount("button.padding") / 16}rem`,

@@ -16,6 +16,7 @@ export const GROUPS = [
   "type",
   "space",
   "shape",
+  "motion",
   "button",
   "link",
   "field",
@@ -176,6 +177,15 @@ const LIST: readonly Setting[] = [
   number("corners.control", "shape", "Corners of buttons and fields", [0, 48, 1], "px", null),
   number("line.weight", "shape", "Line weight", [0, 4, 0.5], "px", 1),
   choice("shadow", "shape", "Shadow", { none: "None", soft: "Soft", deep: "Deep", hard: "Hard edge" }, "none"),
+
+  choice(
+    "motion",
+    "motion",
+    "How much moves",
+    { none: "Nothing", calm: "A little", even: "As sections say", lively: "A lot" },
+    "even",
+  ),
+  choice("motion.in", "motion", "Sections come in", { none: "Are there", fade: "Fade in", rise: "Rise" }, "none"),
 
   ...buttonSettings("primary", "solid", "brand"),
   ...buttonSettings("secondary", "outline", "ink"),

@@ -9,13 +9,14 @@ export const CHASSIS_CSS = `
 .w:empty,.s:empty{display:none}
 .in-set{background:var(--page);color:var(--ink)}
 [data-hover]{transition:transform .18s,opacity .18s,outline-color .18s}
-[data-hover=lift]:hover{transform:translateY(-4px)}
-[data-hover=grow]:hover{transform:scale(1.025)}
+[data-hover=lift]:hover{transform:translateY(calc(-4px*var(--motion)))}
+[data-hover=grow]:hover{transform:scale(calc(1 + .025*var(--motion)))}
 [data-hover=dim]:hover{opacity:.72}
 [data-hover=line]{outline:2px solid transparent;outline-offset:4px}
 [data-hover=line]:hover{outline-color:var(--brand)}
 @supports (animation-timeline:view()){
 @media (prefers-reduced-motion:no-preference){
+main>.s+.s:not([data-in]){animation:var(--comes-in) linear both;animation-timeline:view();animation-range:entry 0% entry 70%}
 [data-in]{animation:linear both;animation-timeline:view();animation-range:entry 0% entry 70%}
 [data-in=fade]{animation-name:in-fade}
 [data-in=rise]{animation-name:in-rise}
@@ -27,13 +28,13 @@ export const CHASSIS_CSS = `
 .drifts[data-drift=zoom] .pic img{animation-name:drift-zoom}
 }
 }
-@keyframes in-fade{from{opacity:0}}
-@keyframes in-rise{from{opacity:0;translate:0 2rem}}
-@keyframes in-left{from{opacity:0;translate:-2.5rem 0}}
-@keyframes in-right{from{opacity:0;translate:2.5rem 0}}
-@keyframes in-grow{from{opacity:0;scale:.92}}
-@keyframes drift-slow{from{translate:0 -13.5%}to{translate:0 0}}
-@keyframes drift-zoom{from{scale:1}to{scale:1.14}}
+@keyframes in-fade{from{opacity:calc(1 - var(--motion))}}
+@keyframes in-rise{from{opacity:calc(1 - var(--motion));translate:0 calc(2rem*var(--motion))}}
+@keyframes in-left{from{opacity:calc(1 - var(--motion));translate:calc(-2.5rem*var(--motion)) 0}}
+@keyframes in-right{from{opacity:calc(1 - var(--motion));translate:calc(2.5rem*var(--motion)) 0}}
+@keyframes in-grow{from{opacity:calc(1 - var(--motion));scale:calc(1 - .08*var(--motion))}}
+@keyframes drift-slow{from{translate:0 calc(-13.5%*min(1,var(--motion)))}to{translate:0 0}}
+@keyframes drift-zoom{from{scale:1}to{scale:calc(1 + .14*var(--motion))}}
 .rich{max-width:var(--measure);text-wrap:pretty}
 .rich>*+*{margin-top:.85em}
 .rich-h{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);text-wrap:balance}

@@ -87,7 +87,7 @@ export const definition: Definition<PicturesProps> = {
 .shots{display:grid;gap:var(--gap);grid-template-columns:repeat(var(--columns,3),minmax(0,1fr))}
 .shots .pic{border-radius:var(--card);aspect-ratio:var(--shape)}
 .shots a{display:block;color:inherit;text-decoration:none}
-.shots a:hover .pic img{scale:1.02}
+.shots a:hover .pic img{scale:calc(1 + .02*var(--motion))}
 .shots .pic img{transition:scale .3s}
 .shot-words{padding-top:.55rem;font-size:var(--t-1);color:var(--soft)}
 .a-unequal .shots{grid-auto-flow:dense;grid-template-columns:repeat(12,minmax(0,1fr));grid-auto-rows:clamp(7rem,20vw,19rem)}

@@ -72,7 +72,7 @@ export const definition: Definition<SplitTilesProps> = {
 .split{position:relative;display:flex;flex-direction:column;height:100%;min-height:0;text-decoration:none;color:inherit}
 .split .pic{flex:1;border-radius:var(--card);aspect-ratio:var(--shape)}
 .split .pic img{transition:scale .35s}
-.split:hover .pic img{scale:1.025}
+.split:hover .pic img{scale:calc(1 + .025*var(--motion))}
 .split-words{display:flex;flex-direction:column;gap:.35rem;text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 .split-head{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);text-transform:var(--heads-case);line-height:1.15;font-size:var(--t2);text-wrap:balance}
 .split-text{font-size:var(--t0);text-wrap:pretty;max-width:var(--measure)}

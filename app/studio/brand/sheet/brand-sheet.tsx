@@ -111,6 +111,7 @@ const keysOf = (group: SettingGroup) => [...SETTINGS.values()].filter((s) => s.g
 const PLAIN_GROUPS: readonly SettingGroup[] = [
   "space",
   "shape",
+  "motion",
   "link",
   "field",
   "card",

@@ -126,6 +126,7 @@ export const GROUP_TITLES: Readonly<Record<string, string>> = {
   type: "Type",
   space: "Space",
   shape: "Corners, lines, shadow",
+  motion: "Movement",
   button: "Buttons",
   link: "Links",
   field: "Fields",
