@@ -16,7 +16,7 @@ export const CHASSIS_CSS = `
 [data-hover=line]:hover{outline-color:var(--brand)}
 @supports (animation-timeline:view()){
 @media (prefers-reduced-motion:no-preference){
-main>.s+.s:not([data-in]){animation:var(--comes-in) linear both;animation-timeline:view();animation-range:entry 0% entry 70%}
+main>.s+.s:not([data-in]){animation-name:var(--comes-in);animation-timing-function:linear;animation-fill-mode:both;animation-timeline:view();animation-range:entry 0% entry 70%}
 [data-in]{animation:linear both;animation-timeline:view();animation-range:entry 0% entry 70%}
 [data-in=fade]{animation-name:in-fade}
 [data-in=rise]{animation-name:in-rise}
