@@ -17,6 +17,8 @@ import { reworkMatrix, sizeOfReworked, type Cut, type Pixels, type Rework } from
 
 export type CutoutAsk =
   | { readonly type: "open"; readonly address: string }
+  /** What there is in the picture that is open. */
+  | { readonly type: "find" }
   /** A look at the cut, no larger than the screen needs it. */
   | { readonly type: "look"; readonly cut: Cut }
   /** The picture as it is kept. */
@@ -42,6 +44,8 @@ export type Glance = {
   readonly paper: ReturnType<typeof paperOf>;
 };
 export type CutoutAnswer = {
+  /** The picture that was opened, as large as it is looked at. */
+  readonly picture?: ImageBitmap;
   readonly opened?: Opened;
   readonly glance?: Glance;
   readonly look?: { readonly picture: ImageBitmap; readonly judgement: Judgement };
@@ -152,11 +156,13 @@ async function glance(address: string): Promise<CutoutAnswer> {
 async function answer(ask: CutoutAsk): Promise<CutoutAnswer> {
   if (ask.type === "open") {
     open = read(ask.address);
-    return { opened: openedOf(await open) };
+    const { look } = await open;
+    return { picture: await createImageBitmap(new ImageData(look.data, look.width, look.height)) };
   }
   if (ask.type === "glance") return glance(ask.address);
   if (!open) throw new Error("no picture is open");
   const opened = await open;
+  if (ask.type === "find") return { opened: openedOf(opened) };
   if (ask.type === "make") return { made: await make(opened, ask.rework) };
   const { image, judgement } = cutFrom(opened, opened.look, ask.cut);
   return { look: { picture: await createImageBitmap(image), judgement } };
@@ -165,7 +171,7 @@ async function answer(ask: CutoutAsk): Promise<CutoutAnswer> {
 self.onmessage = async ({ data }: MessageEvent<{ readonly id: number; readonly ask: CutoutAsk }>) => {
   try {
     const said = await answer(data.ask);
-    const sent = [said.look?.picture, said.glance?.picture].filter((picture) => picture !== undefined);
+    const sent = [said.picture, said.look?.picture, said.glance?.picture].filter((picture) => picture !== undefined);
     self.postMessage({ id: data.id, said }, { transfer: sent });
   } catch {
     self.postMessage({ id: data.id });

@@ -1,6 +1,6 @@
-import { Box, ButtonBase, Typography } from "@mui/material";
+import { Box } from "@mui/material";
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { useRef, useState, type KeyboardEvent } from "react";
+import { memo, useCallback, useEffect, useRef, useState, type KeyboardEvent } from "react";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { INK, ON_LEMON, useSize } from "../ui";
 
@@ -18,6 +18,108 @@ type PictureGridProps = {
 
 const LEAST = 136;
 const GAP = 10;
+
+/** How tiles look, said once for all of them: a rule for each would be work for each, at every step of scrolling. */
+const TILES = {
+  position: "absolute",
+  inset: 0,
+  overflowY: "auto",
+  overflowX: "hidden",
+  px: "6px",
+  "& .row": { position: "absolute", insetInline: 0, top: 0, display: "grid" },
+  "& .tile": {
+    position: "relative",
+    display: "block",
+    p: 0,
+    border: 0,
+    font: "inherit",
+    cursor: "pointer",
+    borderRadius: 1,
+    overflow: "hidden",
+    outline: `1px solid ${INK.line}`,
+    bgcolor: INK.raised,
+    "&:hover": { outlineColor: INK.ink },
+    "&:focus-visible": { outline: `3px solid ${INK.ink}`, outlineOffset: "2px" },
+  },
+  "& .is-chosen": { outline: `3px solid ${INK.ink}`, boxShadow: `0 0 0 6px ${INK.lemon}` },
+  "& img": { display: "block", width: "100%", height: "100%", objectFit: "cover" },
+  "& .is-drawing img": { objectFit: "contain" },
+  "& .number": {
+    position: "absolute",
+    top: 6,
+    left: 6,
+    minWidth: 24,
+    height: 24,
+    borderRadius: 3,
+    display: "grid",
+    placeItems: "center",
+    fontWeight: 650,
+    fontSize: 13,
+    ...ON_LEMON,
+    boxShadow: `0 0 0 1.5px ${INK.ink}`,
+  },
+  "& .note": {
+    position: "absolute",
+    insetInline: 0,
+    bottom: 0,
+    typography: "caption",
+    fontWeight: 600,
+    textAlign: "center",
+    ...ON_LEMON,
+  },
+} as const;
+
+type TileProps = {
+  picture: Picture;
+  place: number;
+  side: number;
+  /** Whether it is the one that the keyboard comes to. */
+  isStop: boolean;
+  isChosen: boolean;
+  canBeChosen: boolean;
+  /** Its place among those that are chosen; 0 where it is not. */
+  number: number;
+  note: string | undefined;
+  onPress: (place: number, picture: Picture) => void;
+};
+
+const Tile = memo(function Tile({
+  picture,
+  place,
+  side,
+  isStop,
+  isChosen,
+  canBeChosen,
+  number,
+  note,
+  onPress,
+}: TileProps) {
+  return (
+    <button
+      type="button"
+      className={`tile${isChosen ? " is-chosen" : ""}${picture.vector ? " is-drawing" : ""}`}
+      data-at={place}
+      tabIndex={isStop ? 0 : -1}
+      aria-label={picture.alt || picture.name}
+      aria-pressed={canBeChosen ? isChosen : undefined}
+      onClick={() => onPress(place, picture)}
+      style={{ height: side }}
+    >
+      <img
+        src={sourceOf(picture, 320)}
+        alt=""
+        decoding="async"
+        style={{ objectPosition: `${picture.focus[0]}% ${picture.focus[1]}%` }}
+      />
+      {number ? (
+        <span aria-hidden className="number">
+          {number}
+        </span>
+      ) : null}
+      {note ? <span className="note">{note}</span> : null}
+    </button>
+  );
+});
 
 /**
  * Pictures to choose from, however many there are: only the rows in sight are drawn. It fills the room it is given and scrolls
@@ -40,6 +142,15 @@ export function PictureGrid({ label, pictures, chosen, taken, onChoose, note }: 
     paddingEnd: 6,
   });
   const current = Math.min(at, pictures.length - 1);
+  const latest = useRef(onChoose);
+  useEffect(() => {
+    latest.current = onChoose;
+  });
+  // Tiles are drawn anew only when they change: while the list is scrolled, those that stay do no work.
+  const press = useCallback((place: number, picture: Picture) => {
+    setAt(place);
+    latest.current(picture);
+  }, []);
   const move = (event: KeyboardEvent) => {
     const to = {
       ArrowRight: current + 1,
@@ -60,108 +171,37 @@ export function PictureGrid({ label, pictures, chosen, taken, onChoose, note }: 
   };
   return (
     <Box ref={room} sx={{ position: "relative", minHeight: 0, height: "100%" }}>
-      <Box
-        ref={scroller}
-        role="group"
-        aria-label={label}
-        onKeyDown={move}
-        sx={{ position: "absolute", inset: 0, overflowY: "auto", overflowX: "hidden", px: "6px" }}
-      >
+      <Box ref={scroller} role="group" aria-label={label} onKeyDown={move} sx={TILES}>
         <Box sx={{ position: "relative", height: rows.getTotalSize() }}>
           {rows.getVirtualItems().map((row) => (
-            <Box
+            <div
               key={row.index}
-              sx={{
-                position: "absolute",
-                insetInline: 0,
-                top: 0,
-                display: "grid",
+              className="row"
+              style={{
+                transform: `translateY(${row.start}px)`,
                 gridTemplateColumns: `repeat(${columns}, ${side}px)`,
-                gap: `${GAP}px`,
+                gap: GAP,
               }}
-              style={{ transform: `translateY(${row.start}px)` }}
             >
               {pictures.slice(row.index * columns, (row.index + 1) * columns).map((picture, i) => {
                 const place = row.index * columns + i;
-                const said = note?.(picture);
                 const number = (taken?.indexOf(picture.id) ?? -1) + 1;
-                const isChosen = chosen === picture.id || number > 0;
                 return (
-                  <ButtonBase
+                  <Tile
                     key={picture.id}
-                    data-at={place}
-                    tabIndex={place === current ? 0 : -1}
-                    aria-label={picture.alt || picture.name}
-                    aria-pressed={chosen === undefined && !taken ? undefined : isChosen}
-                    onClick={() => {
-                      setAt(place);
-                      onChoose(picture);
-                    }}
-                    sx={{
-                      position: "relative",
-                      display: "block",
-                      height: side,
-                      borderRadius: 1,
-                      overflow: "hidden",
-                      outline: isChosen ? `3px solid ${INK.ink}` : `1px solid ${INK.line}`,
-                      boxShadow: isChosen ? `0 0 0 6px ${INK.lemon}` : "none",
-                      bgcolor: INK.raised,
-                      "&:hover": { outlineColor: INK.ink },
-                    }}
-                  >
-                    <Box
-                      component="img"
-                      src={sourceOf(picture, 320)}
-                      alt=""
-                      decoding="async"
-                      sx={{
-                        display: "block",
-                        width: "100%",
-                        height: "100%",
-                        objectFit: picture.vector ? "contain" : "cover",
-                        objectPosition: `${picture.focus[0]}% ${picture.focus[1]}%`,
-                      }}
-                    />
-                    {number ? (
-                      <Box
-                        component="span"
-                        aria-hidden
-                        sx={{
-                          position: "absolute",
-                          top: 6,
-                          left: 6,
-                          minWidth: 24,
-                          height: 24,
-                          borderRadius: 3,
-                          display: "grid",
-                          placeItems: "center",
-                          fontWeight: 650,
-                          fontSize: 13,
-                          ...ON_LEMON,
-                          boxShadow: `0 0 0 1.5px ${INK.ink}`,
-                        }}
-                      >
-                        {number}
-                      </Box>
-                    ) : null}
-                    {said ? (
-                      <Typography
-                        variant="caption"
-                        sx={{
-                          position: "absolute",
-                          insetInline: 0,
-                          bottom: 0,
-                          ...ON_LEMON,
-                          fontWeight: 600,
-                        }}
-                      >
-                        {said}
-                      </Typography>
-                    ) : null}
-                  </ButtonBase>
+                    picture={picture}
+                    place={place}
+                    side={side}
+                    isStop={place === current}
+                    isChosen={chosen === picture.id || number > 0}
+                    canBeChosen={chosen !== undefined || taken !== undefined}
+                    number={number}
+                    note={note?.(picture)}
+                    onPress={press}
+                  />
                 );
               })}
-            </Box>
+            </div>
           ))}
         </Box>
       </Box>

@@ -185,6 +185,7 @@ function Work({ old, source, start, onClose, onMade, forPlace = false }: WorkPro
         >
           <Stage
             picture={source}
+            image={cutter.picture}
             rework={now}
             look={cutter.look}
             ground={ground}

@@ -7,15 +7,7 @@ import {
   type KeyboardEvent,
   type PointerEvent as ReactPointerEvent,
 } from "react";
-import {
-  MOST_POINTS,
-  reworkMatrix,
-  sizeOfReworked,
-  wholeAddress,
-  type Picture,
-  type Rework,
-  type Stroke,
-} from "~/core/pictures";
+import { MOST_POINTS, reworkMatrix, sizeOfReworked, type Picture, type Rework, type Stroke } from "~/core/pictures";
 import { followPointer, INK, useSize } from "../../ui";
 import type { Look } from "./use-cutter";
 
@@ -23,6 +15,8 @@ export type Brush = { readonly way: Stroke["way"]; readonly size: number };
 
 type StageProps = {
   picture: Picture;
+  /** The picture itself; null until it is open. */
+  image: ImageBitmap | null;
   rework: Rework;
   look: Look | null;
   /** What the picture is seen on, as a colour; "none": nothing, drawn as squares. */
@@ -70,28 +64,12 @@ function drawLines(context: CanvasRenderingContext2D, width: number, height: num
 }
 
 /** The picture as it will be, and where it is painted over with the brush: by hand, or with arrows and the space bar. */
-export function Stage({ picture, rework, look, ground, brush, zoom, hasLines, onStroke }: StageProps) {
+export function Stage({ picture, image, rework, look, ground, brush, zoom, hasLines, onStroke }: StageProps) {
   const { ref: room, size } = useSize();
   const canvas = useRef<HTMLCanvasElement>(null);
-  const [image, setImage] = useState<HTMLImageElement | null>(null);
   /** The stroke that is being painted. */
   const [going, setGoing] = useState<Stroke | null>(null);
   const [spot, setSpot] = useState<readonly [number, number] | null>(null);
-  const address = wholeAddress(picture);
-
-  useEffect(() => {
-    const made = new Image();
-    made.src = address;
-    let isGone = false;
-    void made.decode().then(
-      () => isGone || setImage(made),
-      () => undefined,
-    );
-    return () => {
-      isGone = true;
-    };
-  }, [address]);
-
   const { width: wide, height: high } = picture;
   const frame = sizeOfReworked(picture, rework);
   const fit = size ? Math.min(1, size.width / frame.width, size.height / frame.height) * zoom : 0;

@@ -7,6 +7,8 @@ import { createCutter, type Cutter } from "./cutter";
 export type Look = { readonly picture: ImageBitmap; readonly judgement: Judgement };
 
 export type CutterState = {
+  /** The picture itself; null until it is open. */
+  readonly picture: ImageBitmap | null;
   /** What was found of the picture; null while it is looked at. */
   readonly opened: Opened | null;
   /** The latest look at the cut; null without one. */
@@ -21,6 +23,7 @@ export type CutterState = {
 /** Looks at a picture and at the cut that is asked for. What is asked while it works waits, and only the latest of it is done. */
 export function useCutter(address: string, cut: Cut | null): CutterState {
   const cutter = useRef<Cutter | null>(null);
+  const [picture, setPicture] = useState<ImageBitmap | null>(null);
   const [opened, setOpened] = useState<Opened | null>(null);
   const [look, setLook] = useState<Look | null>(null);
   const [isBusy, setBusy] = useState(false);
@@ -32,16 +35,23 @@ export function useCutter(address: string, cut: Cut | null): CutterState {
     const made = createCutter();
     cutter.current = made;
     let isGone = false;
-    void made.ask({ type: "open", address }).then((said) => {
+    const start = async () => {
+      const said = await made.ask({ type: "open", address });
       if (isGone) return;
-      if (said?.opened) setOpened(said.opened);
+      if (!said?.picture) return setFailed(true);
+      setPicture(said.picture);
+      const found = await made.ask({ type: "find" });
+      if (isGone) return;
+      if (found?.opened) setOpened(found.opened);
       else setFailed(true);
-    });
+    };
+    void start();
     return () => {
       isGone = true;
       cutter.current = null;
       isWorking.current = false;
       made.end();
+      setPicture(null);
       setOpened(null);
       setLook(null);
     };
@@ -70,6 +80,7 @@ export function useCutter(address: string, cut: Cut | null): CutterState {
   }, [opened, cut]);
 
   return {
+    picture,
     opened,
     look: cut ? look : null,
     isBusy,
