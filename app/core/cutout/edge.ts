@@ -159,7 +159,7 @@ export function cutOut(
         const told = between(apart, TOLD.least, TOLD.sure);
         // Within the mask, a colour far from the ground's is the thing's own, whatever is nearest by.
         const far = Math.hypot(r - ground[0]!, g - ground[1]!, b - ground[2]!) / Math.max(TOLD.sure, apart);
-        const byColour = Math.min(1, Math.max(0, Math.max(share, mask[spot] ? far : 0)));
+        const byColour = Math.min(1, Math.max(0, Math.max(share, far * between(one[0]!, 0.55, 0.95))));
         alpha = told * byColour + (1 - told) * shape;
         if (!surface) alpha *= between(one[0]!, 0, 0.35);
         if (alpha < 0.05) alpha = 0;

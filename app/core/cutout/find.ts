@@ -150,7 +150,8 @@ const CONTACT = 6;
 
 /**
  * Takes from a thing's border what is its shadow: close to the thing a shadow is steep, but it has no edge. Where that would go
- * on into the thing, the thing itself has the ground's hue there, and nothing is taken; nor where hardly anything would be left.
+ * on into the thing, which may have the ground's hue as well, it ends at the steepest place; nothing is taken where hardly anything
+ * would be left.
  */
 function shave(thing: Uint8Array, width: number, height: number, dark: Float32Array): void {
   const from = new Int32Array(thing.length).fill(-1);
@@ -170,7 +171,20 @@ function shave(thing: Uint8Array, width: number, height: number, dark: Float32Ar
     taken.push(...next);
     shell = next;
   }
-  for (const end of shell) for (let at = end; at !== -1 && thing[at]; at = from[at]!) isThing[at] = 1;
+  // Where it would go on into the thing, the border is where the way there is steepest.
+  for (const end of shell) {
+    const way: number[] = [];
+    for (let at = end; thing[at]; at = from[at]!) way.push(at);
+    let edge = way.length - 1;
+    let steepest = -1;
+    for (const [k, at] of way.entries()) {
+      const step = Math.abs(dark[at]! - Math.max(0, dark[from[at]!]!));
+      if (step < steepest) continue;
+      steepest = step;
+      edge = k;
+    }
+    for (const at of way.slice(0, edge + 1)) isThing[at] = 1;
+  }
   const rest = Uint8Array.from(thing);
   for (const at of taken) if (!isThing[at]) rest[at] = 0;
   const away = depthOf(rest, width, height, 0, CONTACT);
