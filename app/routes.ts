@@ -13,6 +13,7 @@ export default [
   route("s/:shop/upload", "routes/upload.ts"),
   route("s/:shop/picture", "routes/picture.ts"),
   route("s/:shop/picture/remove", "routes/picture-remove.ts"),
+  route("s/:shop/picture/tags", "routes/picture-tags.ts"),
   route("s/:shop/picture/rework", "routes/picture-rework.ts"),
   route("s/:shop/changed", "routes/changed.ts"),
   route("s/:shop/publish", "routes/publish.ts"),

@@ -255,3 +255,39 @@ test("pictures of goods are made alike where that is accepted, as one step that 
   await page.getByRole("button", { name: "Plate" }).first().click();
   await expect(about.getByText("Nowhere yet.")).toBeVisible();
 });
+
+test("several pictures are tagged at once, found by it, removed together and brought back", async ({ page }) => {
+  await openShop(page, { area: "pictures" });
+  await page
+    .getByLabel("Upload pictures", { exact: true })
+    .setInputFiles([await disc("one.png"), await disc("two.png", "#14418b"), await disc("three.png", "#2b6b2a")]);
+  await expect(page.getByText("3 pictures", { exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "Choose several" }).click();
+  const several = page.getByRole("complementary", { name: "Chosen pictures" });
+  for (const name of ["one", "two"]) await page.getByRole("button", { name, exact: true }).click();
+  await expect(several.getByText("2 chosen")).toBeVisible();
+  await several.getByLabel("Tags").fill("Autumn");
+  await page.keyboard.press("Enter");
+  await expect(several.getByRole("button", { name: "Autumn" })).toBeVisible();
+  await expectAccessible(page);
+  const byTag = page.getByRole("group", { name: "By tag" });
+  await byTag.getByRole("button", { name: "Autumn 2" }).click();
+  await expect(page.getByRole("button", { name: "three", exact: true })).toBeHidden();
+  await several.getByRole("button", { name: "Remove …" }).click();
+  const ask = page.getByRole("dialog", { name: "Remove these 2 pictures?" });
+  await ask.getByRole("button", { name: "Remove", exact: true }).click();
+  await expect(page.getByText("1 picture", { exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect(page.getByText("3 pictures", { exact: true })).toBeVisible();
+  await expect(byTag.getByRole("button", { name: "Autumn 2" })).toBeVisible();
+  await several.getByRole("button", { name: "Done" }).click();
+  // One of them loses the tag again; what is sought by words finds the other.
+  await page.getByRole("button", { name: "one", exact: true }).click();
+  const about = page.getByRole("complementary", { name: "About this picture" });
+  await about.getByLabel("Tags").press("Backspace");
+  await expect(byTag.getByRole("button", { name: "Autumn 1" })).toBeVisible();
+  await byTag.getByRole("button", { name: "Autumn 1" }).click();
+  await page.getByLabel("Find by words").fill("autumn");
+  await expect(page.getByRole("button", { name: "two", exact: true })).toBeVisible();
+  await expect(page.getByRole("button", { name: "three", exact: true })).toBeHidden();
+});

@@ -3,6 +3,7 @@ export * from "./logo";
 export * from "./renditions";
 export * from "./rework";
 export * from "./shade";
+export * from "./tags";
 export * from "./tone";
 export * from "./view";
 export * from "./words-on-picture";

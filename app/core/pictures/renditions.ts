@@ -24,6 +24,8 @@ export type Picture = {
   readonly shade: string | null;
   /** The colours that it mostly has, as `#rrggbb`. */
   readonly colours?: readonly string[] | undefined;
+  /** Words by which the seller keeps pictures together. */
+  readonly tags?: readonly string[] | undefined;
   /** The picture that it was made of in the studio. */
   readonly madeOf?: string | undefined;
 };

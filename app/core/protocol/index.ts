@@ -3,7 +3,7 @@ import { documentSchema, MOST_DOCUMENTS, reworkSchema } from "../schema";
 import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
 import { CURRENCIES, MONEY_FORMATS } from "../money";
-import type { Picture } from "../pictures";
+import { LONGEST_TAG, MOST_TAGS, type Picture } from "../pictures";
 import { isTimeZone } from "../situation";
 import {
   askedSchema,
@@ -222,6 +222,23 @@ export const describePicture = endpoint({
     alt: z.string().trim().max(300, "That is longer than 300 characters."),
     focusX: z.number().int().min(0).max(100),
     focusY: z.number().int().min(0).max(100),
+  }),
+  answer: done,
+});
+
+const tag = z
+  .string()
+  .trim()
+  .min(1, "Write the tag.")
+  .max(LONGEST_TAG, `A tag can have ${LONGEST_TAG} letters.`);
+/** Gives pictures tags, and takes others from them. */
+export const tagPictures = endpoint({
+  method: "POST",
+  path: "picture/tags",
+  input: z.strictObject({
+    ids: z.array(id).min(1).max(200),
+    add: z.array(tag).max(MOST_TAGS),
+    take: z.array(tag).max(MOST_TAGS),
   }),
   answer: done,
 });

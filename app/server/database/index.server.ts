@@ -26,6 +26,7 @@ import * as moneyFormat from "./migrations/012-money-format";
 import * as collectionsShared from "./migrations/013-collections-shared";
 import * as reworked from "./migrations/014-reworked";
 import * as pictureColours from "./migrations/015-picture-colours";
+import * as pictureTags from "./migrations/016-picture-tags";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -44,6 +45,7 @@ const MIGRATIONS = [
   collectionsShared,
   reworked,
   pictureColours,
+  pictureTags,
 ];
 
 let connection: Sequelize | undefined;

@@ -143,6 +143,7 @@ export class PictureRow extends Row<PictureRow> {
   declare vector: boolean;
   declare shade: string | null;
   declare colours: string | null;
+  declare tags: string | null;
   declare madeOf: string | null;
   declare rework: string | null;
   declare createdAt: Date;
@@ -389,6 +390,7 @@ export function defineModels(sequelize: Sequelize): void {
       vector: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       shade: { type: DataTypes.STRING(7), allowNull: true, defaultValue: null },
       colours: { type: DataTypes.STRING(60), allowNull: true, defaultValue: null },
+      tags: { type: DataTypes.TEXT, allowNull: true, defaultValue: null },
       madeOf: { type: DataTypes.STRING(40), allowNull: true, defaultValue: null },
       rework: { type: DataTypes.TEXT("medium"), allowNull: true, defaultValue: null },
       createdAt: moment,

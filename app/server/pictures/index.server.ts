@@ -1,9 +1,10 @@
 import { createHash } from "node:crypto";
 import { Op, UniqueConstraintError } from "sequelize";
 import { newId } from "~/core/document";
-import type { Picture, Rework } from "~/core/pictures";
+import { z } from "zod";
+import { MOST_TAGS, tagged, type Picture, type Rework } from "~/core/pictures";
 import { reworkSchema } from "~/core/schema";
-import { countUp, PictureRow } from "../database/index.server";
+import { atomically, countUp, PictureRow } from "../database/index.server";
 import { readApart, type PreparedPicture } from "../reading/index.server";
 import { forgetShops } from "../shops/index.server";
 import { keepOriginal, readOriginal } from "./store";
@@ -29,6 +30,7 @@ const toPicture = (row: PictureRow): Picture => ({
   vector: row.vector,
   shade: row.shade || null,
   ...(row.colours ? { colours: row.colours.split(",") } : {}),
+  ...(row.tags ? { tags: z.array(z.string()).parse(JSON.parse(row.tags)) } : {}),
   ...(row.madeOf ? { madeOf: row.madeOf } : {}),
 });
 
@@ -153,6 +155,32 @@ export async function describePicture(shopId: string, change: PictureChange): Pr
   await countUp(shopId, "pictures");
   forgetShops();
   return true;
+}
+
+/** Gives pictures of a shop tags, and takes others from them. Gives why that can't be; undefined where it was done. */
+export async function tagPictures(
+  shopId: string,
+  ids: readonly string[],
+  add: readonly string[],
+  take: readonly string[],
+): Promise<string | undefined> {
+  const why = await atomically(async (transaction) => {
+    const rows = await PictureRow.findAll({
+      where: { shopId, id: [...ids] },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    });
+    if (rows.length === 0) return "These pictures are no longer there.";
+    const next = rows.map((row) => tagged(toPicture(row).tags ?? [], add, take));
+    if (next.includes(null)) return `A picture can have ${MOST_TAGS} tags. Take some away first.`;
+    for (const [i, row] of rows.entries()) await row.update({ tags: JSON.stringify(next[i]) }, { transaction });
+    return undefined;
+  });
+  if (why === undefined) {
+    await countUp(shopId, "pictures");
+    forgetShops();
+  }
+  return why;
 }
 
 /** How long a removed picture can be brought back. */

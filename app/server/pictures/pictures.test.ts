@@ -16,6 +16,7 @@ import {
   restorePictures,
   reworkOf,
   shadePictures,
+  tagPictures,
 } from "./index.server";
 
 const plain = (width: number, height: number) =>
@@ -174,6 +175,31 @@ describe("an uploaded picture", () => {
     expect(await describePicture(other.shop.id, change)).toBe(false);
     expect(await describePicture(mine.shop.id, change)).toBe(true);
     expect((await picturesOf(mine.shop.id))[0]).toMatchObject({ alt: "A red field", focus: [20, 80] });
+  });
+});
+
+describe("tags", () => {
+  it("are given to many pictures of one's own shop at once, all or none, and taken from them", async () => {
+    const [mine, other] = [await ownerWithShop(), await ownerWithShop()];
+    const ids: string[] = [];
+    for (const background of ["#a01010", "#10a010"]) {
+      const bytes = await sharp({ create: { width: 20, height: 20, channels: 3, background } })
+        .png()
+        .toBuffer();
+      const added = await addPicture(mine.shop.id, bytes, "x.png");
+      if (added.ok) ids.push(added.picture.id);
+    }
+    const tags = async () => (await picturesOf(mine.shop.id)).map((p) => [p.id, p.tags] as const);
+    expect(await tagPictures(mine.shop.id, ids, ["Sea", "Autumn"], [])).toBeUndefined();
+    expect(new Map(await tags())).toEqual(new Map(ids.map((id) => [id, ["Sea", "Autumn"]])));
+    expect(await tagPictures(mine.shop.id, [ids[0]!], ["x"], ["sea"])).toBeUndefined();
+    expect(new Map(await tags()).get(ids[0]!)).toEqual(["Autumn", "x"]);
+    // One that has no room for them: none of them gets any.
+    const many = Array.from({ length: 18 }, (_u, i) => `t${i}`);
+    expect(await tagPictures(mine.shop.id, [ids[1]!], many, [])).toBeUndefined();
+    expect(await tagPictures(mine.shop.id, ids, ["one more"], [])).toContain("20 tags");
+    expect(new Map(await tags()).get(ids[0]!)).toEqual(["Autumn", "x"]);
+    expect(await tagPictures(other.shop.id, ids, ["theirs"], [])).toContain("no longer there");
   });
 });
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { contentWith, everySection, goods, pictures } from "~/render/fixtures/content";
-import { belongs, type Narrowed } from "./find";
+import { belongs, picturesNamed, withTag, type Narrowed } from "./find";
 import { usedIn } from "./uses";
 
 const none = new Set<string>();
@@ -29,5 +29,22 @@ describe("a narrowed library", () => {
     const logo = { ...bare.look.identity, logo: { form: "picture" as const, picture: "drawn" } };
     expect(usedIn({ ...bare, look: { ...bare.look, identity: logo } }, nothing, pictures)).toEqual(new Set(["drawn"]));
     expect(those("unused", usedIn(shown, nothing, pictures))).toEqual(["small", "drawn"]);
+  });
+});
+
+describe("tags", () => {
+  const all = [
+    { ...pictures[0]!, id: "a", name: "x", alt: "", tags: ["Autumn", "Sea"] },
+    { ...pictures[0]!, id: "b", name: "autumn-leaves", alt: "" },
+    { ...pictures[0]!, id: "c", name: "x", alt: "" },
+  ];
+  const ids = (some: readonly { readonly id: string }[]) => some.map(({ id }) => id);
+  it("are found by words as names are, and narrow down by themselves", () => {
+    expect(ids(picturesNamed(all, "AUTUMN"))).toEqual(["a", "b"]);
+    expect(ids(withTag(all, all, "Autumn"))).toEqual(["a"]);
+    expect(ids(withTag(all, all, null))).toEqual(["a", "b", "c"]);
+  });
+  it("narrow nothing down once no picture has them", () => {
+    expect(ids(withTag(all, all, "Gone"))).toEqual(["a", "b", "c"]);
   });
 });

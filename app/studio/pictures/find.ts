@@ -1,10 +1,16 @@
 import { nameOfColour, type ColourName, type Picture } from "~/core/pictures";
 
-/** The pictures whose name or description holds what is sought; all of them where nothing is. */
+/** The pictures whose name, description or tags hold what is sought; all of them where nothing is. */
 export function picturesNamed(pictures: readonly Picture[], sought: string): readonly Picture[] {
   const words = sought.toLowerCase().trim();
-  return words ? pictures.filter((p) => `${p.name} ${p.alt}`.toLowerCase().includes(words)) : pictures;
+  return words
+    ? pictures.filter((p) => `${p.name} ${p.alt} ${p.tags?.join(" ") ?? ""}`.toLowerCase().includes(words))
+    : pictures;
 }
+
+/** Those of `some` that have a tag. One that none of all pictures has any more narrows nothing down. */
+export const withTag = (some: readonly Picture[], all: readonly Picture[], tag: string | null): readonly Picture[] =>
+  tag !== null && all.some(({ tags }) => tags?.includes(tag)) ? some.filter(({ tags }) => tags?.includes(tag)) : some;
 
 /** By what a library can be narrowed down, in the words of the studio. */
 export const NARROWED = {

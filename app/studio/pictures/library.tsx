@@ -1,191 +1,22 @@
-import {
-  Alert,
-  Box,
-  Button,
-  Dialog,
-  DialogActions,
-  DialogContent,
-  DialogTitle,
-  Drawer,
-  TextField,
-  Typography,
-  useMediaQuery,
-} from "@mui/material";
-import { LayoutGrid, Replace, Scissors, Trash2, X } from "lucide-react";
-import { useMemo, useState, type MouseEvent } from "react";
+import { Alert, Box, Button, Drawer, Typography, useMediaQuery } from "@mui/material";
+import { LayoutGrid, ListChecks, X } from "lucide-react";
+import { useMemo, useState } from "react";
 import { isLogo } from "~/core/document";
-import { sourceOf, type ColourName, type Picture } from "~/core/pictures";
+import type { ColourName, Picture } from "~/core/pictures";
 import { removePictures } from "~/core/protocol";
 import { useReload, useStudio, useStudioStore } from "../keeping";
-import { Blank, FindField, IconAction, INK, PlacesList, useWhenChanged } from "../ui";
-import { belongs, coloursIn, NARROWED, picturesNamed, type Narrowed } from "./find";
+import { Blank, FindField, IconAction } from "../ui";
+import { Describe, RemoveDialog, Several } from "./describe";
+import { belongs, coloursIn, NARROWED, picturesNamed, withTag, type Narrowed } from "./find";
 import { Narrow } from "./narrow";
 import { PicturePicker } from "./picker";
 import { PictureGrid } from "./picture-grid";
 import { replaceEverywhere } from "./replace";
 import { AlikeDialog, ReworkDialog } from "./rework";
 import { Uploader } from "./uploader";
-import { usedIn, usesOfPicture } from "./uses";
-import { useDescribe } from "./use-describe";
+import { usedIn } from "./uses";
 
-/** Where a picture stands, in words. */
-function WhereUsed({ picture }: { picture: Picture }) {
-  const draft = useStudio((s) => s.draft);
-  const stored = useStudio((s) => s.stored);
-  const places = useMemo(() => usesOfPicture(picture.id, draft, stored), [picture.id, draft, stored]);
-  return (
-    <Box>
-      <Typography variant="subtitle2">Where it is used</Typography>
-      {places.length ? (
-        <PlacesList label="Where it is used" places={places} most={8} />
-      ) : (
-        <Typography color="text.secondary">Nowhere yet.</Typography>
-      )}
-    </Box>
-  );
-}
-
-/** Asks before a picture goes, and says what its places will look like then. */
-function RemoveDialog({ picture, onClose, onGo }: { picture: Picture; onClose: () => void; onGo: () => void }) {
-  return (
-    <Dialog open onClose={onClose} maxWidth="xs" fullWidth aria-labelledby="remove-picture">
-      <DialogTitle id="remove-picture" component="h2" sx={{ typography: "h2" }}>
-        Remove this picture?
-      </DialogTitle>
-      <DialogContent sx={{ display: "grid", gap: 1.5 }}>
-        <WhereUsed picture={picture} />
-        <Typography color="text.secondary">
-          It goes from the library and from the shop at once. Places that showed it stand in your brand’s colour until
-          they get another one. Undo brings it back; so does uploading it again, for 30 days.
-        </Typography>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" color="error" onClick={onGo}>
-          Remove
-        </Button>
-      </DialogActions>
-    </Dialog>
-  );
-}
-
-type DescribeProps = {
-  picture: Picture;
-  onRemove: () => void;
-  onRework: () => void;
-  /** Null where it stands nowhere. */
-  onReplace: (() => void) | null;
-  onSaved: () => void;
-};
-
-/** Says what a picture shows and what must stay in view when it is cropped. */
-function Describe({ picture, onRemove, onRework, onReplace, onSaved }: DescribeProps) {
-  const { describe, isBusy, problem } = useDescribe();
-  const [alt, setAlt] = useState(picture.alt);
-  const [focus, setFocus] = useState(picture.focus);
-  useWhenChanged(picture, () => {
-    setAlt(picture.alt);
-    setFocus(picture.focus);
-  });
-  const isChanged = alt !== picture.alt || focus[0] !== picture.focus[0] || focus[1] !== picture.focus[1];
-  const point = (event: MouseEvent<HTMLElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    const share = (value: number, size: number) => Math.max(0, Math.min(100, Math.round((value / size) * 100)));
-    setFocus([share(event.clientX - box.left, box.width), share(event.clientY - box.top, box.height)]);
-  };
-  const side = (index: 0 | 1, label: string) => (
-    <TextField
-      label={label}
-      type="number"
-      value={focus[index]}
-      onChange={(event) => {
-        const value = Math.max(0, Math.min(100, Math.round(Number(event.target.value) || 0)));
-        setFocus(index === 0 ? [value, focus[1]] : [focus[0], value]);
-      }}
-    />
-  );
-  return (
-    <Box component="aside" aria-label="About this picture" sx={{ display: "grid", gap: 1.5, alignContent: "start" }}>
-      <Box
-        sx={{
-          position: "relative",
-          width: "fit-content",
-          mx: "auto",
-          cursor: "crosshair",
-          lineHeight: 0,
-          border: `1px solid ${INK.line}`,
-        }}
-        onClick={point}
-      >
-        <img
-          src={sourceOf(picture, 640)}
-          alt={picture.alt}
-          style={{ width: "auto", height: "auto", maxWidth: "100%", maxHeight: "46dvh" }}
-          width={picture.width}
-          height={picture.height}
-        />
-        <Box
-          aria-hidden
-          sx={{
-            position: "absolute",
-            left: `${focus[0]}%`,
-            top: `${focus[1]}%`,
-            width: 22,
-            height: 22,
-            m: "-11px",
-            borderRadius: "50%",
-            border: `2px solid ${INK.ink}`,
-            bgcolor: INK.lemon,
-            boxShadow: `0 0 0 2px ${INK.paper}`,
-          }}
-        />
-      </Box>
-      {picture.vector ? null : (
-        <Button variant="outlined" startIcon={<Scissors size={16} aria-hidden />} onClick={onRework}>
-          Straighten or cut out …
-        </Button>
-      )}
-      <Typography variant="caption" color="text.secondary">
-        Click what must stay in view when the picture is cropped.
-      </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
-        {side(0, "From the left, %")}
-        {side(1, "From the top, %")}
-      </Box>
-      <TextField
-        label="What it shows"
-        multiline
-        minRows={2}
-        value={alt}
-        onChange={(event) => setAlt(event.target.value)}
-        helperText="Read out to people who don’t see the picture."
-        slotProps={{ htmlInput: { maxLength: 300 } }}
-      />
-      <Typography variant="caption" color="text.secondary">
-        {picture.name} · {picture.width} × {picture.height}
-      </Typography>
-      <WhereUsed picture={picture} />
-      {problem ? <Alert severity="error">{problem}</Alert> : null}
-      <Button
-        variant="contained"
-        disabled={!isChanged || isBusy}
-        onClick={async () => {
-          if ((await describe({ id: picture.id, alt, focus })) === null) onSaved();
-        }}
-      >
-        {isBusy ? "Saving …" : "Save"}
-      </Button>
-      {onReplace ? (
-        <Button startIcon={<Replace size={16} aria-hidden />} onClick={onReplace}>
-          Put another in its place …
-        </Button>
-      ) : null}
-      <Button color="error" startIcon={<Trash2 size={16} aria-hidden />} onClick={onRemove}>
-        Remove …
-      </Button>
-    </Box>
-  );
-}
+const AT_ONCE = 200;
 
 /** The shop's pictures. */
 export function Library() {
@@ -196,8 +27,11 @@ export function Library() {
   const isNarrow = useMediaQuery("(max-width:899.98px)");
   const [chosen, setChosen] = useState<string | null>(null);
   const [sought, setSought] = useState("");
-  const [asking, setAsking] = useState<Picture | null>(null);
-  const [gone, setGone] = useState<Picture | null>(null);
+  const [asking, setAsking] = useState<readonly Picture[] | null>(null);
+  const [gone, setGone] = useState<readonly Picture[] | null>(null);
+  /** Those that are chosen where several are; null where one is. */
+  const [taken, setTaken] = useState<readonly string[] | null>(null);
+  const [tag, setTag] = useState<string | null>(null);
   const [reworking, setReworking] = useState<Picture | null>(null);
   /** The one that was replaced last, and by which. */
   const [replaced, setReplaced] = useState<readonly [old: Picture, next: Picture] | null>(null);
@@ -211,7 +45,8 @@ export function Library() {
   const draft = useStudio((s) => s.draft);
   const stored = useStudio((s) => s.stored);
   const used = useMemo(() => usedIn(draft, stored, pictures), [draft, stored, pictures]);
-  const named = picturesNamed(pictures, sought);
+  const worded = picturesNamed(pictures, sought);
+  const named = withTag(worded, pictures, tag);
   const inShape = named.filter((p) => belongs(p, narrowed, used));
   const found = colour ? inShape.filter((p) => coloursIn(p).has(colour)) : inShape;
   const choices = (Object.keys(NARROWED) as Narrowed[]).map(
@@ -219,13 +54,21 @@ export function Library() {
   );
   // On a narrow screen the details lie over the pictures, and only when they are asked for.
   const picture = pictures.find((p) => p.id === chosen) ?? (isNarrow ? undefined : found[0]);
-  const change = async (which: Picture, restore: boolean) => {
+  const change = async (which: readonly Picture[], restore: boolean) => {
     setProblem(null);
-    const reply = await store.getState().client.ask(removePictures, { ids: [which.id], restore });
-    if (!reply.ok) return setProblem(reply.why);
+    // As many at once as a request can name.
+    for (let from = 0; from < which.length; from += AT_ONCE) {
+      const ids = which.slice(from, from + AT_ONCE).map((p) => p.id);
+      const reply = await store.getState().client.ask(removePictures, { ids, restore });
+      if (!reply.ok) {
+        await reload();
+        return setProblem(reply.why);
+      }
+    }
     await reload();
     setGone(restore ? null : which);
-    setChosen(restore ? which.id : null);
+    setTaken((before) => before && []);
+    setChosen(restore ? which[0]!.id : null);
   };
   const replace = async (old: Picture, next: Picture, isBack = false) => {
     setProblem(null);
@@ -236,11 +79,20 @@ export function Library() {
     setReplaced(isBack || old.id === next.id ? null : [old, next]);
     setChosen(next.id);
   };
-  const details = picture ? (
+  const several = taken && pictures.filter((p) => taken.includes(p.id));
+  const details = several ? (
+    <Several
+      chosen={several}
+      count={found.length}
+      onAll={() => setTaken(found.map((p) => p.id))}
+      onRemove={() => setAsking(several)}
+      onDone={() => setTaken(null)}
+    />
+  ) : picture ? (
     <Describe
       picture={picture}
       onReplace={used.has(picture.id) ? () => setReplacing(picture) : null}
-      onRemove={() => setAsking(picture)}
+      onRemove={() => setAsking([picture])}
       onRework={() => setReworking(picture)}
       onSaved={() => {
         // Whoever goes through those that lack a description comes to the next.
@@ -269,6 +121,18 @@ export function Library() {
             </Typography>
           </Box>
           {pictures.length ? <FindField label="Find by words" value={sought} onChange={setSought} width={220} /> : null}
+          {pictures.length > 1 && !taken ? (
+            <Button
+              variant="outlined"
+              startIcon={<ListChecks size={16} aria-hidden />}
+              onClick={() => {
+                setTaken([]);
+                setChosen(null);
+              }}
+            >
+              Choose several
+            </Button>
+          ) : null}
           {hasGoods ? (
             <Button
               variant="outlined"
@@ -287,6 +151,9 @@ export function Library() {
           pictures={inShape}
           colour={colour}
           onColour={setColour}
+          tag={tag}
+          onTag={setTag}
+          all={pictures}
         />
         <Box role="status" sx={{ display: "grid", gap: 1 }}>
           {gone ? (
@@ -299,7 +166,9 @@ export function Library() {
                 </Button>
               }
             >
-              “{gone.alt || gone.name}” is removed.
+              {gone.length === 1
+                ? `“${gone[0]!.alt || gone[0]!.name}” is removed.`
+                : `${gone.length} pictures are removed.`}
             </Alert>
           ) : null}
           {replaced ? (
@@ -338,8 +207,12 @@ export function Library() {
               <PictureGrid
                 label={`Pictures, ${found.length}`}
                 pictures={found}
-                chosen={picture?.id ?? null}
-                onChoose={(each) => setChosen(each.id)}
+                {...(taken ? { taken } : { chosen: picture?.id ?? null })}
+                onChoose={({ id }) =>
+                  taken
+                    ? setTaken(taken.includes(id) ? taken.filter((each) => each !== id) : [...taken, id])
+                    : setChosen(id)
+                }
                 note={(each) => (isLogo(identity, each.id) ? "logo" : each.alt ? undefined : "not described")}
               />
             ) : (
@@ -401,7 +274,7 @@ export function Library() {
       ) : null}
       {asking ? (
         <RemoveDialog
-          picture={asking}
+          pictures={asking}
           onClose={() => setAsking(null)}
           onGo={() => {
             setAsking(null);

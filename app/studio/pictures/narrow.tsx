@@ -1,8 +1,9 @@
 import { Box, ButtonBase, Chip } from "@mui/material";
 import { COLOURS, type ColourName, type Picture } from "~/core/pictures";
-import { Check } from "lucide-react";
+import { Check, Tag } from "lucide-react";
 import { INK, ON_LEMON } from "../ui";
 import { coloursIn, NARROWED, type Narrowed } from "./find";
+import { tagsOf } from "./tags-field";
 
 type NarrowProps = {
   /** What is offered, each with how many there are. */
@@ -13,13 +14,21 @@ type NarrowProps = {
   pictures: readonly Picture[];
   colour: ColourName | null;
   onColour: (colour: ColourName | null) => void;
+  /** All of them, whose tags are offered. */
+  all: readonly Picture[];
+  tag: string | null;
+  onTag: (tag: string | null) => void;
 };
+
+/** As many tags are offered to press; the others are found by typing. */
+const MOST_OFFERED = 14;
 
 /** On which of them a sign is dark. */
 const PALE: readonly ColourName[] = ["white", "yellow", "pink", "orange"];
 
 /** Narrows pictures down by what is known of them, and by colour. What nothing belongs to is not offered. */
-export function Narrow({ choices, value, onChange, pictures, colour, onColour }: NarrowProps) {
+export function Narrow({ choices, value, onChange, pictures, colour, onColour, all, tag, onTag }: NarrowProps) {
+  const tags = tagsOf(all).filter(([each], i) => i < MOST_OFFERED || each === tag);
   const offered = choices.filter(([id, count]) => count > 0 || id === value);
   const counts = new Map<ColourName, number>();
   for (const picture of pictures) for (const name of coloursIn(picture)) counts.set(name, (counts.get(name) ?? 0) + 1);
@@ -44,6 +53,25 @@ export function Narrow({ choices, value, onChange, pictures, colour, onColour }:
               />
             ))}
       </Box>
+      {tags.length ? (
+        <Box role="group" aria-label="By tag" sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
+          {tags.map(([each, count]) => (
+            <Chip
+              key={each}
+              size="small"
+              variant="outlined"
+              component="button"
+              type="button"
+              clickable
+              icon={<Tag size={12} aria-hidden />}
+              label={`${each} ${count}`}
+              aria-pressed={each === tag}
+              onClick={() => onTag(each === tag ? null : each)}
+              sx={each === tag ? { ...ON_LEMON, borderColor: INK.ink, fontWeight: 600 } : {}}
+            />
+          ))}
+        </Box>
+      ) : null}
       {colours.length > 1 || colour ? (
         <Box role="group" aria-label="By colour" sx={{ display: "flex", flexWrap: "wrap", gap: 0.5 }}>
           {colours.map((name) => (

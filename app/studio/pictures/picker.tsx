@@ -5,7 +5,7 @@ import { isLogo } from "~/core/document";
 import type { ColourName } from "~/core/pictures";
 import { useStudio } from "../keeping";
 import { FindField, IconAction } from "../ui";
-import { belongs, coloursIn, picturesNamed, SHAPES, type Narrowed } from "./find";
+import { belongs, coloursIn, picturesNamed, SHAPES, withTag, type Narrowed } from "./find";
 import { Narrow } from "./narrow";
 import { PictureGrid } from "./picture-grid";
 import { Uploader } from "./uploader";
@@ -51,7 +51,9 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
   const [sought, setSought] = useState("");
   const [shape, setShape] = useState<Narrowed>("all");
   const [colour, setColour] = useState<ColourName | null>(null);
-  const named = picturesNamed(pictures, sought);
+  const [tag, setTag] = useState<string | null>(null);
+  const worded = picturesNamed(pictures, sought);
+  const named = withTag(worded, pictures, tag);
   const none: ReadonlySet<string> = new Set();
   const inShape = named.filter((p) => belongs(p, shape, none));
   const found = colour ? inShape.filter((p) => coloursIn(p).has(colour)) : inShape;
@@ -91,6 +93,9 @@ function Choice({ onClose, onChoose, own = [], onSeveral, most = Infinity }: Omi
           pictures={inShape}
           colour={colour}
           onColour={setColour}
+          all={pictures}
+          tag={tag}
+          onTag={setTag}
         />
         {sorted.length ? (
           <PictureGrid
