@@ -290,4 +290,14 @@ test("several pictures are tagged at once, found by it, removed together and bro
   await page.getByLabel("Find by words").fill("autumn");
   await expect(page.getByRole("button", { name: "two", exact: true })).toBeVisible();
   await expect(page.getByRole("button", { name: "three", exact: true })).toBeHidden();
+
+  // On a phone, pictures and what can be done with them are seen together.
+  await page.getByLabel("Find by words").fill("");
+  await page.setViewportSize({ width: 390, height: 800 });
+  // What is said of the chosen one lies over them now.
+  await page.getByRole("button", { name: "Close", exact: true }).click();
+  await page.getByRole("button", { name: "Choose several" }).click();
+  await page.getByRole("button", { name: "two", exact: true }).click();
+  await expect(several.getByRole("button", { name: "Done" })).toBeInViewport({ ratio: 1 });
+  await expect(page.getByRole("button", { name: "two", exact: true })).toBeInViewport({ ratio: 0.9 });
 });

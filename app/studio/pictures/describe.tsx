@@ -199,18 +199,32 @@ type SeveralProps = {
 export function Several({ chosen, count, onAll, onRemove, onDone }: SeveralProps) {
   const isNone = chosen.length === 0;
   return (
-    <Box component="aside" aria-label="Chosen pictures" sx={{ display: "grid", gap: 1.5, alignContent: "start" }}>
-      <Typography variant="subtitle1" role="status">
+    <Box
+      component="aside"
+      aria-label="Chosen pictures"
+      sx={{
+        display: "grid",
+        gap: { xs: 1, md: 1.5 },
+        alignContent: "start",
+        gridTemplateColumns: { xs: "1fr 1fr", md: "minmax(0,1fr)" },
+        "& > .whole": { gridColumn: "1/-1" },
+      }}
+    >
+      <Typography variant="subtitle1" role="status" className="whole">
         {isNone ? "Press the pictures that you mean." : chosen.length === 1 ? "1 chosen" : `${chosen.length} chosen`}
       </Typography>
-      {isNone ? null : <TagsField key={chosen.map((p) => p.id).join()} pictures={chosen} />}
+      {isNone ? null : (
+        <Box className="whole">
+          <TagsField key={chosen.map((p) => p.id).join()} pictures={chosen} />
+        </Box>
+      )}
       <Button variant="outlined" disabled={chosen.length === count} onClick={onAll}>
         {count === 1 ? "Choose the one shown" : `Choose all ${count} shown`}
       </Button>
       <Button color="error" disabled={isNone} startIcon={<Trash2 size={16} aria-hidden />} onClick={onRemove}>
         Remove …
       </Button>
-      <Button variant="contained" onClick={onDone}>
+      <Button variant="contained" onClick={onDone} className="whole">
         Done
       </Button>
     </Box>

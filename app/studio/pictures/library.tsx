@@ -133,7 +133,7 @@ export function Library() {
               Choose several
             </Button>
           ) : null}
-          {hasGoods ? (
+          {hasGoods && !(isNarrow && taken) ? (
             <Button
               variant="outlined"
               startIcon={<LayoutGrid size={16} aria-hidden />}
@@ -142,7 +142,9 @@ export function Library() {
               Make product pictures alike …
             </Button>
           ) : null}
-          <Uploader several label="Upload pictures" onAdded={(added) => setChosen(isNarrow ? null : added.id)} />
+          {isNarrow && taken ? null : (
+            <Uploader several label="Upload pictures" onAdded={(added) => setChosen(isNarrow ? null : added.id)} />
+          )}
         </Box>
         <Narrow
           choices={choices}
@@ -198,8 +200,8 @@ export function Library() {
             sx={{
               display: "grid",
               gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,1fr) 300px" },
-              gridTemplateRows: "minmax(0,1fr)",
-              gap: 3,
+              gridTemplateRows: { xs: "minmax(0,1fr) auto", md: "minmax(0,1fr)" },
+              gap: { xs: 1, md: 3 },
               minHeight: 0,
             }}
           >
@@ -220,7 +222,10 @@ export function Library() {
                 {sought ? `No picture here is described by “${sought}”.` : "There is none of these."}
               </Typography>
             )}
-            {isNarrow ? (
+            {isNarrow && taken ? (
+              // Beside the pictures there is no room: what can be done with them stays below them while they are chosen.
+              <Box sx={{ pb: 1.5 }}>{details}</Box>
+            ) : isNarrow ? (
               <Drawer
                 anchor="bottom"
                 open={picture !== undefined}

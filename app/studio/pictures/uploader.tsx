@@ -83,7 +83,7 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
         border: `1.5px dashed ${over ? INK.ink : INK.soft}`,
         ...(over ? ON_LEMON : {}),
         borderRadius: 1,
-        p: 1.5,
+        p: { xs: 0.75, sm: 1.5 },
         display: "grid",
         gap: 1,
       }}
@@ -97,7 +97,8 @@ export function Uploader({ onAdded, onDone, several = false, label = "Upload a p
         >
           {label}
         </Button>
-        <Typography variant="caption" color="text.secondary">
+        {/* On a phone nothing is dropped. */}
+        <Typography variant="caption" color="text.secondary" sx={{ display: { xs: "none", sm: "block" } }}>
           {several
             ? "or drop them here: pictures up to 15 MB each, a folder, a ZIP"
             : "or drop it here · PNG, JPEG, WebP or SVG, up to 15 MB"}

@@ -38,9 +38,10 @@ export function ReworkDialog({ picture, ...rest }: ReworkDialogProps) {
   const pictures = useStudio((s) => s.pictures);
   const client = useStudio((s) => s.client);
   const original = pictures.find((p) => p.id === picture.madeOf);
-  const [start, setStart] = useState<Rework | null>(original ? null : AS_IT_IS);
+  const hasOriginal = original !== undefined;
+  const [start, setStart] = useState<Rework | null>(hasOriginal ? null : AS_IT_IS);
   useEffect(() => {
-    if (!original) return;
+    if (!hasOriginal) return;
     let isGone = false;
     void client.ask(readRework, { id: picture.id }).then((reply) => {
       if (!isGone) setStart((reply.ok && reply.value.rework) || AS_IT_IS);
@@ -48,7 +49,7 @@ export function ReworkDialog({ picture, ...rest }: ReworkDialogProps) {
     return () => {
       isGone = true;
     };
-  }, [original, client, picture.id]);
+  }, [hasOriginal, client, picture.id]);
   const isNarrow = useMediaQuery("(max-width:899.98px)");
   return (
     <Dialog
