@@ -19,11 +19,12 @@ import { X } from "lucide-react";
 import { useEffect, useId, useMemo, useRef, useState } from "react";
 import { applyLight, frameAround } from "~/core/cutout";
 import { isInCollection } from "~/core/goods";
-import { sourceOf, type Light } from "~/core/pictures";
+import { sourceOf, type Light, type Picture } from "~/core/pictures";
 import { solveLook } from "~/core/theme";
 import { themeById } from "~/themes";
 import { useStudio } from "../../keeping";
 import { IconAction, INK } from "../../ui";
+import { ReworkDialog } from "./rework-dialog";
 import { lightsOf, reworkFor, useMaking, useSights, type Alike, type Sight } from "./use-alike";
 import { saidOfCut } from "./words";
 import type { Glance } from "~/workers/cutout.worker";
@@ -115,10 +116,11 @@ type PairProps = {
   ground: string;
   isAccepted: boolean;
   onAccept: (is: boolean) => void;
+  onByHand: () => void;
 };
 
 /** A product's picture before and after, to be accepted or not. */
-function Pair({ sight, alike, light, ground, isAccepted, onAccept }: PairProps) {
+function Pair({ sight, alike, light, ground, isAccepted, onAccept, onByHand }: PairProps) {
   const { picture, title, glance } = sight;
   const doubt = doubtOf(sight);
   const seen = glance === "failed" ? null : glance;
@@ -155,9 +157,18 @@ function Pair({ sight, alike, light, ground, isAccepted, onAccept }: PairProps) 
         label={<Typography variant="body2">{title}</Typography>}
       />
       {doubt ? (
-        <Typography variant="caption" sx={{ color: INK.amber }}>
-          {doubt}
-        </Typography>
+        <>
+          <Typography variant="caption" sx={{ color: INK.amber }}>
+            {doubt}
+          </Typography>
+          {seen ? (
+            <Box>
+              <Button size="small" aria-label={`Cut out ${title} by hand`} onClick={onByHand}>
+                By hand …
+              </Button>
+            </Box>
+          ) : null}
+        </>
       ) : null}
     </Box>
   );
@@ -194,6 +205,7 @@ export function AlikeDialog({ onClose, onMade }: AlikeDialogProps) {
     light: true,
   }));
   const [answers, setAnswers] = useState<ReadonlyMap<string, boolean>>(new Map());
+  const [byHand, setByHand] = useState<Picture | null>(null);
   const { make, making, problem, stop } = useMaking();
   const ground = useMemo(() => solveLook(themeById(look.theme), look).roles.sets.page.raised, [look]);
   const looked = sights.filter(({ glance }) => glance !== null).length;
@@ -329,6 +341,7 @@ export function AlikeDialog({ onClose, onMade }: AlikeDialogProps) {
                   ground={ground}
                   isAccepted={isAccepted(sight)}
                   onAccept={(is) => setAnswers(new Map(answers).set(sight.picture.id, is))}
+                  onByHand={() => setByHand(sight.picture)}
                 />
               ))}
             </Box>
@@ -350,6 +363,7 @@ export function AlikeDialog({ onClose, onMade }: AlikeDialogProps) {
           />
         ) : null}
       </Box>
+      {byHand ? <ReworkDialog picture={byHand} onClose={() => setByHand(null)} onMade={() => setByHand(null)} /> : null}
       <DialogActions sx={{ px: 3, py: 1.5, flexWrap: "wrap", gap: 1 }}>
         <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
           {making
