@@ -378,7 +378,11 @@ export function AlikeDialog({ onClose, onMade }: AlikeDialogProps) {
           <>
             <Button onClick={onClose}>Cancel</Button>
             <Button variant="contained" disabled={accepted.length === 0} onClick={() => void keep()}>
-              {accepted.length === 1 ? "Replace 1 picture" : `Replace ${accepted.length} pictures`}
+              {accepted.length === 0
+                ? "Replace pictures"
+                : accepted.length === 1
+                  ? "Replace 1 picture"
+                  : `Replace ${accepted.length} pictures`}
             </Button>
           </>
         )}
