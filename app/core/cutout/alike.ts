@@ -21,8 +21,8 @@ export function frameAround(
 }
 
 /** The colour of the ground in the middle of a picture, as sRGB bytes; null where it has none that tells of the light. */
-export function paperOf({ ground, sort }: Pick<Found, "ground" | "sort">): readonly [number, number, number] | null {
-  if (!ground || sort === "busy") return null;
+export function paperOf({ ground }: Pick<Found, "ground">): readonly [number, number, number] | null {
+  if (!ground) return null;
   const colour = [0, 0, 0];
   colourAt(ground.surface, 0.5, 0.5, colour);
   const [r, g, b] = colour.map(Math.round) as [number, number, number];

@@ -178,10 +178,10 @@ export function cutOut(
       }
       if (shadow && alpha < 1) {
         read(shadow, shareX, shareY, one);
-        dark = Math.max(0, Math.max(dark, one[0]!)) * (1 - alpha);
-        const whole = alpha + dark;
-        if (whole > 0) [r, g, b] = [(r * alpha) / whole, (g * alpha) / whole, (b * alpha) / whole];
-        alpha = whole;
+        // A shadow is black of so much opacity, below the thing.
+        const both = alpha + Math.max(0, dark, one[0]!) * (1 - alpha);
+        if (both > 0) [r, g, b] = [(r * alpha) / both, (g * alpha) / both, (b * alpha) / both];
+        alpha = both;
       }
       if (data[from + 3]! < 255) alpha *= data[from + 3]! / 255;
       out[from] = r;

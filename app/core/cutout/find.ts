@@ -59,16 +59,17 @@ function smoothed({ data, width, height }: Pixels): Float32Array {
 export function blurred(values: Float32Array, width: number, height: number, reach: number): Float32Array {
   const once = (from: Float32Array, length: number, lines: number, step: number, line: number) => {
     const into = new Float32Array(from.length);
-    for (let l = 0; l < lines; l++)
+    for (let l = 0; l < lines; l++) {
+      const start = l * line;
+      let sum = 0;
+      for (let k = 0; k < Math.min(reach, length); k++) sum += from[start + k * step]!;
+      // What comes into the window on one side goes out of it on the other: however wide it is, it costs the same.
       for (let i = 0; i < length; i++) {
-        let sum = 0;
-        let count = 0;
-        for (let k = Math.max(0, i - reach); k <= Math.min(length - 1, i + reach); k++) {
-          sum += from[l * line + k * step]!;
-          count++;
-        }
-        into[l * line + i * step] = sum / count;
+        if (i + reach < length) sum += from[start + (i + reach) * step]!;
+        if (i - reach > 0) sum -= from[start + (i - reach - 1) * step]!;
+        into[start + i * step] = sum / (Math.min(length - 1, i + reach) - Math.max(0, i - reach) + 1);
       }
+    }
     return into;
   };
   return once(once(values, width, height, 1, width), height, width, width, 1);

@@ -8,6 +8,7 @@ import { useReload, useStudio, useStudioStore } from "../keeping";
 import { Blank, FindField, IconAction } from "../ui";
 import { Describe, RemoveDialog, Several } from "./describe";
 import { belongs, coloursIn, NARROWED, picturesNamed, withTag, type Narrowed } from "./find";
+import { inPortions } from "./in-portions";
 import { Narrow } from "./narrow";
 import { PicturePicker } from "./picker";
 import { PictureGrid } from "./picture-grid";
@@ -15,8 +16,6 @@ import { replaceEverywhere } from "./replace";
 import { AlikeDialog, ReworkDialog } from "./rework";
 import { Uploader } from "./uploader";
 import { usedIn } from "./uses";
-
-const AT_ONCE = 200;
 
 /** The shop's pictures. */
 export function Library() {
@@ -56,16 +55,11 @@ export function Library() {
   const picture = pictures.find((p) => p.id === chosen) ?? (isNarrow ? undefined : found[0]);
   const change = async (which: readonly Picture[], restore: boolean) => {
     setProblem(null);
-    // As many at once as a request can name.
-    for (let from = 0; from < which.length; from += AT_ONCE) {
-      const ids = which.slice(from, from + AT_ONCE).map((p) => p.id);
-      const reply = await store.getState().client.ask(removePictures, { ids, restore });
-      if (!reply.ok) {
-        await reload();
-        return setProblem(reply.why);
-      }
-    }
+    const { client } = store.getState();
+    const all = which.map((p) => p.id);
+    const why = await inPortions(all, (ids) => client.ask(removePictures, { ids, restore }));
     await reload();
+    if (why !== undefined) return setProblem(why);
     setGone(restore ? null : which);
     setTaken((before) => before && []);
     setChosen(restore ? which[0]!.id : null);
@@ -73,13 +67,19 @@ export function Library() {
   const replace = async (old: Picture, next: Picture, isBack = false) => {
     setProblem(null);
     setReplaced(null);
+    // One that stood elsewhere before can't be told from itself afterwards: then the way back is Undo, in Pages and in Goods.
+    const canGoBack = !isBack && old.id !== next.id && !used.has(next.id);
     const why = await replaceEverywhere(store, old, next);
     await reload();
     if (why) return setProblem(why);
-    setReplaced(isBack || old.id === next.id ? null : [old, next]);
+    if (canGoBack) setReplaced([old, next]);
+    else say(isBack ? "The old picture is back." : "The picture is replaced wherever it stood. Undo takes it back.");
     setChosen(next.id);
   };
-  const several = taken && pictures.filter((p) => taken.includes(p.id));
+  const several = useMemo(() => {
+    const ids = taken && new Set(taken);
+    return ids && pictures.filter((p) => ids.has(p.id));
+  }, [taken, pictures]);
   const details = several ? (
     <Several
       chosen={several}

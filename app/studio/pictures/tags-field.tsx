@@ -3,6 +3,7 @@ import { useMemo, useState } from "react";
 import { LONGEST_TAG, type Picture } from "~/core/pictures";
 import { tagPictures } from "~/core/protocol";
 import { useReload, useStudio } from "../keeping";
+import { inPortions } from "./in-portions";
 
 /** All tags of the shop's pictures, the commonest first, with how many have each. */
 export function tagsOf(pictures: readonly Picture[]): readonly (readonly [tag: string, count: number])[] {
@@ -30,12 +31,13 @@ export function TagsField({ pictures }: { pictures: readonly Picture[] }) {
     const take = tags.filter((tag) => !next.includes(tag));
     if (add.length === 0 && take.length === 0) return;
     setBusy(true);
-    const reply = await client.ask(tagPictures, { ids: pictures.map((p) => p.id), add, take });
-    if (reply.ok) await reload();
+    const ids = pictures.map((p) => p.id);
+    const why = await inPortions(ids, (some) => client.ask(tagPictures, { ids: some, add, take }));
+    await reload();
     setBusy(false);
-    setProblem(reply.ok ? null : reply.why);
+    setProblem(why ?? null);
     // What could not be kept is not lost: it stands there to be changed.
-    setWritten(reply.ok ? "" : add.join(", "));
+    setWritten(why === undefined ? "" : add.join(", "));
   };
   return (
     <Autocomplete

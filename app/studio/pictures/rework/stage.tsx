@@ -74,6 +74,8 @@ export function Stage({ picture, image, rework, look, ground, brush, zoom, hasLi
   const frame = sizeOfReworked(picture, rework);
   const fit = size ? Math.min(1, size.width / frame.width, size.height / frame.height) * zoom : 0;
   const [width, height] = [Math.round(frame.width * fit), Math.round(frame.height * fit)];
+  // Px of the canvas for each of the screen's. What is enlarged has px enough; four times as many would take the memory of the browser.
+  const sharp = zoom > 1 ? 1 : Math.min(2, window.devicePixelRatio);
   const { turn, lean, mirror } = rework;
   const matrix = useMemo(
     () => reworkMatrix({ width: wide, height: high }, { turn, lean, mirror }, fit),
@@ -83,7 +85,6 @@ export function Stage({ picture, image, rework, look, ground, brush, zoom, hasLi
   useEffect(() => {
     const context = canvas.current?.getContext("2d");
     if (!context || !image || width < 1 || height < 1) return;
-    const sharp = Math.min(2, window.devicePixelRatio);
     context.setTransform(sharp, 0, 0, sharp, 0, 0);
     context.clearRect(0, 0, width, height);
     if (look && ground === "none") drawSquares(context, width, height);
@@ -117,7 +118,7 @@ export function Stage({ picture, image, rework, look, ground, brush, zoom, hasLi
     }
     context.setTransform(sharp, 0, 0, sharp, 0, 0);
     if (hasLines) drawLines(context, width, height);
-  }, [image, look, ground, brush, going, spot, hasLines, matrix, width, height, wide, high, fit]);
+  }, [image, look, ground, brush, going, spot, hasLines, matrix, width, height, wide, high, fit, sharp]);
 
   /** Where a pointer is on the picture, as shares of its width and height. */
   const placeOf = (event: { clientX: number; clientY: number }): readonly [number, number] => {
@@ -189,8 +190,8 @@ export function Stage({ picture, image, rework, look, ground, brush, zoom, hasLi
               : `How it will look: ${picture.alt || picture.name}`
           }
           tabIndex={brush ? 0 : -1}
-          width={width * Math.min(2, window.devicePixelRatio)}
-          height={height * Math.min(2, window.devicePixelRatio)}
+          width={width * sharp}
+          height={height * sharp}
           style={{ width, height, cursor: brush ? "crosshair" : "default", touchAction: brush ? "none" : "auto" }}
           onPointerDown={paint}
           onPointerMove={(event) => brush && setSpot(placeOf(event))}
