@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Pixels, Stroke } from "../pictures";
+import { blurred } from "./find";
 import { boxOf, cutOut, findThing, judge, maskOf, type Finish } from ".";
 import { agreement, halfOf, sceneOf, type GroundName, type Scene, type ShapeName } from "./scenes";
 
@@ -154,5 +155,25 @@ describe("what can't be cut out", () => {
     data[(1 * 4 + 2) * 4 + 3] = 255;
     data[(3 * 4 + 3) * 4 + 3] = 255;
     expect(boxOf({ data, width: 4, height: 4 })).toEqual({ left: 2, top: 1, width: 2, height: 3 });
+  });
+});
+
+describe("a box blur", () => {
+  it("is the mean of what lies within reach, at the edges of what there is", () => {
+    const values = Float32Array.of(0, 9, 3, 6, 0, 30, 1, 2, 4, 8);
+    for (const reach of [1, 2, 7]) {
+      const mean = (x: number, y: number) => {
+        let [sum, count] = [0, 0];
+        for (let v = 0; v < 2; v++)
+          for (let u = 0; u < 5; u++)
+            if (Math.abs(u - x) <= reach && Math.abs(v - y) <= reach) {
+              sum += values[v * 5 + u]!;
+              count++;
+            }
+        return sum / count;
+      };
+      const soft = blurred(values, 5, 2, reach);
+      for (let at = 0; at < 10; at++) expect(soft[at]).toBeCloseTo(mean(at % 5, Math.floor(at / 5)), 4);
+    }
   });
 });

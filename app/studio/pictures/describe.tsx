@@ -16,14 +16,14 @@ import { useStudio } from "../keeping";
 import { INK, PlacesList, useWhenChanged } from "../ui";
 import { TagsField } from "./tags-field";
 import { useDescribe } from "./use-describe";
-import { usesOfPicture } from "./uses";
+import { usesOfPictures } from "./uses";
 
 /** Where pictures stand, in words. */
 function WhereUsed({ pictures }: { pictures: readonly Picture[] }) {
   const draft = useStudio((s) => s.draft);
   const stored = useStudio((s) => s.stored);
   const places = useMemo(
-    () => [...new Set(pictures.flatMap(({ id }) => usesOfPicture(id, draft, stored)))],
+    () => usesOfPictures(new Set(pictures.map((p) => p.id)), draft, stored),
     [pictures, draft, stored],
   );
   return (

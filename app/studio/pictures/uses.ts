@@ -19,16 +19,21 @@ function* ofGoods({
 export const goodsShow = (goods: WithPictures, picture: string): boolean =>
   [...ofGoods(goods)].some(([, ids]) => ids.includes(picture));
 
-/** Where a picture stands, in words: pages, goods, collections, the logo. */
-export function usesOfPicture(id: string, draft: Draft, goods: WithPictures): readonly string[] {
-  const onPages = whereUsed(draft, (r) => r.to === "picture" && r.id === id).map(placeWords);
+/** Where any of these pictures stand, in words: pages, goods, collections, the logo. However many they are, all is looked through once. */
+export function usesOfPictures(ids: ReadonlySet<string>, draft: Draft, goods: WithPictures): readonly string[] {
+  const { identity } = draft.look;
+  const onPages = whereUsed(draft, (r) => r.to === "picture" && ids.has(r.id)).map(placeWords);
   return [
-    ...(isLogo(draft.look.identity, id) ? ["your logo"] : []),
-    ...(draft.look.identity.icon === id ? ["the browser’s tab"] : []),
+    ...([...ids].some((id) => isLogo(identity, id)) ? ["your logo"] : []),
+    ...(identity.icon !== undefined && ids.has(identity.icon) ? ["the browser’s tab"] : []),
     ...new Set(onPages),
-    ...[...ofGoods(goods)].flatMap(([words, ids]) => (ids.includes(id) ? [words] : [])),
+    ...[...ofGoods(goods)].flatMap(([words, shown]) => (shown.some((id) => id && ids.has(id)) ? [words] : [])),
   ];
 }
+
+/** Where one picture stands, in words. */
+export const usesOfPicture = (id: string, draft: Draft, goods: WithPictures): readonly string[] =>
+  usesOfPictures(new Set([id]), draft, goods);
 
 /** Ids of all pictures that stand anywhere: on pages, with goods and collections, as logo or icon, with what is shared. */
 export function usedIn(
