@@ -18,6 +18,7 @@ const LOOK: Readonly<Record<Extract<Difference, { what: "look" }>["part"], reado
 const BESIDES: Readonly<Record<string, string>> = {
   anchor: "name of the place",
   backdrop: "picture behind",
+  groundFilm: "film behind",
   css: "section CSS",
 };
 

@@ -6,11 +6,12 @@ import type { Definition } from "./definition";
 
 // What every part has besides what its kind says.
 
-/** What any section can have: a name for its place on the page, a picture behind it, and CSS of its own. */
+/** What any section can have: a name for its place on the page, a picture behind it, a film over that picture, and CSS of its own. */
 const sectionChassis = z.object({
   anchor: z.union([z.literal(""), placeName]).optional(),
   backdrop: z.string().max(40).nullable().optional(),
   backdropView: viewSchema,
+  groundFilm: z.string().max(80).nullable().optional(),
   css: z.string().max(8000, "The CSS of a section can have 8000 characters.").optional(),
 });
 export type SectionChassis = z.infer<typeof sectionChassis>;

@@ -22,6 +22,10 @@ type FieldShape =
   | { readonly type: "link" | "product" | "sign"; readonly key: string; readonly label: string }
   /** A film of the shop, by the name under which it is served. */
   | { readonly type: "film"; readonly key: string; readonly label: string }
+  /** A map of where something is. */
+  | { readonly type: "map"; readonly key: string; readonly label: string }
+  /** A film at another address, which is asked before anything of it is loaded. */
+  | { readonly type: "outside"; readonly key: string; readonly label: string }
   /** `views`: beside it stands how it is shown at this place (`viewKey`). */
   | { readonly type: "picture"; readonly key: string; readonly label: string; readonly views?: true }
   | {
@@ -143,6 +147,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly script?: "goods";
   /** What it needs to be allowed on its page. */
   readonly permissions?: readonly Permission[];
+  /** What one part of this kind needs to be allowed besides, by what it says. */
+  readonly asks?: (props: Props) => readonly Permission[];
   /** Words that Add shows in it where it begins empty, so that it can be seen what it is for; they never get onto a page. */
   readonly sample?: Partial<Props>;
   /** Other words by which people look for it. */
@@ -153,8 +159,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly later?: Later;
 };
 
-/** What a page does not allow by itself: sound and film, frames. */
-export type Permission = "media" | "frame";
+/** What a page does not allow by itself: sound and film, and frames; of its own, or of another origin. */
+export type Permission = "media" | "frame" | `${"media" | "frame"} https://${string}`;
 
 export type Later = {
   /** The element that brings it, where not every arrangement of the kind has it. */

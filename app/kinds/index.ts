@@ -21,6 +21,7 @@ import { header } from "./header";
 import { heading } from "./heading";
 import { hero } from "./hero";
 import { menuItem } from "./menu-item";
+import { map } from "./map";
 import { logoRow } from "./logo-row";
 import { notice } from "./notice";
 import { picture } from "./picture";
@@ -110,6 +111,7 @@ const LIST: readonly Kind[] = [
   menuLinks,
   shopWays,
   contactFacts,
+  map,
   elsewhere,
   paySigns,
   rule,

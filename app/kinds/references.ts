@@ -117,7 +117,11 @@ function mapProps(fields: readonly Field[], props: Props, remap: Remap): Props {
 export function mapPart(part: Part, remap: Remap): Part {
   const kind = kindOf(part);
   let props = mapProps(kind?.definition.fields ?? [], part.props, remap);
-  const { backdrop } = kind ? chassisOf(part) : {};
+  const { backdrop, groundFilm } = kind ? chassisOf(part) : {};
+  if (groundFilm) {
+    const id = remap({ to: "film", id: groundFilm });
+    if (id !== groundFilm) props = { ...props, groundFilm: id };
+  }
   if (backdrop) {
     const id = remap({ to: "picture", id: backdrop });
     if (id !== backdrop) props = { ...props, backdrop: id };

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { iconPicture, pageProps, type Draft, type PageDocument, type Part } from "~/core/document";
 import { shareAddress, SHARE_SIZE, type Picture } from "~/core/pictures";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
-import { KINDS, type Later, type Permission } from "~/kinds";
+import { chassisOf, KINDS, kindOf, type Later, type Permission } from "~/kinds";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { pageCss } from "./css";
@@ -182,6 +182,9 @@ const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
 /** What the script of the cart says how it went with. */
 const CART_LATER: Later = { data: ["data-state=done", "data-state=failed"] };
 
+/** What the script of a film behind a section says of it. */
+const GROUND_FILM_LATER: Later = { classes: ["is-playing", "is-begun"] };
+
 /** A page that is shorter than the window has its footer at the window's bottom. Panes are as high as their page. */
 const FILLS_WINDOW = "body{display:flex;flex-direction:column;min-height:100svh}main{flex:1 0 auto}";
 
@@ -200,20 +203,32 @@ export function renderPage(
   const { look } = content.draft;
   const theme = themeById(look.theme);
   const drawn = drawPage(target, content);
-  const { frame, page, markup, used, kinds } = drawn;
+  const { frame, page, markup, used, parts } = drawn;
   // React puts what should be fetched early before the markup; its place is the head.
   const begin = markup.indexOf(PAGE_BEGINS);
   const [early, body] = [markup.slice(0, begin), markup.slice(begin)];
   const sections = [...sectionsOf(frame), ...sectionsOf(page)];
-  const definitions = [...kinds].flatMap((kind) => KINDS.get(kind)?.definition ?? []);
-  const later = [...definitions.flatMap((d) => d.later ?? []), ...(target.page === "cart" ? [CART_LATER] : [])];
+  const definitions = [...new Set(parts.map(({ kind }) => kind))].flatMap((kind) => KINDS.get(kind)?.definition ?? []);
+  const hasGroundFilm = parts.some((part) => chassisOf(part).groundFilm);
+  const later = [
+    ...definitions.flatMap((d) => d.later ?? []),
+    ...(target.page === "cart" ? [CART_LATER] : []),
+    ...(hasGroundFilm ? [GROUND_FILM_LATER] : []),
+  ];
   const css = pageCss(body, sections, [...used], theme, look, later) + FILLS_WINDOW + strip.css;
   // A theme's further widths are small print; they can come when they come.
   const cuts = cutsOf(solveLook(theme, look).type);
   // A product that was looked at is remembered, whatever its layout shows of it.
   const needsGoods =
-    target.page === "product" || target.page === "cart" || definitions.some((d) => d.script === "goods");
-  const permissions = new Set(definitions.flatMap((d) => d.permissions ?? []));
+    target.page === "product" ||
+    target.page === "cart" ||
+    hasGroundFilm ||
+    definitions.some((d) => d.script === "goods");
+  const permissions = new Set<Permission>([
+    ...definitions.flatMap((d) => d.permissions ?? []),
+    ...parts.flatMap((part) => kindOf(part)?.definition.asks?.(part.props) ?? []),
+    ...(hasGroundFilm ? (["media"] as const) : []),
+  ]);
   const head = headHtml(
     headOf(target, content, page),
     content,
@@ -249,11 +264,11 @@ function drawPage(target: Target, content: ShopContent) {
   const whole = documentOf(target, documents, content.goods);
   const frame = frameOf(documents, whole);
   const page = withoutAround(whole);
-  const kinds = new Set<string>();
+  const parts: Part[] = [];
   const env = envOf(content, content.draft, undefined, shownOf(target, content.goods), page, frame);
   const watching: KindEnv = {
     ...env,
-    onDrawn: (kind) => void kinds.add(kind),
+    onDrawn: (part) => void parts.push(part),
     servesTones: true,
     picture: (id: string | null) => {
       const found = env.picture(id);
@@ -269,7 +284,7 @@ function drawPage(target: Target, content: ShopContent) {
       </Page>,
     );
   try {
-    return { frame, page, markup: draw(frame, page, documents), used, kinds, broken: [] };
+    return { frame, page, markup: draw(frame, page, documents), used, parts, broken: [] };
   } catch (error) {
     const broken: Broken[] = [];
     for (const node of [...sectionsOf(frame), ...sectionsOf(page)]) {
@@ -284,6 +299,6 @@ function drawPage(target: Target, content: ShopContent) {
     const rest = without(page, ids);
     const shown = rest ? { ...documents, [rest.id]: rest } : documents;
     const left = without(frame, ids);
-    return { frame: left, page: rest, markup: draw(left, rest, shown), used, kinds, broken };
+    return { frame: left, page: rest, markup: draw(left, rest, shown), used, parts, broken };
   }
 }

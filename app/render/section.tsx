@@ -5,8 +5,10 @@ import { shadeClass } from "~/core/pictures";
 import type { Theme } from "~/core/theme";
 import { chassisOf, hasTrait, kindOf, levelOf, type Definition } from "~/kinds";
 import {
+  GroundFilm,
   GroundProvider,
   InsideProvider,
+  isFilm,
   NodeIdProvider,
   Pic,
   slotMark,
@@ -69,13 +71,14 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
   // A blank that only the seller can fill in never reaches the shop.
   if (!studio && (!node.shown || blankIn(node) !== undefined || hasTrait(node, "stands-for"))) return null;
   const { definition } = kind;
-  onDrawn?.(definition.kind);
+  onDrawn?.(node);
   const arrangement = arrangementOf(kind, node, theme).id;
   const { tag: Tag, kind: name, level } = definition;
   const layers = nodeLayers(node, theme, look);
   const isSection = level === "section";
-  const { anchor, backdrop, backdropView } = isSection ? chassisOf(node) : {};
+  const { anchor, backdrop, backdropView, groundFilm } = isSection ? chassisOf(node) : {};
   const under = isSection ? find(pictureUnderWords(node, theme)) : undefined;
+  const moves = under !== undefined && isFilm(groundFilm);
   const isCut = (["edgeTop", "edgeBottom"] as const).some(
     (edge) => (resolve(layers, edge, "wide")?.value ?? "none") !== "none",
   );
@@ -147,6 +150,7 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
         <InsideProvider value={inside}>
           {set === undefined ? view : <GroundProvider value={{ set, over: over?.tone }}>{view}</GroundProvider>}
         </InsideProvider>
+        {moves ? <GroundFilm file={groundFilm} /> : null}
       </NodeIdProvider>
     </Tag>
   );

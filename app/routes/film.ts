@@ -1,10 +1,16 @@
 import { requireShop } from "~/server/http/guard.server";
 import { orSayTrouble } from "~/server/http/trouble.server";
-import { addVideo } from "~/server/pictures/index.server";
+import { addVideo, filmsOf } from "~/server/pictures/index.server";
 import { formOf } from "~/server/http/form.server";
 import type { Route } from "./+types/film";
 
-/** Takes a film for a product. */
+/** The films of the shop. */
+export const loader = orSayTrouble(async ({ request, params }: Route.LoaderArgs) => {
+  const { shop } = await requireShop(request, params.shop);
+  return Response.json({ films: await filmsOf(shop.id) });
+});
+
+/** Takes a film. */
 export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs) => {
   const { shop } = await requireShop(request, params.shop);
   const file = (await formOf(request)).get("film");

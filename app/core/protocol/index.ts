@@ -4,6 +4,7 @@ import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
 import { CURRENCIES, MONEY_FORMATS } from "../money";
 import { LONGEST_TAG, MOST_TAGS, type Picture } from "../pictures";
+import { mapSchema, placeSchema, pointSchema, REACH_NAMES } from "../map";
 import { isTimeZone } from "../situation";
 import {
   askedSchema,
@@ -226,11 +227,7 @@ export const describePicture = endpoint({
   answer: done,
 });
 
-const tag = z
-  .string()
-  .trim()
-  .min(1, "Write the tag.")
-  .max(LONGEST_TAG, `A tag can have ${LONGEST_TAG} letters.`);
+const tag = z.string().trim().min(1, "Write the tag.").max(LONGEST_TAG, `A tag can have ${LONGEST_TAG} letters.`);
 /** Gives pictures tags, and takes others from them. */
 export const tagPictures = endpoint({
   method: "POST",
@@ -243,12 +240,51 @@ export const tagPictures = endpoint({
   answer: done,
 });
 
+/** As many scenes of the stock room are taken at once. */
+export const MOST_TAKEN = 40;
+
+/** Takes scenes of the stock room into the shop's pictures; gives the pictures' ids in their order. */
+export const takeStock = endpoint({
+  method: "POST",
+  path: "picture/stock",
+  input: z.strictObject({ names: z.array(z.string().max(60)).min(1).max(MOST_TAKEN) }),
+  answer: z.object({ ids: z.array(z.string()) }),
+});
+
 /** What was done to a picture in the studio; null where it was uploaded. */
 export const readRework = endpoint({
   method: "GET",
   path: "picture/rework",
   input: z.strictObject({ id }),
   answer: z.object({ rework: reworkSchema.nullable() }),
+});
+
+/** Places of the world by their name, the largest first. */
+export const findPlaces = endpoint({
+  method: "GET",
+  path: "places",
+  input: z.strictObject({ named: z.string().min(1).max(80) }),
+  answer: z.object({ places: z.array(placeSchema) }),
+});
+
+/** A map of where a point is. */
+export const drawMap = endpoint({
+  method: "POST",
+  path: "places/map",
+  input: z.strictObject({ ...pointSchema.shape, reach: z.enum(REACH_NAMES), place: z.string().max(160) }),
+  answer: z.object({ map: mapSchema }),
+});
+
+const film = z.object({ file: z.string(), name: z.string(), bytes: z.number(), since: z.string() });
+/** A film of the shop: the name under which it is served, what its file was called, its size, and when it came (ISO 8601). */
+export type Film = z.infer<typeof film>;
+
+/** The films of the shop, the newest first. */
+export const readFilms = endpoint({
+  method: "GET",
+  path: "film",
+  input: z.strictObject({}),
+  answer: z.object({ films: z.array(film) }),
 });
 
 /** Takes pictures out of the library, or brings back what was removed. */

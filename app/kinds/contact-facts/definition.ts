@@ -37,9 +37,6 @@ export const definition: Definition<ContactFactsProps> = {
   style: {},
   styles: ["size", "ink"],
   css: `
-.reach{display:flex;flex-direction:column;gap:.5rem}
-.reach a{display:inline-flex;align-items:center;min-height:1.75rem}
-.reach address{font-style:normal;white-space:pre-line}
 .w-contact-facts.a-row .reach{flex-direction:row;flex-wrap:wrap;gap:.25rem 1.75rem;align-items:center;justify-content:var(--align,start)}
 .w-contact-facts.a-row .reach address{white-space:normal}
 .w-contact-facts.a-row .reach .hours{display:flex;flex-wrap:wrap;gap:0 1rem}

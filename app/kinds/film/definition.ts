@@ -1,11 +1,13 @@
 import { z } from "zod";
 import { viewSchema } from "~/core/schema";
 import type { Definition } from "../definition";
+import { isFilm, outsideFilm } from "../parts/film-address";
 import { WIDGET_SLOTS } from "../slots";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
   film: z.string().max(80).nullable(),
+  address: z.string().max(2000),
   about: z.string().max(300),
   picture: z.string().max(40).nullable(),
   pictureView: viewSchema,
@@ -28,17 +30,31 @@ export const definition: Definition<FilmProps> = {
   ],
   fields: [
     { type: "film", key: "film", label: "Film" },
+    { type: "outside", key: "address", seldom: true, label: "Or a film at another address" },
     { type: "picture", key: "picture", label: "Picture before it plays", views: true },
     { type: "line", key: "about", label: "What it shows", most: 300, hint: "For those who don’t see it" },
     { type: "line", key: "caption", seldom: true, label: "Caption", most: 200, hint: "Optional" },
   ],
   props,
+  migrations: [
+    {
+      from: 1,
+      name: "a film can be at another address",
+      up: (props) => {
+        props.address ??= "";
+      },
+    },
+  ],
   synonyms: ["video", "movie", "clip", "mp4"],
-  defaults: { film: null, about: "", picture: null, caption: "" },
+  defaults: { film: null, address: "", about: "", picture: null, caption: "" },
   style: { all: { shape: "16/9", round: "card" } },
   styles: ["shape", "round", "align"],
   script: "goods",
   permissions: ["media"],
+  asks: ({ film, address }) => {
+    const outside = isFilm(film) ? undefined : outsideFilm(address);
+    return outside ? [`${outside.isFile ? "media" : "frame"} ${outside.origin}`] : [];
+  },
   later: { classes: ["is-playing", "is-begun"] },
   css: `
 .w-film{margin:0;text-align:var(--align,inherit)}
@@ -46,14 +62,15 @@ export const definition: Definition<FilmProps> = {
 .film video{display:block;width:100%;height:100%;object-fit:cover}
 .film>.pic{position:absolute;inset:0;z-index:1;height:100%}
 .film-go{position:absolute;z-index:2;inset:0;display:grid;place-items:center;width:100%;border:0;background:none;cursor:pointer}
-.film-go svg,.film-stop svg{width:1.5rem;height:1.5rem;fill:currentColor}
+.film-go svg{width:1.5rem;height:1.5rem;fill:currentColor}
 .film-go span{display:grid;place-items:center;width:4.5rem;height:4.5rem;border-radius:50%;background:var(--page);color:var(--ink);box-shadow:0 6px 24px -6px rgb(10 16 20/.6);transition:scale .15s}
 .film-go:hover span{scale:1.08}
-.film-stop{position:absolute;z-index:2;right:.75rem;bottom:.75rem;display:grid;place-items:center;width:2.75rem;height:2.75rem;border:0;border-radius:50%;background:var(--page);color:var(--ink);cursor:pointer}
-.film-stop .standing,.is-playing .film-stop .playing{display:block}
-.film-stop .playing,.is-playing .film-stop .standing{display:none}
 .is-begun>.pic,.is-begun>.film-go{display:none}
-@media (scripting:none){.film>.pic,.film-go,.film-stop{display:none}}
+@media (scripting:none){.film>.pic,.film>.film-go:not([href]),.film-stop{display:none}}
+.film iframe{display:block;width:100%;height:100%;border:0}
+.film-go{color:inherit;text-decoration:none}
+.film-from{position:absolute;inset:auto 0 0;z-index:2;padding:.6rem 1rem;background:var(--page);color:var(--ink);font-size:var(--t-1);text-align:center;pointer-events:none}
+.is-begun>.film-from{display:none}
 .w-film figcaption{padding-top:.5rem;font-size:var(--t-1);color:var(--soft)}
 `,
 };

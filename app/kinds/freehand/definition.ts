@@ -53,6 +53,19 @@ export const definition: Definition<FreehandProps> = {
       }),
     },
     {
+      id: "where-we-are",
+      name: "Where we are",
+      build: () => ({
+        style: { all: { across: "center", gap: 5 } },
+        slots: {
+          columns: [
+            makeColumn([...words("Where we are", "You are welcome to come by."), makeWidget("contact-facts", {})], 38),
+            makeColumn([makeWidget("map", {})], 62),
+          ],
+        },
+      }),
+    },
+    {
       id: "three-points",
       name: "Three reasons",
       build: () => ({

@@ -4,6 +4,15 @@ export const CHASSIS_CSS = `
 .s.is-cut{padding-block:calc(var(--space-top,0px) + var(--edge-top,0px)) calc(var(--space-bottom,0px) + var(--edge-bottom,0px));margin-block:calc(-1*var(--edge-top,0px)) calc(-1*var(--edge-bottom,0px));z-index:1;mask:var(--edge-top-image,none) 0 0/var(--edge-top-tile,auto) repeat-x,linear-gradient(#000 0 0) 0 calc(var(--edge-top,0px) - 1px)/100% calc(100% - var(--edge-top,0px) - var(--edge-bottom,0px) + 2px) no-repeat,var(--edge-bottom-image,none) 0 100%/var(--edge-bottom-tile,auto) repeat-x}
 .s.on-backdrop{isolation:isolate;--ink:var(--on-picture);--soft:var(--on-picture);--link:var(--on-picture);--link-ink:var(--on-picture);--accent-ink:var(--on-picture);--focus:var(--on-picture)}
 .pic.backdrop{position:absolute;inset:0;z-index:-2;border-radius:inherit}
+.ground-film{display:contents}
+.ground-film video{position:absolute;inset:0;z-index:-2;width:100%;height:100%;object-fit:cover;border-radius:inherit;opacity:0;transition:opacity .6s}
+.ground-film.is-begun video{opacity:1}
+@media (scripting:none){.ground-film .film-stop{display:none}}
+.film-stop{position:absolute;z-index:2;right:.75rem;bottom:.75rem;display:grid;place-items:center;width:2.75rem;height:2.75rem;border:0;border-radius:50%;background:var(--page);color:var(--ink);cursor:pointer}
+.ground-film .film-stop{background:rgb(10 16 20/.66);color:#fff}
+.film-stop svg{width:1.5rem;height:1.5rem;fill:currentColor}
+.film-stop .standing,.is-playing .film-stop .playing{display:block}
+.film-stop .playing,.is-playing .film-stop .standing{display:none}
 .s.on-backdrop::before{content:"";position:absolute;inset:0;z-index:-1;border-radius:inherit;background:linear-gradient(var(--scrim-to),rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-0))) 0,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-1))) 38%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-2))) 62%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-3))) 82%)}
 .w{position:relative;min-width:0;max-width:100%}
 .w:empty,.s:empty{display:none}
@@ -35,6 +44,9 @@ main>.s+.s:not([data-in]){animation-name:var(--comes-in);animation-timing-functi
 @keyframes in-grow{from{opacity:calc(1 - var(--motion));scale:calc(1 - .08*var(--motion))}}
 @keyframes drift-slow{from{translate:0 calc(-13.5%*min(1,var(--motion)))}to{translate:0 0}}
 @keyframes drift-zoom{from{scale:1}to{scale:calc(1 + .14*var(--motion))}}
+.reach{display:flex;flex-direction:column;gap:.5rem}
+.reach a{display:inline-flex;align-items:center;min-height:1.75rem}
+.reach address{font-style:normal;white-space:pre-line}
 .rich{max-width:var(--measure);text-wrap:pretty}
 .rich>*+*{margin-top:.85em}
 .rich-h{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);text-wrap:balance}

@@ -72,7 +72,7 @@ export type KindEnv = {
   /** Ids of the parts of a kind that the page shows, in reading order; a part that works together with another finds it so. */
   readonly partsOf: (kind: string) => readonly string[];
   /** Hears of every kind that is drawn, where a page is put together from what it needs. */
-  readonly onDrawn?: (kind: string) => void;
+  readonly onDrawn?: (part: Part) => void;
   /** Colour sets whose ground is dark. */
   readonly darkSets: ReadonlySet<string>;
   /** Digits after the point in the shop's currency. */

@@ -67,13 +67,16 @@ function script(name: string): { readonly address: string; readonly send: Reques
 export const SCRIPTS = { every: script("shop"), goods: script("goods") } as const;
 export const SCRIPT_ADDRESSES: Scripts = { every: SCRIPTS.every.address, goods: SCRIPTS.goods.address };
 
-/** Sends a film of the library; browsers ask for parts of it (RFC 9110, 14). */
-export function sendVideo(file: string | undefined, response: Response): void {
+/** Whether a name below /media is that of a film. */
+export const isFilmName = (name: string): boolean => /\.(?:mp4|webm)$/.test(name);
+
+/** Sends a film of the library; browsers ask for parts of it (RFC 9110, 14). `who` may keep it. */
+export function sendVideo(file: string | undefined, response: Response, who: "public" | "private" = "public"): void {
   if (!file) {
     response.status(404).type("text/plain").send("There is no such film.");
     return;
   }
-  response.setHeader("Cache-Control", YEAR);
+  response.setHeader("Cache-Control", who === "public" ? YEAR : OWN_YEAR);
   response.setHeader("Content-Security-Policy", "default-src 'none'; media-src 'self'; sandbox");
   response
     .type(file.endsWith(".webm") ? "video/webm" : "video/mp4")

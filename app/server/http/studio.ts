@@ -9,8 +9,8 @@ import { ownerOfSession, sessionSecret } from "../accounts/index.server";
 import { config, trustProxies } from "../config/index.server";
 import { database, PictureRow, ShopRow } from "../database/index.server";
 import { MOST_ARCHIVE_BYTES, MOST_FILE_BYTES } from "../goods/index.server";
-import { MOST_BYTES, MOST_VIDEO_BYTES } from "../pictures/index.server";
-import { fonts, sendPicture } from "./static";
+import { MOST_BYTES, MOST_VIDEO_BYTES, videoFor } from "../pictures/index.server";
+import { fonts, isFilmName, sendPicture, sendVideo } from "./static";
 import { troubleOf } from "./trouble.server";
 
 declare module "react-router" {
@@ -91,6 +91,17 @@ async function mayView(request: Request, hash: string): Promise<boolean> {
   return (await PictureRow.count({ where: { hash, shopId: shops.map((s) => s.id) } })) > 0;
 }
 
+/** Where a film is that the asker owns; undefined where they have none of that name. */
+async function filmOf(request: Request, file: string): Promise<string | undefined> {
+  const owner = await ownerOf(request);
+  if (!owner) return undefined;
+  for (const { id } of await ShopRow.findAll({ where: { ownerId: owner.id }, attributes: ["id"] })) {
+    const path = await videoFor(id, file);
+    if (path) return path;
+  }
+  return undefined;
+}
+
 const WENT_WRONG = "Something went wrong here. What you had done is saved; try again in a moment.";
 
 /** The studio's web server around a build of its routes. `assets` is the folder of built browser files. */
@@ -122,6 +133,7 @@ export function studio(
           // Measured places and sizes are set on single elements; style sheets need the nonce.
           styleSrcAttr: ["'unsafe-inline'"],
           imgSrc: ["'self'", "data:", "blob:"],
+          mediaSrc: ["'self'"],
           fontSrc: ["'self'"],
           connectSrc: mode === "development" ? ["'self'", "ws:"] : ["'self'"],
           manifestSrc: ["'self'"],
@@ -147,9 +159,11 @@ export function studio(
     "/fonts/:file",
     fonts(async (request) => (await ownerOf(request)) !== undefined),
   );
-  app.get("/media/:name", (request, response) =>
-    sendPicture(String(request.params.name), response, (hash) => mayView(request, hash), "private"),
-  );
+  app.get("/media/:name", async (request, response) => {
+    const name = String(request.params.name);
+    if (isFilmName(name)) return sendVideo(await filmOf(request, name), response, "private");
+    return sendPicture(name, response, (hash) => mayView(request, hash), "private");
+  });
   // What is asked of the studio is its owner's alone, and of this moment.
   app.use((_request, response, next) => {
     response.setHeader("Cache-Control", "no-store");

@@ -7,10 +7,11 @@ import { reworkSchema } from "~/core/schema";
 import { atomically, countUp, PictureRow } from "../database/index.server";
 import { readApart, type PreparedPicture } from "../reading/index.server";
 import { forgetShops } from "../shops/index.server";
+import { sceneNamed } from "./stock";
 import { keepOriginal, readOriginal } from "./store";
 
 export { fileFor, readOriginal, type ToneAllowed } from "./store";
-export { addVideo, MOST_VIDEO_BYTES, videoFor, type VideoUpload } from "./videos";
+export { addVideo, filmsOf, MOST_VIDEO_BYTES, videoFor, type VideoUpload } from "./videos";
 
 /** Largest upload in bytes. */
 export const MOST_BYTES = 15 * 1024 * 1024;
@@ -88,10 +89,20 @@ export async function addPicture(shopId: string, bytes: Buffer, name: string, mo
 }
 
 /** Takes a WebP picture that this project made into a shop's library, as it is. */
-export async function addMadePicture(shopId: string, bytes: Buffer, name: string, more: Said = {}): Promise<void> {
+export async function addMadePicture(shopId: string, bytes: Buffer, name: string, more: Said = {}): Promise<Picture> {
   const read = await readApart("measure", { bytes });
   if (!read.ok) throw new Error(`${name}: ${read.why}`);
-  await keepRead(shopId, { bytes, vector: false, ...read.value }, name, more);
+  return (await keepRead(shopId, { bytes, vector: false, ...read.value }, name, more)).picture;
+}
+
+/** Takes scenes of the stock room into a shop's library; ids in the order of the names, undefined where one is not known. */
+export async function takeFromStock(shopId: string, names: readonly string[]): Promise<readonly string[] | undefined> {
+  const wanted = names.flatMap((name) => sceneNamed(name) ?? []);
+  if (wanted.length < names.length) return undefined;
+  const ids: string[] = [];
+  for (const { file, read, alt, focus } of wanted)
+    ids.push((await addMadePicture(shopId, await read(), file, { alt, focus })).id);
+  return ids;
 }
 
 /** Keeps a picture that has been read in the shop's library. The same picture twice is one picture. */

@@ -1,4 +1,5 @@
 import { createHash } from "node:crypto";
+import type { Film } from "~/core/protocol";
 import { VideoRow } from "../database/index.server";
 import { keepFile, pathIfThere } from "./store";
 
@@ -25,6 +26,18 @@ export async function addVideo(shopId: string, bytes: Buffer, name: string): Pro
   await VideoRow.upsert({ shopId, file, name: name.slice(-160), bytes: bytes.length, createdAt: new Date() });
   return { ok: true, file };
 }
+
+/** The films of a shop, the newest first. */
+export const filmsOf = async (shopId: string): Promise<readonly Film[]> =>
+  (
+    await VideoRow.findAll({
+      where: { shopId },
+      order: [
+        ["createdAt", "DESC"],
+        ["file", "ASC"],
+      ],
+    })
+  ).map(({ file, name, bytes, createdAt }) => ({ file, name, bytes, since: createdAt.toISOString() }));
 
 /** The path of a film of this shop; undefined where it has none of that name. */
 export async function videoFor(shopId: string, file: string): Promise<string | undefined> {

@@ -23,12 +23,14 @@ const LIMITS: Readonly<Record<JobName, Limits>> = {
   icon: { ms: 4_000, megabytes: 500 },
   measure: { ms: 4_000, megabytes: 500 },
   archive: { ms: 15_000, megabytes: 900 },
+  map: { ms: 15_000, megabytes: 900 },
 };
 const TOO_MUCH: Readonly<Record<JobName, string>> = {
   picture: "This picture takes too much time or memory to read. Save it anew with another program, or make it smaller.",
   table: "This file takes too much time or memory to read. Split it, or save it as CSV.",
   icon: "This picture takes too long to draw.",
   measure: "This picture takes too long to look at.",
+  map: "This map takes too long to draw. Try again in a moment.",
   archive: "This archive takes too much time or memory to read. Split it.",
 };
 const BUSY = "Many files are being read just now. Try again in a moment.";

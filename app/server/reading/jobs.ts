@@ -1,3 +1,4 @@
+import type { MapDrawing, Place, Point, Reach } from "~/core/map";
 import type { TableRead } from "./table";
 
 /** A picture made ready to be kept: upright, no larger than anything needs, without what a camera noted. */
@@ -40,6 +41,17 @@ export type Jobs = {
   readonly measure: {
     readonly ask: { readonly bytes: Uint8Array };
     readonly answer: Pick<PreparedPicture, "width" | "height" | "shade" | "colours">;
+    readonly step: never;
+  };
+  /** A map of where a point is. It is nobody's file, but it takes long enough to stop all others. */
+  readonly map: {
+    readonly ask: {
+      readonly point: Point;
+      readonly reach: Reach;
+      readonly place: string;
+      readonly places: readonly Place[];
+    };
+    readonly answer: MapDrawing;
     readonly step: never;
   };
   /** The pictures of a ZIP archive that lies at `path`. */

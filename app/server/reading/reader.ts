@@ -3,6 +3,7 @@ import { readArchive } from "./archive";
 import type { ArchiveEntry, FromReader, Jobs, ToReader } from "./jobs";
 import { iconOf, measurePicture, readPicture } from "./picture";
 import { readTable } from "./table";
+import { drawMap } from "./world";
 
 // A process of its own that reads files from outside, one at a time. It holds nothing worth having: no database, no settings,
 // no secrets. Whoever started it ends it when a file takes too much time or memory.
@@ -29,6 +30,10 @@ function run({ job, ask }: Extract<ToReader, { type: "read" }>): Promise<Jobs[ke
       return iconOf((ask as Jobs["icon"]["ask"]).bytes, (ask as Jobs["icon"]["ask"]).size);
     case "measure":
       return measurePicture((ask as Jobs["measure"]["ask"]).bytes);
+    case "map": {
+      const { point, reach, place, places } = ask as Jobs["map"]["ask"];
+      return drawMap(point, reach, place, places);
+    }
     case "archive":
       return readArchive((ask as Jobs["archive"]["ask"]).path, step);
   }

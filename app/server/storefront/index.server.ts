@@ -11,7 +11,7 @@ import { situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
 import { trustProxies } from "../config/index.server";
 import { tonesIn } from "~/render";
-import { fonts, SCRIPTS, sendPicture, sendVideo } from "../http/static";
+import { fonts, isFilmName, SCRIPTS, sendPicture, sendVideo } from "../http/static";
 import { hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng, iconSvg } from "./favicon";
@@ -113,7 +113,7 @@ function whateverElse(): Express {
   app.get("/media/:name", async (request, response) => {
     const shop = shopOf(response);
     const name = String(request.params.name);
-    if (/\.(?:mp4|webm)$/.test(name)) return sendVideo(await videoFor(shop.id, name), response);
+    if (isFilmName(name)) return sendVideo(await videoFor(shop.id, name), response);
     // Only tones that a page of the shop shows are made.
     const isToneAllowed = async (code: string) => {
       const content = await contentFor(response);

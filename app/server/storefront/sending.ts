@@ -24,6 +24,14 @@ export const fromHere = (request: Request, response: Response): boolean => {
   return origin === undefined || origin === originOf(response);
 };
 
+/** Where films, sound or frames of a page may come from; nothing where it has none. */
+function sources(permissions: ServedPage["permissions"], what: "media" | "frame"): readonly string[] {
+  const asked = [...permissions].filter((each) => each === what || each.startsWith(`${what} `));
+  return asked.length
+    ? [`${what}-src ${asked.map((each) => (each === what ? "'self'" : each.slice(what.length + 1))).join(" ")}`]
+    : [];
+}
+
 /** What a page may do: what every page may, and what its own parts need. */
 const policyOf = ({ styleHash, permissions }: ServedPage): string =>
   [
@@ -31,8 +39,8 @@ const policyOf = ({ styleHash, permissions }: ServedPage): string =>
     `style-src ${styleHash}`,
     "script-src 'self'",
     "img-src 'self' data:",
-    ...(permissions.has("media") ? ["media-src 'self'"] : []),
-    ...(permissions.has("frame") ? ["frame-src 'self'"] : []),
+    ...sources(permissions, "media"),
+    ...sources(permissions, "frame"),
     "font-src 'self'",
     "connect-src 'self'",
     "form-action 'self'",

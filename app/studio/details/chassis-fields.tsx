@@ -61,6 +61,17 @@ export const BackdropField = ({ node }: { node: Part }) => (
   />
 );
 
+const GROUND_FILM: Field = { type: "film", key: "groundFilm", label: "Film over that picture" };
+
+/** A film behind everything that stands in a section. The picture is what is seen before it, and by whoever spares data or motion. */
+export const GroundFilmField = ({ node }: { node: Part }) => (
+  <FieldControl
+    node={node.props.groundFilm === undefined ? { ...node, props: { ...node.props, groundFilm: null } } : node}
+    field={GROUND_FILM}
+    path={["groundFilm"]}
+  />
+);
+
 /** CSS for those who write it; the editor is fetched only when it is wanted. */
 export function OwnCssField({ node }: { node: Part }) {
   const has = Boolean(chassisOf(node).css);

@@ -28,7 +28,7 @@ import { IconAction, INK } from "../ui";
 import { alsoFollowing } from "./affected";
 import { AroundNote } from "./around-note";
 import { ArrangementField } from "./arrangement-field";
-import { AnchorField, BackdropField, OwnCssField } from "./chassis-fields";
+import { AnchorField, BackdropField, GroundFilmField, OwnCssField } from "./chassis-fields";
 import { ColumnsField } from "./columns-field";
 import { FieldControl } from "./fields";
 import { Fold, Folds, FoldsProvider } from "./fold";
@@ -365,8 +365,13 @@ function Selected({ page }: { page: string }) {
                   isOne && isSection && definition.slots.includes("main")
                     ? {
                         family: "colour",
-                        isUsed: Boolean(chassisOf(node).backdrop),
-                        field: <BackdropField node={node} />,
+                        isUsed: Boolean(chassisOf(node).backdrop ?? chassisOf(node).groundFilm),
+                        field: (
+                          <>
+                            <BackdropField node={node} />
+                            {under === null ? null : <GroundFilmField node={node} />}
+                          </>
+                        ),
                       }
                     : undefined
                 }

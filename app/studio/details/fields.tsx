@@ -24,6 +24,8 @@ import { PicturePicker } from "../pictures";
 import { INK, useWhenChanged } from "../ui";
 import { AttributesField, GoodsField, ProductsField, YesField } from "./goods-fields";
 import { FilmField } from "./film-field";
+import { MapField } from "./map-field";
+import { OutsideField } from "./outside-field";
 import { ListField } from "./list-field";
 import { useNeededWidth } from "./needed-width";
 import { PictureViewField } from "./picture-view";
@@ -342,6 +344,10 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
       return <MenuField node={node} field={field} path={path} />;
     case "film":
       return <FilmField node={node} field={field} path={path} />;
+    case "map":
+      return <MapField node={node} field={field} path={path} />;
+    case "outside":
+      return <OutsideField node={node} field={field} path={path} />;
     case "rich":
       return <RichField node={node} field={field} path={path} />;
     case "product":

@@ -4,7 +4,7 @@ import { useRef, useState } from "react";
 import { readAt } from "~/core/operations";
 import { nameOf } from "~/kinds";
 import { useStudio } from "../keeping";
-import { uploadFilm } from "../pictures";
+import { FilmList, uploadFilm } from "../pictures";
 import { FileInput } from "../ui";
 import { useSetOrSay, type FieldProps } from "./use-set";
 
@@ -12,7 +12,9 @@ import { useSetOrSay, type FieldProps } from "./use-set";
 export function FilmField({ node, field, path }: FieldProps) {
   const client = useStudio((s) => s.client);
   const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
-  const has = typeof readAt(node.props, path) === "string";
+  const at = readAt(node.props, path);
+  const has = typeof at === "string";
+  const [isChoosing, setChoosing] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const [share, setShare] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -29,7 +31,7 @@ export function FilmField({ node, field, path }: FieldProps) {
       <Typography variant="caption" color="text.secondary">
         {field.label}
       </Typography>
-      <Box sx={{ display: "flex", gap: 1 }}>
+      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
         <Button
           size="small"
           variant="outlined"
@@ -38,6 +40,9 @@ export function FilmField({ node, field, path }: FieldProps) {
           onClick={() => input.current?.click()}
         >
           {has ? "Upload another film" : "Upload a film"}
+        </Button>
+        <Button size="small" variant="outlined" onClick={() => setChoosing(true)}>
+          Choose …
         </Button>
         {has ? (
           <Button size="small" onClick={() => set(null)}>
@@ -56,6 +61,16 @@ export function FilmField({ node, field, path }: FieldProps) {
       />
       {share !== null ? (
         <LinearProgress variant="determinate" value={share * 100} aria-label="Uploading" sx={{ width: "100%" }} />
+      ) : null}
+      {isChoosing ? (
+        <FilmList
+          chosen={has ? at : null}
+          onClose={() => setChoosing(false)}
+          onChoose={(file) => {
+            setChoosing(false);
+            set(file);
+          }}
+        />
       ) : null}
       {problem ? <Alert severity="error">{problem}</Alert> : null}
     </Box>

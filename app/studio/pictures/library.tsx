@@ -1,5 +1,5 @@
 import { Alert, Box, Button, Drawer, Typography, useMediaQuery } from "@mui/material";
-import { LayoutGrid, ListChecks, X } from "lucide-react";
+import { Images, LayoutGrid, ListChecks, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { isLogo } from "~/core/document";
 import type { ColourName, Picture } from "~/core/pictures";
@@ -38,6 +38,7 @@ export function Library() {
   const hasGoods = useStudio((s) => s.stored.products.some(({ pictures: own }) => own.length > 0));
   const say = useStudio((s) => s.say);
   const [replacing, setReplacing] = useState<Picture | null>(null);
+  const [isStock, setStock] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const [narrowed, setNarrowed] = useState<Narrowed>("all");
   const [colour, setColour] = useState<ColourName | null>(null);
@@ -143,6 +144,11 @@ export function Library() {
             </Button>
           ) : null}
           {isNarrow && taken ? null : (
+            <Button variant="outlined" startIcon={<Images size={16} aria-hidden />} onClick={() => setStock(true)}>
+              Stock room
+            </Button>
+          )}
+          {isNarrow && taken ? null : (
             <Uploader several label="Upload pictures" onAdded={(added) => setChosen(isNarrow ? null : added.id)} />
           )}
         </Box>
@@ -192,7 +198,7 @@ export function Library() {
           <Box>
             <Blank
               title="No pictures yet"
-              text="Upload photos of your goods, and of what is behind them. They are turned upright, and made in the right size for every screen, by themselves."
+              text="Upload photos of your goods, and of what is behind them. They are turned upright, and made in the right size for every screen, by themselves. Until you have some, the stock room has scenes that any shop can use."
             />
           </Box>
         ) : (
@@ -254,6 +260,17 @@ export function Library() {
           }}
         />
       ) : null}
+      <PicturePicker
+        open={isStock}
+        fromStock
+        onClose={() => setStock(false)}
+        onSeveral={(ids) => {
+          setStock(false);
+          setTaken(null);
+          setChosen(isNarrow ? null : (ids[0] ?? null));
+          say(ids.length === 1 ? "It is in your pictures now." : `${ids.length} pictures are in your pictures now.`);
+        }}
+      />
       {replacing ? (
         <PicturePicker
           open

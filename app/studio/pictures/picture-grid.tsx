@@ -14,6 +14,8 @@ type PictureGridProps = {
   onChoose: (picture: Picture) => void;
   /** What stands in the corner of a picture's tile: "own", "logo" … */
   note?: (picture: Picture) => string | undefined;
+  /** Where a small one of a picture is, for pictures that are not of the library. */
+  source?: (picture: Picture) => string;
 };
 
 const LEAST = 136;
@@ -69,6 +71,8 @@ const TILES = {
   },
 } as const;
 
+const small = (picture: Picture) => sourceOf(picture, 320);
+
 type TileProps = {
   picture: Picture;
   place: number;
@@ -80,6 +84,7 @@ type TileProps = {
   /** Its place among those that are chosen; 0 where it is not. */
   number: number;
   note: string | undefined;
+  source: string;
   onPress: (place: number, picture: Picture) => void;
 };
 
@@ -92,6 +97,7 @@ const Tile = memo(function Tile({
   canBeChosen,
   number,
   note,
+  source,
   onPress,
 }: TileProps) {
   return (
@@ -106,7 +112,7 @@ const Tile = memo(function Tile({
       style={{ height: side }}
     >
       <img
-        src={sourceOf(picture, 320)}
+        src={source}
         alt=""
         decoding="async"
         style={{ objectPosition: `${picture.focus[0]}% ${picture.focus[1]}%` }}
@@ -125,7 +131,7 @@ const Tile = memo(function Tile({
  * Pictures to choose from, however many there are: only the rows in sight are drawn. It fills the room it is given and scrolls
  * by itself; to the keyboard it is one stop, with arrows from picture to picture.
  */
-export function PictureGrid({ label, pictures, chosen, taken, onChoose, note }: PictureGridProps) {
+export function PictureGrid({ label, pictures, chosen, taken, onChoose, note, source = small }: PictureGridProps) {
   const { ref: room, size } = useSize();
   const scroller = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState(0);
@@ -197,6 +203,7 @@ export function PictureGrid({ label, pictures, chosen, taken, onChoose, note }: 
                     canBeChosen={chosen !== undefined || taken !== undefined}
                     number={number}
                     note={note?.(picture)}
+                    source={source(picture)}
                     onPress={press}
                   />
                 );
