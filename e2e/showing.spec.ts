@@ -445,36 +445,3 @@ test("points on a picture are put where they belong, and lead into the cart", as
   await expect(page).toHaveURL(/\/cart/);
   await expect(page.getByRole("link", { name: "Gale kite" }).first()).toBeVisible();
 });
-
-test("a film is fetched only when somebody wants to see it", async ({ page }) => {
-  const { host } = await openShop(page);
-  await benchReady(page);
-  await addStart(page, "One column");
-  await page.keyboard.press("a");
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
-  await sheet.getByLabel("Find").fill("video");
-  await sheet.getByRole("button", { name: "Add Film" }).click();
-  await expect(details(page).getByRole("heading", { name: "Film", exact: true })).toBeVisible();
-  const upload = details(page).locator("input[type=file][accept^='video']");
-  await upload.setInputFiles({ name: "no.mp4", mimeType: "video/mp4", buffer: Buffer.alloc(200, 1) });
-  await expect(details(page).getByText("This is no film that browsers play. Save it as MP4 or WebM.")).toBeVisible();
-  // What tells a film by its first bytes: ISO/IEC 14496-12, the box `ftyp`.
-  const film = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from("ftypisom"), Buffer.alloc(300, 7)]);
-  await upload.setInputFiles({ name: "flight.mp4", mimeType: "video/mp4", buffer: film });
-  await expect(pane(page, "Wide").locator(".film")).toBeVisible();
-  await details(page).getByLabel("What it shows").fill("A kite climbs off the pier");
-  await expect(pane(page, "Phone").getByRole("button", { name: "Play: A kite climbs off the pier" })).toBeVisible();
-  await kept(page);
-  await publish(page);
-
-  const films: string[] = [];
-  page.on("request", (request) => void (/\.mp4$/.test(request.url()) && films.push(request.url())));
-  await page.goto(shopAt(host));
-  const play = page.getByRole("button", { name: "Play: A kite climbs off the pier" });
-  await play.scrollIntoViewIfNeeded();
-  await expectAccessible(page);
-  expect(films).toEqual([]);
-  await play.click();
-  await expect.poll(() => films.length).toBeGreaterThan(0);
-  await expect(play).toBeHidden();
-});

@@ -3,6 +3,7 @@ import { CITY } from "./scenes/city";
 import { CLOTH } from "./scenes/cloth";
 import { DUNES } from "./scenes/dunes";
 import { FOREST } from "./scenes/forest";
+import { FRUIT } from "./scenes/fruit";
 import { GLOW } from "./scenes/glow";
 import { LEAVES } from "./scenes/leaves";
 import { NIGHT } from "./scenes/night";
@@ -17,6 +18,7 @@ import { WOOL } from "./scenes/wool";
 /** The scenes of the stock room, in the order in which they are shown. */
 export const SCENES: readonly Scene[] = [
   ...STILL,
+  ...FRUIT,
   ...WATER,
   ...DUNES,
   ...FOREST,

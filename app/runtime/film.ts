@@ -40,8 +40,9 @@ export class Film extends HTMLElement {
     const video = one<HTMLVideoElement>("video", this);
     if (!video) return;
     const stop = one<HTMLButtonElement>(".film-stop", this);
+    const isGround = this.dataset.ground !== undefined;
     const begin = () => {
-      this.classList.add("is-begun");
+      if (!isGround) this.classList.add("is-begun");
       void video.play().catch(() => undefined);
     };
     one(".film-go", this)?.addEventListener("click", () => {
@@ -49,6 +50,8 @@ export class Film extends HTMLElement {
       video.focus();
     });
     if (this.dataset.itself === undefined) return;
+    // A film that can't be played never covers the picture that stands for it.
+    if (isGround) video.addEventListener("playing", () => this.classList.add("is-begun"));
     video.controls = false;
     video.muted = true;
     const say = () => {

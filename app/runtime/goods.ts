@@ -55,7 +55,8 @@ all<HTMLFormElement>(".review-form").forEach(sendsInPlace);
 
 // Telephones and tablets of one maker know places by an address of their own (from memory).
 if (/iPhone|iPad/.test(navigator.userAgent))
-  for (const link of all<HTMLAnchorElement>(".map-go")) link.href = `maps:?q=${link.dataset.place}&ll=${link.dataset.place}`;
+  for (const link of all<HTMLAnchorElement>(".map-go"))
+    link.href = `maps:?q=${link.dataset.place}&ll=${link.dataset.place}`;
 
 const product = one<HTMLInputElement>(".buy [name=product], .tell [name=product], .review-form [name=product]")?.value;
 if (product) {

@@ -11,8 +11,8 @@ export type Relief = {
   readonly sun: Light;
   readonly shade: Light;
   /** How much it shines, and how narrowly. */
-  readonly shine?: number;
-  readonly gloss?: number;
+  readonly shine?: number | undefined;
+  readonly gloss?: number | undefined;
   /** How far shadows are looked for; 0 for none. */
   readonly reach?: number;
   /** How finely the slope is measured. */

@@ -30,7 +30,7 @@ export type World = {
   readonly below: Light;
   /** What is seen where nothing is. */
   readonly behind: Shader;
-  readonly let?: (x: number, y: number, z: number) => number;
+  readonly let?: ((x: number, y: number, z: number) => number) | undefined;
   readonly reach?: number;
 };
 

@@ -79,7 +79,7 @@ function dunes(
       const s = Math.cos(q) * 0.16 * seen * (0.5 + 0.5 * step(1.1, 0.2, Math.hypot(gx, gz)));
       nx -= s * 0.9;
       nz -= s * 0.42;
-      nx += 0.05 * seen * (noise(x * 90, z * 90, 8) as number);
+      nx += 0.05 * seen * noise(x * 90, z * 90, 8);
     }
     const nl = Math.hypot(nx, 1, nz);
     const facing = (nx * sx + sy + nz * sz) / nl;

@@ -63,9 +63,13 @@ export type Place = z.infer<typeof placeSchema>;
 
 /** A point that somebody wrote as two numbers in degrees: "53.55, 9.99". Undefined where it is none. */
 export function pointIn(text: string): Point | undefined {
-  const found = /^\s*(-?\d{1,2}(?:\.\d{1,8})?)\s*°?\s*[,; ]\s*(-?\d{1,3}(?:\.\d{1,8})?)\s*°?\s*$/.exec(text);
-  if (!found) return undefined;
-  const read = pointSchema.safeParse({ lat: Number(found[1]), lon: Number(found[2]) });
+  const numbers = text
+    .replaceAll("°", "")
+    .split(/[\s,;]/)
+    .filter(Boolean);
+  if (numbers.length !== 2 || !numbers.every((each) => /^-?\d{1,3}(?:\.\d{1,8})?$/.test(each))) return undefined;
+  const [lat, lon] = numbers.map(Number);
+  const read = pointSchema.safeParse({ lat, lon });
   return read.success ? read.data : undefined;
 }
 

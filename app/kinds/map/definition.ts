@@ -40,7 +40,7 @@ export const definition: Definition<MapProps> = {
 .w-map.a-beside{container-type:inline-size}
 .map-and{display:grid;gap:var(--s3)}
 @container (min-width:36rem){.a-beside .map-and{grid-template-columns:1.6fr 1fr;align-items:center;gap:var(--s4)}}
-.map{position:relative;overflow:hidden;aspect-ratio:var(--shape);border-radius:var(--round);background:color-mix(in oklab,var(--brand) 18%,var(--page));color:var(--ink)}
+.map{position:relative;overflow:hidden;aspect-ratio:var(--shape);border-radius:var(--round);background:color-mix(in oklab,color-mix(in oklab,var(--brand) 22%,#5f97bd) 30%,var(--page));color:var(--ink)}
 .map svg{display:block;width:100%;height:100%}
 .map-land{fill:var(--raised);stroke:color-mix(in oklab,var(--ink) 30%,transparent);vector-effect:non-scaling-stroke}
 .map-border{fill:none;stroke:color-mix(in oklab,var(--ink) 42%,transparent);stroke-width:1.25;stroke-dasharray:5 4;vector-effect:non-scaling-stroke}

@@ -13,7 +13,7 @@ export const StopSign = (): ReactNode => (
  * once it is in sight, where neither data nor motion is to be spared, and can be stopped. Without a script the picture stays.
  */
 export const GroundFilm = ({ file }: { file: string }): ReactNode => (
-  <zest-film className="ground-film" data-itself="" data-name="the film behind this">
+  <zest-film className="ground-film" data-itself="" data-ground="" data-name="the film behind this">
     <video playsInline muted loop preload="none" src={`/media/${file}`} aria-hidden="true" tabIndex={-1} />
     <button type="button" className="film-stop" aria-label="Play: the film behind this">
       <StopSign />

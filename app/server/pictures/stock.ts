@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { join, resolve } from "node:path";
-import scenes from "../../../stock/list.json";
+import scenes from "../../../stock/list.json" with { type: "json" };
 
 const folder = resolve("stock/made");
 const known = new Map(scenes.map((scene) => [scene.name, scene]));
