@@ -118,6 +118,10 @@ test("films are fetched only when somebody wants to see them, stand behind a sec
   await expectAccessible(page);
   await list.getByRole("button", { name: "Take flight.webm" }).click();
   await expect(list).toBeHidden();
+  // The picture stands still while the page moves over it.
+  await details(page).getByRole("button", { name: "Pictures", exact: true }).click();
+  await details(page).getByRole("combobox", { name: "While scrolled past" }).click();
+  await page.getByRole("option", { name: "Picture stands still" }).click();
   await kept(page);
   await publish(page);
 
@@ -127,6 +131,20 @@ test("films are fetched only when somebody wants to see them, stand behind a sec
     route.fulfill({ contentType: "text/html", body: "<!doctype html><title>Player</title><p>Playing</p>" }),
   );
   await page.goto(shopAt(host));
+  const behind = page.locator(".s-hero .pic img").first();
+  const top = () => behind.evaluate((img) => Math.abs(Math.round(img.getBoundingClientRect().top)));
+  expect(await top()).toBe(0);
+  await page.evaluate(() => scrollTo(0, 150));
+  await expect
+    .poll(() =>
+      page
+        .locator(".s-hero")
+        .first()
+        .evaluate((s) => s.getBoundingClientRect().top),
+    )
+    .toBeLessThan(0);
+  await expect.poll(top).toBe(0);
+  await page.evaluate(() => scrollTo(0, 0));
   // Behind the hero it plays without sound, and can be stopped.
   const ground = page.locator(".ground-film");
   await expect(ground).toHaveClass(/is-begun/);

@@ -69,6 +69,22 @@ describe("a film at another address", () => {
   });
 });
 
+it("a picture that is out of focus is so in four strengths, over whatever its tone is", () => {
+  const tone = (blur?: number) => ({
+    light: 0,
+    contrast: 0,
+    warmth: 0,
+    colour: 0,
+    grain: 0,
+    ...(blur ? { blur } : {}),
+  });
+  const drawn = (blur?: number) =>
+    page([makeNode("hero", { arrangement: "on-picture", picture: "wide", pictureView: { tone: tone(blur) } })]);
+  expect(drawn(40).html).toMatch(/class="pic [^"]*blurs blur-2"/);
+  expect(drawn(100).css).toContain(".blur-4{--blur:28px}");
+  expect(drawn().html).not.toContain("blurs");
+});
+
 describe("a map", () => {
   it("is drawn from the document alone", async () => {
     const { html } = withWidget("map", { map: MAP, label: "The loft" });

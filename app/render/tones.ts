@@ -33,7 +33,8 @@ export function tonesOf(look: Look): (tone: PictureView["tone"]) => DrawnTone | 
     const tone = toneAsked(look, asked);
     if (!tone) return undefined;
     const matrix = matrixOf(tone, colourOf);
-    return toneCode(matrix) || tone.grain ? { matrix, grain: tone.grain } : undefined;
+    const { grain, blur = 0 } = tone;
+    return toneCode(matrix) || grain || blur ? { matrix, grain, blur } : undefined;
   };
 }
 

@@ -202,7 +202,12 @@ export const BOX_PROPERTIES: readonly Property[] = [
     group: "looks",
     family: "picture",
     perDevice: false,
-    choices: named({ none: "Stands still", slow: "Picture drifts", zoom: "Picture draws near" }),
+    choices: named({
+      none: "Moves with the page",
+      slow: "Picture drifts",
+      zoom: "Picture draws near",
+      fixed: "Picture stands still",
+    }),
     emission: attribute("data-drift"),
   },
 ];

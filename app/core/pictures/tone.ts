@@ -18,6 +18,8 @@ export type Tone = {
   /** The picture drawn in two colours: its shadows in one, its lights in the other. */
   readonly inks?: { readonly dark: ToneRole; readonly light: ToneRole } | undefined;
   readonly grain: number;
+  /** How far it is out of focus; absent: not at all. */
+  readonly blur?: number | undefined;
 };
 
 export const PLAIN_TONE: Tone = { light: 0, contrast: 0, warmth: 0, colour: 0, grain: 0 };
@@ -30,8 +32,8 @@ export type ToneMatrix = readonly number[];
 
 export const PLAIN_MATRIX: ToneMatrix = [1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1, 0];
 
-/** A tone with its colours known, ready to be drawn. `grain`: 0–100. */
-export type DrawnTone = { readonly matrix: ToneMatrix; readonly grain: number };
+/** A tone with its colours known, ready to be drawn. `grain` and `blur`: 0–100. */
+export type DrawnTone = { readonly matrix: ToneMatrix; readonly grain: number; readonly blur: number };
 
 /** First one map, then the other. */
 function then(first: ToneMatrix, second: ToneMatrix): ToneMatrix {
@@ -167,5 +169,6 @@ export const TONES: Readonly<Record<string, { readonly name: string; readonly to
   print: { name: "Old print", tone: { ...PLAIN_TONE, contrast: 12, inks: { dark: "ink", light: "page" }, grain: 35 } },
   inks: { name: "Brand ink", tone: { ...PLAIN_TONE, contrast: 15, inks: { dark: "brand", light: "page" } } },
   wash: { name: "Brand wash", tone: { ...PLAIN_TONE, colour: -55, wash: { role: "brand", amount: 38 } } },
+  soft: { name: "Out of focus", tone: { ...PLAIN_TONE, light: -14, blur: 55 } },
   veil: { name: "Light veil", tone: { ...PLAIN_TONE, wash: { role: "page", amount: 55 } } },
 };

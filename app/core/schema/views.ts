@@ -18,6 +18,7 @@ export const toneSchema = z.object({
   wash: z.object({ role: z.enum(TONE_ROLES), amount: z.number().int().min(0).max(100) }).optional(),
   inks: z.object({ dark: z.enum(TONE_ROLES), light: z.enum(TONE_ROLES) }).optional(),
   grain: z.number().int().min(0).max(100),
+  blur: z.number().int().min(0).max(100).optional(),
 });
 
 /** How a picture is shown at one place. */

@@ -25,7 +25,13 @@ button,input,select,textarea{font:inherit;color:inherit}
 .pic{position:relative;overflow:hidden;background:var(--raised)}
 .pic img{width:100%;height:100%;object-fit:cover}
 .pic-tone{position:absolute}
+.blurs::before{content:"";position:absolute;inset:0;z-index:1;pointer-events:none;backdrop-filter:blur(var(--blur))}
+.blur-1{--blur:3px}
+.blur-2{--blur:7px}
+.blur-3{--blur:15px}
+.blur-4{--blur:28px}
 .grain::after{content:"";position:absolute;inset:0;pointer-events:none;background:url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='180' height='180'%3E%3Cfilter id='g'%3E%3CfeTurbulence type='fractalNoise' baseFrequency='.8' numOctaves='2' stitchTiles='stitch'/%3E%3CfeColorMatrix values='1.5 0 0 0 -.25 1.5 0 0 0 -.25 1.5 0 0 0 -.25 0 0 0 0 1'/%3E%3C/filter%3E%3Crect width='180' height='180' filter='url(%23g)'/%3E%3C/svg%3E");mix-blend-mode:overlay;opacity:var(--grain)}
+.blurs.grain::after{z-index:2}
 .grain-1{--grain:.25}
 .grain-2{--grain:.45}
 .grain-3{--grain:.7}

@@ -35,6 +35,9 @@ main>.s+.s:not([data-in]){animation-name:var(--comes-in);animation-timing-functi
 .drifts .pic img{animation:linear both;animation-timeline:view()}
 .drifts[data-drift=slow] .pic img{animation-name:drift-slow;height:116%}
 .drifts[data-drift=zoom] .pic img{animation-name:drift-zoom}
+.drifts[data-drift=fixed]{view-timeline:--drift}
+.drifts[data-drift=fixed] .pic{container-type:size;clip-path:inset(0 round inherit)}
+.drifts[data-drift=fixed] .pic img{height:100svh;animation-name:drift-fixed;animation-timeline:--drift}
 }
 }
 @keyframes in-fade{from{opacity:calc(1 - var(--motion))}}
@@ -43,6 +46,7 @@ main>.s+.s:not([data-in]){animation-name:var(--comes-in);animation-timing-functi
 @keyframes in-right{from{opacity:calc(1 - var(--motion));translate:calc(2.5rem*var(--motion)) 0}}
 @keyframes in-grow{from{opacity:calc(1 - var(--motion));scale:calc(1 - .08*var(--motion))}}
 @keyframes drift-slow{from{translate:0 calc(-13.5%*min(1,var(--motion)))}to{translate:0 0}}
+@keyframes drift-fixed{from{translate:0 -100svh}to{translate:0 100cqh}}
 @keyframes drift-zoom{from{scale:1}to{scale:calc(1 + .14*var(--motion))}}
 .reach{display:flex;flex-direction:column;gap:.5rem}
 .reach a{display:inline-flex;align-items:center;min-height:1.75rem}

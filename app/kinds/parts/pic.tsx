@@ -45,7 +45,13 @@ export function Pic({ picture, view, sizes, className = "", eager = false, at, a
   const code = tone ? toneCode(tone.matrix) : "";
   const served = servesTones ? code : "";
   const filter = code && !servesTones ? `tone-${code}` : undefined;
-  const classes = ["pic", at && isPlaced(view) ? viewClass(node, at) : "", grainClass(tone?.grain ?? 0), className];
+  const classes = [
+    "pic",
+    at && isPlaced(view) ? viewClass(node, at) : "",
+    grainClass(tone?.grain ?? 0),
+    blurClass(tone?.blur ?? 0),
+    className,
+  ];
   return (
     <div className={classes.filter(Boolean).join(" ")} {...studioMark}>
       {filter && tone ? (
@@ -74,6 +80,9 @@ export function Pic({ picture, view, sizes, className = "", eager = false, at, a
 
 /** Grain lies over a picture in four strengths. */
 const grainClass = (grain: number): string => (grain > 0 ? `grain grain-${Math.min(4, Math.ceil(grain / 25))}` : "");
+
+/** A picture is out of focus in four strengths. */
+const blurClass = (blur: number): string => (blur > 0 ? `blurs blur-${Math.min(4, Math.ceil(blur / 25))}` : "");
 
 /** A picture as small as a thumbnail; described in words where nothing beside it says what it shows. */
 export function Thumb({ picture, alt = "" }: { picture: Picture; alt?: string }): ReactNode {

@@ -6,6 +6,7 @@ import { entryOf, newId } from "~/core/document";
 import {
   filterValues,
   PLAIN_TONE,
+  type DrawnTone,
   sourceOf,
   TONES,
   TONE_ROLES,
@@ -67,7 +68,7 @@ export function ToneField({ picture, tone, onChange }: ToneFieldProps) {
             id={id}
             name={name}
             picture={picture}
-            matrix={id ? drawn(id)?.matrix : undefined}
+            drawn={id ? drawn(id) : undefined}
             isChosen={id === current}
             isStop={id === current || (current === "own" && index === 0)}
             onChoose={() => choose(id, name)}
@@ -83,14 +84,15 @@ type TileProps = {
   id: string;
   name: string;
   picture: Picture;
-  matrix: readonly number[] | undefined;
+  drawn: DrawnTone | undefined;
   isChosen: boolean;
   isStop: boolean;
   onChoose: () => void;
 };
 
-function ToneTile({ id, name, picture, matrix, isChosen, isStop, onChoose }: TileProps) {
+function ToneTile({ id, name, picture, drawn, isChosen, isStop, onChoose }: TileProps) {
   const filter = `tile-${useId().replace(/\W/g, "")}`;
+  const matrix = drawn?.matrix;
   return (
     <ButtonBase
       role="radio"
@@ -126,7 +128,7 @@ function ToneTile({ id, name, picture, matrix, isChosen, isStop, onChoose }: Til
           objectFit: "cover",
           objectPosition: `${picture.focus[0]}% ${picture.focus[1]}%`,
         }}
-        style={matrix ? { filter: `url(#${filter})` } : {}}
+        style={matrix ? { filter: `url(#${filter})${drawn?.blur ? ` blur(${drawn.blur / 25}px)` : ""}` } : {}}
       />
       <Typography component="span" noWrap sx={{ display: "block", px: 0.75, py: 0.25, fontSize: 11.5 }} title={name}>
         {name}
@@ -237,6 +239,7 @@ function ToneParts({ tone, onChange }: Pick<ToneFieldProps, "tone" | "onChange">
       ) : null}
       {PARTS.map(([key, label]) => slider(label, now[key], -100, (value) => set({ ...now, [key]: value })))}
       {slider("Grain", now.grain, 0, (value) => set({ ...now, grain: value }))}
+      {slider("Out of focus", now.blur ?? 0, 0, (value) => set({ ...now, blur: value || undefined }))}
       {role(
         "Colour over it",
         wash?.role ?? "",
