@@ -88,6 +88,8 @@ const atRest = (page: Page) =>
     Promise.all(
       document
         .getAnimations()
+        // What goes with the scrolling never ends.
+        .filter((a) => a.timeline instanceof DocumentTimeline)
         .filter((a) => a.effect?.getComputedTiming().endTime !== Infinity)
         .map((a) => a.finished.catch(() => undefined)),
     ),
