@@ -180,6 +180,44 @@ test("films are fetched only when somebody wants to see them, stand behind a sec
   await still.close();
 });
 
+test("a link leads to a document of the shop: uploaded where it is wanted, and opened by its own name", async ({
+  page,
+}) => {
+  const { host } = await openShop(page);
+  await benchReady(page);
+  await takeScene(page);
+  const leads = details(page).getByRole("combobox", { name: "Button leads to" });
+  const open = async () => {
+    await leads.fill("document");
+    await page.getByRole("option", { name: "A document (PDF) …" }).click();
+  };
+  await open();
+  const files = page.getByRole("dialog", { name: "Choose a document" });
+  await files.getByRole("button", { name: "Close" }).click();
+  await expect(leads).toHaveValue("");
+  await open();
+  const upload = files.locator("input[type=file]");
+  await upload.setInputFiles({ name: "no.pdf", mimeType: "application/pdf", buffer: Buffer.alloc(2000, 1) });
+  await expect(files.getByText("This is no PDF. Save it as a PDF first.")).toBeVisible();
+  // The first line of a PDF: ISO 32000-1, 7.5.2.
+  const pdf = Buffer.from("%PDF-1.4\n%%EOF\n");
+  await upload.setInputFiles({ name: "Sizes of sails.pdf", mimeType: "application/pdf", buffer: pdf });
+  await expect(files.getByRole("link", { name: "Sizes of sails.pdf" })).toBeVisible();
+  await expectAccessible(page);
+  await files.getByRole("button", { name: "Take Sizes of sails.pdf" }).click();
+  await expect(leads).toHaveValue("Sizes of sails.pdf");
+  await kept(page);
+  await publish(page);
+  await page.goto(shopAt(host));
+  const href = await page.locator(".s-hero .button").getAttribute("href");
+  expect(href).toMatch(/^\/media\/[0-9a-f]{64}\.pdf$/);
+  const sent = await page.evaluate(async (address) => {
+    const answer = await fetch(address);
+    return [answer.status, answer.headers.get("content-type"), answer.headers.get("content-disposition")];
+  }, href!);
+  expect(sent).toEqual([200, "application/pdf", 'inline; filename="Sizes of sails.pdf"']);
+});
+
 test("a place is found by its name, drawn as a map in the shop’s colours, and loads nothing from elsewhere", async ({
   page,
 }) => {

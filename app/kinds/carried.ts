@@ -25,6 +25,7 @@ function hasIn({ goods, pictures, documents, isOwn = false }: ShopAtHand, { to, 
     case "shared":
       return entryOf(documents, id) !== undefined;
     case "film":
+    case "document":
       return isOwn;
     case "picture":
     case "file":

@@ -21,6 +21,7 @@ const WORDS: Readonly<Record<Reference["to"], string>> = {
   picture: "a picture",
   file: "a file",
   film: "a film",
+  document: "a document",
   menu: "a menu",
   shared: "a shared section",
 };
@@ -42,7 +43,8 @@ function judge({ documents }: Draft, { goods, pictures }: Shop): (reference: Ref
       case "file":
         return known.has(id);
       case "film":
-        // Films stay; nothing takes one away.
+      case "document":
+        // They stay; nothing takes one away.
         return true;
       default:
         return entryOf(documents, id)?.kind === to;

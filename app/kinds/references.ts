@@ -18,9 +18,9 @@ import { kindOf, nameOf } from ".";
 // What a document refers to is known from the fields of its kinds, from links wherever they stand, and from what every
 // section has. Bringing in, copying, "where used" and whatever takes something away ask here and nowhere else.
 
-/** A thing that a document can refer to. A file is a picture of the library that a link leads to. */
+/** A thing that a page can refer to. A file is a picture of the library that a link leads to; films and documents go by the name under which they are served. */
 export type Reference = {
-  readonly to: "picture" | "file" | "film" | "page" | "product" | "collection" | "menu" | "shared";
+  readonly to: "picture" | "file" | "film" | "document" | "page" | "product" | "collection" | "menu" | "shared";
   readonly id: string;
 };
 
@@ -42,6 +42,8 @@ function mapLink(link: Link, remap: Remap): Link {
       return to({ to: link.to, id: link.id }, (id) => ({ ...link, id }));
     case "list":
       return link.id === null ? link : to({ to: "collection", id: link.id }, (id) => ({ ...link, id }));
+    case "document":
+      return to({ to: "document", id: link.file }, (file) => ({ ...link, file }));
     case "place":
       return to({ to: "page", id: link.page }, (page) => ({ ...link, page }));
     default:

@@ -275,16 +275,16 @@ export const drawMap = endpoint({
   answer: z.object({ map: mapSchema }),
 });
 
-const film = z.object({ file: z.string(), name: z.string(), bytes: z.number(), since: z.string() });
-/** A film of the shop: the name under which it is served, what its file was called, its size, and when it came (ISO 8601). */
-export type Film = z.infer<typeof film>;
+const kept = z.object({ file: z.string(), name: z.string(), bytes: z.number(), since: z.string() });
+/** A film or a document of the shop: the name under which it is served, what its file was called, its size, and when it came (ISO 8601). */
+export type KeptFile = z.infer<typeof kept>;
 
-/** The films of the shop, the newest first. */
-export const readFilms = endpoint({
+/** The films and documents of the shop, the newest first. */
+export const readFiles = endpoint({
   method: "GET",
   path: "film",
   input: z.strictObject({}),
-  answer: z.object({ films: z.array(film) }),
+  answer: z.object({ films: z.array(kept), documents: z.array(kept) }),
 });
 
 /** Takes pictures out of the library, or brings back what was removed. */

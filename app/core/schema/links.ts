@@ -11,6 +11,8 @@ export type Link =
   | { readonly to: "place"; readonly page: string; readonly name: string }
   /** A file of the library: it is opened by itself. */
   | { readonly to: "file"; readonly id: string }
+  /** A document of the library, such as a size chart as a PDF: by the name under which it is served, and what its file is called. */
+  | { readonly to: "document"; readonly file: string; readonly name: string }
   | { readonly to: "web"; readonly address: string }
   | { readonly to: "mail"; readonly address: string }
   | { readonly to: "phone"; readonly number: string };
@@ -30,6 +32,11 @@ export const linkSchema: z.ZodType<Link> = z.discriminatedUnion("to", [
   z.strictObject({ to: z.literal("nowhere") }),
   z.strictObject({ to: z.literal("home") }),
   z.strictObject({ to: z.enum(["product", "collection", "page", "file"]), id: z.string().min(1).max(40) }),
+  z.strictObject({
+    to: z.literal("document"),
+    file: z.string().regex(/^[0-9a-f]{64}\.pdf$/),
+    name: z.string().min(1).max(160),
+  }),
   z.strictObject({
     to: z.literal("list"),
     id: z.string().min(1).max(40).nullable(),

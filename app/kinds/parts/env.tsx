@@ -174,6 +174,8 @@ export const hrefFor =
         const found = file(link.id);
         return found && sourceOf(found, found.width);
       }
+      case "document":
+        return `/media/${link.file}`;
       case "product": {
         const product = productWith(goods, link.id);
         return product && productAddress(product);

@@ -70,6 +70,30 @@ export const SCRIPT_ADDRESSES: Scripts = { every: SCRIPTS.every.address, goods: 
 /** Whether a name below /media is that of a film. */
 export const isFilmName = (name: string): boolean => /\.(?:mp4|webm)$/.test(name);
 
+/** Whether a name below /media is that of a document. */
+export const isDocumentName = (name: string): boolean => name.endsWith(".pdf");
+
+/**
+ * Sends a document of the library, to be shown by whatever shows PDFs in the browser. It is not held in a sandbox: those that browsers
+ * bring with them would show nothing in one, and run nothing of a document in the page's own origin.
+ */
+export function sendDocument(
+  found: { readonly path: string; readonly name: string } | undefined,
+  response: Response,
+  who: "public" | "private" = "public",
+): void {
+  if (!found) {
+    response.status(404).type("text/plain").send("There is no such document.");
+    return;
+  }
+  response.setHeader("Cache-Control", who === "public" ? YEAR : OWN_YEAR);
+  response.setHeader("Content-Security-Policy", "base-uri 'none'; form-action 'none'; frame-ancestors 'none'");
+  response.attachment(found.name.toLowerCase().endsWith(".pdf") ? found.name : `${found.name}.pdf`);
+  const named = String(response.getHeader("Content-Disposition")).replace(/^attachment/, "inline");
+  response.setHeader("Content-Disposition", named);
+  response.type("application/pdf").sendFile(found.path, { cacheControl: false, dotfiles: "allow" });
+}
+
 /** Sends a film of the library; browsers ask for parts of it (RFC 9110, 14). `who` may keep it. */
 export function sendVideo(file: string | undefined, response: Response, who: "public" | "private" = "public"): void {
   if (!file) {

@@ -9,8 +9,8 @@ import { ownerOfSession, sessionSecret } from "../accounts/index.server";
 import { config, trustProxies } from "../config/index.server";
 import { database, PictureRow, ShopRow } from "../database/index.server";
 import { MOST_ARCHIVE_BYTES, MOST_FILE_BYTES } from "../goods/index.server";
-import { MOST_BYTES, MOST_VIDEO_BYTES, videoFor } from "../pictures/index.server";
-import { fonts, isFilmName, sendPicture, sendVideo } from "./static";
+import { documentFor, MOST_BYTES, MOST_VIDEO_BYTES, videoFor } from "../pictures/index.server";
+import { fonts, isDocumentName, isFilmName, sendDocument, sendPicture, sendVideo } from "./static";
 import { troubleOf } from "./trouble.server";
 
 declare module "react-router" {
@@ -91,13 +91,13 @@ async function mayView(request: Request, hash: string): Promise<boolean> {
   return (await PictureRow.count({ where: { hash, shopId: shops.map((s) => s.id) } })) > 0;
 }
 
-/** Where a film is that the asker owns; undefined where they have none of that name. */
-async function filmOf(request: Request, file: string): Promise<string | undefined> {
+/** What the first of the asker's shops that has it says of a file; undefined where none has it. */
+async function ofOwner<T>(request: Request, find: (shopId: string) => Promise<T | undefined>): Promise<T | undefined> {
   const owner = await ownerOf(request);
   if (!owner) return undefined;
   for (const { id } of await ShopRow.findAll({ where: { ownerId: owner.id }, attributes: ["id"] })) {
-    const path = await videoFor(id, file);
-    if (path) return path;
+    const found = await find(id);
+    if (found !== undefined) return found;
   }
   return undefined;
 }
@@ -161,7 +161,9 @@ export function studio(
   );
   app.get("/media/:name", async (request, response) => {
     const name = String(request.params.name);
-    if (isFilmName(name)) return sendVideo(await filmOf(request, name), response, "private");
+    if (isFilmName(name)) return sendVideo(await ofOwner(request, (shop) => videoFor(shop, name)), response, "private");
+    if (isDocumentName(name))
+      return sendDocument(await ofOwner(request, (shop) => documentFor(shop, name)), response, "private");
     return sendPicture(name, response, (hash) => mayView(request, hash), "private");
   });
   // What is asked of the studio is its owner's alone, and of this moment.

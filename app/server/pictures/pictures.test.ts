@@ -6,10 +6,13 @@ import { PictureRow } from "../database/index.server";
 import { ownerWithShop } from "../fixtures/owner";
 import { freshShop } from "../shops/index.server";
 import {
+  addDocument,
   addPicture,
+  documentFor,
   describePicture,
   dropRemovedPictures,
   fileFor,
+  filesOf,
   hasPicture,
   picturesOf,
   removePictures,
@@ -17,6 +20,7 @@ import {
   reworkOf,
   shadePictures,
   tagPictures,
+  takeFromStock,
 } from "./index.server";
 
 const plain = (width: number, height: number) =>
@@ -244,5 +248,44 @@ describe("a picture that is removed", () => {
     await removePictures(mine.shop.id, [id]);
     await dropRemovedPictures(Date.now() + 31 * 86_400_000);
     expect(await restorePictures(mine.shop.id, [id])).toBe(0);
+  });
+});
+
+describe("documents", () => {
+  it("are PDFs by their first line, kept once, and only their own shop’s", async () => {
+    const mine = await ownerWithShop();
+    const other = await ownerWithShop();
+    const pdf = Buffer.from("%PDF-1.7\n%%EOF\n");
+    const added = await addDocument(mine.shop.id, pdf, "Sizes.pdf");
+    if (!added.ok) throw new Error(added.why);
+    expect(added.file).toMatch(/^[0-9a-f]{64}\.pdf$/);
+    expect(await documentFor(mine.shop.id, added.file)).toMatchObject({ name: "Sizes.pdf" });
+    expect(await documentFor(other.shop.id, added.file)).toBeUndefined();
+    expect(await documentFor(mine.shop.id, "../../etc/passwd.pdf")).toBeUndefined();
+    // The same one again, under another name, is the same file with its newest name.
+    await addDocument(mine.shop.id, pdf, "Sizes 2.pdf");
+    const { documents, films } = await filesOf(mine.shop.id);
+    expect(documents.map((d) => d.name)).toEqual(["Sizes 2.pdf"]);
+    expect(films).toEqual([]);
+    for (const bytes of [Buffer.from("<html>%PD"), Buffer.alloc(0), Buffer.concat([Buffer.alloc(2000, 32), pdf])])
+      expect(await addDocument(mine.shop.id, bytes, "x.pdf")).toMatchObject({ ok: false });
+  });
+});
+
+describe("the stock room", () => {
+  it("is copied into a shop’s pictures, once, with what it shows and what must stay in view", async () => {
+    const { shop } = await ownerWithShop();
+    const ids = await takeFromStock(shop.id, ["sea-dawn", "oranges"]);
+    const taken = await picturesOf(shop.id);
+    expect(ids?.map((id) => taken.find((p) => p.id === id)?.alt)).toEqual([
+      "Sunrise over a calm sea",
+      "Oranges on a blue table",
+    ]);
+    expect(taken.find((p) => p.name === "sea-dawn.webp")).toMatchObject({ width: 1600, focus: [57, 45] });
+    expect(await takeFromStock(shop.id, ["sea-dawn"])).toEqual([ids![0]]);
+    expect(await picturesOf(shop.id)).toHaveLength(2);
+    // Nothing is taken where one of them is not known.
+    expect(await takeFromStock(shop.id, ["terrazzo", "../secret"])).toBeUndefined();
+    expect(await picturesOf(shop.id)).toHaveLength(2);
   });
 });

@@ -1,5 +1,5 @@
 import { createHash } from "node:crypto";
-import type { Film } from "~/core/protocol";
+import type { KeptFile } from "~/core/protocol";
 import { VideoRow } from "../database/index.server";
 import { keepFile, pathIfThere } from "./store";
 
@@ -27,17 +27,49 @@ export async function addVideo(shopId: string, bytes: Buffer, name: string): Pro
   return { ok: true, file };
 }
 
-/** The films of a shop, the newest first. */
-export const filmsOf = async (shopId: string): Promise<readonly Film[]> =>
-  (
-    await VideoRow.findAll({
-      where: { shopId },
-      order: [
-        ["createdAt", "DESC"],
-        ["file", "ASC"],
-      ],
-    })
-  ).map(({ file, name, bytes, createdAt }) => ({ file, name, bytes, since: createdAt.toISOString() }));
+/** Largest document in bytes. */
+export const MOST_DOCUMENT_BYTES = 20 * 1024 * 1024;
+/** How far into a file its first line may stand (ISO 32000-1, 7.5.2 and annex H: readers look for it in the first 1024 bytes). */
+const HEADER_WITHIN = 1024;
+
+/** Takes a document into the shop: a PDF, kept as it is. */
+export async function addDocument(shopId: string, bytes: Buffer, name: string): Promise<VideoUpload> {
+  if (bytes.length > MOST_DOCUMENT_BYTES)
+    return { ok: false, why: "This document is larger than 20 MB. Make it smaller first." };
+  if (!bytes.subarray(0, HEADER_WITHIN).includes("%PDF-"))
+    return { ok: false, why: "This is no PDF. Save it as a PDF first." };
+  const file = `${createHash("sha256").update(bytes).digest("hex")}.pdf`;
+  await keepFile(file, bytes);
+  await VideoRow.upsert({ shopId, file, name: name.slice(-160), bytes: bytes.length, createdAt: new Date() });
+  return { ok: true, file };
+}
+
+/** The films and documents of a shop, the newest first. */
+export async function filesOf(
+  shopId: string,
+): Promise<{ readonly films: readonly KeptFile[]; readonly documents: readonly KeptFile[] }> {
+  const rows = await VideoRow.findAll({
+    where: { shopId },
+    order: [
+      ["createdAt", "DESC"],
+      ["file", "ASC"],
+    ],
+  });
+  const all = rows.map(({ file, name, bytes, createdAt }) => ({ file, name, bytes, since: createdAt.toISOString() }));
+  const isDocument = ({ file }: KeptFile) => file.endsWith(".pdf");
+  return { films: all.filter((each) => !isDocument(each)), documents: all.filter(isDocument) };
+}
+
+/** The path of a document of this shop, and what its file is called; undefined where it has none of that name. */
+export async function documentFor(
+  shopId: string,
+  file: string,
+): Promise<{ readonly path: string; readonly name: string } | undefined> {
+  if (!/^[0-9a-f]{64}\.pdf$/.test(file)) return undefined;
+  const row = await VideoRow.findOne({ where: { shopId, file } });
+  const path = row ? await pathIfThere(file) : undefined;
+  return row && path ? { path, name: row.name } : undefined;
+}
 
 /** The path of a film of this shop; undefined where it has none of that name. */
 export async function videoFor(shopId: string, file: string): Promise<string | undefined> {

@@ -11,8 +11,8 @@ import { situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
 import { trustProxies } from "../config/index.server";
 import { tonesIn } from "~/render";
-import { fonts, isFilmName, SCRIPTS, sendPicture, sendVideo } from "../http/static";
-import { hasPicture, videoFor } from "../pictures/index.server";
+import { fonts, isDocumentName, isFilmName, SCRIPTS, sendDocument, sendPicture, sendVideo } from "../http/static";
+import { documentFor, hasPicture, videoFor } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng, iconSvg } from "./favicon";
 import { contentFor, draftPage, FOR_ONE, serveDrafts } from "./draft";
@@ -113,6 +113,7 @@ function whateverElse(): Express {
   app.get("/media/:name", async (request, response) => {
     const shop = shopOf(response);
     const name = String(request.params.name);
+    if (isDocumentName(name)) return sendDocument(await documentFor(shop.id, name), response);
     if (isFilmName(name)) return sendVideo(await videoFor(shop.id, name), response);
     // Only tones that a page of the shop shows are made.
     const isToneAllowed = async (code: string) => {

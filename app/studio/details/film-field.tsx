@@ -4,7 +4,7 @@ import { useRef, useState } from "react";
 import { readAt } from "~/core/operations";
 import { nameOf } from "~/kinds";
 import { useStudio } from "../keeping";
-import { FilmList, uploadFilm } from "../pictures";
+import { FileList, uploadFile } from "../pictures";
 import { FileInput } from "../ui";
 import { useSetOrSay, type FieldProps } from "./use-set";
 
@@ -21,7 +21,7 @@ export function FilmField({ node, field, path }: FieldProps) {
   const take = async (file: File) => {
     setProblem(null);
     setShare(0);
-    const answer = await uploadFilm(client, file, setShare);
+    const answer = await uploadFile(client, "film", file, setShare);
     setShare(null);
     if (answer.ok) set(answer.file);
     else setProblem(answer.why);
@@ -63,10 +63,11 @@ export function FilmField({ node, field, path }: FieldProps) {
         <LinearProgress variant="determinate" value={share * 100} aria-label="Uploading" sx={{ width: "100%" }} />
       ) : null}
       {isChoosing ? (
-        <FilmList
+        <FileList
+          kinds={["film"]}
           chosen={has ? at : null}
           onClose={() => setChoosing(false)}
-          onChoose={(file) => {
+          onChoose={({ file }) => {
             setChoosing(false);
             set(file);
           }}

@@ -75,7 +75,7 @@ it("a film that can't be taken is refused with a reason, and nothing else is los
   await vi.waitFor(() => expect(text()).toContain("This is no film that browsers play."));
   vi.stubGlobal("fetch", () => Promise.reject(new TypeError("no network")));
   await choose(new File(["x"], "x.mp4"));
-  await vi.waitFor(() => expect(text()).toContain("The film did not arrive."));
+  await vi.waitFor(() => expect(text()).toContain("did not arrive. Check the connection"));
   expect(product().pictures).toEqual(ids);
   vi.stubGlobal("fetch", async () => Response.json({ ok: true, file: FILE }));
   await choose(new File(["x"], "x.mp4"));

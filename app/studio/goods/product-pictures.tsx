@@ -3,7 +3,7 @@ import { Film, ImagePlus } from "lucide-react";
 import { useRef, useState } from "react";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { useStudio } from "../keeping";
-import { PicturePicker, uploadFilm, useDescribe } from "../pictures";
+import { PicturePicker, uploadFile, useDescribe } from "../pictures";
 import { FileInput, INK } from "../ui";
 import { Group, type FormPart } from "./product-form";
 import { Sorting, SortTile } from "./sorting";
@@ -57,7 +57,7 @@ export function ProductPictures({ product, set }: FormPart) {
   const takeFilm = async (file: File) => {
     setProblem(null);
     setFilm(file.name);
-    const answer = await uploadFilm(client, file);
+    const answer = await uploadFile(client, "film", file);
     setFilm(null);
     if (answer.ok) set({ video: { file: answer.file, after: Math.min(1, product.pictures.length) } });
     else setProblem(answer.why);

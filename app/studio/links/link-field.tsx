@@ -5,10 +5,14 @@ import { standingIn, type Draft } from "~/core/document";
 import { linkSchema, NO_LINK, type Link } from "~/core/schema";
 import { chassisOf, nameOf } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
+import { FileList } from "../pictures";
 import { NarrowList, type ListLink } from "./narrow";
 import { readOwnAddress } from "./own-address";
 
 type LinkTarget = { readonly label: string; readonly group: string; readonly link: Link };
+
+/** Not a target itself: behind it, documents are chosen and uploaded. */
+const DOCUMENTS: LinkTarget = { label: "A document (PDF) …", group: "Files", link: NO_LINK };
 
 /** What a typed text may mean as a link. */
 export function readLink(text: string): Link | string {
@@ -74,6 +78,7 @@ function labelOf(link: Link, targets: readonly LinkTarget[]): string {
   if (link.to === "web" || link.to === "mail") return link.address;
   if (link.to === "phone") return link.number;
   if (link.to === "nowhere") return "";
+  if (link.to === "document") return link.name;
   return targets.find((t) => sameLink(t.link, link))?.label ?? "";
 }
 
@@ -93,6 +98,9 @@ export const LinkField = memo(function LinkField({
   // Of the pages, only what they and their places are called: a letter typed somewhere must not draw every link anew.
   const named = useStudio((s) => namesOf(s.draft.documents));
   const [problem, setProblem] = useState<string | null>(null);
+  const [isChoosing, setChoosing] = useState(false);
+  // What is typed is put back to what the link is when a document was not chosen after all.
+  const [round, setRound] = useState(0);
   const targets = useMemo<readonly LinkTarget[]>(() => {
     const { documents } = store.getState().draft;
     return [
@@ -111,6 +119,7 @@ export const LinkField = memo(function LinkField({
         group: "Products",
         link: { to: "product", id: p.id },
       })),
+      DOCUMENTS,
       ...pictures.map((p): LinkTarget => ({ label: p.name, group: "Files", link: { to: "file", id: p.id } })),
     ];
     // `named` says when what is read from the draft has changed.
@@ -133,7 +142,7 @@ export const LinkField = memo(function LinkField({
   };
   const field = (
     <Autocomplete<LinkTarget, false, false, true>
-      key={JSON.stringify(value)}
+      key={`${JSON.stringify(value)} ${round}`}
       freeSolo
       size="small"
       options={targets}
@@ -141,9 +150,13 @@ export const LinkField = memo(function LinkField({
       getOptionLabel={(t) => (typeof t === "string" ? t : t.label)}
       getOptionKey={(t) => (typeof t === "string" ? t : JSON.stringify(t.link))}
       defaultValue={current ?? labelOf(value, targets)}
-      onChange={(_event, next) => take(next === null ? NO_LINK : typeof next === "string" ? read(next) : next.link)}
+      onChange={(_event, next) => {
+        if (next === DOCUMENTS) return setChoosing(true);
+        take(next === null ? NO_LINK : typeof next === "string" ? read(next) : next.link);
+      }}
       onBlur={(event) => {
         const typed = (event.target as HTMLInputElement).value ?? "";
+        if (typed === DOCUMENTS.label) return;
         if (typed !== (current?.label ?? labelOf(value, targets)))
           take(targets.find((t) => t.label.toLowerCase() === typed.toLowerCase())?.link ?? read(typed));
       }}
@@ -174,6 +187,27 @@ export const LinkField = memo(function LinkField({
       )}
     />
   );
+  const documents = isChoosing ? (
+    <FileList
+      kinds={["document"]}
+      chosen={value.to === "document" ? value.file : null}
+      onClose={() => {
+        setChoosing(false);
+        setRound(round + 1);
+      }}
+      onChoose={({ file, name }) => {
+        setChoosing(false);
+        take({ to: "document", file, name });
+      }}
+    />
+  ) : null;
+  if (documents)
+    return (
+      <>
+        {field}
+        {documents}
+      </>
+    );
   return value.to === "collection" || value.to === "list" ? (
     <Box>
       {field}

@@ -1,11 +1,12 @@
 import { Alert, Box, Button, Drawer, Typography, useMediaQuery } from "@mui/material";
-import { Images, LayoutGrid, ListChecks, X } from "lucide-react";
+import { FileText, Images, LayoutGrid, ListChecks, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { isLogo } from "~/core/document";
 import type { ColourName, Picture } from "~/core/pictures";
 import { removePictures } from "~/core/protocol";
 import { useReload, useStudio, useStudioStore } from "../keeping";
 import { Blank, FindField, IconAction } from "../ui";
+import { FileList } from "./file-list";
 import { Describe, RemoveDialog, Several } from "./describe";
 import { belongs, coloursIn, NARROWED, picturesNamed, withTag, type Narrowed } from "./find";
 import { inPortions } from "./in-portions";
@@ -39,6 +40,7 @@ export function Library() {
   const say = useStudio((s) => s.say);
   const [replacing, setReplacing] = useState<Picture | null>(null);
   const [isStock, setStock] = useState(false);
+  const [isFiles, setFiles] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const [narrowed, setNarrowed] = useState<Narrowed>("all");
   const [colour, setColour] = useState<ColourName | null>(null);
@@ -146,6 +148,11 @@ export function Library() {
           {isNarrow && taken ? null : (
             <Button variant="outlined" startIcon={<Images size={16} aria-hidden />} onClick={() => setStock(true)}>
               Stock room
+            </Button>
+          )}
+          {isNarrow && taken ? null : (
+            <Button variant="outlined" startIcon={<FileText size={16} aria-hidden />} onClick={() => setFiles(true)}>
+              Films and documents
             </Button>
           )}
           {isNarrow && taken ? null : (
@@ -260,6 +267,7 @@ export function Library() {
           }}
         />
       ) : null}
+      {isFiles ? <FileList kinds={["film", "document"]} onClose={() => setFiles(false)} /> : null}
       <PicturePicker
         open={isStock}
         fromStock

@@ -34,23 +34,37 @@ export async function upload(
   return { ok: false, why };
 }
 
-const MOST_FILM_BYTES = 40 * 1024 * 1024;
-const filmTaken = z.object({ ok: z.literal(true), file: z.string() });
+const KINDS_OF_FILE = {
+  film: {
+    most: 40,
+    accept: "video/mp4,video/webm",
+    tooLarge: "This film is larger than 40 MB. Make it shorter or smaller first.",
+  },
+  document: {
+    most: 20,
+    accept: "application/pdf",
+    tooLarge: "This document is larger than 20 MB. Make it smaller first.",
+  },
+} as const;
+export type FileKind = keyof typeof KINDS_OF_FILE;
+export const acceptedFor = (kind: FileKind): string => KINDS_OF_FILE[kind].accept;
+const fileTaken = z.object({ ok: z.literal(true), file: z.string() });
 
-/** Sends a film to the shop; gives the name under which it is served. `progress` gets the share that has been sent, 0–1. */
-export async function uploadFilm(
+/** Sends a film or a document to the shop; gives the name under which it is served. `progress` gets the share that has been sent, 0–1. */
+export async function uploadFile(
   client: Client,
+  kind: FileKind,
   file: File,
   progress?: (share: number) => void,
 ): Promise<{ readonly ok: true; readonly file: string } | { readonly ok: false; readonly why: string }> {
-  if (file.size > MOST_FILM_BYTES)
-    return { ok: false, why: "This film is larger than 40 MB. Make it shorter or smaller first." };
+  const { most, tooLarge } = KINDS_OF_FILE[kind];
+  if (file.size > most * 1024 * 1024) return { ok: false, why: tooLarge };
   const body = new FormData();
-  body.append("film", file, file.name);
+  body.append(kind, file, file.name);
   const reply = await client.upload("film", body, progress ? { progress } : {});
-  const said = filmTaken.safeParse(reply.ok ? reply.value : undefined);
+  const said = fileTaken.safeParse(reply.ok ? reply.value : undefined);
   if (said.success) return { ok: true, file: said.data.file };
   if (reply.ok || reply.code === "unreached")
-    return { ok: false, why: "The film did not arrive. Check the connection and try again." };
+    return { ok: false, why: `“${file.name}” did not arrive. Check the connection and try again.` };
   return { ok: false, why: reply.why };
 }
