@@ -281,7 +281,7 @@ describe("the stock room", () => {
       "Sunrise over a calm sea",
       "Oranges on a blue table",
     ]);
-    expect(taken.find((p) => p.name === "sea-dawn.webp")).toMatchObject({ width: 1600, focus: [57, 45] });
+    expect(taken.find((p) => p.name === "sea-dawn.webp")).toMatchObject({ width: 2048, focus: [57, 45] });
     expect(await takeFromStock(shop.id, ["sea-dawn"])).toEqual([ids![0]]);
     expect(await picturesOf(shop.id)).toHaveLength(2);
     // Nothing is taken where one of them is not known.

@@ -128,7 +128,7 @@ export const LinkField = memo(function LinkField({
   // A list that is narrowed is called as the whole of it; what narrows it stands beneath.
   const whole: Link =
     value.to !== "list" ? value : value.id === null ? { ...value, query: "" } : { to: "collection", id: value.id };
-  const current = targets.find((t) => sameLink(t.link, whole));
+  const current = targets.find((t) => t !== DOCUMENTS && sameLink(t.link, whole));
   const isDead = ["product", "collection", "list", "page", "place", "file"].includes(value.to) && !current;
   const read = (text: string) =>
     readOwnAddress(text.trim(), store.getState().shop.address, {
