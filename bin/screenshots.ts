@@ -39,7 +39,6 @@ await page.getByRole("treeitem", { name: /^Hero/ }).locator("svg rect").nth(3).w
 await take("bench");
 await page.getByRole("treeitem", { name: /^Freehand/ }).click();
 await wide().locator(".w-point").nth(1).click();
-await take("columns");
 await page.getByRole("treeitem", { name: /^Picture/ }).click();
 await wide().locator(".s-picture-words .rich p").first().click();
 await wide().locator(".ProseMirror").waitFor();
