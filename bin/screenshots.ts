@@ -109,6 +109,13 @@ await page.getByText(/^Its edge|^Some of its edge/).waitFor();
 await page.getByRole("radio", { name: "Your brand’s colour" }).click();
 await take("cut-out");
 await page.getByRole("button", { name: "Cancel" }).click();
+await area("Pages");
+await page.getByRole("treeitem", { name: /^Hero/ }).click();
+await page.getByRole("button", { name: "Choose another" }).first().click();
+await page.getByRole("button", { name: "Stock room", exact: true }).click();
+await page.getByRole("group", { name: /^Pictures, / }).waitFor();
+await take("stock");
+await page.keyboard.press("Escape");
 
 const shop = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await shop.goto(SHOP);

@@ -22,7 +22,7 @@ describe("the demo shop's pictures", () => {
     const [first, second] = PRODUCT_PICTURES;
     expect(drawProduct(first!)).toBe(drawProduct(first!));
     expect(drawProduct(first!)).not.toBe(drawProduct(second!));
-    expect(drawScene(SCENES[0]!)).toBe(drawScene(SCENES[0]!));
+    expect(drawScene(SCENES[0]!, "")).toBe(drawScene(SCENES[0]!, ""));
     expect(drawWorkshop(WORKSHOP[0]!)).toBe(drawWorkshop(WORKSHOP[0]!));
     expect(new Set(PRODUCT_PICTURES.map(drawProduct)).size).toBe(PRODUCT_PICTURES.length);
   });
@@ -30,7 +30,7 @@ describe("the demo shop's pictures", () => {
   it("never break: no coordinate is missing", () => {
     for (const picture of PRODUCT_PICTURES)
       expect(drawProduct(picture), picture.name).not.toMatch(/NaN|undefined|Infinity/);
-    for (const scene of SCENES) expect(drawScene(scene), scene.name).not.toMatch(/NaN|undefined|Infinity/);
+    for (const scene of SCENES) expect(drawScene(scene, ""), scene.name).not.toMatch(/NaN|undefined|Infinity/);
     for (const scene of WORKSHOP) expect(drawWorkshop(scene), scene.name).not.toMatch(/NaN|undefined|Infinity/);
   });
 

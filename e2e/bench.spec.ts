@@ -287,7 +287,9 @@ test("a picture is chosen from the library by clicking its place, and links that
   await wide.locator(".s-picture-words .head").click();
   await wide.locator(".s-picture-words .pic").click();
   const dialog = page.getByRole("dialog", { name: "Choose a picture" });
-  await expect(dialog.getByText("There are no pictures yet. Upload the first ones above.")).toBeVisible();
+  await expect(
+    dialog.getByText("There are no pictures yet. Upload the first ones above, or take some from the stock room."),
+  ).toBeVisible();
   await dialog.getByLabel("Upload pictures").setInputFiles("demo/pictures/made/workshop-bench.webp");
   await expect(wide.locator(".s-picture-words img")).toBeVisible();
   await expect(pane(page, "Phone").locator(".s-picture-words img")).toBeVisible();

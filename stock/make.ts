@@ -14,7 +14,7 @@ import { SCENES } from "./list";
 
 /** They are drawn with so many dots on the long side, and kept with more: what is smooth loses nothing by being enlarged. */
 const DRAWN = 1600;
-const LONG = 2048;
+const LARGER = 1.28;
 const SMALL = 360;
 const [wanted = "", size, into, share = "0/1"] = process.argv.slice(2);
 const folder = into ? resolve(into) : fileURLToPath(new URL("./made/", import.meta.url));
@@ -32,7 +32,7 @@ for (const [i, scene] of jobs.entries()) {
   else {
     await drawn
       .clone()
-      .resize(...sizeOf(scene.shape, LONG), { kernel: "lanczos3" })
+      .resize(Math.round(width * LARGER), Math.round(height * LARGER), { kernel: "lanczos3" })
       .webp({ quality: 80, effort: 6, smartSubsample: true })
       .toFile(resolve(folder, `${scene.name}.webp`));
     writeFileSync(

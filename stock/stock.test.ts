@@ -31,7 +31,7 @@ describe("the stock room", () => {
     for (const { name, width, height, colours, alt } of list) {
       const scene = SCENES.find((s) => s.name === name)!;
       expect(alt).toBe(scene.alt);
-      expect([width, height], name).toEqual(sizeOf(scene.shape, 2048));
+      expect([width, height], name).toEqual(sizeOf(scene.shape, 1600).map((side) => Math.round(side * 1.28)));
       expect(colours.length, name).toBeGreaterThan(0);
       const file = `stock/made/${name}.webp`;
       expect(existsSync(file), file).toBe(true);

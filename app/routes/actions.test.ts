@@ -277,7 +277,7 @@ describe("uploads", () => {
     };
     const page = new File(["<!doctype html><script>alert(1)</script>".padEnd(200)], "x.png");
     expect(await send(ACTIONS.upload!, {})).toEqual([400, "No picture arrived."]);
-    expect(await send(ACTIONS.film!, { film: "words" })).toEqual([400, "No film arrived."]);
+    expect(await send(ACTIONS.film!, { film: "words" })).toEqual([400, "No file arrived."]);
     expect((await send(ACTIONS.upload!, { picture: page }))[0]).toBe(422);
     expect(await send(ACTIONS.film!, { film: page })).toEqual([
       422,

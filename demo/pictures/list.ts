@@ -121,6 +121,8 @@ export const SCENES: readonly (Described<SkyScene> & Placed)[] = [
     height: 1000,
     horizon: 0.7,
     land: "dunes",
+    seed: 31,
+    eye: 1.9,
     kites: [
       { sail: "delta", colours: "dawn", at: [0.68, 0.25], size: 215, angle: -14, tails: 1.5, to: [0.36, 0.76] },
       { sail: "rokkaku", colours: "buoy", at: [0.9, 0.45], size: 58, angle: 12, to: [0.56, 0.78] },
@@ -136,6 +138,7 @@ export const SCENES: readonly (Described<SkyScene> & Placed)[] = [
     height: 1000,
     horizon: 0.6,
     land: "beach",
+    seed: 3,
     kites: [
       { sail: "longDelta", colours: "heather", at: [0.32, 0.28], size: 190, angle: 10, tails: 1.6, to: [0.595, 0.75] },
     ],
@@ -149,7 +152,7 @@ export const SCENES: readonly (Described<SkyScene> & Placed)[] = [
     height: 1000,
     horizon: 0.62,
     land: "dunes",
-    cloud: 0.35,
+    seed: 12,
     kites: [{ sail: "vented", colours: "slate", at: [0.6, 0.3], size: 190, angle: -24, to: [0.31, 0.72] }],
     figures: [{ at: [0.3, 0.78], height: 80 }],
   },
@@ -161,6 +164,7 @@ export const SCENES: readonly (Described<SkyScene> & Placed)[] = [
     height: 1000,
     horizon: 0.64,
     land: "beach",
+    seed: 7,
     kites: [{ sail: "genki", colours: "kelp", at: [0.7, 0.25], size: 165, angle: -8, tails: 2, to: [0.405, 0.74] }],
     figures: [{ at: [0.4, 0.82], height: 110 }],
   },
@@ -172,6 +176,7 @@ export const SCENES: readonly (Described<SkyScene> & Placed)[] = [
     height: 1200,
     horizon: 1,
     land: "none",
+    seed: 5,
     kites: [
       { sail: "facet", colours: "shoal", at: [0.24, 0.3], size: 150, angle: 14 },
       { sail: "bird", colours: "dawn", at: [0.62, 0.24], size: 170, angle: -16 },
@@ -188,7 +193,7 @@ export const SCENES: readonly (Described<SkyScene> & Placed)[] = [
     height: 1000,
     horizon: 0.56,
     land: "beach",
-    cloud: -0.2,
+    seed: 5,
     kites: [
       { sail: "diamond", colours: "kelp", at: [0.34, 0.28], size: 84, angle: -10, tails: 2.2, to: [0.5, 0.74] },
       { sail: "sled", colours: "dawn", at: [0.66, 0.2], size: 90, angle: 8, tails: 1.6, to: [0.585, 0.76] },

@@ -22,7 +22,8 @@ function row(x: number, z: number, size: number, seed: number): number {
   return Math.max(0, high) * s * s * (1.6 - 0.6 * s);
 }
 
-const land = (x: number, z: number, seed: number) =>
+/** How high the dunes of a place are, in metres. */
+export const duneLand = (x: number, z: number, seed: number): number =>
   3.6 * row(x, z, 17, seed) + 0.85 * row(x + 3, z + 9, 6.5, seed + 9) + 2 * noise(x / 40, z / 40, seed + 4);
 
 function dunes(
@@ -39,7 +40,7 @@ function dunes(
 ): Shader {
   const above = skyOf(sky);
   const eye = [o.eye[0], 0, 0] as [number, number, number];
-  eye[1] = Math.max(land(eye[0], 0, o.seed), land(eye[0], 3, o.seed)) + o.eye[1];
+  eye[1] = Math.max(duneLand(eye[0], 0, o.seed), duneLand(eye[0], 3, o.seed)) + o.eye[1];
   const ray = looking(eye, [eye[0], eye[1] - o.down, 10], 1.7);
   const size = Math.hypot(...sky.sun);
   const [sx, sy, sz] = sky.sun.map((v) => v / size) as [number, number, number];
@@ -50,7 +51,7 @@ function dunes(
     let before = 0.6;
     let hit = false;
     for (let i = 0; i < 150 && t < 190; i++) {
-      const over = eye[1] + dy * t - land(eye[0] + dx * t, dz * t, o.seed);
+      const over = eye[1] + dy * t - duneLand(eye[0] + dx * t, dz * t, o.seed);
       if (over < 0.0008 * t) {
         hit = true;
         break;
@@ -61,15 +62,15 @@ function dunes(
     if (!hit) return above(dx, Math.max(dy, 0.001), dz);
     for (let i = 0; i < 7; i++) {
       const m = (before + t) / 2;
-      if (eye[1] + dy * m - land(eye[0] + dx * m, dz * m, o.seed) < 0) t = m;
+      if (eye[1] + dy * m - duneLand(eye[0] + dx * m, dz * m, o.seed) < 0) t = m;
       else before = m;
     }
     const x = eye[0] + dx * t;
     const z = dz * t;
-    const h = land(x, z, o.seed);
+    const h = duneLand(x, z, o.seed);
     const e = 0.012 + t * 0.0012;
-    const gx = (land(x + e, z, o.seed) - h) / e;
-    const gz = (land(x, z + e, o.seed) - h) / e;
+    const gx = (duneLand(x + e, z, o.seed) - h) / e;
+    const gz = (duneLand(x, z + e, o.seed) - h) / e;
     let nx = -gx;
     let nz = -gz;
     // Ripples of the wind, that fade where they would be finer than the picture.
@@ -86,7 +87,7 @@ function dunes(
     let open = 1;
     let far = 0.12;
     for (let i = 0; i < 34 && far < 40; i++) {
-      const over = h + 0.03 + sy * far - land(x + sx * far, z + sz * far, o.seed);
+      const over = h + 0.03 + sy * far - duneLand(x + sx * far, z + sz * far, o.seed);
       open = Math.min(open, 0.5 + over / (0.05 * far + 0.02));
       if (open <= 0) break;
       far += within(0.1, 2, over * 0.9 + 0.05);
