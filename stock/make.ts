@@ -49,12 +49,29 @@ for (const [i, scene] of jobs.entries()) {
 // What the studio and the server know of each scene. Its colours are read as those of any other picture.
 if (!into) {
   const known = [];
-  for (const { name, alt, group, words, focus } of SCENES) {
+  const ROOM = {
+    left: "on the left",
+    right: "on the right",
+    head: "above",
+    foot: "below",
+    middle: "in the middle",
+    all: "everywhere",
+  };
+  for (const { name, alt, group, words, focus, room } of SCENES) {
     const file = resolve(folder, `${name}.webp`);
     if (!existsSync(file)) continue;
     const { width, height, colours } = await measurePicture(readFileSync(file));
     const [x, y] = focus.map((share) => Math.round(share * 100));
-    known.push({ name, alt, group, words, width, height, focus: [x, y], colours });
+    known.push({
+      name,
+      alt,
+      group,
+      words: [...words, `room for words ${ROOM[room]}`],
+      width,
+      height,
+      focus: [x, y],
+      colours,
+    });
   }
   const list = known.map((scene) => JSON.stringify(scene));
   writeFileSync(fileURLToPath(new URL("./list.json", import.meta.url)), `[\n  ${list.join(",\n  ")}\n]\n`);

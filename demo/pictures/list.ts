@@ -128,7 +128,10 @@ export const SCENES: readonly (Described<SkyScene> & Placed)[] = [
       { sail: "rokkaku", colours: "buoy", at: [0.9, 0.45], size: 58, angle: 12, to: [0.56, 0.78] },
       { sail: "diamond", colours: "shoal", at: [0.47, 0.13], size: 44, angle: -10, tails: 2 },
     ],
-    figures: [{ at: [0.36, 0.81], height: 66 }],
+    figures: [
+      { at: [0.36, 0.81], height: 66 },
+      { at: [0.555, 0.805], height: 46, flip: true },
+    ],
   },
   {
     name: "scene-beach-dawn",
