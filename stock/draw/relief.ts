@@ -1,4 +1,4 @@
-import { mix, plus, times, through, type Light } from "./colour";
+import { plus, times, through, type Light } from "./colour";
 import type { Shader } from "./frame";
 import { step, within } from "./noise";
 
@@ -88,5 +88,3 @@ export const windowed =
     open *= bar(u, panes[0]) * bar(v, panes[1]);
     return open;
   };
-
-export const sheen = (a: Light, b: Light, t: number): Light => mix(a, b, within(0, 1, t));

@@ -1,4 +1,4 @@
-import { along, mix, plus, times, type Light } from "./colour";
+import { along, mix, plus, type Light } from "./colour";
 import { cloudy, step, within } from "./noise";
 
 export type Sky = {
@@ -49,4 +49,3 @@ export function skyOf(sky: Sky): (dx: number, dy: number, dz: number) => Light {
 /** What is far off takes on the colour of the air. */
 export const hazed = (c: Light, air: Light, far: number, thick: number): Light =>
   mix(c, air, 1 - Math.exp(-far * thick));
-export const dimmed = (c: Light, t: number): Light => times(c, t);

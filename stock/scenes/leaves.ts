@@ -217,4 +217,3 @@ export const LEAVES: readonly Scene[] = [
     draw: fronds,
   },
 ];
-export const wallShadow = shadows;

@@ -336,7 +336,7 @@ export const arch = (x0: number, z0: number, w: number, h: number, open: number,
       const top = h - w * 0.62 - 0.1;
       const dy = Math.max(0, y - top);
       const hole = Math.hypot(x - x0, dy) - open;
-      return Math.max(body, -hole + 0);
+      return Math.max(body, -hole);
     },
     stuff: (x, y, z) => ({
       colour: times(c, 1 + 0.03 * cloudy(x * 4, y * 4 + z * 4, 4, 5) + 0.015 * noise(x * 50, y * 50 + z * 50, 3)),

@@ -61,13 +61,8 @@ export const STILL: readonly Scene[] = [
           pot(1.6, -0.12, 0.46, [0.2, 0.38, 0.47, 0.52], glazed("#b58a62", "#6f8f92", 0.12, 7), { rings: 0.001 }),
           pot(0.12, -0.35, 0.46, [0.24, 0.28, 0.29, 0.29, 0.3], glazed("#c7a27c", "#e9e4d8", 0.1, 5), { rings: 0.001 }),
           {
-            far: (x, y, z) => {
-              const a = Math.hypot(x + 0.21, y - 0.25) - 0.13;
-              return (
-                Math.hypot(Math.max(-x - 0.21 > -0.2 ? a : a, -9), z + 0.35) * 0 +
-                (Math.hypot(a, z + 0.35) - 0.033) * 0.9
-              );
-            },
+            // The handle: a ring.
+            far: (x, y, z) => (Math.hypot(Math.hypot(x + 0.21, y - 0.25) - 0.13, z + 0.35) - 0.033) * 0.9,
             stuff: () => ({ colour: light("#e9e4d8"), shine: 0.4, gloss: 60 }),
             about: [-0.21, 0.25, -0.35, 0.2],
           },

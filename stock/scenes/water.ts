@@ -1,4 +1,4 @@
-import { along, light, mix, plus, through, times, type Light } from "../draw/colour";
+import { along, light, mix, plus, times, type Light } from "../draw/colour";
 import type { Scene } from "../draw/kinds";
 import { cell, cloudy, noise, step, within } from "../draw/noise";
 import { hazed, skyOf, type Sky } from "../draw/sky";
@@ -130,7 +130,7 @@ function shore(): Shader {
       const line = d - at - 0.035 * cloudy(x * 2.2 + at * 30, y * 2.6, 4, 17) * (1 + at * 2);
       const lace = cell(x * 13 + 1.3 * ripple, y * 13 + ripple, 3);
       const holes = step(0.1, 0.34, lace.next - lace.near + 0.2 * ripple);
-      const tail = step(0, -0.003, line) * 0 + step(-0.004, 0.004, line) * step(thick * 3.4, 0, line);
+      const tail = step(-0.004, 0.004, line) * step(thick * 3.4, 0, line);
       const rim = step(thick, 0, Math.abs(line - thick * 0.3));
       const foam = within(0, 1, rim * (0.65 + 0.5 * noise(x * 22, y * 22, 4)) + tail * (1 - holes) * 0.8);
       c = mix(c, [0.93, 0.95, 0.93], foam * strength);
@@ -229,4 +229,3 @@ export const WATER: readonly Scene[] = [
   },
 ];
 export const seaUnder = (sky: Sky, s: Swell): Shader => sea(sky, s);
-export const tinted = through;

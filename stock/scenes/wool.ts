@@ -1,4 +1,4 @@
-import { light, mix, times, type Light } from "../draw/colour";
+import { light, mix, times } from "../draw/colour";
 import type { Shader } from "../draw/frame";
 import type { Scene } from "../draw/kinds";
 import { chance, cloudy, noise, step, within } from "../draw/noise";
@@ -116,7 +116,7 @@ function yarn(): Shader {
       const az = Math.sin(t) * Math.sin(p);
       const d = dx * ax + dy * ay + dz * az;
       const width = 0.34 + 0.16 * chance(i, Math.round(b.a * 10), 7);
-      const cover = width - Math.abs(d) + (i === 0 ? 1.2 : 0) - i * 0.01 * 0;
+      const cover = width - Math.abs(d) + (i === 0 ? 1.2 : 0);
       const h = Math.abs(Math.sin(d * 24)) ** 0.8;
       const layer = (i === 0 ? 0 : 0.55 + 0.3 * i * 0.25) + h * 0.55;
       if (cover > 0 && layer > most) {
@@ -200,4 +200,3 @@ export const WOOL: readonly Scene[] = [
     draw: yarn,
   },
 ];
-export type { Light };

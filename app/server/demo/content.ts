@@ -192,16 +192,21 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
         menuItem({ to: "page", id: "about" }),
       ]),
       home: pageDocument("home", "Home", [
-        makeNode("hero", {
-          over: "",
-          heading: "Made for wind",
-          text: "Kites, windsocks and line, cut and sewn in a loft above Skerrow Bay, and flown before they leave it.",
-          button: "Find your kite",
-          link: to("Single-line kites"),
-          more: "New to kites?",
-          moreLink: to("First kites"),
-          picture: picture("scene-dunes-noon.webp"),
-        }),
+        makeNode(
+          "hero",
+          {
+            over: "",
+            heading: "Made for wind",
+            text: "Kites, windsocks and line, cut and sewn in a loft above Skerrow Bay, and flown before they leave it.",
+            button: "Find your kite",
+            link: to("Single-line kites"),
+            more: "New to kites?",
+            moreLink: to("First kites"),
+            picture: picture("scene-dunes-noon.webp"),
+          },
+          // The dunes lie below, so on a wide screen the words' tint comes from their side.
+          { style: { wide: { scrimFrom: "left" } } },
+        ),
         makeNode("product-grid", {
           heading: "Up in any breeze",
           text: "Single-line kites that launch from your hand.",

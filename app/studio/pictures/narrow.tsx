@@ -21,7 +21,7 @@ type NarrowProps = {
 };
 
 /** As many tags are offered to press; the others are found by typing. */
-const MOST_OFFERED = 14;
+const MOST_OFFERED = 16;
 
 /** On which of them a sign is dark. */
 const PALE: readonly ColourName[] = ["white", "yellow", "pink", "orange"];
