@@ -59,7 +59,10 @@ export const definition: Definition<FreehandProps> = {
         style: { all: { across: "center", gap: 5 } },
         slots: {
           columns: [
-            makeColumn([...words("Where we are", "You are welcome to come by."), makeWidget("contact-facts", {})], 38),
+            makeColumn(
+              [...words("Where we are", "How to find us, and how to reach us."), makeWidget("contact-facts", {})],
+              38,
+            ),
             makeColumn([makeWidget("map", {})], 62),
           ],
         },

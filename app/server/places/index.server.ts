@@ -7,7 +7,11 @@ import { readApart, type Apart } from "../reading/index.server";
 type Known = Place & { readonly folded: string; readonly also: string };
 
 /** Without signs above letters and in small ones, as people type. */
-const fold = (text: string) =>
+const ASCII = /^[\x20-\x7e]*$/;
+/** Most names have nothing to be folded: a hundred thousand are read when the first place is looked for. */
+const fold = (text: string): string => (ASCII.test(text) ? text.toLowerCase() : folded(text));
+
+const folded = (text: string): string =>
   text
     .normalize("NFD")
     .replace(/\p{M}/gu, "")
@@ -59,10 +63,15 @@ export async function placesNamed(sought: string): Promise<readonly Place[]> {
   const begins: Known[] = [];
   const within: Known[] = [];
   for (const place of await known()) {
+    const isFirst = place.folded.startsWith(name) || place.also.startsWith(name);
+    if (
+      !isFirst &&
+      (within.length >= MOST_FOUND || !(place.folded.includes(` ${name}`) || place.folded.includes(`-${name}`)))
+    )
+      continue;
+    // What a country is called is asked only of those few whose own name is right.
     if (country && !isIn(place, country)) continue;
-    if (place.folded.startsWith(name) || place.also.startsWith(name)) begins.push(place);
-    else if (within.length < MOST_FOUND && (place.folded.includes(` ${name}`) || place.folded.includes(`-${name}`)))
-      within.push(place);
+    (isFirst ? begins : within).push(place);
     if (begins.length >= MOST_FOUND) break;
   }
   // Whoever types a whole name means that one.

@@ -187,33 +187,26 @@ export const LinkField = memo(function LinkField({
       )}
     />
   );
-  const documents = isChoosing ? (
-    <FileList
-      kinds={["document"]}
-      chosen={value.to === "document" ? value.file : null}
-      onClose={() => {
-        setChoosing(false);
-        setRound(round + 1);
-      }}
-      onChoose={({ file, name }) => {
-        setChoosing(false);
-        take({ to: "document", file, name });
-      }}
-    />
-  ) : null;
-  if (documents)
-    return (
-      <>
-        {field}
-        {documents}
-      </>
-    );
-  return value.to === "collection" || value.to === "list" ? (
+  return (
     <Box>
       {field}
-      {isDead ? null : <NarrowList link={value as ListLink} onChange={take} />}
+      {(value.to === "collection" || value.to === "list") && !isDead ? (
+        <NarrowList link={value as ListLink} onChange={take} />
+      ) : null}
+      {isChoosing ? (
+        <FileList
+          kinds={["document"]}
+          chosen={value.to === "document" ? value.file : null}
+          onClose={() => {
+            setChoosing(false);
+            setRound(round + 1);
+          }}
+          onChoose={({ file, name }) => {
+            setChoosing(false);
+            take({ to: "document", file, name });
+          }}
+        />
+      ) : null}
     </Box>
-  ) : (
-    field
   );
 });

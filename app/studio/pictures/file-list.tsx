@@ -88,12 +88,13 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
               <Typography color="text.secondary">{WORDS[kind].none}</Typography>
             ) : (
               <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gap: 1.5 }}>
-                {files[kind].map((file) => (
+                {files[kind].map((file, i) => (
                   <Row
                     key={file.file}
                     kind={kind}
                     file={file}
                     isThere={file.file === chosen}
+                    isEarly={i < EARLY}
                     onChoose={onChoose ? () => onChoose(file) : undefined}
                   />
                 ))}
@@ -109,9 +110,18 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
   );
 }
 
-type RowProps = { kind: FileKind; file: KeptFile; isThere: boolean; onChoose: (() => void) | undefined };
+/** Of so many films the first picture is fetched at once; of all others when they are played. */
+const EARLY = 8;
 
-const Row = ({ kind, file, isThere, onChoose }: RowProps) => (
+type RowProps = {
+  kind: FileKind;
+  file: KeptFile;
+  isThere: boolean;
+  isEarly: boolean;
+  onChoose: (() => void) | undefined;
+};
+
+const Row = ({ kind, file, isThere, isEarly, onChoose }: RowProps) => (
   <Box
     component="li"
     sx={{
@@ -131,7 +141,7 @@ const Row = ({ kind, file, isThere, onChoose }: RowProps) => (
         controls
         muted
         playsInline
-        preload="metadata"
+        preload={isEarly ? "metadata" : "none"}
         aria-label={file.name}
         sx={{ width: "100%", aspectRatio: "16/9", bgcolor: "#000", borderRadius: 1, display: "block" }}
       />
