@@ -13,7 +13,6 @@ const outside = [
   "compression",
   "helmet",
   "css-tree",
-  "subset-font",
 ];
 
 export default defineConfig(({ isSsrBuild, command }) => ({

@@ -6,6 +6,7 @@ import {
   expectAccessible,
   inPlan,
   kept,
+  openAdd,
   openShop,
   pane,
   plan,
@@ -55,9 +56,8 @@ test("contact, hours and links elsewhere are written once, checked where they ar
     await page.keyboard.press("Delete");
     await expect(inPlan(page, name)).toHaveCount(0);
   }
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
   for (const start of ["Header row: how to reach you", "Header row: logo, menu", "Footer row: logo, two menus"]) {
-    await page.keyboard.press("a");
+    const sheet = await openAdd(page);
     await sheet.getByRole("button", { name: new RegExp(`^Add Freehand: ${start}`) }).click();
     await expect(sheet).toBeHidden();
   }

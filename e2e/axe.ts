@@ -19,7 +19,8 @@ export async function violationsOf(page: Page, options: Axe.RunOptions): Promise
   }
   return page.evaluate(async (given) => {
     const { axe } = window as unknown as { axe: typeof Axe };
-    const { violations } = await axe.run(document, { ...given, resultTypes: ["violations"] });
+    const results: Promise<Axe.AxeResults> = axe.run(document, { ...given, resultTypes: ["violations"] });
+    const { violations } = await results;
     return violations.flatMap((v) =>
       v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 160)} ${n.failureSummary ?? ""}`.replace(/\s+/g, " ")),
     );

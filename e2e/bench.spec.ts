@@ -7,6 +7,7 @@ import {
   details,
   inPlan,
   kept,
+  openAdd,
   openShop,
   pane,
   plan,
@@ -324,8 +325,7 @@ test("the page is seen as shoppers see it; Add finds things by what people call 
   await inPlan(page, "Hero").click();
   await expect(hint).toBeVisible();
 
-  await page.keyboard.press("a");
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  const sheet = await openAdd(page);
   for (const [said, found] of [
     ["newsletter", /^Add Sign-up/],
     ["testimonial", "Add Quote"],

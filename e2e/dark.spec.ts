@@ -17,7 +17,6 @@ const DAY = "rgb(250, 248, 242)";
 const NIGHT = "rgb(24, 33, 28)";
 
 test("the studio is dark where the system is, and everything in it can be read", async ({ page }) => {
-  test.setTimeout(120_000);
   await openDemo(page);
   await benchReady(page);
   expect(await ground(page)).toBe(NIGHT);

@@ -1,4 +1,4 @@
-import { cpSync, mkdtempSync, rmSync } from "node:fs";
+import { cpSync, mkdirSync, mkdtempSync, rmSync, symlinkSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 // @ts-expect-error plain JavaScript
@@ -55,7 +55,12 @@ export default async function setup(): Promise<() => Promise<void>> {
     const [first, ...others] = folders as [string, ...string[]];
     await serve(first);
     await stop();
-    for (const copy of others) cpSync(first, copy, { recursive: true });
+    // Fonts are cut once for all: it takes seconds, and what comes of it depends on nothing else.
+    mkdirSync(join(first, "fonts"), { recursive: true });
+    for (const copy of others) {
+      cpSync(first, copy, { recursive: true, filter: (path) => path !== join(first, "fonts") });
+      symlinkSync(join(first, "fonts"), join(copy, "fonts"));
+    }
     const places: Place[] = [];
     for (const each of folders) places.push(await serve(each));
     process.env.E2E_PLACES = JSON.stringify(places);

@@ -256,7 +256,6 @@ test("a workbook with columns of its own and a ZIP of pictures comes in, and is 
 });
 
 test("ten thousand lines come in with progress, can be stopped, and are worked with afterwards", async ({ page }) => {
-  test.setTimeout(120_000);
   await openShop(page);
   await area(page, "Goods");
   await page.getByRole("link", { name: "Import goods" }).click();

@@ -9,6 +9,7 @@ import {
   expectAccessible,
   inPlan,
   kept,
+  openAdd,
   openShop,
   pane,
   plan,
@@ -51,16 +52,13 @@ test("widgets are dragged from Add, between columns and across panes, with the p
   ]);
 
   await test.step("out of the sheet, onto the page", async () => {
-    await page.keyboard.press("a");
-    const tile = page
-      .getByRole("dialog", { name: "Add a section" })
-      .getByRole("button", { name: "Add Heading", exact: true });
-    // The sheet has come to rest.
+    const sheet = await openAdd(page);
+    const tile = sheet.getByRole("button", { name: "Add Heading", exact: true });
     await tile.hover();
     const from = await middle(tile);
     await page.mouse.down();
     await page.mouse.move(from.x, from.y - 60, { steps: 5 });
-    await expect(page.getByRole("dialog", { name: "Add a section" })).toBeHidden();
+    await expect(sheet).toBeHidden();
     const { box } = await middle(columns(wide).nth(1));
     await page.mouse.move(box.x + 30, box.y + 3, { steps: 8 });
     await expect(wide.getByText("Column 2 of Freehand, first")).toBeVisible();

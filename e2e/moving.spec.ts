@@ -6,6 +6,7 @@ import {
   expectAccessible,
   inPlan,
   kept,
+  openAdd,
   openShop,
   pane,
   publish,
@@ -45,8 +46,7 @@ async function recorded(page: Page): Promise<Buffer> {
 
 async function addFilm(page: Page): Promise<void> {
   await inPlan(page, "Column").first().click();
-  await page.keyboard.press("a");
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  const sheet = await openAdd(page);
   await sheet.getByLabel("Find").fill("video");
   await sheet.getByRole("button", { name: "Add Film" }).click();
   await expect(details(page).getByRole("heading", { name: "Film", exact: true })).toBeVisible();

@@ -1,5 +1,17 @@
 import { expect, test } from "@playwright/test";
-import { askShop, benchReady, details, expectAccessible, inPlan, kept, openShop, pane, plan, publish } from "./studio";
+import {
+  askShop,
+  benchReady,
+  details,
+  expectAccessible,
+  inPlan,
+  kept,
+  openAdd,
+  openShop,
+  pane,
+  plan,
+  publish,
+} from "./studio";
 
 test("a section is shared, edited once, made separate on one page, and taken away everywhere", async ({ page }) => {
   const { host } = await openShop(page);
@@ -34,14 +46,13 @@ test("a section is shared, edited once, made separate on one page, and taken awa
   // On another page it comes from Add; there once.
   await page.goto(`${page.url().split("?")[0]}?page=about`);
   await benchReady(page);
-  await page.keyboard.press("a");
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  const sheet = await openAdd(page);
   await sheet.getByRole("button", { name: "Add the shared section Our story, on 1 page" }).click();
   await expect(sheet).toBeHidden();
   const note = details(page).getByRole("region", { name: "Shared section" });
   await expect(note).toContainText("“Our story” on 2 pages");
   await expectAccessible(page);
-  await page.keyboard.press("a");
+  await openAdd(page);
   await expect(
     sheet.getByRole("button", { name: /^Add the shared section Our story, stands on this page/ }),
   ).toBeDisabled();

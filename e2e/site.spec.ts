@@ -7,6 +7,7 @@ import {
   expectAccessible,
   inPlan,
   kept,
+  openAdd,
   openShop,
   pane,
   plan,
@@ -268,11 +269,10 @@ test("a section is copied to another page, kept as a piece, added from there, an
   await keep.getByRole("button", { name: "Keep it" }).click();
   await expect(keep).toHaveCount(0);
   const count = await plan(page).getByRole("treeitem").count();
-  await page.keyboard.press("a");
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  const sheet = await openAdd(page);
   await sheet.getByRole("button", { name: "Add your piece Our story" }).click();
   await expect(plan(page).getByRole("treeitem")).toHaveCount(count + 1);
-  await page.keyboard.press("a");
+  await openAdd(page);
   await sheet.getByRole("button", { name: "More about Our story" }).click();
   const saved = page.waitForEvent("download");
   await page.getByRole("menuitem", { name: /^Save as a file/ }).click();
@@ -287,8 +287,7 @@ test("a section is copied to another page, kept as a piece, added from there, an
   const other = await context.newPage();
   await openShop(other);
   await benchReady(other);
-  await other.keyboard.press("a");
-  const theirs = other.getByRole("dialog", { name: "Add a section" });
+  const theirs = await openAdd(other);
   await theirs
     .getByLabel("A file with a piece")
     .setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from("[]") });

@@ -46,14 +46,20 @@ export const pane = (page: Page, name: "Phone" | "Tablet" | "Wide"): FrameLocato
 export const plan = (page: Page): Locator => page.getByRole("tree", { name: "Plan of the page" });
 export const inPlan = (page: Page, name: string): Locator =>
   plan(page).getByRole("treeitem", { name: new RegExp(`^${name}`) });
+/** Opens Add by its key and waits until it has come up: before, a press would land beside what it is meant for. */
+export async function openAdd(page: Page): Promise<Locator> {
+  await page.keyboard.press("a");
+  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  await expect(sheet.getByLabel("Find")).toBeFocused();
+  await atRest(page);
+  return sheet;
+}
+
 /** Adds a section after the hero, in one of its arrangements or settings out, found by typing. */
 export async function addSection(page: Page, kind: string, name: string, sought = name): Promise<void> {
   await inPlan(page, "Hero").click();
-  await page.keyboard.press("a");
-  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  const sheet = await openAdd(page);
   await sheet.getByLabel("Find").fill(sought);
-  // The sheet may still be rising: a press would land beside the tile.
-  await atRest(page);
   await sheet.getByRole("button", { name: `Add ${kind}: ${name}`, exact: true }).click();
   await expect(inPlan(page, kind)).toHaveAttribute("aria-selected", "true");
   await expect(sheet).toBeHidden();

@@ -3,6 +3,5 @@
  * find what every object inherits: `constructor`, `toString`, `__proto__`.
  */
 export function entryOf<T>(record: Readonly<Record<string, T>> | null | undefined, name: string): T | undefined {
-  // eslint-disable-next-line zest/names-from-outside -- here it is known that the record has it itself
   return record && Object.hasOwn(record, name) ? record[name] : undefined;
 }

@@ -1,8 +1,11 @@
-import { readdir, readFile } from "node:fs/promises";
+import { readdir, readFile, writeFile } from "node:fs/promises";
+import { join } from "node:path";
+import { strToU8, zipSync } from "fflate";
 import * as fontkit from "fontkit";
 import { describe, expect, it } from "vitest";
 import { cutFileName, FAMILIES, fontFileName } from "~/core/theme";
 import { config } from "../config/index.server";
+import { readApart } from "../reading/index.server";
 import { fontFileFor as find } from "./index.server";
 
 const fontFileFor = (name: string) => find(name, () => Promise.resolve(true));
@@ -53,5 +56,22 @@ describe("a cut of a font", () => {
     expect(await find(name, () => Promise.resolve(false))).toBe(made);
     // Whole files are there for everybody.
     expect(await find(fontFileName(FAMILIES[0]!, "latin"), () => Promise.resolve(false))).toBeDefined();
+  });
+
+  it("does not wait for an archive that is being read", async () => {
+    let goOn = () => {};
+    const held = new Promise<void>((done) => (goOn = done));
+    const path = join(config().fontsFolder, "..", "held.zip");
+    await writeFile(path, zipSync({ "a.svg": strToU8('<svg viewBox="0 0 9 9"><path d="M0 0h9v9z"/></svg>') }));
+    let hasBegun = () => {};
+    const begun = new Promise<void>((done) => (hasBegun = done));
+    // As many as there are readers of files.
+    const reading = Promise.all(
+      Array.from({ length: 4 }, () => readApart("archive", { path }, { step: () => (hasBegun(), held) })),
+    );
+    await begun;
+    expect(await fontFileFor(cutFileName({ family: "karla", weights: [420, 440] }, "latin"))).toContain("420");
+    goOn();
+    expect((await reading).every((each) => each.ok)).toBe(true);
   });
 });

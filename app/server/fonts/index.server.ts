@@ -2,8 +2,6 @@ import { randomBytes } from "node:crypto";
 import { mkdir, readFile, rename, stat, writeFile } from "node:fs/promises";
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
-import * as fontkit from "fontkit";
-import subsetFont from "subset-font";
 import {
   FAMILIES,
   familyById,
@@ -15,6 +13,7 @@ import {
   type Subset,
 } from "~/core/theme";
 import { config } from "../config/index.server";
+import { readApart } from "../reading/index.server";
 
 const require = createRequire(import.meta.url);
 
@@ -60,20 +59,15 @@ const isThere = (path: string) =>
   );
 
 async function makeCut(cut: Cut, subset: Subset, path: string): Promise<string> {
-  const source = await readFile(shippedFontFile(familyById(cut.family), subset));
-  const [least, most] = cut.weights;
-  const letters = (fontkit.create(source) as fontkit.Font).characterSet;
-  const bytes = await subsetFont(source, String.fromCodePoint(...letters), {
-    targetFormat: "woff2",
-    variationAxes: {
-      wght: least === most ? least : { min: least, max: most },
-      ...(cut.stretch === undefined ? {} : { wdth: cut.stretch }),
-    },
-  });
+  const source = shippedFontFile(familyById(cut.family), subset);
+  // It takes seconds, in which this process would answer nobody.
+  const cutting = await readApart("font", { bytes: await readFile(source), cut });
+  // The whole font looks the same and is only larger.
+  if (!cutting.ok) return source;
   // Written beside and renamed, so that a killed server never leaves half a font.
   await mkdir(dirname(path), { recursive: true });
   const beside = `${path}.${randomBytes(6).toString("hex")}.part`;
-  await writeFile(beside, bytes);
+  await writeFile(beside, cutting.value);
   await rename(beside, path);
   return path;
 }

@@ -24,6 +24,7 @@ const LIMITS: Readonly<Record<JobName, Limits>> = {
   measure: { ms: 4_000, megabytes: 500 },
   archive: { ms: 15_000, megabytes: 900 },
   map: { ms: 15_000, megabytes: 900 },
+  font: { ms: 30_000, megabytes: 900 },
 };
 const TOO_MUCH: Readonly<Record<JobName, string>> = {
   picture: "This picture takes too much time or memory to read. Save it anew with another program, or make it smaller.",
@@ -31,6 +32,7 @@ const TOO_MUCH: Readonly<Record<JobName, string>> = {
   icon: "This picture takes too long to draw.",
   measure: "This picture takes too long to look at.",
   map: "This map takes too long to draw. Try again in a moment.",
+  font: "This font takes too long to cut.",
   archive: "This archive takes too much time or memory to read. Split it.",
 };
 const BUSY = "Many files are being read just now. Try again in a moment.";
@@ -49,8 +51,13 @@ export type Apart<T> = { readonly ok: true; readonly value: T } | { readonly ok:
 type Reader = { readonly child: ChildProcess; read: number };
 
 const idle: Reader[] = [];
-const waiting: (() => void)[] = [];
-let busy = 0;
+
+/** Who is being served, and who waits. */
+type Queue = { readonly places: number; busy: number; readonly waiting: (() => void)[] };
+const queueOf = (places: number): Queue => ({ places, busy: 0, waiting: [] });
+const files = queueOf(MOST_AT_ONCE);
+/** Shoppers wait for fonts, and don't wait for somebody's archive. */
+const fonts = queueOf(1);
 
 function startReader(): Reader {
   const child = fork(resolve("build/reader/reader.js"), [], {
@@ -84,20 +91,20 @@ const heldBy = async (pid: number): Promise<number> => {
   return (Number(text.split(" ")[1] ?? 0) * PAGE_BYTES) / 1_000_000;
 };
 
-async function turn(): Promise<boolean> {
-  if (busy < MOST_AT_ONCE) {
-    busy++;
+async function turn(queue: Queue): Promise<boolean> {
+  if (queue.busy < queue.places) {
+    queue.busy++;
     return true;
   }
-  if (waiting.length >= MOST_WAITING) return false;
-  await new Promise<void>((next) => waiting.push(next));
+  if (queue.waiting.length >= MOST_WAITING) return false;
+  await new Promise<void>((next) => queue.waiting.push(next));
   return true;
 }
-const leave = () => {
-  const next = waiting.shift();
+const leave = (queue: Queue) => {
+  const next = queue.waiting.shift();
   // Whoever waits takes the place as it is.
   if (next) next();
-  else busy--;
+  else queue.busy--;
 };
 
 type Options<J extends JobName> = {
@@ -178,7 +185,8 @@ export async function readApart<J extends JobName>(
   ask: Jobs[J]["ask"],
   options: Options<J> = {},
 ): Promise<Apart<Jobs[J]["answer"]>> {
-  if (!(await turn())) return { ok: false, why: BUSY };
+  const queue = job === "font" ? fonts : files;
+  if (!(await turn(queue))) return { ok: false, why: BUSY };
   const reader = idle.pop() ?? startReader();
   try {
     return await readWith(reader, job, ask, options);
@@ -188,6 +196,6 @@ export async function readApart<J extends JobName>(
       if (reader.read < MOST_READ) idle.push(reader);
       else reader.child.kill();
     }
-    leave();
+    leave(queue);
   }
 }

@@ -1,4 +1,5 @@
 import type { MapDrawing, Place, Point, Reach } from "~/core/map";
+import type { Cut } from "~/core/theme";
 import type { TableRead } from "./table";
 
 /** A picture made ready to be kept: upright, no larger than anything needs, without what a camera noted. */
@@ -52,6 +53,12 @@ export type Jobs = {
       readonly places: readonly Place[];
     };
     readonly answer: MapDrawing;
+    readonly step: never;
+  };
+  /** A font with only the weights and the width of a cut, as WOFF2. */
+  readonly font: {
+    readonly ask: { readonly bytes: Uint8Array; readonly cut: Pick<Cut, "weights" | "stretch"> };
+    readonly answer: Uint8Array;
     readonly step: never;
   };
   /** The pictures of a ZIP archive that lies at `path`. */

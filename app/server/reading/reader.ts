@@ -34,6 +34,11 @@ function run({ job, ask }: Extract<ToReader, { type: "read" }>): Promise<Jobs[ke
       const { point, reach, place, places } = ask as Jobs["map"]["ask"];
       return drawMap(point, reach, place, places);
     }
+    case "font": {
+      const { bytes, cut } = ask as Jobs["font"]["ask"];
+      // Loaded when the first font is asked for: a reader of anything else starts without it.
+      return import("./font").then(({ cutFont }) => cutFont(bytes, cut));
+    }
     case "archive":
       return readArchive((ask as Jobs["archive"]["ask"]).path, step);
   }

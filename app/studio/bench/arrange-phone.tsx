@@ -147,7 +147,7 @@ function Contents({ page, onClose }: { page: string; onClose: () => void }) {
   useEffect(() => {
     if (firstNode && after) point(firstNode);
     // Once, when there is something to see; `point` is made anew at each drawing.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [firstNode, after]);
   return (
     <>

@@ -230,7 +230,7 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
     }
     return mark(elements, "data-zest-used");
     // Colours do not change what uses them; the theme's rules and the page do.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [frame, sought, rules, address, id, desk, draft.documents]);
 
   useEffect(() => {
@@ -239,7 +239,7 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
     desk.getState().countUnreadable(id, elements.size);
     return mark([...elements], "data-zest-failing");
     // Another address or document has other elements, and `latest` always holds the look of now.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [frame, failing, rules, address, id, desk, draft.documents]);
 
   const isParts = address === PARTS_ADDRESS;

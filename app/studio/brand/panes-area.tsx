@@ -58,7 +58,7 @@ export function PanesArea({ isNarrow, shown: seen }: { isNarrow: boolean; shown:
   });
   const failingKey = JSON.stringify(look.roles.failing.map((f) => [f.set, f.pinned]));
   // Each solving makes a new list; the panes count again only when the key says that it holds other colours.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
+  // oxlint-disable-next-line react/exhaustive-deps
   const failing = useMemo(() => (look.roles.failing.length ? look.roles.failing : NONE), [failingKey]);
   const panes: DeskPanes = useMemo(
     () => ({ draft, latest, failing, dressing, sheets }),

@@ -252,7 +252,7 @@ function Selected({ page }: { page: string }) {
   const layers = useMemo(
     () => (node ? nodeLayers(node, themeById(look.theme), look) : []),
     // These are what the layers are made of.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [node?.id, node?.style, node?.props.arrangement, node?.props.backdrop, look],
   );
   if (!part || !node || !kind) return <Nothing />;

@@ -123,7 +123,7 @@ export const LinkField = memo(function LinkField({
       ...pictures.map((p): LinkTarget => ({ label: p.name, group: "Files", link: { to: "file", id: p.id } })),
     ];
     // `named` says when what is read from the draft has changed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [goods, pictures, store, named]);
   // A list that is narrowed is called as the whole of it; what narrows it stands beneath.
   const whole: Link =

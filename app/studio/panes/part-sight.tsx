@@ -48,7 +48,7 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
   const env = useMemo(
     () => envOf({ goods, pictures, currency, locale, moneyFormat }, { look, documents }),
     // `pages` says what of `documents` is asked for.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [goods, pictures, currency, locale, moneyFormat, look, pages],
   );
   return (

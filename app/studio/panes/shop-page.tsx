@@ -54,7 +54,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
     }
     return sheets;
     // Of the look, only this reaches the rules of single sections.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [documents, theme, goods]);
   const tones = toneWords({ look, documents });
   // A library has thousands of pictures, of which few stand under words.
@@ -65,7 +65,7 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
     const find = (id: string | null) => shown.find((p) => p.id === id);
     return [...shown.map(shadeCss), ...parts.map((part) => tonedTint(part, theme, look, find))].join("");
     // Of the look, tones take what `tones` says.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [documents, pictures, theme, tones]);
   return useMemo(
     () =>
@@ -95,7 +95,7 @@ export function useStructure(look: Look, documents: Draft["documents"]): Look {
     STRUCTURAL.map((name) => resolveSetting(name, look.brand, theme.defaults).value),
   ]);
   // The key holds all of the look that counts here.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
+  // oxlint-disable-next-line react/exhaustive-deps
   return useMemo(() => look, [key]);
 }
 
@@ -132,7 +132,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   const env = useMemo(
     () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods), main, frame),
     // `pages` and `parts` say what of `documents` and `page` is asked for.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [dressing, look, pages, parts, studio, target],
   );
   return (

@@ -18,6 +18,6 @@ export function useTarget(page: string): Target {
   );
   const documents = useStudio((s) => s.draft.documents);
   // `documents` changes with every letter; `roots` says when it matters here.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
+  // oxlint-disable-next-line react/exhaustive-deps
   return useMemo(() => targetFor(documents, goods, page, show), [roots, goods, page, show]);
 }

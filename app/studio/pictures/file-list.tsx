@@ -61,7 +61,7 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
     else setProblem(answer.why);
   }, [client]);
   useEffect(() => {
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- what is set comes from the server, after this
+    // oxlint-disable-next-line react/set-state-in-effect -- what is set comes from the server, after this
     void read();
   }, [read]);
   const title = kinds.length > 1 ? "Films and documents" : WORDS[kinds[0]!].choose;

@@ -138,7 +138,7 @@ export function PictureGrid({ label, pictures, chosen, taken, onChoose, note, so
   const width = (size?.width ?? 0) - 12;
   const columns = Math.max(1, Math.floor((width + GAP) / (LEAST + GAP)));
   const side = Math.floor((width - GAP * (columns - 1)) / columns);
-  // eslint-disable-next-line react-hooks/incompatible-library -- its object changes in place; its rows are asked for anew at each drawing
+  // oxlint-disable-next-line react/incompatible-library -- its object changes in place; its rows are asked for anew at each drawing
   const rows = useVirtualizer({
     count: width > 0 ? Math.ceil(pictures.length / columns) : 0,
     getScrollElement: () => scroller.current,

@@ -54,7 +54,7 @@ function useBare(): Draft["documents"] {
       d.kind === "page" ? { ...d, root: { ...d.root, slots: { main: [] } } } : d;
     return Object.fromEntries(Object.values(documents).map((d) => [d.id, bare(d)]));
     // `said` and `frame` are what is asked of `documents`.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [said, frame]);
 }
 
@@ -114,7 +114,7 @@ const Facts = memo(function Facts({ row, isWide, isLedTo }: FactsProps) {
   const said = siteWords(documents);
   const lost = useMemo(
     () => lostLinksIn(draft, { goods, pictures }, [document]).length,
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [said, goods, pictures, document],
   );
   const left = useMemo(() => placeholdersOf(document, look).length, [look, document]);

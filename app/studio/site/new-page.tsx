@@ -80,7 +80,7 @@ function useDrawn(design: PageDesign, given: Given): Draft {
       },
     });
     // Menus and frame are those of the moment at which the designs were opened.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [design, given, look]);
 }
 

@@ -146,7 +146,7 @@ function RowList({
   onChoose: (row: Row) => void;
 }) {
   const scroller = useRef<HTMLDivElement>(null);
-  // eslint-disable-next-line react-hooks/incompatible-library -- its object changes in place; its rows are asked for anew at each drawing
+  // oxlint-disable-next-line react/incompatible-library -- its object changes in place; its rows are asked for anew at each drawing
   const virtual = useVirtualizer({
     count: rows.length,
     estimateSize: () => ROW,

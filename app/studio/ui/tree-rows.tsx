@@ -57,7 +57,7 @@ export function TreeRows<Row extends TreeRow>(props: TreeRowsProps<Row>) {
   const list = useRef<HTMLDivElement>(null);
   const [drag, setDrag] = useState<{ id: string; gap: number; place: TreePlace | undefined } | null>(null);
   const [said, setSaid] = useState("");
-  // eslint-disable-next-line react-hooks/incompatible-library -- its object changes in place; its rows are asked for anew at each drawing
+  // oxlint-disable-next-line react/incompatible-library -- its object changes in place; its rows are asked for anew at each drawing
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,

@@ -62,7 +62,7 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
       editor.destroy();
     };
     // The editor lives for as long as the box does.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, []);
   useEffect(() => {
     if (!open.current || sameJson(value, written.current)) return;

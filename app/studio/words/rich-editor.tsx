@@ -76,7 +76,7 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
       editor.destroy();
     };
     // The editor lives for as long as these words are edited; what changes meanwhile reaches it below.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [node, at, store, words]);
 
   useEffect(() => {
