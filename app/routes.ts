@@ -13,6 +13,7 @@ export default [
   route("s/:shop/upload", "routes/upload.ts"),
   route("s/:shop/picture", "routes/picture.ts"),
   route("s/:shop/picture/remove", "routes/picture-remove.ts"),
+  route("s/:shop/film/remove", "routes/film-remove.ts"),
   route("s/:shop/places", "routes/places.ts"),
   route("s/:shop/places/map", "routes/places-map.ts"),
   route("s/:shop/picture/stock", "routes/picture-stock.ts"),

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import {
   addStart,
+  area,
   benchReady,
   details,
   expectAccessible,
@@ -87,10 +88,14 @@ test("films are fetched only when somebody wants to see them, stand behind a sec
   const film = await recorded(page);
   await addStart(page, "One column");
   await addFilm(page);
-  const upload = details(page).locator("input[type=file][accept^='video']");
+  const list = page.getByRole("dialog", { name: "Choose a film" });
+  const upload = list.locator("input[type=file]");
+  await details(page).getByRole("button", { name: "Upload or choose a film …" }).click();
   await upload.setInputFiles({ name: "no.mp4", mimeType: "video/mp4", buffer: Buffer.alloc(200, 1) });
-  await expect(details(page).getByText("This is no film that browsers play. Save it as MP4 or WebM.")).toBeVisible();
+  await expect(list.getByText("This is no film that browsers play. Save it as MP4 or WebM.")).toBeVisible();
+  // What is uploaded where one is to be chosen is the one that is meant.
   await upload.setInputFiles({ name: "flight.webm", mimeType: "video/webm", buffer: film });
+  await expect(list).toBeHidden();
   await expect(pane(page, "Wide").locator(".film")).toBeVisible();
   await details(page).getByLabel("What it shows").fill("A kite climbs off the pier");
   await expect(pane(page, "Phone").getByRole("button", { name: "Play: A kite climbs off the pier" })).toBeVisible();
@@ -111,9 +116,8 @@ test("films are fetched only when somebody wants to see them, stand behind a sec
   await details(page).getByRole("button", { name: "Colours and ground" }).click();
   await details(page)
     .getByRole("group", { name: "Film over that picture" })
-    .getByRole("button", { name: "Choose …" })
+    .getByRole("button", { name: "Upload or choose a film …" })
     .click();
-  const list = page.getByRole("dialog", { name: "Choose a film" });
   await expect(list.getByText("flight.webm")).toBeVisible();
   await expectAccessible(page);
   await list.getByRole("button", { name: "Take flight.webm" }).click();
@@ -185,6 +189,7 @@ test("a link leads to a document of the shop: uploaded where it is wanted, and o
 }) => {
   const { host } = await openShop(page);
   await benchReady(page);
+  const studio = page.url();
   await takeScene(page);
   const leads = details(page).getByRole("combobox", { name: "Button leads to" });
   const open = async () => {
@@ -202,9 +207,7 @@ test("a link leads to a document of the shop: uploaded where it is wanted, and o
   // The first line of a PDF: ISO 32000-1, 7.5.2.
   const pdf = Buffer.from("%PDF-1.4\n%%EOF\n");
   await upload.setInputFiles({ name: "Sizes of sails.pdf", mimeType: "application/pdf", buffer: pdf });
-  await expect(files.getByRole("link", { name: "Sizes of sails.pdf" })).toBeVisible();
-  await expectAccessible(page);
-  await files.getByRole("button", { name: "Take Sizes of sails.pdf" }).click();
+  await expect(files).toBeHidden();
   await expect(leads).toHaveValue("Sizes of sails.pdf");
   await kept(page);
   await publish(page);
@@ -216,6 +219,41 @@ test("a link leads to a document of the shop: uploaded where it is wanted, and o
     return [answer.status, answer.headers.get("content-type"), answer.headers.get("content-disposition")];
   }, href!);
   expect(sent).toEqual([200, "application/pdf", 'inline; filename="Sizes of sails.pdf"']);
+
+  // It is removed: said where it stands, taken away there, brought back whole; the shop has it until it is published without it.
+  await page.goto(studio);
+  await area(page, "Pictures");
+  await page.getByRole("button", { name: "Films and documents" }).click();
+  const all = page.getByRole("dialog", { name: "Films and documents" });
+  const asked = page.getByRole("dialog", { name: "Remove “Sizes of sails.pdf”?" });
+  const remove = async () => {
+    await all.getByRole("button", { name: "Remove Sizes of sails.pdf …" }).click();
+    await asked.getByRole("button", { name: "Remove" }).click();
+    await expect(all.getByText("There are no documents yet.", { exact: false })).toBeVisible();
+  };
+  await expect(all.getByText("Stands in one place")).toBeVisible();
+  await all.getByRole("button", { name: "Remove Sizes of sails.pdf …" }).click();
+  await expect(asked.getByRole("listitem")).toHaveText(["Home › Hero"]);
+  await expectAccessible(page);
+  await asked.getByRole("button", { name: "Cancel" }).click();
+  await remove();
+  await all.getByRole("button", { name: "Undo" }).click();
+  await expect(all.getByText("Stands in one place")).toBeVisible();
+  await remove();
+  await all.getByRole("button", { name: "Close" }).click();
+  const status = async () => {
+    const shopper = await page.context().newPage();
+    await shopper.goto(shopAt(host));
+    const code = await shopper.evaluate(async (address) => (await fetch(address, { cache: "no-store" })).status, href!);
+    await shopper.close();
+    return code;
+  };
+  await kept(page);
+  expect(await status()).toBe(200);
+  await area(page, "Pages");
+  await benchReady(page);
+  await publish(page);
+  expect(await status()).toBe(404);
 });
 
 test("a place is found by its name, drawn as a map in the shop’s colours, and loads nothing from elsewhere", async ({

@@ -9,6 +9,7 @@ import {
   type Part,
   entryOf,
 } from "~/core/document";
+import type { Goods } from "~/core/goods";
 import type { RichMark, RichNode } from "~/core/rich";
 import { NO_LINK, type Link } from "~/core/schema";
 import { chassisOf } from "./chassis";
@@ -172,6 +173,18 @@ export function referencesOf(document: PageDocument): readonly Reference[] {
   });
   return found;
 }
+
+/** The names of the films and documents that any page of a draft shows or leads to. */
+export const filesIn = ({ documents }: Draft): ReadonlySet<string> =>
+  new Set(
+    Object.values(documents)
+      .flatMap(referencesOf)
+      .flatMap(({ to, id }) => (to === "film" || to === "document" ? [id] : [])),
+  );
+
+/** The same with what goods show: everything of a shop for which such a file is asked. */
+export const shownFiles = ({ draft, goods }: { draft: Draft; goods: Pick<Goods, "products"> }): ReadonlySet<string> =>
+  new Set([...filesIn(draft), ...goods.products.flatMap((p) => (p.video ? [p.video.file] : []))]);
 
 export type Use = {
   readonly document: PageDocument;

@@ -1,9 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { emptyDocument, freeze, type Draft, type PageDocument, type Part } from "~/core/document";
 import { applyAll, invertAll } from "~/core/operations";
+import type { Goods } from "~/core/goods";
 import { makeNode } from ".";
-import { placeWords, referencesOf, whereUsed } from "./references";
-import { replacePicture } from "./replaced";
+import { filesIn, placeWords, referencesOf, shownFiles, whereUsed } from "./references";
+import { replacePicture, withFileAgain, withoutFile } from "./replaced";
 
 const withMain = (document: PageDocument, parts: readonly Part[], props: object = {}): PageDocument => ({
   ...document,
@@ -85,5 +86,46 @@ describe("a picture that is replaced everywhere", () => {
   it("is found where it is shared with a page's link", () => {
     const uses = whereUsed(draft, (r) => r.to === "picture" && r.id === "old").map(placeWords);
     expect(uses).toContain("Home › what is shared");
+  });
+});
+
+describe("a film or a document that is taken away everywhere", () => {
+  const film = `${"a".repeat(64)}.webm`;
+  const pdf = `${"b".repeat(64)}.pdf`;
+  const behind = { ...makeNode("hero"), props: { ...makeNode("hero").props, groundFilm: film } };
+  const sheet = { to: "document", file: pdf, name: "Sizes" } as const;
+  const text = makeNode("heading", { text: [{ type: "text", text: "Sizes" }] });
+  const with1 = withMain(emptyDocument(2, "page", "home", "Home"), [
+    behind,
+    makeNode("film", { film }),
+    makeNode("button", { label: "Sizes", link: sheet }),
+    text,
+  ]);
+  const shop: Draft = freeze({ ...draft, documents: { home: with1 } });
+
+  it.each([
+    [film, 2],
+    [pdf, 1],
+  ])("%s goes from its %i places in one step, and comes back whole", (file, count) => {
+    const outcome = withoutFile(shop, file, "It");
+    if (!outcome.ok) throw new Error(outcome.why);
+    expect(outcome.transaction.operations).toHaveLength(count);
+    const applied = applyAll(shop, outcome.transaction.operations);
+    if (!applied.ok) throw new Error("not applied");
+    const after = applied.draft;
+    expect(filesIn(after).has(file)).toBe(false);
+    expect(filesIn(after).size).toBe(1);
+    const back = withFileAgain(outcome.transaction, "It");
+    if (!back.ok) throw new Error(back.why);
+    expect(applyAll(after, back.transaction.operations)).toMatchObject({ ok: true, draft: shop });
+  });
+
+  it("is refused where it stands nowhere", () => {
+    expect(withoutFile(shop, `${"c".repeat(64)}.pdf`, "It")).toMatchObject({ ok: false });
+  });
+
+  it("is asked for by goods as well", () => {
+    const products = [{ video: { file: "x.mp4", after: 1 } }, { video: null }] as unknown as Goods["products"];
+    expect([...shownFiles({ draft: shop, goods: { products } })].toSorted()).toEqual([film, pdf, "x.mp4"].toSorted());
   });
 });

@@ -1,7 +1,8 @@
 import { pageProps, sameJson, walk, type Draft, type Json, type Logo } from "~/core/document";
-import { transaction, refuse, type Outcome } from "~/core/commands";
-import { held, type Operation } from "~/core/operations";
+import { transaction, refuse, type Outcome, type Transaction } from "~/core/commands";
+import { held, invertAll, type Operation } from "~/core/operations";
 import { restated } from "./leading";
+import type { Reference } from "./references";
 
 const logoWith = (logo: Logo, from: string, to: string): Logo =>
   logo.form === "picture"
@@ -44,6 +45,20 @@ function operationsFor({ documents, look: { identity } }: Draft, from: string, t
     operations.push({ type: "setLook", path: ["identity", "icon"], before: held(from), after: held(to) });
   return operations;
 }
+
+/** No page shows or leads to a film or a document any more, in one step. */
+export function withoutFile(draft: Draft, file: string, name: string): Outcome {
+  const isIt = (r: Reference) => (r.to === "film" || r.to === "document") && r.id === file;
+  const operations = Object.values(draft.documents).flatMap(({ id, root }) =>
+    [...walk(root)].flatMap((part) => (part === root ? [] : restated(id, part, (r) => (isIt(r) ? null : r.id)))),
+  );
+  if (operations.length === 0) return refuse("It stands nowhere on your pages.");
+  return transaction("withoutFile", `“${name}” taken away everywhere`, operations);
+}
+
+/** It stands again where `withoutFile` took it away. */
+export const withFileAgain = (taken: Transaction, name: string): Outcome =>
+  transaction("withFileAgain", `“${name}” put back`, invertAll(taken.operations));
 
 /** Wherever pages, layouts, header, footer and logo show one picture, they show another from now on, in one step. */
 export function replacePicture(draft: Draft, from: string, to: string, name: string): Outcome {

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { iconPicture, pageProps, type Draft, type PageDocument, type Part } from "~/core/document";
 import { shareAddress, SHARE_SIZE, type Picture } from "~/core/pictures";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
-import { chassisOf, KINDS, kindOf, type Later, type Permission } from "~/kinds";
+import { KINDS, kindOf, type Later, type Permission } from "~/kinds";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { pageCss } from "./css";
@@ -183,6 +183,8 @@ const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
 const CART_LATER: Later = { data: ["data-state=done", "data-state=failed"] };
 
 /** What the script of a film behind a section says of it. */
+/** What a page has in it where a film plays behind a section (`GroundFilm`). */
+const GROUND_FILM_SIGN = 'class="ground-film"';
 const GROUND_FILM_LATER: Later = { classes: ["is-playing", "is-begun"] };
 
 /** A page that is shorter than the window has its footer at the window's bottom. Panes are as high as their page. */
@@ -209,7 +211,8 @@ export function renderPage(
   const [early, body] = [markup.slice(0, begin), markup.slice(begin)];
   const sections = [...sectionsOf(frame), ...sectionsOf(page)];
   const definitions = [...new Set(parts.map(({ kind }) => kind))].flatMap((kind) => KINDS.get(kind)?.definition ?? []);
-  const hasGroundFilm = parts.some((part) => chassisOf(part).groundFilm);
+  // A film is drawn over a picture; without one it waits in the section.
+  const hasGroundFilm = body.includes(GROUND_FILM_SIGN);
   const later = [
     ...definitions.flatMap((d) => d.later ?? []),
     ...(target.page === "cart" ? [CART_LATER] : []),

@@ -287,6 +287,14 @@ export const readFiles = endpoint({
   answer: z.object({ films: z.array(kept), documents: z.array(kept) }),
 });
 
+/** Takes a film or a document out of the list, or brings it back. What is published shows it until the next publication. */
+export const removeFile = endpoint({
+  method: "POST",
+  path: "film/remove",
+  input: z.strictObject({ file: z.string().max(80), restore: z.boolean() }),
+  answer: done,
+});
+
 /** Takes pictures out of the library, or brings back what was removed. */
 export const removePictures = endpoint({
   method: "POST",

@@ -27,6 +27,7 @@ import * as collectionsShared from "./migrations/013-collections-shared";
 import * as reworked from "./migrations/014-reworked";
 import * as pictureColours from "./migrations/015-picture-colours";
 import * as pictureTags from "./migrations/016-picture-tags";
+import * as removedFiles from "./migrations/017-removed-files";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -46,6 +47,7 @@ const MIGRATIONS = [
   reworked,
   pictureColours,
   pictureTags,
+  removedFiles,
 ];
 
 let connection: Sequelize | undefined;

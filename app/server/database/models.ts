@@ -246,6 +246,7 @@ export class VideoRow extends Row<VideoRow> {
   declare name: string;
   declare bytes: number;
   declare createdAt: Date;
+  declare removedAt: Date | null;
 }
 export class SignUp extends Row<SignUp> {
   declare shopId: string;
@@ -488,6 +489,16 @@ export function defineModels(sequelize: Sequelize): void {
     apart({ shopId: key, productId: key, variantId: key, address: textKey, createdAt: moment }),
     named("alerts"),
   );
-  VideoRow.init(apart({ shopId: key, file: textKey, name: text, bytes: count, createdAt: moment }), named("videos"));
+  VideoRow.init(
+    apart({
+      shopId: key,
+      file: textKey,
+      name: text,
+      bytes: count,
+      createdAt: moment,
+      removedAt: { type: DataTypes.DATE(3), allowNull: true, defaultValue: null },
+    }),
+    named("videos"),
+  );
   SignUp.init(apart({ shopId: key, address: textKey, createdAt: moment }), named("signUps"));
 }

@@ -4,7 +4,7 @@ import { resolve } from "node:path";
 import type { Request, RequestHandler, Response } from "express";
 import { fontFileFor } from "../fonts/index.server";
 import type { Scripts } from "~/render";
-import { fileFor, type ToneAllowed } from "../pictures/index.server";
+import { fileFor, type ToneAllowed, type UploadedFile } from "../pictures/index.server";
 
 const YEAR = "public, max-age=31536000, immutable";
 const OWN_YEAR = "private, max-age=31536000, immutable";
@@ -77,11 +77,7 @@ export const isDocumentName = (name: string): boolean => name.endsWith(".pdf");
  * Sends a document of the library, to be shown by whatever shows PDFs in the browser. It is not held in a sandbox: those that browsers
  * bring with them would show nothing in one, and run nothing of a document in the page's own origin.
  */
-export function sendDocument(
-  found: { readonly path: string; readonly name: string } | undefined,
-  response: Response,
-  who: "public" | "private" = "public",
-): void {
+function sendDocument(found: UploadedFile | undefined, response: Response, who: "public" | "private"): void {
   if (!found) {
     response.status(404).type("text/plain").send("There is no such document.");
     return;
@@ -95,14 +91,22 @@ export function sendDocument(
 }
 
 /** Sends a film of the library; browsers ask for parts of it (RFC 9110, 14). `who` may keep it. */
-export function sendVideo(file: string | undefined, response: Response, who: "public" | "private" = "public"): void {
-  if (!file) {
+function sendVideo(found: UploadedFile | undefined, response: Response, who: "public" | "private"): void {
+  if (!found) {
     response.status(404).type("text/plain").send("There is no such film.");
     return;
   }
   response.setHeader("Cache-Control", who === "public" ? YEAR : OWN_YEAR);
   response.setHeader("Content-Security-Policy", "default-src 'none'; media-src 'self'; sandbox");
   response
-    .type(file.endsWith(".webm") ? "video/webm" : "video/mp4")
-    .sendFile(file, { cacheControl: false, dotfiles: "allow", acceptRanges: true });
+    .type(found.path.endsWith(".webm") ? "video/webm" : "video/mp4")
+    .sendFile(found.path, { cacheControl: false, dotfiles: "allow", acceptRanges: true });
 }
+
+/** Sends what was found under the name of a film or a document. `who` may keep it. */
+export const sendFile = (
+  name: string,
+  found: UploadedFile | undefined,
+  response: Response,
+  who: "public" | "private" = "public",
+): void => (isDocumentName(name) ? sendDocument : sendVideo)(found, response, who);

@@ -9,8 +9,8 @@ import { ownerOfSession, sessionSecret } from "../accounts/index.server";
 import { config, trustProxies } from "../config/index.server";
 import { database, PictureRow, ShopRow } from "../database/index.server";
 import { MOST_ARCHIVE_BYTES, MOST_FILE_BYTES } from "../goods/index.server";
-import { documentFor, MOST_BYTES, MOST_VIDEO_BYTES, videoFor } from "../pictures/index.server";
-import { fonts, isDocumentName, isFilmName, sendDocument, sendPicture, sendVideo } from "./static";
+import { uploadedFile, MOST_BYTES, MOST_VIDEO_BYTES } from "../pictures/index.server";
+import { fonts, isDocumentName, isFilmName, sendFile, sendPicture } from "./static";
 import { troubleOf } from "./trouble.server";
 
 declare module "react-router" {
@@ -161,9 +161,8 @@ export function studio(
   );
   app.get("/media/:name", async (request, response) => {
     const name = String(request.params.name);
-    if (isFilmName(name)) return sendVideo(await ofOwner(request, (shop) => videoFor(shop, name)), response, "private");
-    if (isDocumentName(name))
-      return sendDocument(await ofOwner(request, (shop) => documentFor(shop, name)), response, "private");
+    if (isFilmName(name) || isDocumentName(name))
+      return sendFile(name, await ofOwner(request, (shop) => uploadedFile(shop, name)), response, "private");
     return sendPicture(name, response, (hash) => mayView(request, hash), "private");
   });
   // What is asked of the studio is its owner's alone, and of this moment.

@@ -11,7 +11,16 @@ import { sceneNamed } from "./stock";
 import { keepOriginal, readOriginal } from "./store";
 
 export { fileFor, readOriginal, type ToneAllowed } from "./store";
-export { addDocument, addVideo, documentFor, filesOf, MOST_VIDEO_BYTES, videoFor, type VideoUpload } from "./videos";
+export {
+  addDocument,
+  addVideo,
+  filesOf,
+  MOST_VIDEO_BYTES,
+  removeFile,
+  uploadedFile,
+  type UploadedFile,
+  type VideoUpload,
+} from "./videos";
 
 /** Largest upload in bytes. */
 export const MOST_BYTES = 15 * 1024 * 1024;

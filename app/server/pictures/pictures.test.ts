@@ -8,7 +8,8 @@ import { freshShop } from "../shops/index.server";
 import {
   addDocument,
   addPicture,
-  documentFor,
+  uploadedFile,
+  removeFile,
   describePicture,
   dropRemovedPictures,
   fileFor,
@@ -259,9 +260,9 @@ describe("documents", () => {
     const added = await addDocument(mine.shop.id, pdf, "Sizes.pdf");
     if (!added.ok) throw new Error(added.why);
     expect(added.file).toMatch(/^[0-9a-f]{64}\.pdf$/);
-    expect(await documentFor(mine.shop.id, added.file)).toMatchObject({ name: "Sizes.pdf" });
-    expect(await documentFor(other.shop.id, added.file)).toBeUndefined();
-    expect(await documentFor(mine.shop.id, "../../etc/passwd.pdf")).toBeUndefined();
+    expect(await uploadedFile(mine.shop.id, added.file)).toMatchObject({ name: "Sizes.pdf" });
+    expect(await uploadedFile(other.shop.id, added.file)).toBeUndefined();
+    expect(await uploadedFile(mine.shop.id, "../../etc/passwd.pdf")).toBeUndefined();
     // The same one again, under another name, is the same file with its newest name.
     await addDocument(mine.shop.id, pdf, "Sizes 2.pdf");
     const { documents, films } = await filesOf(mine.shop.id);
@@ -269,6 +270,24 @@ describe("documents", () => {
     expect(films).toEqual([]);
     for (const bytes of [Buffer.from("<html>%PD"), Buffer.alloc(0), Buffer.concat([Buffer.alloc(2000, 32), pdf])])
       expect(await addDocument(mine.shop.id, bytes, "x.pdf")).toMatchObject({ ok: false });
+  });
+
+  it("are taken out of the list and brought back, by hand or by uploading them again, each in its own shop", async () => {
+    const [mine, other] = [await ownerWithShop(), await ownerWithShop()];
+    const pdf = Buffer.from("%PDF-1.7 removed\n%%EOF\n");
+    const added = await addDocument(mine.shop.id, pdf, "Sizes.pdf");
+    await addDocument(other.shop.id, pdf, "Sizes.pdf");
+    if (!added.ok) throw new Error(added.why);
+    const listed = async ({ shop }: { shop: { id: string } }) => (await filesOf(shop.id)).documents.length;
+    expect(await removeFile(mine.shop.id, added.file, false)).toBe(true);
+    expect([await listed(mine), await listed(other)]).toEqual([0, 1]);
+    expect(await uploadedFile(mine.shop.id, added.file)).toMatchObject({ isRemoved: true });
+    expect(await removeFile(mine.shop.id, added.file, true)).toBe(true);
+    expect(await listed(mine)).toBe(1);
+    await removeFile(mine.shop.id, added.file, false);
+    await addDocument(mine.shop.id, pdf, "Sizes again.pdf");
+    expect(await listed(mine)).toBe(1);
+    expect(await removeFile(mine.shop.id, "0".repeat(64) + ".pdf", false)).toBe(false);
   });
 });
 

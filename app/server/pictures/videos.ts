@@ -23,7 +23,14 @@ export async function addVideo(shopId: string, bytes: Buffer, name: string): Pro
   if (!kind) return { ok: false, why: "This is no film that browsers play. Save it as MP4 or WebM." };
   const file = `${createHash("sha256").update(bytes).digest("hex")}.${kind}`;
   await keepFile(file, bytes);
-  await VideoRow.upsert({ shopId, file, name: name.slice(-160), bytes: bytes.length, createdAt: new Date() });
+  await VideoRow.upsert({
+    shopId,
+    file,
+    name: name.slice(-160),
+    bytes: bytes.length,
+    createdAt: new Date(),
+    removedAt: null,
+  });
   return { ok: true, file };
 }
 
@@ -40,7 +47,14 @@ export async function addDocument(shopId: string, bytes: Buffer, name: string): 
     return { ok: false, why: "This is no PDF. Save it as a PDF first." };
   const file = `${createHash("sha256").update(bytes).digest("hex")}.pdf`;
   await keepFile(file, bytes);
-  await VideoRow.upsert({ shopId, file, name: name.slice(-160), bytes: bytes.length, createdAt: new Date() });
+  await VideoRow.upsert({
+    shopId,
+    file,
+    name: name.slice(-160),
+    bytes: bytes.length,
+    createdAt: new Date(),
+    removedAt: null,
+  });
   return { ok: true, file };
 }
 
@@ -49,7 +63,7 @@ export async function filesOf(
   shopId: string,
 ): Promise<{ readonly films: readonly KeptFile[]; readonly documents: readonly KeptFile[] }> {
   const rows = await VideoRow.findAll({
-    where: { shopId },
+    where: { shopId, removedAt: null },
     order: [
       ["createdAt", "DESC"],
       ["file", "ASC"],
@@ -60,20 +74,20 @@ export async function filesOf(
   return { films: all.filter((each) => !isDocument(each)), documents: all.filter(isDocument) };
 }
 
-/** The path of a document of this shop, and what its file is called; undefined where it has none of that name. */
-export async function documentFor(
-  shopId: string,
-  file: string,
-): Promise<{ readonly path: string; readonly name: string } | undefined> {
-  if (!/^[0-9a-f]{64}\.pdf$/.test(file)) return undefined;
-  const row = await VideoRow.findOne({ where: { shopId, file } });
-  const path = row ? await pathIfThere(file) : undefined;
-  return row && path ? { path, name: row.name } : undefined;
+/** Takes a film or a document out of the list, or brings it back. Gives whether the shop has it. */
+export async function removeFile(shopId: string, file: string, restore: boolean): Promise<boolean> {
+  const [count] = await VideoRow.update({ removedAt: restore ? null : new Date() }, { where: { shopId, file } });
+  // What is marked already is there as well.
+  return count > 0 || (await VideoRow.count({ where: { shopId, file } })) > 0;
 }
 
-/** The path of a film of this shop; undefined where it has none of that name. */
-export async function videoFor(shopId: string, file: string): Promise<string | undefined> {
-  if (!/^[0-9a-f]{64}\.(?:mp4|webm)$/.test(file)) return undefined;
-  if ((await VideoRow.count({ where: { shopId, file } })) === 0) return undefined;
-  return pathIfThere(file);
+/** A film or a document of a shop: where it lies, what it was called, and whether it is in the list no more. */
+export type UploadedFile = { readonly path: string; readonly name: string; readonly isRemoved: boolean };
+
+/** A film or a document of this shop by the name under which it is served, a removed one as well; undefined where it has none. */
+export async function uploadedFile(shopId: string, file: string): Promise<UploadedFile | undefined> {
+  if (!/^[0-9a-f]{64}\.(?:mp4|webm|pdf)$/.test(file)) return undefined;
+  const row = await VideoRow.findOne({ where: { shopId, file } });
+  const path = row ? await pathIfThere(file) : undefined;
+  return row && path ? { path, name: row.name, isRemoved: row.removedAt !== null } : undefined;
 }

@@ -15,8 +15,17 @@ import { readLook } from "~/core/schema";
 import { publishingProblem } from "~/kinds/together";
 import { withFirst } from "~/kinds/layouts";
 import { readPage } from "~/kinds/reading";
+import { filesIn } from "~/kinds/references";
 import { addressesLeft, decodeAddress } from "~/core/addresses";
-import { atomically, FormerAddress, lockState, Publication, type ShopState, stateOf } from "../database/index.server";
+import {
+  atomically,
+  FormerAddress,
+  lockState,
+  Publication,
+  type ShopState,
+  stateOf,
+  VideoRow,
+} from "../database/index.server";
 import { loadDraftIn } from "../drafts/index.server";
 import { forgetShops } from "../shops/index.server";
 import { recordPublication } from "../versions/index.server";
@@ -177,6 +186,8 @@ export async function putOut(
     { transaction },
   );
   if (before) await rememberAddresses(shopId, before, draft, transaction);
+  // What is shown again, after an undo or from an old version, is in the list again as well.
+  await VideoRow.update({ removedAt: null }, { where: { shopId, file: [...filesIn(draft)] }, transaction });
   await recordPublication(shopId, number, before, draft, transaction);
   await state.update({ version: number, pointer: row.id }, { transaction });
   return number;

@@ -11,8 +11,9 @@ import { situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
 import { trustProxies } from "../config/index.server";
 import { tonesIn } from "~/render";
-import { fonts, isDocumentName, isFilmName, SCRIPTS, sendDocument, sendPicture, sendVideo } from "../http/static";
-import { documentFor, hasPicture, videoFor } from "../pictures/index.server";
+import { shownFiles } from "~/kinds/references";
+import { fonts, isDocumentName, isFilmName, SCRIPTS, sendFile, sendPicture } from "../http/static";
+import { uploadedFile, hasPicture } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng, iconSvg } from "./favicon";
 import { contentFor, draftPage, FOR_ONE, serveDrafts } from "./draft";
@@ -113,8 +114,13 @@ function whateverElse(): Express {
   app.get("/media/:name", async (request, response) => {
     const shop = shopOf(response);
     const name = String(request.params.name);
-    if (isDocumentName(name)) return sendDocument(await documentFor(shop.id, name), response);
-    if (isFilmName(name)) return sendVideo(await videoFor(shop.id, name), response);
+    if (isDocumentName(name) || isFilmName(name)) {
+      const found = await uploadedFile(shop.id, name);
+      // What was removed is there for as long as what is published shows it.
+      const content = found?.isRemoved ? await contentFor(response) : undefined;
+      const isGone = found?.isRemoved && !(content && shownFiles(content).has(name));
+      return sendFile(name, isGone ? undefined : found, response);
+    }
     // Only tones that a page of the shop shows are made.
     const isToneAllowed = async (code: string) => {
       const content = await contentFor(response);

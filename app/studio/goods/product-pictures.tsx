@@ -1,10 +1,10 @@
 import { Box, Button, TextField, Typography } from "@mui/material";
 import { Film, ImagePlus } from "lucide-react";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { sourceOf, type Picture } from "~/core/pictures";
 import { useStudio } from "../keeping";
-import { PicturePicker, uploadFile, useDescribe } from "../pictures";
-import { FileInput, INK } from "../ui";
+import { FileList, PicturePicker, useDescribe } from "../pictures";
+import { INK } from "../ui";
 import { Group, type FormPart } from "./product-form";
 import { Sorting, SortTile } from "./sorting";
 
@@ -38,12 +38,9 @@ function AltText({ picture }: { picture: Picture }) {
 /** Pictures and a film, in the order in which the shop shows them. */
 export function ProductPictures({ product, set }: FormPart) {
   const pictures = useStudio((s) => s.pictures);
-  const client = useStudio((s) => s.client);
   const [choosing, setChoosing] = useState(false);
   const [open, setOpen] = useState<string | null>(null);
-  const [film, setFilm] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const input = useRef<HTMLInputElement>(null);
+  const [isFilms, setFilms] = useState(false);
   const { video } = product;
   const order: string[] = [...product.pictures];
   if (video) order.splice(Math.min(video.after, order.length), 0, FILM);
@@ -53,14 +50,6 @@ export function ProductPictures({ product, set }: FormPart) {
       pictures: next.filter((id) => id !== FILM),
       video: at >= 0 && video ? { ...video, after: at } : null,
     });
-  };
-  const takeFilm = async (file: File) => {
-    setProblem(null);
-    setFilm(file.name);
-    const answer = await uploadFile(client, "film", file);
-    setFilm(null);
-    if (answer.ok) set({ video: { file: answer.file, after: Math.min(1, product.pictures.length) } });
-    else setProblem(answer.why);
   };
   const chosen = pictures.find((p) => p.id === open);
   return (
@@ -116,26 +105,24 @@ export function ProductPictures({ product, set }: FormPart) {
           {video ? null : (
             <Button
               variant="outlined"
-              disabled={film !== null}
-              onClick={() => input.current?.click()}
+              onClick={() => setFilms(true)}
               sx={{ width: 104, height: 120, flexDirection: "column", gap: 0.5, borderStyle: "dashed" }}
             >
               <Film size={22} aria-hidden />
-              {film ? "Coming …" : "Film"}
+              Film
             </Button>
           )}
         </Box>
       </Sorting>
-      <FileInput
-        ref={input}
-        label="Film file"
-        accept="video/mp4,video/webm"
-        onFiles={([file]) => void takeFilm(file)}
-      />
-      {problem ? (
-        <Typography color="error" role="alert">
-          {problem}
-        </Typography>
+      {isFilms ? (
+        <FileList
+          kinds={["film"]}
+          onClose={() => setFilms(false)}
+          onChoose={({ file }) => {
+            setFilms(false);
+            set({ video: { file, after: Math.min(1, product.pictures.length) } });
+          }}
+        />
       ) : null}
       {open === FILM && video ? (
         <TextField

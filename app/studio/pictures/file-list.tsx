@@ -11,11 +11,14 @@ import {
   Link,
   Typography,
 } from "@mui/material";
-import { FileText, Upload } from "lucide-react";
-import { useCallback, useEffect, useRef, useState } from "react";
-import { readFiles, type KeptFile } from "~/core/protocol";
-import { useStudio } from "../keeping";
-import { FileInput, INK } from "../ui";
+import { FileText, Trash2, Upload } from "lucide-react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { Transaction } from "~/core/commands";
+import { readFiles, removeFile, type KeptFile } from "~/core/protocol";
+import { placeWords, referencesOf, whereUsed } from "~/kinds/references";
+import { withFileAgain, withoutFile } from "~/kinds/replaced";
+import { useStudio, useStudioStore } from "../keeping";
+import { FileInput, IconAction, INK, PlacesList } from "../ui";
 import { acceptedFor, uploadFile, type FileKind } from "./upload";
 
 const MEGABYTE = 1024 * 1024;
@@ -41,6 +44,24 @@ const WORDS = {
   },
 } as const;
 
+const isTo =
+  (file: string) =>
+  ({ to, id }: { to: string; id: string }): boolean =>
+    (to === "film" || to === "document") && id === file;
+
+/** How often each film and document stands on pages and with goods, by its name. */
+function useCounts(): ReadonlyMap<string, number> {
+  const documents = useStudio((s) => s.draft.documents);
+  const products = useStudio((s) => s.stored.products);
+  return useMemo(() => {
+    const counts = new Map<string, number>();
+    for (const { to, id } of Object.values(documents).flatMap(referencesOf))
+      if (to === "film" || to === "document") counts.set(id, (counts.get(id) ?? 0) + 1);
+    for (const { video } of products) if (video) counts.set(video.file, (counts.get(video.file) ?? 0) + 1);
+    return counts;
+  }, [documents, products]);
+}
+
 type FileListProps = {
   readonly kinds: readonly FileKind[];
   readonly onClose: () => void;
@@ -60,6 +81,32 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
     if (answer.ok) setFiles({ film: answer.value.films, document: answer.value.documents });
     else setProblem(answer.why);
   }, [client]);
+  const counts = useCounts();
+  const [asking, setAsking] = useState<KeptFile | null>(null);
+  /** What was just removed, and what took it from its places, where it stood anywhere. */
+  const [gone, setGone] = useState<{ file: KeptFile; taken: Transaction | undefined } | null>(null);
+  const store = useStudioStore();
+  const remove = async (file: KeptFile) => {
+    setAsking(null);
+    setProblem(null);
+    const { draft, run } = store.getState();
+    const answer = await client.ask(removeFile, { file: file.file, restore: false });
+    if (!answer.ok) return setProblem(answer.why);
+    const outcome = withoutFile(draft, file.file, file.name);
+    const why = outcome.ok ? run(outcome) : undefined;
+    await read();
+    if (why) return setProblem(why);
+    setGone({ file, taken: outcome.ok ? outcome.transaction : undefined });
+  };
+  const bringBack = async ({ file, taken }: NonNullable<typeof gone>) => {
+    setGone(null);
+    const answer = await client.ask(removeFile, { file: file.file, restore: true });
+    if (!answer.ok) return setProblem(answer.why);
+    await read();
+    // Undo itself would go to the page on which it stands.
+    const why = taken && store.getState().run(withFileAgain(taken, file.name));
+    if (why) setProblem(why);
+  };
   useEffect(() => {
     // oxlint-disable-next-line react/set-state-in-effect -- what is set comes from the server, after this
     void read();
@@ -70,6 +117,19 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
       <DialogTitle id="choose-file">{title}</DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 3 }}>
         {problem ? <Alert severity="error">{problem}</Alert> : null}
+        {gone ? (
+          <Alert
+            severity="success"
+            onClose={() => setGone(null)}
+            action={
+              <Button color="inherit" onClick={() => void bringBack(gone)}>
+                Undo
+              </Button>
+            }
+          >
+            “{gone.file.name}” is removed.
+          </Alert>
+        ) : null}
         {kinds.map((kind) => (
           <Box key={kind} component="section" aria-label={WORDS[kind].title} sx={{ display: "grid", gap: 1.5 }}>
             {kinds.length > 1 ? (
@@ -77,7 +137,14 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
                 {WORDS[kind].title}
               </Typography>
             ) : null}
-            <Taking kind={kind} onDone={read} />
+            <Taking
+              kind={kind}
+              onDone={async (file) => {
+                await read();
+                // Whoever uploads where one is to be chosen means this one.
+                onChoose?.(file);
+              }}
+            />
             {files === null ? (
               problem ? null : (
                 <Box sx={{ display: "grid", placeItems: "center", minHeight: 100 }}>
@@ -95,7 +162,9 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
                     file={file}
                     isThere={file.file === chosen}
                     isEarly={i < EARLY}
+                    places={counts.get(file.file) ?? 0}
                     onChoose={onChoose ? () => onChoose(file) : undefined}
+                    onRemove={() => setAsking(file)}
                   />
                 ))}
               </Box>
@@ -105,6 +174,54 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+      {asking ? <RemoveFile file={asking} onClose={() => setAsking(null)} onGo={() => void remove(asking)} /> : null}
+    </Dialog>
+  );
+}
+
+/** Asks before a film or a document goes, and says where it stands. */
+function RemoveFile({ file, onClose, onGo }: { file: KeptFile; onClose: () => void; onGo: () => void }) {
+  const draft = useStudio((s) => s.draft);
+  const products = useStudio((s) => s.stored.products);
+  const goods = useMemo(
+    () => products.filter((p) => p.video?.file === file.file).map((p) => p.title),
+    [products, file],
+  );
+  const places = useMemo(() => [...new Set(whereUsed(draft, isTo(file.file)).map(placeWords))], [draft, file]);
+  return (
+    <Dialog open onClose={onClose} maxWidth="xs" fullWidth aria-labelledby="remove-file">
+      <DialogTitle id="remove-file" component="h2" sx={{ typography: "h2", overflowWrap: "anywhere" }}>
+        Remove “{file.name}”?
+      </DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 1.5 }}>
+        {places.length ? (
+          <>
+            <Typography variant="subtitle2">It stands here</Typography>
+            <PlacesList label="Where it stands" places={places} most={8} />
+            <Typography color="text.secondary">
+              It is taken away there. Shoppers see it until you publish. Undo brings it back.
+            </Typography>
+          </>
+        ) : goods.length ? null : (
+          <Typography color="text.secondary">
+            It stands nowhere on your pages. Where the published shop still shows it, it stays until you publish. Undo
+            brings it back.
+          </Typography>
+        )}
+        {goods.length ? (
+          <>
+            <Typography variant="subtitle2">These products show it</Typography>
+            <PlacesList label="Products that show it" places={goods} most={8} />
+            <Typography color="text.secondary">They keep it until you take it away there.</Typography>
+          </>
+        ) : null}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" color="error" onClick={onGo}>
+          Remove
+        </Button>
       </DialogActions>
     </Dialog>
   );
@@ -118,10 +235,13 @@ type RowProps = {
   file: KeptFile;
   isThere: boolean;
   isEarly: boolean;
+  /** At how many places it stands. */
+  places: number;
   onChoose: (() => void) | undefined;
+  onRemove: () => void;
 };
 
-const Row = ({ kind, file, isThere, isEarly, onChoose }: RowProps) => (
+const Row = ({ kind, file, isThere, isEarly, places, onChoose, onRemove }: RowProps) => (
   <Box
     component="li"
     sx={{
@@ -160,6 +280,8 @@ const Row = ({ kind, file, isThere, isEarly, onChoose }: RowProps) => (
       </Typography>
       <Typography variant="body2" color="text.secondary">
         {sizeOf(file.bytes)}, since {day(file.since)}
+        <br />
+        {places === 0 ? "Stands nowhere yet" : places === 1 ? "Stands in one place" : `Stands in ${places} places`}
       </Typography>
     </Box>
     {onChoose ? (
@@ -171,12 +293,14 @@ const Row = ({ kind, file, isThere, isEarly, onChoose }: RowProps) => (
       >
         {isThere ? "Stands there" : "Take it"}
       </Button>
-    ) : null}
+    ) : (
+      <IconAction label={`Remove ${file.name} …`} icon={Trash2} onClick={onRemove} />
+    )}
   </Box>
 );
 
 /** Takes one in; says how far it is, and why it could not be used. */
-function Taking({ kind, onDone }: { kind: FileKind; onDone: () => Promise<void> }) {
+function Taking({ kind, onDone }: { kind: FileKind; onDone: (file: KeptFile) => Promise<void> }) {
   const client = useStudio((s) => s.client);
   const input = useRef<HTMLInputElement>(null);
   const [share, setShare] = useState<number | null>(null);
@@ -185,9 +309,10 @@ function Taking({ kind, onDone }: { kind: FileKind; onDone: () => Promise<void> 
     setProblem(null);
     setShare(0);
     const answer = await uploadFile(client, kind, file, setShare);
-    if (answer.ok) await onDone();
-    else setProblem(answer.why);
     setShare(null);
+    if (answer.ok)
+      await onDone({ file: answer.file, name: file.name, bytes: file.size, since: new Date().toISOString() });
+    else setProblem(answer.why);
   };
   return (
     <Box sx={{ display: "grid", gap: 1 }}>

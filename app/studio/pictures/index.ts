@@ -2,7 +2,7 @@ export { Library } from "./library";
 export { PicturePicker } from "./picker";
 export { Uploader } from "./uploader";
 export { FileList } from "./file-list";
-export { ACCEPTED, uploadFile } from "./upload";
+export { ACCEPTED } from "./upload";
 export { ReworkDialog } from "./rework";
 export { useScenes } from "./use-scenes";
 export { useDescribe } from "./use-describe";
