@@ -48,6 +48,19 @@ module.exports = {
       from: { path: room("core/"), pathNot: tests },
       to: { path: "node_modules/(react|react-dom|@mui|sequelize|express|sharp)/" },
     },
+    // What draws pictures and chooses places knows nothing of the application, which takes what came of it (`make.ts`).
+    {
+      name: "stock-and-geo-stand-alone",
+      severity: "error",
+      from: { path: "^(stock|geo)/", pathNot: [tests, "/make\\.ts$"] },
+      to: { path: "^(app|demo|bin|e2e)/" },
+    },
+    {
+      name: "only-what-was-made-is-taken",
+      severity: "error",
+      from: { path: "^app/", pathNot: tests },
+      to: { path: "^(stock|geo)/.+\\.tsx?$" },
+    },
     { name: "no-circles", severity: "error", from: { pathNot: tests }, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
   ],
   options: {

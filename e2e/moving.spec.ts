@@ -225,6 +225,7 @@ test("a link leads to a document of the shop: uploaded where it is wanted, and o
   await area(page, "Pictures");
   await page.getByRole("button", { name: "Films and documents" }).click();
   const all = page.getByRole("dialog", { name: "Films and documents" });
+  await all.getByRole("button", { name: "Documents (1)" }).click();
   const asked = page.getByRole("dialog", { name: "Remove “Sizes of sails.pdf”?" });
   const remove = async () => {
     await all.getByRole("button", { name: "Remove Sizes of sails.pdf …" }).click();

@@ -50,6 +50,7 @@ await runMain(async () => {
     { command: "nginx", name: "nginx-light" },
     { command: "openssl", name: "openssl" },
     { command: "xmllint", name: "libxml2-utils" },
+    { command: "convert-im6.q16", name: "imagemagick" },
     // Measured fallbacks stand in for fonts that come late; nearly every computer has one of them, a bare test machine has none.
     { file: "/usr/share/fonts/truetype/liberation/LiberationSans-Regular.ttf", name: "fonts-liberation" },
   ]);

@@ -9,6 +9,8 @@ import {
   DialogTitle,
   LinearProgress,
   Link,
+  ToggleButton,
+  ToggleButtonGroup,
   Typography,
 } from "@mui/material";
 import { FileText, Trash2, Upload } from "lucide-react";
@@ -18,7 +20,7 @@ import { readFiles, removeFile, type KeptFile } from "~/core/protocol";
 import { placeWords, referencesOf, whereUsed } from "~/kinds/references";
 import { withFileAgain, withoutFile } from "~/kinds/replaced";
 import { useStudio, useStudioStore } from "../keeping";
-import { FileInput, IconAction, INK, PlacesList } from "../ui";
+import { FileInput, FindField, IconAction, INK, PlacesList } from "../ui";
 import { acceptedFor, uploadFile, type FileKind } from "./upload";
 
 const MEGABYTE = 1024 * 1024;
@@ -111,6 +113,11 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
     // oxlint-disable-next-line react/set-state-in-effect -- what is set comes from the server, after this
     void read();
   }, [read]);
+  const [kind, setKind] = useState(kinds[0]!);
+  const [sought, setSought] = useState("");
+  const of = files?.[kind];
+  const words = sought.trim().toLowerCase().split(/\s+/);
+  const found = of?.filter(({ name }) => words.every((word) => name.toLowerCase().includes(word))) ?? [];
   const title = kinds.length > 1 ? "Films and documents" : WORDS[kinds[0]!].choose;
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="choose-file">
@@ -130,47 +137,62 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
             “{gone.file.name}” is removed.
           </Alert>
         ) : null}
-        {kinds.map((kind) => (
-          <Box key={kind} component="section" aria-label={WORDS[kind].title} sx={{ display: "grid", gap: 1.5 }}>
-            {kinds.length > 1 ? (
-              <Typography component="h3" variant="h3">
-                {WORDS[kind].title}
-              </Typography>
-            ) : null}
-            <Taking
-              kind={kind}
-              onDone={async (file) => {
-                await read();
-                // Whoever uploads where one is to be chosen means this one.
-                onChoose?.(file);
-              }}
-            />
-            {files === null ? (
-              problem ? null : (
-                <Box sx={{ display: "grid", placeItems: "center", minHeight: 100 }}>
-                  <CircularProgress aria-label="Looking for your files" />
-                </Box>
-              )
-            ) : files[kind].length === 0 ? (
-              <Typography color="text.secondary">{WORDS[kind].none}</Typography>
-            ) : (
-              <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gap: 1.5 }}>
-                {files[kind].map((file, i) => (
-                  <Row
-                    key={file.file}
-                    kind={kind}
-                    file={file}
-                    isThere={file.file === chosen}
-                    isEarly={i < EARLY}
-                    places={counts.get(file.file) ?? 0}
-                    onChoose={onChoose ? () => onChoose(file) : undefined}
-                    onRemove={() => setAsking(file)}
-                  />
-                ))}
+        <Box component="section" aria-label={WORDS[kind].title} sx={{ display: "grid", gap: 1.5 }}>
+          {kinds.length > 1 ? (
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              value={kind}
+              aria-label="What is shown"
+              onChange={(_event, next: FileKind | null) => next && setKind(next)}
+            >
+              {kinds.map((each) => (
+                <ToggleButton key={each} value={each}>
+                  {WORDS[each].title}
+                  {files ? ` (${files[each].length})` : ""}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          ) : null}
+          <Taking
+            key={kind}
+            kind={kind}
+            onDone={async (file) => {
+              await read();
+              // Whoever uploads where one is to be chosen means this one.
+              onChoose?.(file);
+            }}
+          />
+          {of && of.length > SEEN_AT_ONCE ? (
+            <FindField label="Find by name" value={sought} onChange={setSought} width="100%" />
+          ) : null}
+          {of === undefined ? (
+            problem ? null : (
+              <Box sx={{ display: "grid", placeItems: "center", minHeight: 100 }}>
+                <CircularProgress aria-label="Looking for your files" />
               </Box>
-            )}
-          </Box>
-        ))}
+            )
+          ) : of.length === 0 ? (
+            <Typography color="text.secondary">{WORDS[kind].none}</Typography>
+          ) : found.length === 0 ? (
+            <Typography color="text.secondary">Nothing here is called “{sought}”.</Typography>
+          ) : (
+            <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gap: 1.5 }}>
+              {found.map((file, i) => (
+                <Row
+                  key={file.file}
+                  kind={kind}
+                  file={file}
+                  isThere={file.file === chosen}
+                  isEarly={i < EARLY}
+                  places={counts.get(file.file) ?? 0}
+                  onChoose={onChoose ? () => onChoose(file) : undefined}
+                  onRemove={() => setAsking(file)}
+                />
+              ))}
+            </Box>
+          )}
+        </Box>
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Close</Button>
@@ -227,6 +249,8 @@ function RemoveFile({ file, onClose, onGo }: { file: KeptFile; onClose: () => vo
   );
 }
 
+/** More than these are not seen without scrolling, and can be found by typing. */
+const SEEN_AT_ONCE = 8;
 /** Of so many films the first picture is fetched at once; of all others when they are played. */
 const EARLY = 8;
 
@@ -246,7 +270,7 @@ const Row = ({ kind, file, isThere, isEarly, places, onChoose, onRemove }: RowPr
     component="li"
     sx={{
       display: "grid",
-      gridTemplateColumns: { xs: "1fr", sm: `${kind === "film" ? "200px" : "40px"} minmax(0,1fr) auto` },
+      gridTemplateColumns: { xs: "minmax(0,1fr) auto", sm: `${kind === "film" ? "200px" : "40px"} minmax(0,1fr) auto` },
       gap: 1.5,
       alignItems: "center",
       pb: 1.5,
@@ -263,10 +287,19 @@ const Row = ({ kind, file, isThere, isEarly, places, onChoose, onRemove }: RowPr
         playsInline
         preload={isEarly ? "metadata" : "none"}
         aria-label={file.name}
-        sx={{ width: "100%", aspectRatio: "16/9", bgcolor: "#000", borderRadius: 1, display: "block" }}
+        sx={{
+          width: "100%",
+          aspectRatio: "16/9",
+          bgcolor: "#000",
+          borderRadius: 1,
+          display: "block",
+          gridColumn: { xs: "1 / -1", sm: "auto" },
+        }}
       />
     ) : (
-      <FileText size={28} aria-hidden />
+      <Box sx={{ display: { xs: "none", sm: "block" } }}>
+        <FileText size={28} aria-hidden />
+      </Box>
     )}
     <Box sx={{ minWidth: 0 }}>
       <Typography sx={{ overflowWrap: "anywhere", fontWeight: 600 }}>

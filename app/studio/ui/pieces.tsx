@@ -71,7 +71,7 @@ type FindFieldProps = {
   label: string;
   value: string;
   onChange: (sought: string) => void;
-  width: number;
+  width: number | string;
   autoFocus?: boolean;
 };
 
