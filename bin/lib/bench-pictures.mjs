@@ -83,6 +83,57 @@ export async function chooser(browser, studio, { address, folder }) {
   return { pictures: MANY, openMs: Math.round(openMs), framesPerSecond, target: "under 500 ms, 50 frames" };
 }
 
+/**
+ * How smoothly both panes follow while a hand draws the light of a tone to and fro.
+ * @returns how many tones a second the slower pane has shown, and frames per second at the median and among the slowest
+ */
+export async function toneDrag(browser, studio) {
+  const page = await openPictures(browser, studio);
+  await page.getByRole("treeitem", { name: /^Hero/ }).first().click();
+  await page.getByRole("button", { name: "Crop and tone" }).click();
+  const slider = page.getByRole("slider", { name: "Darker – lighter" });
+  await slider.waitFor();
+  await slider.scrollIntoViewIfNeeded();
+  const box = await slider.evaluate((thumb) => {
+    const { x, y, width, height } = thumb.closest(".MuiSlider-root").getBoundingClientRect();
+    return { x, y, width, height };
+  });
+  const to = (i) => page.mouse.move(box.x + box.width * (0.5 + 0.45 * Math.sin(i / 17)), box.y + box.height / 2);
+  await to(0);
+  await page.mouse.down();
+  await to(1);
+  const looking = page.evaluate(async () => {
+    const panes = [...document.querySelectorAll("iframe")]
+      .map((f) => f.contentDocument)
+      .filter((pane) => pane?.querySelector(".s-hero .pic img"));
+    const shown = panes.map(() => new Set());
+    const intervals = [];
+    const begun = performance.now();
+    let last = begun;
+    while (last - begun < 3_000) {
+      await new Promise((done) => requestAnimationFrame(done));
+      const now = performance.now();
+      intervals.push(now - last);
+      last = now;
+      panes.forEach((pane, n) => shown[n].add(getComputedStyle(pane.querySelector(".s-hero .pic img")).filter));
+    }
+    return { intervals: intervals.sort((a, b) => a - b), shown: shown.map((s) => s.size) };
+  });
+  let isOver = false;
+  void looking.finally(() => (isOver = true));
+  for (let i = 2; !isOver; i++) await to(i);
+  const { intervals, shown } = await looking;
+  await page.mouse.up();
+  await page.close();
+  const rate = (share) => Math.round(1000 / intervals[Math.floor(intervals.length * share)]);
+  return {
+    followedPerSecond: Math.round(Math.min(...shown) / 3),
+    framesPerSecond: rate(0.5),
+    slowest5percent: rate(0.95),
+    target: 30,
+  };
+}
+
 /** @returns the time from the press to the first look at the cut in ms, and the longest task meanwhile */
 export async function cutOut(browser, studio) {
   const [width, height] = MEGAPIXELS;

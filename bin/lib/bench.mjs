@@ -6,7 +6,7 @@ import { colourDrag, cssWeight, paletteOfLargePicture } from "./bench-brand.mjs"
 import { labFigures } from "./bench-shop.mjs";
 import { serving } from "./bench-serving.mjs";
 import { glance } from "./bench-glance.mjs";
-import { chooser, cutOut } from "./bench-pictures.mjs";
+import { chooser, cutOut, toneDrag } from "./bench-pictures.mjs";
 import { benchAtWork } from "./bench-work.mjs";
 import { startDatabase } from "./database.mjs";
 import { runMain, say, Stop } from "./say.mjs";
@@ -114,6 +114,7 @@ await runMain(async () => {
     const work = await benchAtWork(browser, `http://localhost:${server.port}`);
     say("Pictures …");
     const cut = await cutOut(browser, `http://localhost:${server.port}`);
+    const tones = await toneDrag(browser, `http://localhost:${server.port}`);
     const choosing = await chooser(browser, `http://localhost:${server.port}`, { address: database.address, folder });
     const results = {
       at: new Date().toISOString(),
@@ -124,7 +125,7 @@ await runMain(async () => {
       phone: lab,
       goods,
       site: { ...site, ...seen },
-      pictures: { cut, choosing },
+      pictures: { cut, tones, choosing },
       brand: { solve, cssKB: css, drag, palette },
     };
     if (!existsSync("bench-results")) mkdirSync("bench-results");
@@ -158,6 +159,7 @@ await runMain(async () => {
     console.table([{ what: "colours of a 12-megapixel picture (ms)", ...palette }]);
     console.table([{ what: "a picture cut out (ms)", ...cut }]);
     console.table([{ what: "a picture chosen", ...choosing }]);
+    console.table([{ what: "the light of a tone drawn to and fro, both panes", ...tones }]);
     console.table([{ what: "CSS of a page (KB, gzip)", ...css, target: "under 20" }]);
     console.table([
       { what: "home page, requests per second", ...served },

@@ -1,3 +1,4 @@
+import type { Draft } from "~/core/document";
 import { createContext, useContext, useEffect, useMemo, useState } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import { createContrastWorker, layoutOf, onPicturesOf, type Finding } from "../checks";
@@ -28,9 +29,8 @@ export const thingsWords = (count: number): string =>
   count === 1 ? "1 thing to look at" : `${count} things to look at`;
 
 /** How many findings there are in each section of the page, by its id. */
-export function useFindingsBySection(): ReadonlyMap<string, number> {
+export function useFindingsBySection(draft: Draft): ReadonlyMap<string, number> {
   const findings = useFindings();
-  const draft = useStudio((s) => s.draft);
   return useMemo(() => {
     const counts = new Map<string, number>();
     for (const { node } of findings) {

@@ -1,61 +1,28 @@
 import { Box, Typography } from "@mui/material";
-import { Plus } from "lucide-react";
-import { memo, useDeferredValue, useEffect, useRef, type KeyboardEvent, type MouseEvent, useState } from "react";
+import {
+  memo,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type MouseEvent,
+} from "react";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { whereWords } from "../shared";
-import { HATCH, INK, ON_LEMON, VISUALLY_HIDDEN } from "../ui";
+import { INK, useLatest, VISUALLY_HIDDEN } from "../ui";
 import type { BenchActions } from "./actions";
 import { useCarry } from "./carry";
 import { thingsWords, useFindingsBySection } from "./checks";
 import { partAt } from "./parts";
 import { PartMenu, type MenuState } from "./part-menu";
-import { insideOf, neighbourOf, type PlanRow } from "./plan-tree";
+import { insideOf, neighbourOf } from "./plan-tree";
 import { standings } from "./sections";
 import { useSectionDrag } from "./use-drag";
 import { entryOf, sharedOf, type Draft } from "~/core/document";
-import { useWires, type Bone, type Wireframe } from "./wireframe";
-
-const ITEM = 92;
-const GAP = 24;
-const DRAWN = { width: 80, height: 46 };
-
-/** How strongly a bone stands out, in the colour of its section's words; pictures have colours of their own. */
-const BONE_STRENGTH: Readonly<Record<Bone["what"], number>> = {
-  picture: 0.3,
-  head: 1,
-  text: 0.45,
-  button: 0.8,
-  card: 0.15,
-};
-
-const Drawing = memo(function Drawing({ wire }: { wire: Wireframe | undefined }) {
-  const ratio = wire ? Math.min(wire.height, DRAWN.height / DRAWN.width) : 0.2;
-  return (
-    <svg width={DRAWN.width} height={DRAWN.height} viewBox={`0 0 1 ${DRAWN.height / DRAWN.width}`} aria-hidden="true">
-      <g transform={`translate(0 ${(DRAWN.height / DRAWN.width - ratio) / 2})`}>
-        <rect width="1" height={ratio} rx="0.02" fill={wire?.ground ?? "#fff"} stroke={INK.ink} strokeWidth="0.016" />
-        <g>
-          {wire?.bones
-            .filter((b) => b.y + b.h * 0.3 < ratio)
-            .map((b, i) => (
-              <rect
-                key={i}
-                x={b.x}
-                y={b.y}
-                width={b.w}
-                height={Math.max(
-                  0.012,
-                  Math.min(b.h, ratio - b.y) * (b.what === "text" || b.what === "head" ? 0.7 : 1),
-                )}
-                fill={b.colour ?? wire.ink}
-                fillOpacity={b.colour ? 1 : BONE_STRENGTH[b.what]}
-              />
-            ))}
-        </g>
-      </g>
-    </svg>
-  );
-});
+import { useWires } from "./wireframe";
+import { GAP, Insertion, Item, ITEM, Row, type Hands } from "./plan-parts";
 
 type PlanProps = {
   page: string;
@@ -79,9 +46,6 @@ export function Plan(props: PlanProps) {
 }
 
 const COLUMN = 104;
-const focusRing = {
-  "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 1, boxShadow: `0 0 0 2px ${INK.lemon}` },
-} as const;
 
 /** The plan itself; a tree to assistive technology. The section in which something is selected is opened up. */
 const Strip = memo(function Strip({
@@ -98,7 +62,7 @@ const Strip = memo(function Strip({
   onReveal,
 }: PlanProps & { draft: Draft }) {
   const store = useStudioStore();
-  const problems = useFindingsBySection();
+  const problems = useFindingsBySection(draft);
   const wires = useWires(frame, draft);
   const carry = useCarry();
   const selected = useStudio((s) => s.selected);
@@ -184,56 +148,29 @@ const Strip = memo(function Strip({
   const known = new Set([...all.map((s) => s.node.id), ...groups.flatMap((g) => g.rows.map((r) => r.id))]);
   const focusable = selected && known.has(selected) ? selected : all[0]?.node.id;
   const isChosen = (id: string) => id === selected || also.includes(id);
-  const common = (id: string) => ({
-    ref: (element: HTMLElement | null) => void (element ? items.current.set(id, element) : items.current.delete(id)),
-    role: "treeitem",
-    "aria-selected": isChosen(id),
-    tabIndex: id === focusable ? 0 : -1,
-    onClick: (event: MouseEvent) => {
-      event.stopPropagation();
-      store.getState().select(id, event.shiftKey || event.ctrlKey || event.metaKey);
-      onReveal(id);
-    },
-    onDoubleClick: (event: MouseEvent) => {
-      event.stopPropagation();
-      onEditWords(id);
-    },
-    onContextMenu: (event: MouseEvent) => openMenu(event, id),
-    onKeyDown: (event: KeyboardEvent) => onKey(event, id),
+  const keep = useLatest((id: string, element: HTMLElement | null) => {
+    if (element) items.current.set(id, element);
+    else items.current.delete(id);
   });
-  const row = (r: PlanRow) => (
-    <Box
-      key={r.id}
-      {...common(r.id)}
-      aria-level={r.level}
-      aria-label={`${r.name}${r.shown ? "" : ", not shown yet"}`}
-      onPointerDown={(event) => {
-        const part = partAt(draft, r.id);
-        if (part) carry.begin({ id: r.id, node: part.node }, event.nativeEvent);
-      }}
-      sx={{
-        ...focusRing,
-        // Many of them are scrolled, not squeezed.
-        flex: "none",
-        fontSize: 11.5,
-        lineHeight: "17px",
-        px: 0.5,
-        pl: r.level === 2 ? 0.5 : 0.5 + (r.level - 3) * 1,
-        borderRadius: 0.5,
-        cursor: "grab",
-        userSelect: "none",
-        whiteSpace: "nowrap",
-        overflow: "hidden",
-        textOverflow: "ellipsis",
-        fontWeight: r.kind === "column" || isChosen(r.id) ? 650 : 450,
-        textDecoration: r.shown ? "none" : "line-through",
-        ...(isChosen(r.id) ? ON_LEMON : { bgcolor: r.kind === "column" ? INK.bench : INK.raised }),
-        boxShadow: `inset 0 0 0 1px ${isChosen(r.id) ? INK.ink : r.kind === "column" ? "transparent" : INK.line}`,
-        touchAction: "none",
-      }}
-    >
-      {r.name}
-    </Box>
+  const press = useLatest((event: MouseEvent, id: string) => {
+    event.stopPropagation();
+    store.getState().select(id, event.shiftKey || event.ctrlKey || event.metaKey);
+    onReveal(id);
+  });
+  const write = useLatest((event: MouseEvent, id: string) => {
+    event.stopPropagation();
+    onEditWords(id);
+  });
+  const showMenu = useLatest(openMenu);
+  const key = useLatest(onKey);
+  const grab = useLatest((event: PointerEvent, id: string, isSection: boolean) => {
+    if (isSection) return begin(id, event);
+    const part = partAt(draft, id);
+    if (part) carry.begin({ id, node: part.node }, event);
+  });
+  const hands = useMemo<Hands>(
+    () => ({ keep, press, write, menu: showMenu, key, grab }),
+    [keep, press, write, showMenu, key, grab],
   );
 
   return (
@@ -250,92 +187,24 @@ const Strip = memo(function Strip({
             const { node, name, stands } = standing;
             const shared = sharedOf(stands);
             const where = shared === undefined ? undefined : whereWords(draft.documents, shared);
-            const isSelected = isChosen(node.id);
             const isOpen = index === openIndex && groups.length > 0;
+            const found = problems.get(node.id) ?? 0;
             const item = (
-              <Box
+              <Item
                 key={node.id}
-                {...common(node.id)}
-                aria-level={1}
-                {...(insideOf(node).length ? { "aria-expanded": isOpen } : {})}
-                aria-label={`${name}${node.shown ? "" : ", not shown yet"}, ${where === undefined ? "" : `shared, ${where}, `}${index + 1} of ${all.length}${problems.has(node.id) ? `, ${thingsWords(problems.get(node.id)!)}` : ""}`}
-                onPointerDown={(event) => begin(node.id, event.nativeEvent)}
-                sx={{
-                  width: ITEM,
-                  flex: "none",
-                  p: "5px",
-                  borderRadius: 1,
-                  cursor: "grab",
-                  textAlign: "center",
-                  userSelect: "none",
-                  touchAction: "pan-x",
-                  border: `2px solid ${isSelected ? INK.ink : "transparent"}`,
-                  ...(isSelected ? ON_LEMON : {}),
-                  opacity: dragging?.id === node.id ? 0.4 : 1,
-                  "&:hover": {
-                    borderColor: isSelected ? INK.ink : INK.soft,
-                    borderStyle: isSelected ? "solid" : "dotted",
-                  },
-                  ...focusRing,
-                }}
-              >
-                <Box sx={{ opacity: node.shown ? 1 : 0.45, lineHeight: 0, position: "relative" }}>
-                  <Drawing wire={wires.get(node.id)} />
-                  {where === undefined ? null : (
-                    <Box
-                      aria-hidden
-                      title={`Shared, ${where}`}
-                      sx={{
-                        position: "absolute",
-                        insetInline: 0,
-                        bottom: -2,
-                        height: 7,
-                        background: HATCH,
-                        border: `1px solid ${INK.ink}`,
-                      }}
-                    />
-                  )}
-                  {problems.get(node.id) ? (
-                    <Box
-                      component="span"
-                      aria-hidden
-                      title={thingsWords(problems.get(node.id)!)}
-                      sx={{
-                        position: "absolute",
-                        top: -4,
-                        right: -4,
-                        minWidth: 17,
-                        height: 17,
-                        px: 0.5,
-                        borderRadius: "9px 9px 9px 2px",
-                        bgcolor: INK.brick,
-                        color: INK.paper,
-                        fontSize: 11,
-                        lineHeight: "17px",
-                        fontWeight: 700,
-                      }}
-                    >
-                      {problems.get(node.id)}
-                    </Box>
-                  ) : null}
-                </Box>
-                <Typography
-                  variant="caption"
-                  sx={{
-                    display: "-webkit-box",
-                    WebkitBoxOrient: "vertical",
-                    WebkitLineClamp: 2,
-                    overflow: "hidden",
-                    overflowWrap: "anywhere",
-                    lineHeight: 1.15,
-                    mt: "3px",
-                    fontWeight: isSelected ? 650 : 500,
-                    textDecoration: node.shown ? "none" : "line-through",
-                  }}
-                >
-                  {name}
-                </Typography>
-              </Box>
+                id={node.id}
+                name={name}
+                label={`${name}${node.shown ? "" : ", not shown yet"}, ${where === undefined ? "" : `shared, ${where}, `}${index + 1} of ${all.length}${found ? `, ${thingsWords(found)}` : ""}`}
+                shown={node.shown}
+                isChosen={isChosen(node.id)}
+                isStop={node.id === focusable}
+                isDragged={dragging?.id === node.id}
+                isOpen={insideOf(node).length ? isOpen : undefined}
+                where={where}
+                problems={found}
+                wire={wires.get(node.id)}
+                hands={hands}
+              />
             );
             if (!isOpen) return item;
             return (
@@ -355,7 +224,14 @@ const Strip = memo(function Strip({
                         p: "2px",
                       }}
                     >
-                      {group.rows.map(row)}
+                      {group.rows.map(({ id, name, level, shown, kind }) => (
+                        <Row
+                          key={id}
+                          {...{ id, name, level, shown, kind, hands }}
+                          isChosen={isChosen(id)}
+                          isStop={id === focusable}
+                        />
+                      ))}
                     </Box>
                   ))}
                 </Box>
@@ -363,33 +239,8 @@ const Strip = memo(function Strip({
             );
           })}
         </Box>
-        {insertions.map(({ left, at, words }) => (
-          <Box
-            key={`${left}`}
-            component="button"
-            type="button"
-            aria-label={words}
-            title={words}
-            onClick={() => onAdd(at)}
-            sx={{
-              all: "unset",
-              position: "absolute",
-              top: "50%",
-              left: left + GAP / 2,
-              width: 24,
-              height: 24,
-              ml: "-12px",
-              mt: "-20px",
-              borderRadius: "50%",
-              display: "grid",
-              placeItems: "center",
-              cursor: "pointer",
-              color: INK.soft,
-              "&:hover, &:focus-visible": { bgcolor: INK.ink, color: INK.spark },
-            }}
-          >
-            <Plus size={15} strokeWidth={2} aria-hidden />
-          </Box>
+        {insertions.map((each) => (
+          <Insertion key={each.left} {...each} onAdd={onAdd} />
         ))}
         {dragging ? (
           <Box

@@ -81,18 +81,35 @@ export function wireframes(frame: Document, means = new Map<string, string>()): 
   return found;
 }
 
+/** The new drawings; those that are as they were before are the same objects, and where all are, so is the whole. */
+export function unlessSame(
+  before: ReadonlyMap<string, Wireframe>,
+  next: ReadonlyMap<string, Wireframe>,
+): ReadonlyMap<string, Wireframe> {
+  let isSame = before.size === next.size;
+  const kept = new Map<string, Wireframe>();
+  for (const [id, wire] of next) {
+    const known = before.get(id);
+    const stays = known !== undefined && JSON.stringify(known) === JSON.stringify(wire);
+    kept.set(id, stays ? known : wire);
+    isSame &&= stays;
+  }
+  return isSame ? before : kept;
+}
+
 /** The drawings of a pane's sections, measured whenever its layout has come to rest after a change of `draft`. */
 export function useWires(frame: Document | null, draft: Draft): ReadonlyMap<string, Wireframe> {
   const [wires, setWires] = useState<ReadonlyMap<string, Wireframe>>(new Map());
+  // A picture is looked at once, however often the page changes.
+  const [means] = useState(() => new Map<string, string>());
   useEffect(() => {
     const view = frame?.defaultView;
     if (!frame || !view) return;
     // The studio's own timer: a number of the pane's window would be that of another one here.
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const means = new Map<string, string>();
     const measure = () => {
       clearTimeout(timer);
-      timer = setTimeout(() => setWires(wireframes(frame, means)), 160);
+      timer = setTimeout(() => setWires((before) => unlessSame(before, wireframes(frame, means))), 160);
     };
     const observer = new view.ResizeObserver(measure);
     observer.observe(frame.body);
@@ -104,6 +121,6 @@ export function useWires(frame: Document | null, draft: Draft): ReadonlyMap<stri
       frame.removeEventListener("load", measure, true);
       observer.disconnect();
     };
-  }, [frame, draft]);
+  }, [frame, draft, means]);
   return wires;
 }

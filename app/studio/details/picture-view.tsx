@@ -1,4 +1,4 @@
-import { Box, Button, FormControlLabel, Link, Slider, Switch, Typography } from "@mui/material";
+import { Box, Button, FormControlLabel, Link, Switch, Typography } from "@mui/material";
 import { ChevronDown, ChevronRight, Scissors } from "lucide-react";
 import { useId, useState } from "react";
 import { setProp } from "~/core/commands";
@@ -8,8 +8,9 @@ import { cropOn, MOST_ZOOM, type Crop, type Picture, type PictureView } from "~/
 import { nameOf } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
 import { DEVICE_PLURAL } from "../panes";
-import { INK } from "../ui";
+import { INK, useLatest } from "../ui";
 import { ReworkDialog } from "../pictures";
+import { Slide } from "./slide";
 import { ToneField } from "./tone-field";
 import { useSetOrSay, viewAt, viewPath } from "./use-set";
 
@@ -85,32 +86,10 @@ function ViewControls({ node, path, view, picture }: ControlsProps) {
       "Crop changed",
     );
   };
-  const slider = (
-    label: string,
-    value: number,
-    least: number,
-    most: number,
-    put: (value: number) => void,
-    unit = "%",
-  ) => (
-    <Box sx={{ mt: 0.5 }}>
-      <Box sx={{ display: "flex", justifyContent: "space-between" }}>
-        <Typography variant="caption">{label}</Typography>
-        <Typography variant="caption" color="text.secondary">
-          {value} {unit}
-        </Typography>
-      </Box>
-      <Slider
-        size="small"
-        aria-label={label}
-        value={value}
-        min={least}
-        max={most}
-        onChange={(_event, next) => put(next)}
-        sx={{ py: 1 }}
-      />
-    </Box>
+  const slide = useLatest((which: "zoom" | "left" | "top", value: number) =>
+    change(which === "zoom" ? { zoom: value } : { focus: which === "left" ? [value, y] : [x, value] }),
   );
+  const setTone = useLatest((tone: PictureView["tone"], label: string) => set({ ...view, tone }, label));
   const whom = audience === "all" ? "at this place" : `at this place on ${DEVICE_PLURAL[audience].toLowerCase()}`;
   return (
     <>
@@ -131,9 +110,9 @@ function ViewControls({ node, path, view, picture }: ControlsProps) {
             </Link>
           ) : null}
         </Box>
-        {slider("Enlarged", zoom, 100, MOST_ZOOM, (value) => change({ zoom: value }))}
-        {slider("From the left", x, 0, 100, (value) => change({ focus: [value, y] }))}
-        {slider("From the top", y, 0, 100, (value) => change({ focus: [x, value] }))}
+        <Slide name="zoom" label="Enlarged" value={zoom} least={100} most={MOST_ZOOM} unit="%" onSlide={slide} />
+        <Slide name="left" label="From the left" value={x} least={0} most={100} unit="%" onSlide={slide} />
+        <Slide name="top" label="From the top" value={y} least={0} most={100} unit="%" onSlide={slide} />
         <FormControlLabel
           control={
             <Switch
@@ -151,7 +130,7 @@ function ViewControls({ node, path, view, picture }: ControlsProps) {
         </Typography>
       ) : (
         <>
-          <ToneField picture={picture} tone={view.tone} onChange={(tone, label) => set({ ...view, tone }, label)} />
+          <ToneField picture={picture} tone={view.tone} onChange={setTone} />
           <Box>
             <Button
               size="small"

@@ -1,6 +1,6 @@
-import { Box, Button, ButtonBase, Link, MenuItem, Slider, TextField, Typography } from "@mui/material";
+import { Box, Button, ButtonBase, Link, MenuItem, TextField, Typography } from "@mui/material";
 import { Trash2 } from "lucide-react";
-import { useId, useMemo, useState, type ReactNode } from "react";
+import { memo, useId, useMemo, useState } from "react";
 import { setTone } from "~/core/commands";
 import { entryOf, newId } from "~/core/document";
 import {
@@ -17,7 +17,8 @@ import {
 } from "~/core/pictures";
 import { placesInTone, toneAsked, tonesOf } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
-import { chooseByArrow, IconAction, INK } from "../ui";
+import { chooseByArrow, IconAction, INK, useLatest } from "../ui";
+import { Slide } from "./slide";
 
 const ROLE_NAMES: Readonly<Record<ToneRole, string>> = {
   brand: "Brand",
@@ -36,7 +37,7 @@ type ToneFieldProps = {
 /** The picture itself in each tone, to choose from; then what a tone is made of. */
 export function ToneField({ picture, tone, onChange }: ToneFieldProps) {
   const look = useStudio((s) => s.draft.look);
-  const drawn = useMemo(() => tonesOf(look), [look]);
+  const toneOf = useMemo(() => tonesOf(look), [look]);
   const label = useId();
   const kept = Object.entries(look.tones ?? {});
   const choices = [
@@ -45,8 +46,9 @@ export function ToneField({ picture, tone, onChange }: ToneFieldProps) {
     ...Object.entries(TONES).map(([id, { name }]) => ({ id, name })),
   ];
   const current = tone === undefined ? "" : typeof tone === "string" ? tone : "own";
-  const choose = (id: string, name: string) =>
-    onChange(id === "" ? undefined : id, id ? `Tone “${name}”` : "Tone put back");
+  const choose = useLatest((id: string, name: string) =>
+    onChange(id === "" ? undefined : id, id ? `Tone “${name}”` : "Tone put back"),
+  );
   return (
     <Box>
       <Typography variant="caption" sx={{ fontWeight: 600 }} id={label}>
@@ -68,10 +70,10 @@ export function ToneField({ picture, tone, onChange }: ToneFieldProps) {
             id={id}
             name={name}
             picture={picture}
-            drawn={id ? drawn(id) : undefined}
+            toneOf={toneOf}
             isChosen={id === current}
             isStop={id === current || (current === "own" && index === 0)}
-            onChoose={() => choose(id, name)}
+            onChoose={choose}
           />
         ))}
       </Box>
@@ -84,13 +86,15 @@ type TileProps = {
   id: string;
   name: string;
   picture: Picture;
-  drawn: DrawnTone | undefined;
+  toneOf: (asked: string) => DrawnTone | undefined;
   isChosen: boolean;
   isStop: boolean;
-  onChoose: () => void;
+  onChoose: (id: string, name: string) => void;
 };
 
-function ToneTile({ id, name, picture, drawn, isChosen, isStop, onChoose }: TileProps) {
+/** Drawn anew only where something about it changes: while a hand draws at what a tone is made of, the others stay. */
+const ToneTile = memo(function ToneTile({ id, name, picture, toneOf, isChosen, isStop, onChoose }: TileProps) {
+  const drawn = id ? toneOf(id) : undefined;
   const filter = `tile-${useId().replace(/\W/g, "")}`;
   const matrix = drawn?.matrix;
   return (
@@ -99,7 +103,7 @@ function ToneTile({ id, name, picture, drawn, isChosen, isStop, onChoose }: Tile
       aria-checked={isChosen}
       aria-label={name}
       tabIndex={isStop ? 0 : -1}
-      onClick={onChoose}
+      onClick={() => onChoose(id, name)}
       sx={{
         display: "block",
         textAlign: "left",
@@ -136,7 +140,7 @@ function ToneTile({ id, name, picture, drawn, isChosen, isStop, onChoose }: Tile
       </Typography>
     </ButtonBase>
   );
-}
+});
 
 const PARTS = [
   ["light", "Darker – lighter"],
@@ -144,6 +148,42 @@ const PARTS = [
   ["warmth", "Cooler – warmer"],
   ["colour", "Less – more colour"],
 ] as const;
+
+type Part = (typeof PARTS)[number][0] | "grain" | "blur" | "amount";
+
+type RoleChoiceProps = {
+  name: "wash" | "dark" | "light";
+  label: string;
+  value: ToneRole | "";
+  /** What is said where no role is chosen; absent where one has to be. */
+  none?: string;
+  onChoose: (name: "wash" | "dark" | "light", role: ToneRole | "") => void;
+};
+
+const RoleChoice = memo(function RoleChoice({ name, label, value, none, onChoose }: RoleChoiceProps) {
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: "112px minmax(0,1fr)", alignItems: "center", gap: 1 }}>
+      <Typography variant="caption">{label}</Typography>
+      <TextField
+        select
+        size="small"
+        value={value}
+        onChange={(event) => onChoose(name, event.target.value as ToneRole | "")}
+        slotProps={{
+          select: { displayEmpty: true, SelectDisplayProps: { "aria-label": label } },
+          htmlInput: { "aria-label": label },
+        }}
+      >
+        {none === undefined ? null : <MenuItem value="">{none}</MenuItem>}
+        {TONE_ROLES.map((each) => (
+          <MenuItem key={each} value={each}>
+            {ROLE_NAMES[each]}
+          </MenuItem>
+        ))}
+      </TextField>
+    </Box>
+  );
+});
 
 /** What a tone is made of. A tone of the shop is changed for every place that shows it; any other becomes this place's own. */
 function ToneParts({ tone, onChange }: Pick<ToneFieldProps, "tone" | "onChange">) {
@@ -172,47 +212,16 @@ function ToneParts({ tone, onChange }: Pick<ToneFieldProps, "tone" | "onChange">
     onChange(id, `Tone “${said}”`);
     setName(null);
   };
-  const row = (label: string, control: ReactNode) => (
-    <Box key={label} sx={{ display: "grid", gridTemplateColumns: "112px minmax(0,1fr)", alignItems: "center", gap: 1 }}>
-      <Typography variant="caption">{label}</Typography>
-      {control}
-    </Box>
-  );
-  const slider = (label: string, value: number, least: number, put: (value: number) => void) =>
-    row(
-      label,
-      <Slider
-        size="small"
-        aria-label={label}
-        value={value}
-        min={least}
-        max={100}
-        valueLabelDisplay="auto"
-        {...(least < 0 ? { marks: [{ value: 0 }] } : {})}
-        onChange={(_event, next) => put(next)}
-      />,
-    );
-  const role = (label: string, value: ToneRole | "", put: (role: ToneRole | "") => void, none?: string) =>
-    row(
-      label,
-      <TextField
-        select
-        size="small"
-        value={value}
-        onChange={(event) => put(event.target.value as ToneRole | "")}
-        slotProps={{
-          select: { displayEmpty: true, SelectDisplayProps: { "aria-label": label } },
-          htmlInput: { "aria-label": label },
-        }}
-      >
-        {none === undefined ? null : <MenuItem value="">{none}</MenuItem>}
-        {TONE_ROLES.map((each) => (
-          <MenuItem key={each} value={each}>
-            {ROLE_NAMES[each]}
-          </MenuItem>
-        ))}
-      </TextField>,
-    );
+  const slide = useLatest((part: Part, value: number) => {
+    if (part === "amount") set({ ...now, wash: now.wash && { ...now.wash, amount: value } });
+    else set({ ...now, [part]: part === "blur" ? value || undefined : value });
+  });
+  const draw = useLatest((what: "wash" | "dark" | "light", role: ToneRole | "") => {
+    const { wash, inks } = now;
+    if (what === "wash") set({ ...now, wash: role ? { role, amount: wash?.amount ?? 35 } : undefined });
+    else if (what === "dark") set({ ...now, inks: role ? { dark: role, light: inks?.light ?? "page" } : undefined });
+    else if (role && inks) set({ ...now, inks: { ...inks, light: role } });
+  });
   const { wash, inks } = now;
   return (
     <Box sx={{ display: "grid", gap: 0.5, mt: 1.25 }}>
@@ -237,27 +246,17 @@ function ToneParts({ tone, onChange }: Pick<ToneFieldProps, "tone" | "onChange">
           />
         </Box>
       ) : null}
-      {PARTS.map(([key, label]) => slider(label, now[key], -100, (value) => set({ ...now, [key]: value })))}
-      {slider("Grain", now.grain, 0, (value) => set({ ...now, grain: value }))}
-      {slider("Out of focus", now.blur ?? 0, 0, (value) => set({ ...now, blur: value || undefined }))}
-      {role(
-        "Colour over it",
-        wash?.role ?? "",
-        (next) => set({ ...now, wash: next ? { role: next, amount: wash?.amount ?? 35 } : undefined }),
-        "None",
-      )}
-      {wash
-        ? slider("How much of it", wash.amount, 0, (value) => set({ ...now, wash: { ...wash, amount: value } }))
-        : null}
-      {role(
-        "Shadows drawn in",
-        inks?.dark ?? "",
-        (next) => set({ ...now, inks: next ? { dark: next, light: inks?.light ?? "page" } : undefined }),
-        "Own colours",
-      )}
-      {inks
-        ? role("Lights drawn in", inks.light, (next) => next && set({ ...now, inks: { ...inks, light: next } }))
-        : null}
+      {PARTS.map(([key, label]) => (
+        <Slide key={key} name={key} label={label} value={now[key]} least={-100} most={100} onSlide={slide} />
+      ))}
+      <Slide name="grain" label="Grain" value={now.grain} least={0} most={100} onSlide={slide} />
+      <Slide name="blur" label="Out of focus" value={now.blur ?? 0} least={0} most={100} onSlide={slide} />
+      <RoleChoice name="wash" label="Colour over it" value={wash?.role ?? ""} none="None" onChoose={draw} />
+      {wash ? (
+        <Slide name="amount" label="How much of it" value={wash.amount} least={0} most={100} onSlide={slide} />
+      ) : null}
+      <RoleChoice name="dark" label="Shadows drawn in" value={inks?.dark ?? ""} none="Own colours" onChoose={draw} />
+      {inks ? <RoleChoice name="light" label="Lights drawn in" value={inks.light} onChoose={draw} /> : null}
       {typeof tone === "object" ? (
         name === null ? (
           <Button size="small" sx={{ justifySelf: "start" }} onClick={() => setName("")}>

@@ -9,6 +9,7 @@ export { Swatch } from "./swatch";
 export { chooseByArrow } from "./radio-keys";
 export { FileInput } from "./file-input";
 export { useBehind } from "./use-behind";
+export { useLatest } from "./use-latest";
 export { useIsThere } from "./use-is-there";
 export { CURRENCY_NAMES, TimeZoneField } from "./time-zone-field";
 export { useWhenChanged } from "./use-when-changed";
