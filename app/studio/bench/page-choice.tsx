@@ -1,14 +1,20 @@
 import { Button, Divider, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
 import { ChevronDown } from "lucide-react";
 import { useState } from "react";
-import { Link } from "react-router";
-import { siteOf } from "~/core/addresses";
+import { Link, useNavigate } from "react-router";
+import { decodeAddress, siteOf } from "~/core/addresses";
 import { LAYOUT_SORTS, layoutsOf, type PageDocument, entryOf } from "~/core/document";
 import { LAYOUT_NAMES } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { MenusDialog } from "../menus";
 import { NewPage, OpenShop } from "../site";
+import { FindPage } from "./find-page";
 import { LayoutsDialog } from "./layouts-dialog";
+
+/** Of more pages than these the menu shows only so many: the others are found by typing. */
+const MOST_IN_MENU = 30;
+/** From so many on it is quicker to type than to look through them. */
+const MANY = 12;
 
 /** Which of the shop's pages or layouts lies on the bench. */
 export function PageChoice({ page }: { page: string }) {
@@ -16,19 +22,28 @@ export function PageChoice({ page }: { page: string }) {
   const documents = useStudio((s) => s.draft.documents);
   const shop = useStudio((s) => s.shop);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [opened, setOpened] = useState<"new" | "menus" | "layouts" | "open" | null>(null);
+  const [opened, setOpened] = useState<"find" | "new" | "menus" | "layouts" | "open" | null>(null);
   const open = (what: typeof opened) => {
     setAnchor(null);
     setOpened(what);
   };
   const site = siteOf(documents);
   const current = entryOf(documents, page) ?? entryOf(documents, site.home)!;
+  const navigate = useNavigate();
+  const addressOf = (id: string) => (id === site.home ? `/s/${shop.id}/pages` : `/s/${shop.id}/pages?page=${id}`);
+  const shown = site.pages.slice(0, MOST_IN_MENU);
+  const layouts = LAYOUT_SORTS.flatMap((sort) =>
+    layoutsOf(documents, sort).map((layout, i) => ({
+      layout,
+      name: i === 0 ? layout.title : `${LAYOUT_NAMES[sort]}: ${layout.title}`,
+    })),
+  );
   const entry = (each: PageDocument, name = each.title, depth = 0) => (
     <MenuItem
       key={each.id}
       component={Link}
       sx={{ pl: 2 + depth * 2 }}
-      to={each.id === site.home ? `/s/${shop.id}/pages` : `/s/${shop.id}/pages?page=${each.id}`}
+      to={addressOf(each.id)}
       selected={each.id === current.id}
       onClick={() => {
         store.getState().select(null);
@@ -56,18 +71,19 @@ export function PageChoice({ page }: { page: string }) {
         onClose={() => setAnchor(null)}
         slotProps={{ paper: { sx: { maxHeight: "min(80vh, 640px)", maxWidth: 360 } } }}
       >
-        {site.pages.map(({ document, depth, props }) =>
+        {site.pages.length > MANY ? <MenuItem onClick={() => open("find")}>Find a page by its name …</MenuItem> : null}
+        {site.pages.length > MANY ? <Divider /> : null}
+        {shown.map(({ document, depth, props }) =>
           entry(document, `${document.title}${props.hidden ? " (not in the shop yet)" : ""}`, depth),
         )}
+        {site.pages.length > shown.length ? (
+          <MenuItem onClick={() => open("find")}>{`… and ${site.pages.length - shown.length} more pages`}</MenuItem>
+        ) : null}
         <Divider />
         <ListSubheader role="presentation" sx={{ lineHeight: "30px", bgcolor: "transparent" }}>
           For many pages at once
         </ListSubheader>
-        {LAYOUT_SORTS.flatMap((sort) =>
-          layoutsOf(documents, sort).map((layout, i) =>
-            entry(layout, i === 0 ? layout.title : `${LAYOUT_NAMES[sort]}: ${layout.title}`),
-          ),
-        )}
+        {layouts.map(({ layout, name }) => entry(layout, name))}
         <Divider />
         <MenuItem onClick={() => open("new")}>New page …</MenuItem>
         <MenuItem component={Link} to={`/s/${shop.id}/pages/all`} onClick={() => setAnchor(null)}>
@@ -77,6 +93,25 @@ export function PageChoice({ page }: { page: string }) {
         <MenuItem onClick={() => open("open")}>Open or close the shop …</MenuItem>
         <MenuItem onClick={() => open("layouts")}>Layouts, and who uses which …</MenuItem>
       </Menu>
+      {opened === "find" ? (
+        <FindPage
+          choices={[
+            ...site.pages.map(({ document: { id, title }, address, props }) => ({
+              id,
+              name: title,
+              address: decodeAddress(address) ?? address,
+              isHidden: props.hidden,
+            })),
+            ...layouts.map(({ layout, name }) => ({ id: layout.id, name, address: null, isHidden: false })),
+          ]}
+          onClose={() => open(null)}
+          onChoose={(id) => {
+            open(null);
+            store.getState().select(null);
+            void navigate(addressOf(id));
+          }}
+        />
+      ) : null}
       <NewPage open={opened === "new"} onClose={() => open(null)} />
       <MenusDialog open={opened === "menus"} onClose={() => open(null)} />
       <OpenShop open={opened === "open"} onClose={() => open(null)} />
