@@ -41,6 +41,8 @@ test("sections are added, duplicated, moved by key and by drag, removed, and all
       .poll(() => order(plan(page)))
       .toEqual(["Header", "Hero", "Text", "Goods", "Picture & words", "Sign-up", "Footer"]);
     await expect(pane(page, "Phone").getByRole("heading", { name: "A few words about us" })).toBeVisible();
+    // The keyboard is on what was added, not on what had been left for it.
+    await expect(inPlan(page, "Text")).toBeFocused();
   });
 
   await test.step("moved and duplicated by key", async () => {

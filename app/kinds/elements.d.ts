@@ -18,6 +18,7 @@ declare module "react" {
       "zest-film": Own;
       "zest-compare": Own;
       "zest-pictures": Own;
+      "zest-find": Own;
     }
   }
 }

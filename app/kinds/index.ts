@@ -23,6 +23,7 @@ import { hero } from "./hero";
 import { menuItem } from "./menu-item";
 import { map } from "./map";
 import { logoRow } from "./logo-row";
+import { questions } from "./questions";
 import { notice } from "./notice";
 import { picture } from "./picture";
 import { pictures } from "./pictures";
@@ -72,6 +73,7 @@ const LIST: readonly Kind[] = [
   pictures,
   splitTiles,
   logoRow,
+  questions,
   pictureWords,
   text,
   waysOn,

@@ -2,6 +2,7 @@ import Validator from "@adobe/structured-data-validator";
 import WebAutoExtractor from "@marbec/web-auto-extractor";
 import { describe, expect, it } from "vitest";
 import { AVAILABILITIES } from "~/core/goods";
+import { makeNode } from "~/kinds";
 import { contentWith, goods } from "./fixtures/content";
 import { renderPage, structuredData, type Target } from ".";
 
@@ -37,6 +38,30 @@ describe("structured data", () => {
     const [shop, site] = structuredData({ page: "home" }, content, ORIGIN);
     expect(shop).toMatchObject({ name: content.draft.look.identity.name, url: `${ORIGIN}/` });
     expect(site).toMatchObject({ potentialAction: { target: { urlTemplate: `${ORIGIN}/search?q={query}` } } });
+  });
+
+  it("of a page with questions is what is asked and answered on it, all of it together", async () => {
+    const asked = (question: string, answer: string) =>
+      makeNode("questions", { questions: [{ group: "", question, answer }] });
+    const of = contentWith([
+      asked("How do I order?", "Put it into the cart."),
+      asked("Not answered yet?", ""),
+      { ...asked("Not shown?", "It is not."), shown: false },
+      asked("And then?", "Wait."),
+    ]);
+    const faq = structuredData({ page: "home" }, of, ORIGIN).at(-1);
+    expect(faq).toEqual({
+      "@context": "https://schema.org",
+      "@type": "FAQPage",
+      mainEntity: [
+        ["How do I order?", "Put it into the cart."],
+        ["And then?", "Wait."],
+      ].map(([name, text]) => ({ "@type": "Question", name, acceptedAnswer: { "@type": "Answer", text } })),
+    });
+    const { html } = renderPage({ page: "home" }, of, ORIGIN, { every: "/a.js", goods: "/b.js" });
+    const data = new WebAutoExtractor({ addLocation: true, embedSource: [] }).parse(html);
+    expect((await new Validator().validate(data)).filter((i) => i.severity === "ERROR")).toEqual([]);
+    expect(Object.keys(data.jsonld ?? {})).toContain("FAQPage");
   });
 
   it("of a page beneath others is the way to it; of one at the top there is none", () => {

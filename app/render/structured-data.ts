@@ -1,8 +1,11 @@
 import { ALL_GOODS, siteOf } from "~/core/addresses";
-import { entryOf, logoPicture, type Draft } from "~/core/document";
+import { entryOf, logoPicture, type Draft, type PageDocument } from "~/core/document";
+import { plainOf } from "~/core/rich";
+import { askedIn, type QuestionsProps } from "~/kinds/questions";
 import type {
   BreadcrumbList,
   DayOfWeek,
+  FAQPage,
   ItemAvailability,
   ItemList,
   Offer,
@@ -62,6 +65,7 @@ const DAYS: ReadonlyMap<number, DayOfWeek> = new Map([
 
 type StructuredThing =
   | WithContext<BreadcrumbList>
+  | WithContext<FAQPage>
   | WithContext<ItemList>
   | WithContext<Organization>
   | WithContext<ProductGroup>
@@ -281,11 +285,32 @@ function wayTo(id: string, documents: Draft["documents"], origin: string): reado
   return steps.length > 1 ? [breadcrumbs([{ name: "Home", path: "/" }, ...steps], origin)] : [];
 }
 
+/** What is asked and answered on a page, all of it together: there is one such thing on a page (schema.org FAQPage). */
+function questionsOn(document: PageDocument | undefined): readonly StructuredThing[] {
+  const asked = (document?.root.slots.main ?? [])
+    .filter((part) => part.shown && part.kind === "questions")
+    .flatMap((part) => askedIn(part.props as unknown as QuestionsProps));
+  if (asked.length === 0) return [];
+  const things: WithContext<FAQPage> = {
+    "@context": "https://schema.org",
+    "@type": "FAQPage",
+    mainEntity: asked.map(({ question, answer }) => ({
+      "@type": "Question",
+      name: question.trim(),
+      acceptedAnswer: { "@type": "Answer", text: plainOf(answer).trim() },
+    })),
+  };
+  return [things];
+}
+
 /** What search engines are told about a page in schema.org's words (JSON-LD 1.1): the way to it, and the product it shows. */
 export function structuredData(target: Target, content: ShopContent, origin: string): readonly StructuredThing[] {
   const { goods } = content;
-  if (target.page === "home") return shopThings(content, origin);
-  if (target.page === "text") return wayTo(target.id, content.draft.documents, origin);
+  const { documents } = content.draft;
+  if (target.page === "home")
+    return [...shopThings(content, origin), ...questionsOn(entryOf(documents, siteOf(documents).home))];
+  if (target.page === "text")
+    return [...wayTo(target.id, documents, origin), ...questionsOn(entryOf(documents, target.id))];
   if (target.page === "collection") {
     const steps = target.collection
       ? collectionSteps(goods, target.collection)

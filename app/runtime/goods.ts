@@ -6,6 +6,7 @@ import { Film } from "./film";
 import { Gallery, Tabs } from "./looking";
 import { all, one, sendsInPlace } from "./page";
 import { Compare, Pictures, Slides } from "./pictures";
+import { Find } from "./questions";
 
 // --- recently seen: known to this browser alone ---
 
@@ -48,6 +49,7 @@ for (const [name, element] of Object.entries({
   "zest-film": Film,
   "zest-compare": Compare,
   "zest-pictures": Pictures,
+  "zest-find": Find,
 }))
   customElements.define(name, element);
 

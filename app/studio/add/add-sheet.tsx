@@ -1,6 +1,6 @@
 import { Box, ButtonBase, Drawer, Typography } from "@mui/material";
 import { X } from "lucide-react";
-import { createContext, useContext, useMemo, useState } from "react";
+import { createContext, useContext, useMemo, useRef, useState } from "react";
 import { addNode, locate } from "~/core/commands";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
@@ -139,6 +139,8 @@ type AddSheetProps = {
   onClose: () => void;
   /** A widget is wanted where something is selected. */
   onWidget: (widget: Part) => void;
+  /** Something has been added and the sheet is gone: the keyboard should be on it. */
+  onAdded: () => void;
   /** A widget is being dragged out of the sheet. */
   onCarry: (widget: Part, down: PointerEvent) => void;
 };
@@ -153,7 +155,8 @@ const rowsAround = (documents: Documents, page: string, slot: "top" | "bottom"):
   entryOf(documents, aroundIn(documents, page, slot))?.root.slots[slot];
 
 /** Everything that can be put on the page, shown in the shop's own look and with its own goods. */
-export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps) {
+export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddSheetProps) {
+  const hasAdded = useRef(false);
   const store = useStudioStore();
   const [sought, setSought] = useState("");
   const words = sought.trim().toLowerCase().split(/\s+/);
@@ -180,6 +183,10 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
     setSought("");
     onClose();
   };
+  const done = () => {
+    hasAdded.current = true;
+    close();
+  };
   // Whoever is in columns wants something to put there; whoever is not wants a section.
   const isInColumns = useStudio((s) => {
     const root = s.selected ? locate(s.draft, s.selected)?.root : undefined;
@@ -202,7 +209,7 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
             label={`Add ${choice.definition.name}`}
             onAdd={() => {
               onWidget(make(choice));
-              setSought("");
+              done();
             }}
             onCarry={(down) => onCarry(make(choice), down)}
           />
@@ -225,7 +232,7 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
           : 0;
     const why = run(addNode(draft, document, { parent: root.id, slot, index }, make(choice), definition.name));
     if (why) say(why, "problem");
-    close();
+    done();
   };
   return (
     <Scenes value={scenes}>
@@ -234,6 +241,13 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
         open={at !== null}
         onClose={close}
         slotProps={{
+          transition: {
+            // By itself the sheet gives the keyboard back to where it was: a key pressed next would mean something else.
+            onExited: () => {
+              if (hasAdded.current) onAdded();
+              hasAdded.current = false;
+            },
+          },
           paper: {
             "aria-label": "Add a section",
             role: "dialog",
@@ -274,8 +288,8 @@ export function AddSheet({ page, at, onClose, onWidget, onCarry }: AddSheetProps
               </Box>
             );
           })}
-          <SharedTiles page={page} at={at ?? 0} sought={sought} onDone={close} />
-          <OwnPieces page={page} at={at ?? 0} sought={sought} onDone={close} />
+          <SharedTiles page={page} at={at ?? 0} sought={sought} onDone={done} />
+          <OwnPieces page={page} at={at ?? 0} sought={sought} onDone={done} />
           {widgets.length && !isInColumns ? things : null}
           {sections.length + widgets.length === 0 ? (
             <Typography color="text.secondary">

@@ -4,7 +4,8 @@ import { contentWith, everySection } from "~/render/fixtures/content";
 import { createStudioStore } from "../keeping";
 import { dropIndex, sectionDropWords, edgeScroll, sillAt } from "./drop";
 import { placeForNew, siblingsOf, standings } from "./sections";
-import { fieldAt, pathOf, writeWords } from "./words";
+import { fieldAt, pathOf } from "../words";
+import { writeWords } from "./words";
 import { KINDS } from "~/kinds";
 
 const extents = [

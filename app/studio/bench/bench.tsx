@@ -13,7 +13,7 @@ import { useStudio, useStudioStore, type PaneView } from "../keeping";
 import { DEVICE_PLURAL, ShowProvider, usePageSheets } from "../panes";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
-import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider } from "../words";
+import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider, pathOf } from "../words";
 import { benchActions } from "./actions";
 import { CopyTo } from "./copy-to";
 import { CarryProvider, createCarry, type Carry } from "./carry";
@@ -23,7 +23,7 @@ import { Ghost } from "./ghost";
 import { MoveTo } from "./move-to";
 import { PageTools } from "./page-tools";
 import { partAt, placeForWidget } from "./parts";
-import { editFirstWords } from "./interaction";
+import { beginEditing, editFirstWords } from "./interaction";
 import { fitNarrow, fitPanes, PAD, type PaneFits } from "./devices";
 import {
   BenchFramesProvider,
@@ -37,7 +37,6 @@ import { Pane, type PaneProps } from "./pane";
 import { Plan } from "./plan";
 import { ScrollSync } from "./scroll-sync";
 import { pageAtHand, placeForNew } from "./sections";
-import { pathOf } from "./words";
 
 const SILL = 26;
 type BenchPanesProps = Omit<PaneProps, "pane" | "fit" | "pageSheets"> & { fits: PaneFits };
@@ -60,7 +59,7 @@ type ProvidersProps = {
   carry: Carry;
   checks: ChecksStore;
   words: ReturnType<typeof createWordsStore>;
-  editWords: (node: string) => void;
+  editWords: (node: string, at?: string) => void;
   children: ReactNode;
 };
 
@@ -209,13 +208,15 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
   }, [selected, reveal]);
 
   const editWords = useCallback(
-    (id: string) => {
+    (id: string, at?: string) => {
       store.getState().select(id);
       const [pane, frame] = frames.wide ? (["wide", frames.wide] as const) : (["phone", frames.phone] as const);
       // The pane has to have scrolled there before it can take the caret.
       requestAnimationFrame(() => {
-        if (frame && !editFirstWords(store, frame, pane, id))
-          store.getState().say("There are no words to edit in this section.");
+        const begins =
+          frame &&
+          (at === undefined ? editFirstWords(store, frame, pane, id) : beginEditing(store, frame, pane, id, at, true));
+        if (frame && !begins) store.getState().say("There are no words to edit in this section.");
       });
     },
     [store, frames],
@@ -391,6 +392,9 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
             page={page}
             at={addAt}
             onClose={() => setAddAt(null)}
+            onAdded={() =>
+              document.querySelector<HTMLElement>("nav[aria-label=Plan] [role=treeitem][aria-selected=true]")?.focus()
+            }
             onCarry={(node, down) => carry.begin({ node }, down, () => setAddAt(null))}
             onWidget={(node) => {
               const { draft, selected: id, say } = store.getState();
@@ -408,7 +412,6 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
                     );
               const why = store.getState().run(outcome);
               if (why) say(why, "problem");
-              setAddAt(null);
             }}
           />
           <PicturePicker

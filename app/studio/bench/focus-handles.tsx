@@ -8,8 +8,8 @@ import { nameOf } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
 import { useDescribe } from "../pictures";
 import { followPointer } from "../ui";
+import { pathOf } from "../words";
 import { useMeasured } from "./use-measured";
-import { pathOf } from "./words";
 
 /** How much of a picture must be cut off for it to matter where. */
 const LEAST_CUT = 0.015;

@@ -1,7 +1,8 @@
 import { nameOf } from "~/kinds";
 import { locate } from "~/core/commands";
 import type { StudioStore } from "../keeping";
-import { fieldAt, pathOf, writeWords } from "./words";
+import { fieldAt, pathOf } from "../words";
+import { writeWords } from "./words";
 import { kindOf } from "~/kinds";
 
 // Elements of a pane belong to the pane's own window, so `instanceof` of this one would not know them.
@@ -16,13 +17,23 @@ const wordsAt = (element: HTMLElement | null): string | undefined => {
   return found?.dataset.at ?? found?.dataset.richAt;
 };
 
-const isVisible = (element: HTMLElement) => element.getClientRects().length > 0;
+// What is folded away has a box in some browsers, and is not seen all the same.
+const isVisible = (element: HTMLElement) => element.getClientRects().length > 0 && element.checkVisibility();
 
-/** The element that shows some words in this pane; of several (a menu for each device) the one that can be seen. */
-const wordsElement = (frame: Document, node: string, at: string): HTMLElement | undefined =>
-  [...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"] :is([data-at="${at}"],[data-rich-at="${at}"])`)].find(
-    (e) => isVisible(e) && nodeOf(e) === node,
-  );
+/**
+ * The element that shows some words in this pane; of several (a menu for each device) the one that can be seen. What is folded
+ * away is opened for it.
+ */
+function wordsElement(frame: Document, node: string, at: string): HTMLElement | undefined {
+  const all = [
+    ...frame.querySelectorAll<HTMLElement>(`[data-node="${node}"] :is([data-at="${at}"],[data-rich-at="${at}"])`),
+  ].filter((e) => nodeOf(e) === node);
+  const seen = all.find(isVisible);
+  if (seen) return seen;
+  const folded = all.find((e) => e.closest("details:not([open])"));
+  folded?.closest("details")?.setAttribute("open", "");
+  return folded && isVisible(folded) ? folded : undefined;
+}
 
 /** Begins to edit words in place. `select`: all of them are selected, as when coming by key. */
 export function beginEditing(

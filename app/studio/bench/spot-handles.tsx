@@ -6,9 +6,9 @@ import { readAt } from "~/core/operations";
 import { nameOf } from "~/kinds";
 import { useStudioStore } from "../keeping";
 import { followPointer } from "../ui";
+import { pathOf } from "../words";
 import { partAt } from "./parts";
 import { useMeasured } from "./use-measured";
-import { pathOf } from "./words";
 
 type Spot = { readonly at: string; readonly name: string; readonly box: Rect };
 type Point = { readonly x: number; readonly y: number };

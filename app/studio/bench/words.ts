@@ -1,16 +1,8 @@
 import { locate, setProp } from "~/core/commands";
-import { readAt, type Path } from "~/core/operations";
-import { kindOf, nameOf, type Field } from "~/kinds";
+import { readAt } from "~/core/operations";
+import { kindOf, nameOf } from "~/kinds";
 import type { StudioStore } from "../keeping";
-
-export const pathOf = (at: string): Path => at.split(".").map((step) => (/^\d+$/.test(step) ? Number(step) : step));
-
-/** The field that a path into a section's props leads to. */
-export function fieldAt(fields: readonly Field[], path: Path): Field | undefined {
-  const [first, , ...rest] = path;
-  const field = fields.find((f) => f.key === first);
-  return field?.type === "list" && rest.length ? fieldAt(field.fields, rest) : field;
-}
+import { fieldAt, pathOf } from "../words";
 
 const inOneLine = (text: string) =>
   text.includes("\n")

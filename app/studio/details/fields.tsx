@@ -285,7 +285,7 @@ function RichField({ node, field, path }: FieldProps & { field: Extract<Field, {
   const value = (readAt(node.props, path) ?? "") as unknown as Rich;
   const onWords = useEditWords();
   const edit = (
-    <Button size="small" variant="outlined" onClick={() => onWords?.(node.id)} sx={{ mt: 0.75 }}>
+    <Button size="small" variant="outlined" onClick={() => onWords?.(node.id, path.join("."))} sx={{ mt: 0.75 }}>
       Write in the pane: heads, lists, links
     </Button>
   );

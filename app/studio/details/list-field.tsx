@@ -18,7 +18,7 @@ type ListFieldProps = FieldProps & {
 };
 
 /** By which of its values an item is called, the first that says something. */
-const NAMES = ["label", "words", "head", "heading", "caption", "name", "text"] as const;
+const NAMES = ["question", "label", "words", "head", "heading", "caption", "name", "text"] as const;
 
 /** Several things of one sort, in an order: opened, moved, taken away, added. Pictures can be added many at a time. */
 export function ListField({ node, field, path, control }: ListFieldProps) {

@@ -10,6 +10,7 @@ import { useStudioStore } from "../keeping";
 import { useWordsStore } from "./editing";
 import { extensionsFor } from "./extensions";
 import { fittedText } from "./fitted";
+import { fieldAt, pathOf } from "./path";
 
 /** Running text while it is written, in the pane and in the place where it stands. */
 export function RichEditor({ node, at, value }: RichEditorProps) {
@@ -25,7 +26,7 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
     const element = holder.current;
     const found = locate(store.getState().draft, node)?.node;
     if (!element || !found) return;
-    const field = kindOf(found)?.definition.fields.find((f) => f.key === at);
+    const field = fieldAt(kindOf(found)?.definition.fields ?? [], pathOf(at));
     const most = field?.type === "rich" ? field.most : 6000;
     const { setEditing, say } = store.getState();
     const step = (by: "undo" | "redo") => () => {
@@ -62,13 +63,15 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
         const next = fittedText(changed, most, (text) => say(text, "problem"));
         const { draft, run } = store.getState();
         const now = locate(draft, node)?.node;
-        if (!now || sameJson(readAt(now.props, [at]), next)) return;
+        if (!now || sameJson(readAt(now.props, pathOf(at)), next)) return;
         written.current = next;
-        const why = run(setProp(draft, node, [at], next as unknown as Json, `Words changed in ${nameOf(now)}`));
+        const why = run(setProp(draft, node, pathOf(at), next as unknown as Json, `Words changed in ${nameOf(now)}`));
         if (why) say(why, "problem");
       },
     });
     open.current = editor;
+    // Begun from Details, the caret is in another window than the keyboard.
+    element.ownerDocument.defaultView?.focus();
     words.setState({ editor, most });
     return () => {
       words.setState({ editor: null });
@@ -84,7 +87,7 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
     // is the draft that is asked.
     const editor = open.current;
     const now = locate(store.getState().draft, node)?.node;
-    const stored = now && (readAt(now.props, [at]) as unknown as Rich | undefined);
+    const stored = now && (readAt(now.props, pathOf(at)) as unknown as Rich | undefined);
     if (!editor || stored === undefined || sameJson(stored, written.current)) return;
     written.current = stored;
     const { from } = editor.state.selection;
