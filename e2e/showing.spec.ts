@@ -428,11 +428,15 @@ test("points on a picture are put where they belong, and lead into the cart", as
   await page.goto(shopAt(host));
   const spot = page.locator(".spot");
   await spot.locator("summary").scrollIntoViewIfNeeded();
-  const at = await spot.evaluate((e) => {
-    const [own, look] = [e.querySelector("summary")!.getBoundingClientRect(), e.parentElement!.getBoundingClientRect()];
-    return ((own.left + own.width / 2 - look.left) / look.width) * 100;
-  });
-  expect(at).toBeCloseTo(Number(left), 0);
+  const at = () =>
+    spot.evaluate((e) => {
+      const [own, look] = [
+        e.querySelector("summary")!.getBoundingClientRect(),
+        e.parentElement!.getBoundingClientRect(),
+      ];
+      return ((own.left + own.width / 2 - look.left) / look.width) * 100;
+    });
+  await expect.poll(at).toBeCloseTo(Number(left), 0);
   await page.getByLabel("Gale kite", { exact: true }).click();
   // On a phone what opens stands at the window's lower edge.
   const card = (await spot.locator(".spot-card").boundingBox())!;

@@ -12,7 +12,7 @@ import {
 
 /** What can't be matched against an element that just stands there: states, and pseudo-elements. */
 const STATES =
-  /::?(?:hover|active|focus|focus-visible|focus-within|disabled|placeholder|before|after|selection|-webkit-[\w-]+)(?:\([^)]*\))?/g;
+  /::?(?:hover|active|focus|focus-visible|focus-within|disabled|placeholder|before|after|selection|-webkit-[\w-]+)(?:\([^():]*\))?/g;
 
 function addRules(rules: CSSRuleList, found: Map<string, Set<string>>): void {
   for (const rule of rules) {
