@@ -97,7 +97,7 @@ export const definition: Definition<QuestionsProps> = {
 .s-questions zest-find{display:grid;gap:var(--s3);min-width:0}
 .s-questions zest-find:not(:defined)>.asked-find{display:none}
 .asked-find{display:grid;gap:.35rem;max-width:26em}
-.s-questions.a-folded .in{max-width:52em;margin-inline:var(--align-margin,0 auto)}
+.s-questions.a-folded .asked-all{max-width:52em}
 @media (min-width:800px){
 .s-questions.a-beside .in{grid-template-columns:minmax(0,1fr) minmax(0,1.9fr);gap:var(--s5);align-items:start}
 .s-questions.a-beside .in>.head{position:sticky;top:6rem}

@@ -15,13 +15,9 @@ function kindOfFilm(bytes: Buffer): "mp4" | "webm" | undefined {
 
 export type VideoUpload = { readonly ok: true; readonly file: string } | { readonly ok: false; readonly why: string };
 
-/** Takes a film into the shop. It is kept as it is: what browsers play is played, and nothing of it is ever run. */
-export async function addVideo(shopId: string, bytes: Buffer, name: string): Promise<VideoUpload> {
-  if (bytes.length > MOST_VIDEO_BYTES)
-    return { ok: false, why: "This film is larger than 40 MB. Make it shorter or smaller first." };
-  const kind = bytes.length > 64 ? kindOfFilm(bytes) : undefined;
-  if (!kind) return { ok: false, why: "This is no film that browsers play. Save it as MP4 or WebM." };
-  const file = `${createHash("sha256").update(bytes).digest("hex")}.${kind}`;
+/** Keeps a file under what is in it, so that the same one twice is one. Whoever uploads what they have removed wants it back. */
+async function keep(shopId: string, bytes: Buffer, name: string, ending: "mp4" | "webm" | "pdf"): Promise<VideoUpload> {
+  const file = `${createHash("sha256").update(bytes).digest("hex")}.${ending}`;
   await keepFile(file, bytes);
   await VideoRow.upsert({
     shopId,
@@ -32,6 +28,15 @@ export async function addVideo(shopId: string, bytes: Buffer, name: string): Pro
     removedAt: null,
   });
   return { ok: true, file };
+}
+
+/** Takes a film into the shop. It is kept as it is: what browsers play is played, and nothing of it is ever run. */
+export async function addVideo(shopId: string, bytes: Buffer, name: string): Promise<VideoUpload> {
+  if (bytes.length > MOST_VIDEO_BYTES)
+    return { ok: false, why: "This film is larger than 40 MB. Make it shorter or smaller first." };
+  const kind = bytes.length > 64 ? kindOfFilm(bytes) : undefined;
+  if (!kind) return { ok: false, why: "This is no film that browsers play. Save it as MP4 or WebM." };
+  return keep(shopId, bytes, name, kind);
 }
 
 /** Largest document in bytes. */
@@ -45,17 +50,7 @@ export async function addDocument(shopId: string, bytes: Buffer, name: string): 
     return { ok: false, why: "This document is larger than 20 MB. Make it smaller first." };
   if (!bytes.subarray(0, HEADER_WITHIN).includes("%PDF-"))
     return { ok: false, why: "This is no PDF. Save it as a PDF first." };
-  const file = `${createHash("sha256").update(bytes).digest("hex")}.pdf`;
-  await keepFile(file, bytes);
-  await VideoRow.upsert({
-    shopId,
-    file,
-    name: name.slice(-160),
-    bytes: bytes.length,
-    createdAt: new Date(),
-    removedAt: null,
-  });
-  return { ok: true, file };
+  return keep(shopId, bytes, name, "pdf");
 }
 
 /** The films and documents of a shop, the newest first. */

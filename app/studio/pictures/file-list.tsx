@@ -91,9 +91,10 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
   const remove = async (file: KeptFile) => {
     setAsking(null);
     setProblem(null);
-    const { draft, run } = store.getState();
     const answer = await client.ask(removeFile, { file: file.file, restore: false });
     if (!answer.ok) return setProblem(answer.why);
+    // Pages may have changed while it was asked.
+    const { draft, run } = store.getState();
     const outcome = withoutFile(draft, file.file, file.name);
     const why = outcome.ok ? run(outcome) : undefined;
     await read();
@@ -144,7 +145,12 @@ export function FileList({ kinds, onClose, onChoose, chosen = null }: FileListPr
               size="small"
               value={kind}
               aria-label="What is shown"
-              onChange={(_event, next: FileKind | null) => next && setKind(next)}
+              onChange={(_event, next: FileKind | null) => {
+                if (!next) return;
+                setKind(next);
+                // There may be too few of these for a field in which it could be seen and taken back.
+                setSought("");
+              }}
             >
               {kinds.map((each) => (
                 <ToggleButton key={each} value={each}>
