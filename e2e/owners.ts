@@ -1,4 +1,5 @@
 import type { Page } from "@playwright/test";
+import type { Draft, Part } from "~/core/document";
 import { readCsv } from "~/core/formats";
 import { createAccount, openSession, sessionCookie } from "~/server/accounts/index.server";
 import { configure, readConfig } from "~/server/config/index.server";
@@ -43,26 +44,41 @@ export function somebody() {
 }
 
 /** A new account with a shop of its own, so that a journey disturbs no other; signed in, in the area that is given. */
-export async function openShop(page: Page, { area = "pages", goods = "" } = {}) {
-  const { owner, ownerId, shop } = await makeShop({ goods });
+export async function openShop(page: Page, { area = "pages", ...making }: Making & { readonly area?: string } = {}) {
+  const { owner, ownerId, shop } = await makeShop(making);
   await enter(page, ownerId, `/s/${shop.id}/${area}`);
   return owner;
 }
 
+type Making = {
+  readonly theme?: string;
+  readonly name?: string;
+  readonly goods?: string;
+  /** The sections of its home page; absent: those that a new shop has. */
+  readonly main?: readonly Part[] | undefined;
+};
+
+const withHome = (draft: Draft, main: readonly Part[] | undefined): Draft => {
+  const home = draft.documents.home!;
+  if (!main) return draft;
+  const root = { ...home.root, slots: { ...home.root.slots, main } };
+  return { ...draft, documents: { ...draft.documents, home: { ...home, root } } };
+};
+
 /** A shop that is published already, in a theme and under a name, without anybody signed in. Gives its host name. */
-export async function publishedShop({ theme = "pomelo", name = "", goods = "" }): Promise<string> {
-  const { shop } = await makeShop({ goods, theme, name });
+export async function publishedShop({ theme = "pomelo", name = "", goods = "", main }: Making = {}): Promise<string> {
+  const { shop } = await makeShop({ goods, theme, name, main });
   await publish(shop.id, (await pendingChanges(shop.id)).seq);
   return shop.host;
 }
 
-async function makeShop({ goods = "", theme = "pomelo", name: shopName = "" }) {
+async function makeShop({ goods = "", theme = "pomelo", name: shopName = "", main }: Making) {
   atWork();
   const owner = somebody();
   const { name, address, password, host } = owner;
   const account = await createAccount({ name: "Owner", address, password });
   if (!account.ok) throw new Error(account.why);
-  const draft = starterDraft(shopName || name);
+  const draft = withHome(starterDraft(shopName || name), main);
   const made = await createShop(
     account.owner.id,
     { name, host, currency: "EUR", timeZone: "Europe/London" },

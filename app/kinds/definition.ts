@@ -7,6 +7,8 @@ import type { Json, LayoutSort, Part, StyleSheet } from "~/core/document";
 export type Field = FieldShape & {
   /** It is rarely changed, and shown only to whoever asks for more. */
   readonly seldom?: true;
+  /** A new part begins without it, whatever the shop has. */
+  readonly bare?: true;
 };
 
 type FieldShape =
@@ -19,7 +21,9 @@ type FieldShape =
     }
   /** Running text with a shape. */
   | { readonly type: "rich"; readonly key: string; readonly label: string; readonly most: number }
-  | { readonly type: "link" | "product" | "sign"; readonly key: string; readonly label: string }
+  | { readonly type: "link" | "product"; readonly key: string; readonly label: string }
+  /** `none`: it can do without. */
+  | { readonly type: "sign"; readonly key: string; readonly label: string; readonly none?: true }
   /** A film of the shop, by the name under which it is served. */
   | { readonly type: "film"; readonly key: string; readonly label: string }
   /** A map of where something is. */
@@ -38,6 +42,8 @@ type FieldShape =
   /** One of the shop's menus. */
   | { readonly type: "menu"; readonly key: string; readonly label: string }
   | { readonly type: "yes"; readonly key: string; readonly label: string }
+  /** A day as ISO 8601 writes it; empty: none. */
+  | { readonly type: "date"; readonly key: string; readonly label: string; readonly hint?: string }
   /** Chosen goods: products, collections and tags. */
   | { readonly type: "goods"; readonly key: string; readonly label: string }
   /** Single products in an order of their own; `none`: what is shown while none is picked. */
@@ -48,6 +54,16 @@ type FieldShape =
       readonly most: number;
       readonly none: string;
     }
+  /** Reviews of goods, picked one by one; `none`: what is shown while none is. */
+  | {
+      readonly type: "reviews";
+      readonly key: string;
+      readonly label: string;
+      readonly most: number;
+      readonly none: string;
+    }
+  /** Rows of words in columns, the first row of which names them. */
+  | { readonly type: "table"; readonly key: string; readonly label: string }
   /** Attributes of goods, in an order; null: all of them. */
   | { readonly type: "attributes"; readonly key: string; readonly label: string; readonly none: string }
   | {
@@ -85,6 +101,7 @@ export const PURPOSES = [
   "Show pictures",
   "Sell a product",
   "Tell the story",
+  "Give facts",
   "Keep in touch",
   "Freehand",
   "On every page",
@@ -145,6 +162,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly rules?: (props: Props) => readonly (readonly [selector: string, declarations: string])[];
   /** The part of the shop's script that it needs, besides the one that every page has. */
   readonly script?: "goods";
+  /** How it looks depends on which day it is. */
+  readonly byDay?: true;
   /** What it needs to be allowed on its page. */
   readonly permissions?: readonly Permission[];
   /** What one part of this kind needs to be allowed besides, by what it says. */

@@ -19,6 +19,7 @@ declare module "react" {
       "zest-compare": Own;
       "zest-pictures": Own;
       "zest-find": Own;
+      "zest-hours": Own;
     }
   }
 }

@@ -25,6 +25,7 @@ export function fillNode(kind: string, goods: Goods, pictures: readonly Picture[
   const points = definition?.fields.some((f) => f.type === "list" && f.begins?.with === "product");
   const shown = points && goods.products.find((p) => pictures.some(({ id }) => id === p.pictures[0]));
   const filled = (field: Field): Json | undefined => {
+    if (field.bare) return undefined;
     if (field.type === "picture" && shown) return shown.pictures[0]!;
     if (field.type === "picture") return widest(pictures)?.id ?? null;
     if (field.type === "product")

@@ -59,6 +59,21 @@ import { reviews } from "./reviews";
 import { searchHead } from "./search-head";
 import { trail } from "./trail";
 import { waysOn } from "./ways-on";
+import { callOut } from "./call-out";
+import { compareGoods } from "./compare-goods";
+import { contents } from "./contents";
+import { downloads } from "./downloads";
+import { figures } from "./figures";
+import { openingHours } from "./opening-hours";
+import { people } from "./people";
+import { priceCards } from "./price-cards";
+import { priceList } from "./price-list";
+import { sizeChart } from "./size-chart";
+import { steps } from "./steps";
+import { table } from "./table";
+import { tabs } from "./tabs";
+import { timeLine } from "./time-line";
+import { voices } from "./voices";
 import { words } from "./words";
 
 /** Every kind, in the order in which Add offers them. Adding a kind is one folder and one line here. */
@@ -73,11 +88,25 @@ const LIST: readonly Kind[] = [
   pictures,
   splitTiles,
   logoRow,
-  questions,
+  compareGoods,
+  priceCards,
   pictureWords,
   text,
+  voices,
+  steps,
+  timeLine,
+  people,
+  figures,
+  questions,
+  tabs,
+  table,
+  sizeChart,
+  priceList,
+  downloads,
+  contents,
   waysOn,
   signUp,
+  openingHours,
   goesWithKind,
   reviews,
   recentlySeen,
@@ -107,6 +136,7 @@ const LIST: readonly Kind[] = [
   button,
   product,
   quote,
+  callOut,
   point,
   assurances,
   shopLogo,

@@ -16,6 +16,7 @@ import {
   useRegion,
   type Inside,
 } from "~/kinds/parts";
+import { CONTENTS, placeOf } from "~/kinds/outline-places";
 import { blankIn } from "~/kinds/page-designs";
 import { unreadable } from "~/kinds/readable";
 import { Boundary, Undrawable } from "./boundary";
@@ -62,7 +63,7 @@ const slotsInShop = ({ slots }: Part): Part["slots"] =>
   );
 
 function Drawn({ node, theme, look, first, headId, row, over, within = false }: PartProps): ReactNode {
-  const { studio, onDrawn, picture: find } = useEnv();
+  const { studio, onDrawn, partsOf, picture: find } = useEnv();
   const region = useRegion();
   const kind = kindOf(node);
   const why = unreadable(node);
@@ -104,6 +105,8 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
     ),
   };
   const attributes = nodeAttributes(layers);
+  // Where something lists the headings of the page, each section can be led to.
+  const place = anchor || (isSection && !within && region === "main" && partsOf(CONTENTS).length ? placeOf(node) : "");
   const set = attributes["data-set"];
   const view = <kind.View props={node.props} arrangement={arrangement} first={first} />;
   const classes = [
@@ -119,7 +122,7 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
   return (
     <Tag
       className={classes.filter(Boolean).join(" ")}
-      {...(anchor ? { id: anchor } : {})}
+      {...(place ? { id: place } : {})}
       {...attributes}
       {...(studio
         ? {

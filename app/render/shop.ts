@@ -14,6 +14,8 @@ import { productWith, type Goods } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
 import { isLight, type Picture } from "~/core/pictures";
 import { readerOf, solveLook } from "~/core/theme";
+import { outlineOf } from "~/kinds/outline";
+import type { OutlineEntry } from "~/kinds/outline-places";
 import { unreadable } from "~/kinds/readable";
 import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
@@ -168,8 +170,10 @@ export function envOf(
   const read = readerOf(look.brand, themeById(look.theme).defaults);
   const picture = (id: string | null) => (id === null ? undefined : pictures.get(id));
   let byKind: ReadonlyMap<string, readonly string[]> | undefined;
+  let outline: readonly OutlineEntry[] | undefined;
   return {
     partsOf: (kind) => (byKind ??= partsByKind(page, frame)).get(kind) ?? [],
+    outline: () => (outline ??= outlineOf(page)),
     identity: look.identity,
     goods: content.goods,
     picture,

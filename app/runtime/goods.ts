@@ -3,6 +3,7 @@ import { Buy, Options } from "./buying";
 import { Cart } from "./cart";
 import { List, Search } from "./finding";
 import { Film } from "./film";
+import { Hours } from "./hours";
 import { Gallery, Tabs } from "./looking";
 import { all, one, sendsInPlace } from "./page";
 import { Compare, Pictures, Slides } from "./pictures";
@@ -50,6 +51,7 @@ for (const [name, element] of Object.entries({
   "zest-compare": Compare,
   "zest-pictures": Pictures,
   "zest-find": Find,
+  "zest-hours": Hours,
 }))
   customElements.define(name, element);
 

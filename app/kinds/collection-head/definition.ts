@@ -44,7 +44,7 @@ export const definition: Definition<CollectionHeadProps> = {
 .c-head{display:flex;flex-direction:column;gap:var(--s2);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 .s-collection-head .crumbs{margin-bottom:var(--s3)}
 .a-beside .c-both{display:grid;gap:var(--s4) var(--s6);align-items:end}
-.a-beside .pic{aspect-ratio:16/9;border-radius:var(--card)}
+.s-collection-head.a-beside .pic{aspect-ratio:16/9;border-radius:var(--card)}
 @media (min-width:800px){.a-beside .c-both{grid-template-columns:1fr 1fr}}
 .a-over.s-collection-head{--head:var(--t5);padding:0}
 .a-over .c-stage{position:relative;display:flex;align-items:flex-end;min-height:min(26rem,56svh);isolation:isolate}

@@ -102,10 +102,10 @@ export const definition: Definition<HeroProps> = {
 .a-on-picture .in{display:flex;justify-content:var(--align-box,flex-start)}
 .a-on-picture:not(:has(>.pic-none)){--ink:var(--on-picture);--soft:var(--on-picture);--link:var(--on-picture);--focus:var(--on-picture)}
 .a-on-picture:not(:has(>.pic-none)) .over{color:var(--on-picture)}
-.a-beside .in{display:grid;gap:var(--s4);align-items:center}
-.a-beside .pic,.a-above .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
+.s-hero.a-beside .in{display:grid;gap:var(--s4);align-items:center}
+.s-hero.a-beside .pic,.a-above .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
 .a-above .in{display:flex;flex-direction:column;gap:var(--s5)}
-@media (min-width:800px){.a-beside .in{grid-template-columns:1fr 1.15fr;gap:var(--s5);min-height:var(--min-height)}
+@media (min-width:800px){.s-hero.a-beside .in{grid-template-columns:1fr 1.15fr;gap:var(--s5);min-height:var(--min-height)}
 .a-above .hero-words{display:grid;grid-template-columns:1.6fr 1fr;column-gap:var(--s5);align-items:end}.a-above .hero-words>.head{grid-row:1/span 3}.a-above .over{grid-column:1/-1;grid-row:auto}}
 `,
 };

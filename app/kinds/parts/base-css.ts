@@ -19,6 +19,9 @@ button,input,select,textarea{font:inherit;color:inherit}
 .skip:focus{left:0}
 .s{position:relative;color:var(--ink);padding-block:var(--space-top,0) var(--space-bottom,0)}
 .in{width:100%;max-width:calc(var(--max,var(--content)) + 2*var(--sides,var(--gutter)));margin-inline:auto;padding-inline:var(--sides,var(--gutter))}
+.heads{display:grid;grid-template-columns:minmax(0,1fr);gap:var(--s4)}
+.heads>.head,.heads>.lead{text-align:var(--align,start);justify-self:var(--align-box,start)}
+.heads>.head+.lead{margin-top:calc(var(--s2) - var(--s4))}
 .head{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking);line-height:var(--heads-leading);font-size:var(--head,var(--t3));text-transform:var(--heads-case);text-wrap:balance;white-space:var(--breaks,pre-line);hyphens:none}
 .lead{text-wrap:pretty;white-space:pre-line;max-width:var(--measure)}
 .over{font-size:var(--t-1);font-weight:var(--strong);color:var(--soft)}

@@ -13,6 +13,7 @@ import { sourceOf, type DrawnTone, type Picture, type PictureView, type ScrimTon
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress } from "~/core/addresses";
+import type { OutlineEntry } from "../outline-places";
 import type { MenuEntry } from "./menu";
 
 /** The thing that the page is about, where it is about one; its layout shows it. */
@@ -68,9 +69,13 @@ export type KindEnv = {
     /** Takes the place of running text while it is edited. */
     readonly RichEditor?: ComponentType<RichEditorProps>;
   };
+  /** It is drawn small, to be seen and not used: there is no page around it, and no script will come to it. */
+  readonly still?: true;
   readonly shown?: PageSubject;
   /** Ids of the parts of a kind that the page shows, in reading order; a part that works together with another finds it so. */
   readonly partsOf: (kind: string) => readonly string[];
+  /** The headings of the page, where something lists them. */
+  readonly outline: () => readonly OutlineEntry[];
   /** Hears of every kind that is drawn, where a page is put together from what it needs. */
   readonly onDrawn?: (part: Part) => void;
   /** Colour sets whose ground is dark. */

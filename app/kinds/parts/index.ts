@@ -1,11 +1,12 @@
 export * from "./env";
 export { Action, Words } from "./words";
 export { Pic, Thumb } from "./pic";
-export { ProductCard, Rating } from "./product-card";
+export { ProductCard, Rating, Stars } from "./product-card";
 export * from "./shown";
 export { RichText } from "./rich";
 export { Sign, SIGNS } from "./signs";
 export { EVEN_CSS, gridClass } from "./even-grid";
+export { Table, TABLE_CSS } from "./table";
 export { Running } from "./running";
 export { GroundFilm, StopSign } from "./film";
 export { isFilm, outsideFilm, type OutsideFilm } from "./film-address";

@@ -31,6 +31,15 @@ export function Rating({ value, count }: { value: number; count: number }): Reac
   );
 }
 
+/** The stars that somebody gave, of five. */
+export const Stars = ({ stars }: { stars: number }): ReactNode => (
+  <p className="rating" role="img" aria-label={`${stars} of 5 stars`}>
+    {STARS.map((star) => (
+      <i key={star} className={star > stars ? "is-off" : undefined} />
+    ))}
+  </p>
+);
+
 /** Whether a fact is a number alone, which says nothing without its name. */
 const isNumber = (value: string) => /^[\d.,–]+$/.test(value);
 

@@ -8,6 +8,7 @@ import {
   type RichMark,
   type RichNode,
 } from "~/core/rich";
+import { CONTENTS, headingPlace } from "../outline-places";
 import { useEnv, useNodeId, type KindEnv } from "./env";
 
 /** Class names by which letters differ from those around them. */
@@ -69,7 +70,14 @@ const TAGS: Readonly<Record<string, string>> = {
   tableRow: "tr",
 };
 
-function drawn(node: RichNode, key: number, env: KindEnv, scope: "col" | "row" = "row"): ReactNode {
+function drawn(
+  node: RichNode,
+  key: number,
+  env: KindEnv,
+  scope: "col" | "row" = "row",
+  /** The id of a heading that is led to. */
+  place?: string,
+): ReactNode {
   const inside = () => (node.content ?? []).map((child, i) => drawn(child, i, env, scope));
   switch (node.type) {
     case "text":
@@ -83,7 +91,11 @@ function drawn(node: RichNode, key: number, env: KindEnv, scope: "col" | "row" =
     case "horizontalRule":
       return <hr key={key} {...classOf(node)} />;
     case "heading":
-      return createElement(`h${String(node.attrs?.level ?? 2)}`, { key, ...classOf(node) }, ...inside());
+      return createElement(
+        `h${String(node.attrs?.level ?? 2)}`,
+        { key, ...classOf(node), ...(place ? { id: place } : {}) },
+        ...inside(),
+      );
     case "table":
       return (
         <table key={key} {...classOf(node)}>
@@ -142,11 +154,14 @@ export function Rich({ at, text, className = "", hint }: RichProps): ReactNode {
     );
   }
   const tree = treeOf(text);
+  const isListed = env.partsOf(CONTENTS).length > 0;
   const isEmpty = text === "" || (tree.content ?? []).every((b) => b.type === "paragraph" && !b.content?.length);
   if (isEmpty) return studio ? <div className={classes} data-rich-at={at} data-hint={hint} /> : null;
   return (
     <div className={classes} {...(studio ? { "data-rich-at": at, "data-hint": hint } : {})}>
-      {(tree.content ?? []).map((block, i) => drawn(block, i, env))}
+      {(tree.content ?? []).map((block, i) =>
+        drawn(block, i, env, "row", isListed ? headingPlace(node, at, i) : undefined),
+      )}
     </div>
   );
 }

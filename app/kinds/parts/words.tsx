@@ -11,13 +11,15 @@ type EditableWordsProps = {
   /** What belongs here, shown in the studio while it is empty. */
   hint: string;
   id?: string;
+  /** What stands in place of the text while nobody writes it. */
+  shown?: ReactNode;
 };
 
 /**
  * Text that the seller can edit in place. Empty text is absent from the shop. While it is being edited in a pane, its
  * element is the browser's: the text that React last put there is held still, and what is typed shows in other panes.
  */
-export function Words({ at, text, as: Tag = "span", className, hint, id }: EditableWordsProps): ReactNode {
+export function Words({ at, text, as: Tag = "span", className, hint, id, shown }: EditableWordsProps): ReactNode {
   const { studio } = useEnv();
   const node = useNodeId();
   const [held, setHeld] = useState<string | null>(null);
@@ -27,12 +29,12 @@ export function Words({ at, text, as: Tag = "span", className, hint, id }: Edita
   if (!studio)
     return text ? (
       <Tag className={className} id={id}>
-        {text}
+        {shown ?? text}
       </Tag>
     ) : null;
   return (
     <Tag className={className} id={id} data-at={at} data-hint={hint} suppressContentEditableWarning>
-      {isEditing ? (held ?? text) : text}
+      {isEditing ? (held ?? text) : (shown ?? text)}
     </Tag>
   );
 }

@@ -8,8 +8,8 @@ type Panel = { readonly at: string; readonly head: string; readonly body: ReactN
 
 /** Parts as tabs: one below the other until the shop's script makes tabs of them (WAI-ARIA Authoring Practices, tabs). */
 function Tabs({ parts }: { parts: readonly Panel[] }) {
-  const { studio } = useEnv();
-  if (studio)
+  const { studio, still } = useEnv();
+  if (studio || still)
     // Panes run no script of the shop: the first tab is shown as it stands there.
     return (
       <div className="is-tabs">

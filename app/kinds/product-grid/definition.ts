@@ -55,11 +55,11 @@ export const definition: Definition<ProductGridProps> = {
 .goods-top>div{display:flex;flex-direction:column;gap:var(--s2);flex:1 1 20rem;text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 .a-shelf .shelf{display:grid;grid-auto-flow:column;grid-auto-columns:calc((100% - var(--columns)*var(--s3))/(var(--columns) + .35));gap:var(--s3);overflow-x:auto;scroll-snap-type:x proximity;padding-bottom:var(--s2);scrollbar-width:thin}
 .a-shelf .shelf>*{scroll-snap-align:start}
-.a-rows .grid{gap:0 var(--s4)}
-.a-rows .card{flex-direction:row;gap:var(--s3);align-items:center;padding-block:var(--s2);border-top:var(--rule) solid var(--line)}
-.a-rows .card-picture{flex:0 0 5.5rem}
-.a-rows .card-words{flex:1;padding:0}
-.a-rows .badge{position:static;display:inline-block;margin-top:.3rem;border-radius:0;background:none;color:var(--soft);padding:0}
+.s-product-grid.a-rows .grid{gap:0 var(--s4)}
+.s-product-grid.a-rows .card{flex-direction:row;gap:var(--s3);align-items:center;padding-block:var(--s2);border-top:var(--rule) solid var(--line)}
+.s-product-grid.a-rows .card-picture{flex:0 0 5.5rem}
+.s-product-grid.a-rows .card-words{flex:1;padding:0}
+.s-product-grid.a-rows .badge{position:static;display:inline-block;margin-top:.3rem;border-radius:0;background:none;color:var(--soft);padding:0}
 .goods-none{padding:var(--s4);border:1px dashed var(--field-line);border-radius:var(--card);color:var(--soft)}
 `,
 };

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { askedIn, inGroups } from "./asked";
+import { inGroups } from "../grouped";
+import { askedIn } from "./asked";
 
 const one = (question: string, answer: string, group = "") => ({ question, answer, group });
 
@@ -13,7 +14,7 @@ describe("questions", () => {
   it("go on in a group until another one is named", () => {
     const questions = [one("A?", "1"), one("B?", "2", "Ordering"), one("C?", "3"), one("D?", "4", "Delivery")];
     const groups = (all: typeof questions) =>
-      inGroups(askedIn({ questions: all })).map((g) => [g.name, g.asked.length]);
+      inGroups(askedIn({ questions: all })).map((g) => [g.name, g.items.length]);
     expect(groups(questions)).toEqual([
       ["", 1],
       ["Ordering", 2],

@@ -24,7 +24,7 @@ export const definition: Definition<QuestionsProps> = {
   kind: "questions",
   name: "Questions",
   about: "What you are asked most, with your answers: folded, or all of them open to be read.",
-  purpose: "Tell the story",
+  purpose: "Give facts",
   level: "section",
   slots: ["main"],
   tag: "section",

@@ -1,7 +1,8 @@
 import type { ReactNode } from "react";
 import type { ViewProps } from "../definition";
 import { Rich, useEnv, usePartId, Words } from "../parts";
-import { askedIn, inGroups, type Asked } from "./asked";
+import { inGroups } from "../grouped";
+import { askedIn, type Asked } from "./asked";
 import type { QuestionsProps } from "./definition";
 
 export function View({ props, arrangement, first }: ViewProps<QuestionsProps>) {
@@ -37,17 +38,17 @@ export function View({ props, arrangement, first }: ViewProps<QuestionsProps>) {
   const all = (
     <div className="asked-all">
       {groups.map((group) => (
-        <div key={group.asked[0].index} className="asked-group">
+        <div key={group.items[0].index} className="asked-group">
           {group.name ? (
             <Words
-              at={`questions.${group.asked[0].index}.group`}
+              at={`questions.${group.items[0].index}.group`}
               as={GroupTag}
               className="asked-group-head"
               text={group.name}
               hint="Name of the group"
             />
           ) : null}
-          <div className="asked-list">{group.asked.map(one)}</div>
+          <div className="asked-list">{group.items.map(one)}</div>
         </div>
       ))}
     </div>

@@ -1,21 +1,11 @@
 import { entryOf } from "~/core/document";
 import { ratingOf, dayWords, type Review } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { Rating, useEnv, usePartId, useProduct, Words } from "../parts";
+import { Rating, Stars, useEnv, usePartId, useProduct, Words } from "../parts";
 import type { ReviewsProps } from "./definition";
 
 const STARS = [1, 2, 3, 4, 5] as const;
 const STAR_WORDS = ["", "1 star, poor", "2 stars, so-so", "3 stars, good", "4 stars, very good", "5 stars, wonderful"];
-
-function Stars({ stars }: { stars: number }) {
-  return (
-    <p className="rating" role="img" aria-label={`${stars} of 5 stars`}>
-      {STARS.map((star) => (
-        <i key={star} className={star > stars ? "is-off" : undefined} />
-      ))}
-    </p>
-  );
-}
 
 function One({ review }: { review: Review }) {
   const { identity, locale } = useEnv();

@@ -1,11 +1,11 @@
 import type { ViewProps } from "../definition";
-import { useNodeId, Words } from "../parts";
+import { Pic, useNodeId, Words } from "../parts";
 import type { SignUpProps } from "./definition";
 
-export function View({ props, first }: ViewProps<SignUpProps>) {
+export function View({ props, arrangement, first }: ViewProps<SignUpProps>) {
   const id = `mail-${useNodeId()}`;
-  return (
-    <div className="in">
+  const all = (
+    <>
       <div className="su-words">
         <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
         <Words at="text" as="p" className="lead" text={props.text} hint="Text" />
@@ -31,6 +31,20 @@ export function View({ props, first }: ViewProps<SignUpProps>) {
           <p className="message" role="status" />
         </form>
       </zest-sign-up>
+    </>
+  );
+  return (
+    <div className="in">
+      {arrangement === "card" ? <div className="su-card">{all}</div> : all}
+      {arrangement === "picture" ? (
+        <Pic
+          picture={props.picture}
+          view={props.pictureView}
+          at="picture"
+          sizes="(min-width:800px) 50vw, 100vw"
+          eager={first}
+        />
+      ) : null}
     </div>
   );
 }

@@ -7,6 +7,7 @@ import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
 import { nextChange, outcomeOf, type Situation } from "~/core/situation";
+import { dependsOnDay } from "~/kinds/days";
 import { movedTo, renderPage, targetAt, type Broken, type RenderedPage, type ShopContent, type Target } from "~/render";
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
@@ -156,7 +157,7 @@ export async function pageAt(
   const { target, status, path } = targetOf(url, content);
   const part = partOf(target);
   if (part === undefined) return inTurn(place, () => drawn(status, target, content, origin, "once"));
-  const axes = axesOf(await goodsAsStored(shop));
+  const axes = { day: axesOf(await goodsAsStored(shop)).day || dependsOnDay(content.draft) };
   const outcome = outcomeOf(situation, axes);
   const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome].join(" ");
   const key = status === 404 ? `${state} ?` : `${state} ${path} ${part}`;

@@ -22,11 +22,12 @@ import { LinkField } from "../links";
 import { MenuEditor } from "../menus";
 import { PicturePicker } from "../pictures";
 import { INK, useWhenChanged } from "../ui";
-import { AttributesField, GoodsField, ProductsField, YesField } from "./goods-fields";
+import { AttributesField, GoodsField, ProductsField, ReviewsField, YesField } from "./goods-fields";
 import { FilmField } from "./film-field";
 import { MapField } from "./map-field";
 import { OutsideField } from "./outside-field";
 import { ListField } from "./list-field";
+import { TableField } from "./table-field";
 import { useNeededWidth } from "./needed-width";
 import { PictureViewField } from "./picture-view";
 import { useSet, useSetOrSay, viewAt, type FieldProps } from "./use-set";
@@ -254,7 +255,22 @@ function ChoiceField({ node, field, path }: FieldProps & { field: Extract<Field,
   );
 }
 
-function SignField({ node, field, path }: FieldProps) {
+/** A day; what the browser's own field gives is a whole one or nothing. */
+function DateField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "date" }> }) {
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
+  return (
+    <TextField
+      type="date"
+      label={field.label}
+      value={String(readAt(node.props, path) ?? "")}
+      helperText={field.hint}
+      slotProps={{ inputLabel: { shrink: true } }}
+      onChange={(event) => set(event.target.value)}
+    />
+  );
+}
+
+function SignField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "sign" }> }) {
   const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const value = String(readAt(node.props, path) ?? "");
   return (
@@ -267,7 +283,7 @@ function SignField({ node, field, path }: FieldProps) {
         size="small"
         value={value}
         aria-labelledby="sign-field"
-        onChange={(_e, next: string | null) => next && set(next)}
+        onChange={(_e, next: string | null) => (next || field.none) && set(next ?? "")}
         sx={{ flexWrap: "wrap", "& .MuiToggleButton-root": { width: 38, height: 34 } }}
       >
         {Object.entries(SIGNS).map(([id, { name }]) => (
@@ -371,6 +387,12 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
       return <YesField node={node} field={field} path={path} />;
     case "products":
       return <ProductsField node={node} field={field} path={path} />;
+    case "reviews":
+      return <ReviewsField node={node} field={field} path={path} />;
+    case "table":
+      return <TableField node={node} field={field} path={path} />;
+    case "date":
+      return <DateField node={node} field={field} path={path} />;
     case "goods":
       return <GoodsField node={node} field={field} path={path} />;
     case "attributes":

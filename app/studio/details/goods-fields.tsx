@@ -78,13 +78,23 @@ export function GoodsField({ node, field, path }: FieldProps) {
   );
 }
 
-/** Single products, in the order in which they were picked, which can be changed. */
-export function ProductsField({ node, field, path }: FieldProps & { field: Field & { type: "products" } }) {
-  const products = useStudio((s) => s.goods.products);
+type Option = { readonly id: string; readonly title: string };
+
+type PicksProps = FieldProps & {
+  field: Extract<Field, { type: "products" | "reviews" }>;
+  options: readonly Option[];
+  /** What one is called that is no more. */
+  gone: string;
+  /** What is said where nothing is called like that. */
+  nothing: string;
+};
+
+/** Things picked one by one, in the order in which they were picked, which can be changed. */
+function PicksField({ node, field, path, options, gone, nothing }: PicksProps) {
   const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   const [sought, setSought] = useState("");
   const chosen = readAt(node.props, path) as readonly string[];
-  const titles = useMemo(() => new Map(products.map((p) => [p.id, p.title])), [products]);
+  const titles = useMemo(() => new Map(options.map((o) => [o.id, o.title])), [options]);
   const move = (at: number, by: -1 | 1) => {
     const next = [...chosen];
     const [id] = next.splice(at, 1);
@@ -95,26 +105,26 @@ export function ProductsField({ node, field, path }: FieldProps & { field: Field
     <Box role="group" aria-label={field.label} sx={{ display: "grid", gap: 0.5 }}>
       <Autocomplete
         size="small"
-        options={products}
+        options={options}
         // Each pick is taken into the list below, and the field is free for the next one.
         value={null}
         inputValue={sought}
         onInputChange={(_e, text, why) => setSought(why === "input" ? text : "")}
-        getOptionDisabled={(p) => chosen.includes(p.id)}
+        getOptionDisabled={(o) => chosen.includes(o.id)}
         disabled={chosen.length >= field.most}
-        getOptionLabel={(p) => p.title}
-        getOptionKey={(p) => p.id}
+        getOptionLabel={(o) => o.title}
+        getOptionKey={(o) => o.id}
         onChange={(_e, picked) => picked && set([...chosen, picked.id])}
-        noOptionsText="No product is called that."
+        noOptionsText={nothing}
         renderInput={(params) => (
           <TextField {...params} label={field.label} helperText={chosen.length ? undefined : field.none} />
         )}
       />
       {chosen.map((id, at) => {
-        const title = titles.get(id) ?? "A product that is gone";
+        const title = titles.get(id) ?? gone;
         return (
           <Box key={id} sx={{ display: "flex", alignItems: "center", minHeight: 30, minWidth: 0 }}>
-            <Typography variant="body2" noWrap sx={{ flex: 1, minWidth: 0 }}>
+            <Typography variant="body2" noWrap title={title} sx={{ flex: 1, minWidth: 0 }}>
               {at + 1}. {title}
             </Typography>
             <IconAction
@@ -141,6 +151,43 @@ export function ProductsField({ node, field, path }: FieldProps & { field: Field
         );
       })}
     </Box>
+  );
+}
+
+/** Single products. */
+export function ProductsField(props: FieldProps & { field: Extract<Field, { type: "products" }> }) {
+  const products = useStudio((s) => s.goods.products);
+  return (
+    <PicksField
+      {...props}
+      options={products}
+      gone="A product that is gone"
+      nothing={
+        products.length ? "No product is called that." : "There are no products yet. Add or import them under Goods."
+      }
+    />
+  );
+}
+
+/** Single reviews, each by what it says. */
+export function ReviewsField(props: FieldProps & { field: Extract<Field, { type: "reviews" }> }) {
+  const reviews = useStudio((s) => s.goods.reviews);
+  const options = useMemo(
+    () =>
+      Object.values(reviews ?? {})
+        .flat()
+        .filter((review) => review.state === "shown")
+        .sort((a, b) => (a.at < b.at ? 1 : -1))
+        .map(({ id, stars, title, text, name }) => ({ id, title: `${stars}★ ${name}: ${title || text}` })),
+    [reviews],
+  );
+  return (
+    <PicksField
+      {...props}
+      options={options}
+      gone="A review that is not shown any more"
+      nothing={options.length ? "No review says that." : "There are no reviews yet. They come in under Goods, Reviews."}
+    />
   );
 }
 

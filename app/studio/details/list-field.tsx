@@ -18,7 +18,20 @@ type ListFieldProps = FieldProps & {
 };
 
 /** By which of its values an item is called, the first that says something. */
-const NAMES = ["question", "label", "words", "head", "heading", "caption", "name", "text"] as const;
+const NAMES = [
+  "question",
+  "label",
+  "words",
+  "head",
+  "heading",
+  "caption",
+  "name",
+  "figure",
+  "who",
+  "when",
+  "text",
+  "from",
+] as const;
 
 /** Several things of one sort, in an order: opened, moved, taken away, added. Pictures can be added many at a time. */
 export function ListField({ node, field, path, control }: ListFieldProps) {
@@ -29,6 +42,8 @@ export function ListField({ node, field, path, control }: ListFieldProps) {
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const ofPictures = field.fields.some((f) => f.type === "picture" && f.key === "picture");
+  // What begins with its picture can be added by choosing some.
+  const beginsWithPictures = ofPictures && field.fields[0]?.key === "picture";
   const pictureOf = (item: Readonly<Record<string, Json>>) =>
     ofPictures ? pictures.find((p) => p.id === entryOf(item, "picture")) : undefined;
   const collection = (id: unknown) => goods.collections.find((c) => c.id === id);
@@ -122,7 +137,7 @@ export function ListField({ node, field, path, control }: ListFieldProps) {
         );
       })}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.5, mt: 0.75 }}>
-        {ofPictures ? (
+        {beginsWithPictures ? (
           <Button
             size="small"
             variant="outlined"
@@ -150,7 +165,7 @@ export function ListField({ node, field, path, control }: ListFieldProps) {
           {field.most} is the most that can stand here.
         </Typography>
       ) : null}
-      {ofPictures ? (
+      {beginsWithPictures ? (
         <PicturePicker
           open={isChoosing}
           onClose={() => setChoosing(false)}

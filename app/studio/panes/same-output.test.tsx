@@ -54,7 +54,7 @@ function plain(html: string): string {
 
 // Where a script of the shop changes what was served, panes show what shoppers will see after it: tabs as tabs, and
 // goods that stand in for those that were looked at.
-const AFTER_SCRIPT = /^(What there is to know: Tabs|Recently seen)/;
+const AFTER_SCRIPT = /^(What there is to know: Tabs|Tabs|Recently seen)/;
 
 const cases = THEMES.flatMap((theme) =>
   [...everySection, ...everyLayoutPart]

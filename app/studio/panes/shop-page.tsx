@@ -1,3 +1,5 @@
+import { outlineOf } from "~/kinds/outline";
+import { CONTENTS } from "~/kinds/outline-places";
 import { memo, useDeferredValue, useMemo } from "react";
 import type { Draft, Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
@@ -126,7 +128,9 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   const page = documentOf(target, documents, dressing.goods);
   const frame = frameOf(documents, page);
   const main = withoutAround(page);
-  const parts = JSON.stringify([...partsByKind(main, frame)]);
+  const byKind = partsByKind(main, frame);
+  // A list of the page's headings is the one thing that asks what they say.
+  const parts = JSON.stringify([[...byKind], byKind.has(CONTENTS) ? outlineOf(main) : null]);
   // What is seen first is drawn first; the rest of a long page follows while it can be worked with already.
   const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(
