@@ -39,6 +39,8 @@ type FieldShape =
       readonly options: readonly (readonly [value: string, label: string])[];
     }
   | { readonly type: "collection"; readonly key: string; readonly label: string; readonly none: string }
+  /** One of the shop's journals; null: that of the page, or the first. */
+  | { readonly type: "journal"; readonly key: string; readonly label: string; readonly none: string }
   /** One of the shop's menus. */
   | { readonly type: "menu"; readonly key: string; readonly label: string }
   | { readonly type: "yes"; readonly key: string; readonly label: string }

@@ -7,6 +7,12 @@ import { MOST_ENTRIES } from "~/core/schema";
 export const LONGEST_SEARCH_TITLE = 200;
 export const LONGEST_DESCRIPTION = 500;
 
+/** What a post can say of itself at most. */
+export const LONGEST_AUTHOR = 80;
+export const LONGEST_TAG = 40;
+export const MOST_TAGS = 20;
+export const LONGEST_SUMMARY = 400;
+
 // What the root of a document says of the document, by its kind.
 
 const layoutRoot = z.strictObject({
@@ -43,6 +49,17 @@ const pageRoot = z.strictObject({
   unlisted: z.literal(true).optional(),
   header: z.literal([false, "own"]).optional(),
   footer: z.literal([false, "own"]).optional(),
+  journal: z.literal(true).optional(),
+  at: z
+    .string()
+    .regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d$/, "A post needs a day and a time.")
+    .optional(),
+  author: z.string().max(LONGEST_AUTHOR, `Keep the name to ${LONGEST_AUTHOR} characters.`).optional(),
+  tags: z
+    .array(z.string().trim().min(1).max(LONGEST_TAG, `Keep a tag to ${LONGEST_TAG} characters.`))
+    .max(MOST_TAGS, `A post can have ${MOST_TAGS} tags.`)
+    .optional(),
+  summary: z.string().max(LONGEST_SUMMARY, `Keep the summary to ${LONGEST_SUMMARY} characters.`).optional(),
 });
 
 /** The longest word for friends. */

@@ -74,6 +74,11 @@ import { table } from "./table";
 import { tabs } from "./tabs";
 import { timeLine } from "./time-line";
 import { voices } from "./voices";
+import { posts } from "./posts";
+import { postHead } from "./post-head";
+import { postBody } from "./post-body";
+import { postWays } from "./post-ways";
+import { postGoods } from "./post-goods";
 import { words } from "./words";
 
 /** Every kind, in the order in which Add offers them. Adding a kind is one folder and one line here. */
@@ -92,6 +97,11 @@ const LIST: readonly Kind[] = [
   priceCards,
   pictureWords,
   text,
+  posts,
+  postHead,
+  postBody,
+  postGoods,
+  postWays,
   voices,
   steps,
   timeLine,

@@ -189,7 +189,7 @@ describe("where a part makes sense", () => {
   });
 
   it("is found in the layouts that every shop begins with, all of which stand where they may", () => {
-    expect(Object.keys(layouts).sort()).toEqual(["closed", "collection", "not-found", "product", "search"]);
+    expect(Object.keys(layouts).sort()).toEqual(["closed", "collection", "not-found", "post", "product", "search"]);
     for (const document of Object.values(layouts)) {
       expect(documentProblem(document)).toBeUndefined();
       expect(strangerIn(document, document.root)).toBeUndefined();

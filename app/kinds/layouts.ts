@@ -115,6 +115,14 @@ const search = (): PageDocument =>
     part("s-list", "goods-list", { arrangement: "above", paging: "more" }, { all: { columns: 4 } }),
   ]);
 
+const post = (): PageDocument =>
+  layout("post", "Post", [
+    part("po-head", "post-head"),
+    part("po-body", "post-body"),
+    part("po-goods", "post-goods", {}, { all: { set: "tint" } }),
+    part("po-ways", "post-ways"),
+  ]);
+
 const notFound = (): PageDocument =>
   layout("not-found", "Not found", [
     part("nf-ways", "ways-on", {
@@ -145,6 +153,7 @@ export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
     product: product(),
     collection: collection(),
     search: search(),
+    post: post(),
     "not-found": notFound(),
     closed: closed(),
   }));

@@ -1,4 +1,5 @@
 import { entryOf, placeOf, sameJson, walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import { journalsOf } from "~/core/journal";
 import { held, type Operation } from "~/core/operations";
 import type { Link } from "~/core/schema";
 import { mapPart, referencesOf, whereUsed, type Reference, type Remap, type Use } from "./references";
@@ -25,9 +26,15 @@ function ledToFrom(document: PageDocument): readonly string[] {
   return pages;
 }
 
-/** The pages that anything else leads to: a menu, a button, words. Those beneath another page are not led to by that alone. */
+/**
+ * The pages that anything else leads to: a menu, a button, words; a journal leads to its posts. Other pages beneath one are not led to
+ * by that alone.
+ */
 export const pagesLedTo = (documents: Draft["documents"]): ReadonlySet<string> =>
-  new Set(Object.values(documents).flatMap((d) => (d.kind === "piece" ? [] : ledToFrom(d))));
+  new Set([
+    ...Object.values(documents).flatMap((d) => (d.kind === "piece" ? [] : ledToFrom(d))),
+    ...journalsOf(documents).flatMap((journal) => journal.children.map((post) => post.document.id)),
+  ]);
 
 const isItemTo = (part: Part, page: string): boolean => {
   const link = part.kind === "menu-item" ? (part.props.link as Link | undefined) : undefined;

@@ -83,6 +83,8 @@ function mapValue(field: Field, value: Json | undefined, remap: Remap): Json | u
     case "product":
     case "collection":
       return typeof value === "string" ? remap({ to: field.type, id: value }) : value;
+    case "journal":
+      return typeof value === "string" ? remap({ to: "page", id: value }) : value;
     case "menu":
       // No menu at all is said by an empty text.
       return value === "" ? value : (remap({ to: "menu", id: String(value) }) ?? "");

@@ -68,6 +68,7 @@ describe("a section that fails while it is drawn", () => {
               <Page frame={documents.frame!} theme={theme} look={look}>
                 <PageBody
                   target={{ page: "home" }}
+                  page={documents.home}
                   documents={documents}
                   goods={content.goods}
                   theme={theme}
@@ -104,7 +105,14 @@ describe("a section that fails while it is drawn", () => {
       await act(async () =>
         root.render(
           <EnvProvider value={env}>
-            <PageBody target={{ page: "home" }} documents={documents} goods={content.goods} theme={theme} look={look} />
+            <PageBody
+              target={{ page: "home" }}
+              page={documents.home}
+              documents={documents}
+              goods={content.goods}
+              theme={theme}
+              look={look}
+            />
           </EnvProvider>,
         ),
       );

@@ -11,6 +11,7 @@ import { envOf, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
 import { frameOf, Page, PAGE_BEGINS, PageBody, withoutAround } from "./page";
 import { isNarrowed } from "~/core/goods";
+import { feedAddress, journalOf, journalsOf, postsOf, tagsOf } from "~/core/journal";
 import { Section } from "./section";
 import { madeFrom, madeFromCollection, madeFromProduct, saidOf, sharedAs } from "./sharing";
 import { addressOf, documentOf, shownOf, type Target } from "./target";
@@ -39,8 +40,24 @@ type Head = {
   description: string;
   address: string | undefined;
   picture: Picture | undefined;
-  type: "website" | "product";
+  type: "website" | "product" | "article";
 };
+
+/** The feed of the journal that a page is, or is a post of; elsewhere that of the shop's first. */
+function feedFor(target: Target, documents: Draft["documents"]) {
+  const open = journalsOf(documents).filter((journal) => !journal.props.hidden);
+  const id = target.page === "text" ? target.id : "";
+  const own = open.find((j) => j.document.id === id) ?? journalOf(documents, id) ?? open[0];
+  return own && { title: own.document.title, address: feedAddress(own.address) };
+}
+
+/** The title of a page; that of a part of a journal's list says which. */
+function partTitle(target: Target, documents: Draft["documents"], title: string): string {
+  if (target.page !== "text" || !target.part) return title;
+  const { tag, number } = target.part;
+  const name = tag && tagsOf(postsOf(documents, target.id)).find((each) => each.slug === tag)?.name;
+  return [name, title, number > 1 ? `page ${number}` : ""].filter(Boolean).join(", ");
+}
 
 function headOf(target: Target, content: ShopContent, page: PageDocument | undefined): Head {
   const { documents } = content.draft;
@@ -48,15 +65,16 @@ function headOf(target: Target, content: ShopContent, page: PageDocument | undef
   const find = (id: string | null | undefined) => content.pictures.find((p) => p.id === id);
   const withName = (title: string) => `${title} · ${identity.name}`;
   switch (target.page) {
+    case "post":
     case "home":
     case "text": {
       const said = page ? sharedAs(page, target.page === "home", identity) : undefined;
       return {
-        title: said?.title ?? identity.name,
+        title: partTitle(target, documents, said?.title ?? identity.name),
         description: said?.description ?? identity.name,
         address: page && pageProps(page).unlisted ? undefined : addressOf(target, documents),
         picture: find(said?.picture),
-        type: "website",
+        type: target.page === "text" && journalOf(documents, target.id) ? "article" : "website",
       };
     }
     case "collection": {
@@ -135,6 +153,8 @@ function headHtml(
   ground: string,
   scripts: readonly string[],
   data: readonly object[],
+  /** The journal whose feed readers of the page may want. */
+  feed: { readonly title: string; readonly address: string } | undefined,
 ): string {
   const { identity } = content.draft.look;
   const meta = (name: string, value: string, key = "property") => `<meta ${key}="${name}" content="${escape(value)}">`;
@@ -157,6 +177,10 @@ function headHtml(
     meta("og:description", head.description),
     meta("og:type", head.type),
   ];
+  if (feed)
+    parts.push(
+      `<link rel="alternate" type="application/atom+xml" href="${escape(feed.address)}" title="${escape(feed.title)}">`,
+    );
   if (head.address !== undefined) {
     parts.push(`<link rel="canonical" href="${escape(origin + head.address)}">`, meta("og:url", origin + head.address));
   } else parts.push('<meta name="robots" content="noindex">');
@@ -240,6 +264,7 @@ export function renderPage(
     solveLook(theme, look).roles.sets.header.page,
     needsGoods ? [scripts.every, scripts.goods] : [scripts.every],
     structuredData(target, content, origin),
+    feedFor(target, content.draft.documents),
   );
   const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${early}<style>${css}</style></head><body>${body}${strip.html}</body></html>`;
   return { html, css, permissions, broken: drawn.broken };
@@ -268,7 +293,7 @@ function drawPage(target: Target, content: ShopContent) {
   const frame = frameOf(documents, whole);
   const page = withoutAround(whole);
   const parts: Part[] = [];
-  const env = envOf(content, content.draft, undefined, shownOf(target, content.goods), page, frame);
+  const env = envOf(content, content.draft, undefined, shownOf(target, content.goods, documents), page, frame);
   const watching: KindEnv = {
     ...env,
     onDrawn: (part) => void parts.push(part),
@@ -280,14 +305,14 @@ function drawPage(target: Target, content: ShopContent) {
     },
   };
   const inEnv = (children: ReactNode) => renderToStaticMarkup(<EnvProvider value={watching}>{children}</EnvProvider>);
-  const draw = (frame: PageDocument, page: PageDocument | undefined, shown: Draft["documents"]) =>
+  const draw = (frame: PageDocument, page: PageDocument | undefined) =>
     inEnv(
       <Page frame={frame} page={page} theme={theme} look={look}>
-        <PageBody target={target} documents={shown} goods={content.goods} theme={theme} look={look} />
+        <PageBody target={target} page={page} documents={documents} goods={content.goods} theme={theme} look={look} />
       </Page>,
     );
   try {
-    return { frame, page, markup: draw(frame, page, documents), used, parts, broken: [] };
+    return { frame, page, markup: draw(frame, page), used, parts, broken: [] };
   } catch (error) {
     const broken: Broken[] = [];
     for (const node of [...sectionsOf(frame), ...sectionsOf(page)]) {
@@ -300,8 +325,7 @@ function drawPage(target: Target, content: ShopContent) {
     if (broken.length === 0) throw error;
     const ids = new Set(broken.map((b) => b.node));
     const rest = without(page, ids);
-    const shown = rest ? { ...documents, [rest.id]: rest } : documents;
     const left = without(frame, ids);
-    return { frame: left, page: rest, markup: draw(left, rest, shown), used, parts, broken };
+    return { frame: left, page: rest, markup: draw(left, rest), used, parts, broken };
   }
 }

@@ -1,5 +1,6 @@
 export { renderPage, type Broken, type RenderedPage, type Scripts } from "./document";
 export { renderCards } from "./cards";
+export { postSummary, readingTime } from "./posts";
 export { darkSetsOf, envOf, partsByKind, siteWords, type ShopContent } from "./shop";
 export {
   DESCRIPTION_LENGTH,

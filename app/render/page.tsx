@@ -13,13 +13,14 @@ import {
   type Part,
 } from "~/core/document";
 import type { Goods } from "~/core/goods";
+import { journalOf } from "~/core/journal";
 import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
 import { RegionProvider, useEnv, Wordmark } from "~/kinds/parts";
 import { lyingRows, type Lying } from "./lying";
 import { CartPage, FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
-import { documentOf, targetName, type Target } from "./target";
+import { targetName, type Target } from "./target";
 
 /** What stands around a page whose frame can't be read: nothing. The page itself is there all the same. */
 const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "frame", "frame", "");
@@ -127,6 +128,8 @@ const namesPage = (main: readonly Part[]): boolean =>
 
 type BodyProps = {
   target: Target;
+  /** What it is drawn from (`documentOf`); undefined for what is only said. */
+  page: PageDocument | undefined;
   documents: Draft["documents"];
   goods: Goods;
   theme: Theme;
@@ -136,17 +139,24 @@ type BodyProps = {
 };
 
 /** A page's own part: its sections, or what its kind shows. */
-export function PageBody({ target, documents, goods, theme, look, most = Infinity }: BodyProps): ReactNode {
+export function PageBody({ target, page, documents, goods, theme, look, most = Infinity }: BodyProps): ReactNode {
+  const main = page?.root.slots.main ?? [];
+  // A part of the layout says what the page is about.
+  const inLayout = (
+    <>
+      {namesPage(main) ? null : <h1 className="unseen">{targetName(target, documents)}</h1>}
+      {sections(main.length > most ? main.slice(0, most) : main, theme, look, false)}
+    </>
+  );
   switch (target.page) {
     case "home":
     case "text": {
-      const document = documentOf(target, documents, goods);
-      if (!document) return null;
-      const main = document.root.slots.main ?? [];
+      if (!page) return null;
+      if (target.page === "text" && journalOf(documents, target.id)) return inLayout;
       return (
         <>
           {hasHead(main) ? null : (
-            <h1 className="unseen">{target.page === "home" ? look.identity.name : document.title}</h1>
+            <h1 className="unseen">{target.page === "home" ? look.identity.name : page.title}</h1>
           )}
           {sections(main.length > most ? main.slice(0, most) : main, theme, look, true)}
         </>
@@ -154,7 +164,6 @@ export function PageBody({ target, documents, goods, theme, look, most = Infinit
     }
     case "not-found":
     case "closed": {
-      const main = documentOf(target, documents, goods)?.root.slots.main ?? [];
       return (
         <>
           {hasHead(main) ? null : <h1 className="unseen">{targetName(target, documents)}</h1>}
@@ -170,15 +179,9 @@ export function PageBody({ target, documents, goods, theme, look, most = Infinit
     }
     case "product":
     case "collection":
-    case "search": {
-      const main = documentOf(target, documents, goods)?.root.slots.main ?? [];
-      return (
-        <>
-          {namesPage(main) ? null : <h1 className="unseen">{targetName(target, documents)}</h1>}
-          {sections(main.length > most ? main.slice(0, most) : main, theme, look, false)}
-        </>
-      );
-    }
+    case "search":
+    case "post":
+      return inLayout;
     case "cart":
       return <CartPage lines={target.lines} said={target.said} />;
     case "message":

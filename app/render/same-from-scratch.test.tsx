@@ -56,6 +56,7 @@ const drawn = (draft: Draft) => (
     <Page frame={draft.documents.frame!} theme={theme} look={draft.look}>
       <PageBody
         target={{ page: "home" }}
+        page={draft.documents.home}
         documents={draft.documents}
         goods={content.goods}
         theme={theme}

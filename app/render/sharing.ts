@@ -1,7 +1,6 @@
 import { layoutProps, pageProps, walk, type Look, type PageDocument } from "~/core/document";
 import { descriptionOf, type Collection, type GoodsSharing, type Product } from "~/core/goods";
 import { plainOf, type Rich } from "~/core/rich";
-import { firstPicture } from "./shop";
 
 /** A text in one line of at most so many characters, cut between words. */
 export function plainText(text: string, most: number): string {
@@ -15,8 +14,17 @@ export function plainText(text: string, most: number): string {
 /** The most characters of a description that is made from a page. */
 export const DESCRIPTION_LENGTH = 155;
 
+/** The first picture that a page shows. */
+export function firstPicture(page: PageDocument): string | undefined {
+  for (const section of page.root.slots.main ?? []) {
+    if (!section.shown) continue;
+    for (const { props, shown } of walk(section)) if (shown && typeof props.picture === "string") return props.picture;
+  }
+  return undefined;
+}
+
 /** The first words of a page that say something. */
-const firstWords = (page: PageDocument): string | undefined =>
+export const firstWords = (page: PageDocument): string | undefined =>
   page.root.slots.main
     ?.filter((section) => section.shown)
     .flatMap((section) => [...walk(section)].map(({ props }) => plainOf((props.text ?? "") as unknown as Rich)))
@@ -34,7 +42,7 @@ export function sharedAs(page: PageDocument, isHome: boolean, identity: Look["id
   const made = madeFrom(page, isHome, identity);
   return {
     title: own.searchTitle || made.title,
-    description: own.description || made.description,
+    description: own.description || own.summary || made.description,
     picture: own.picture ?? made.picture,
   };
 }

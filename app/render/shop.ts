@@ -10,15 +10,18 @@ import {
   type PageDocument,
   type Part,
 } from "~/core/document";
-import { productWith, type Goods } from "~/core/goods";
+import { productWith, type Goods, type Product } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
 import { isLight, type Picture } from "~/core/pictures";
 import { readerOf, solveLook } from "~/core/theme";
 import { outlineOf } from "~/kinds/outline";
 import type { OutlineEntry } from "~/kinds/outline-places";
 import { unreadable } from "~/kinds/readable";
+import { referencesOf } from "~/kinds/references";
+import { besidePost, journalPosts, postEntry } from "./posts";
 import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
+import { firstPicture } from "./sharing";
 import { tonesOf } from "./tones";
 import { hrefFor, type KindEnv, type MenuEntry } from "~/kinds/parts";
 
@@ -136,15 +139,6 @@ const pictureFor =
     }
   };
 
-/** The first picture that a page shows. */
-export function firstPicture(page: PageDocument): string | undefined {
-  for (const section of page.root.slots.main ?? []) {
-    if (!section.shown) continue;
-    for (const { props, shown } of walk(section)) if (shown && typeof props.picture === "string") return props.picture;
-  }
-  return undefined;
-}
-
 /** The colour sets of a look whose ground is dark. */
 export const darkSetsOf = (look: Look): ReadonlySet<string> =>
   new Set(
@@ -152,6 +146,27 @@ export const darkSetsOf = (look: Look): ReadonlySet<string> =>
       isLight(page) ? [] : [set],
     ),
   );
+
+const reached = new WeakMap<Documents, Map<boolean, KindEnv["pages"]>>();
+
+/** The pages that links can lead to; `all`: those as well that are not in the shop yet. There can be thousands, and they are asked for with each page. */
+function pagesFor(documents: Documents, all: boolean): KindEnv["pages"] {
+  let known = reached.get(documents);
+  if (!known) reached.set(documents, (known = new Map()));
+  let pages = known.get(all);
+  if (!pages) {
+    const list = all ? siteOf(documents).pages : openPages(documents);
+    pages = list.map(({ document: { id, title }, address }) => ({ id, title, address }));
+    known.set(all, pages);
+  }
+  return pages;
+}
+
+/** The products that a page shows or leads to, in reading order. */
+function productsIn(page: PageDocument | undefined, goods: Goods): readonly Product[] {
+  const ids = page ? referencesOf(page).flatMap((r) => (r.to === "product" ? [r.id] : [])) : [];
+  return [...new Set(ids)].flatMap((id) => productWith(goods, id) ?? []);
+}
 
 /** What views may ask of the shop. `studio` is given only by panes. */
 export function envOf(
@@ -165,15 +180,21 @@ export function envOf(
 ): KindEnv {
   const pictures = new Map(content.pictures.map((p) => [p.id, p]));
   // In the studio a link to a page that is not in the shop yet leads there all the same.
-  const reached = studio ? siteOf(documents).pages : openPages(documents);
-  const pages = reached.map(({ document: { id, title }, address }) => ({ id, title, address }));
+  const pages = pagesFor(documents, studio !== undefined);
   const read = readerOf(look.brand, themeById(look.theme).defaults);
   const picture = (id: string | null) => (id === null ? undefined : pictures.get(id));
+  const here = shown?.page === "post" ? shown.id : page?.id;
   let byKind: ReadonlyMap<string, readonly string[]> | undefined;
   let outline: readonly OutlineEntry[] | undefined;
   return {
     partsOf: (kind) => (byKind ??= partsByKind(page, frame)).get(kind) ?? [],
     outline: () => (outline ??= outlineOf(page)),
+    journal: (id) => journalPosts(documents, id, here, content.goods.asOf.day),
+    post: () => {
+      const post = here === undefined ? undefined : postEntry(documents, here);
+      return post && { post, ...besidePost(documents, post.id, content.goods.asOf.day) };
+    },
+    postGoods: () => (here === undefined ? [] : productsIn(entryOf(documents, here), content.goods)),
     identity: look.identity,
     goods: content.goods,
     picture,

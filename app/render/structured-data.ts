@@ -1,8 +1,10 @@
 import { ALL_GOODS, siteOf } from "~/core/addresses";
 import { entryOf, logoPicture, type Draft, type PageDocument } from "~/core/document";
 import { plainOf } from "~/core/rich";
+import { momentIn } from "~/core/situation";
 import { askedIn, type QuestionsProps } from "~/kinds/questions";
 import type {
+  BlogPosting,
   BreadcrumbList,
   DayOfWeek,
   FAQPage,
@@ -32,6 +34,7 @@ import {
   type Variant,
 } from "~/core/goods";
 import { renditionAddress, sourceOf, widthsFor } from "~/core/pictures";
+import { postEntry } from "./posts";
 import type { ShopContent } from "./shop";
 import type { Target } from "./target";
 
@@ -64,6 +67,7 @@ const DAYS: ReadonlyMap<number, DayOfWeek> = new Map([
 ]);
 
 type StructuredThing =
+  | WithContext<BlogPosting>
   | WithContext<BreadcrumbList>
   | WithContext<FAQPage>
   | WithContext<ItemList>
@@ -303,6 +307,31 @@ function questionsOn(document: PageDocument | undefined): readonly StructuredThi
   return [things];
 }
 
+/** A post (schema.org BlogPosting), for what is one. */
+function postThing(id: string, content: ShopContent, origin: string): readonly StructuredThing[] {
+  const { documents, look } = content.draft;
+  const post = postEntry(documents, id);
+  if (!post) return [];
+  const moment = momentIn(post.at, content.goods.asOf.timeZone);
+  const picture = content.pictures.find((p) => p.id === post.picture());
+  const publisher = { "@type": "Organization" as const, name: look.identity.name, url: `${origin}/` };
+  const things: WithContext<BlogPosting> = {
+    "@context": "https://schema.org",
+    "@type": "BlogPosting",
+    headline: post.title,
+    url: origin + post.address,
+    mainEntityOfPage: origin + post.address,
+    author: post.author ? { "@type": "Person", name: post.author } : publisher,
+    publisher,
+    ...(moment === undefined ? {} : { datePublished: new Date(moment).toISOString() }),
+    ...(post.summary() ? { description: post.summary() } : {}),
+    ...(post.tags.length ? { keywords: post.tags.map((tag) => tag.name).join(", ") } : {}),
+    ...(picture && !picture.vector ? { image: origin + sourceOf(picture, 1280) } : {}),
+    timeRequired: `PT${post.minutes()}M`,
+  };
+  return [things];
+}
+
 /** What search engines are told about a page in schema.org's words (JSON-LD 1.1): the way to it, and the product it shows. */
 export function structuredData(target: Target, content: ShopContent, origin: string): readonly StructuredThing[] {
   const { goods } = content;
@@ -310,7 +339,11 @@ export function structuredData(target: Target, content: ShopContent, origin: str
   if (target.page === "home")
     return [...shopThings(content, origin), ...questionsOn(entryOf(documents, siteOf(documents).home))];
   if (target.page === "text")
-    return [...wayTo(target.id, documents, origin), ...questionsOn(entryOf(documents, target.id))];
+    return [
+      ...wayTo(target.id, documents, origin),
+      ...postThing(target.id, content, origin),
+      ...questionsOn(entryOf(documents, target.id)),
+    ];
   if (target.page === "collection") {
     const steps = target.collection
       ? collectionSteps(goods, target.collection)

@@ -39,14 +39,19 @@ import {
   productAddress,
   siteOf,
 } from "~/core/addresses";
+import { journalOf, journalPartAt, journalsOf, partAddress, postsOf, withTag, type JournalPart } from "~/core/journal";
 import { type PageSubject } from "~/kinds/parts";
+import { withPostLayout } from "./posts";
 
 type Documents = Draft["documents"];
 
 /** Which page of the shop is asked for. */
 export type Target =
   | { readonly page: "home" }
-  | { readonly page: "text"; readonly id: string }
+  /** `part`: of the list of a journal that the page is. */
+  | { readonly page: "text"; readonly id: string; readonly part?: JournalPart }
+  /** The layout of posts, with one that shows what it is like; undefined where there is none yet. */
+  | { readonly page: "post"; readonly id: string | undefined }
   /** `collection`: undefined for everything there is. */
   | { readonly page: "collection"; readonly collection: Collection | undefined; readonly query?: GoodsQuery }
   | { readonly page: "product"; readonly product: Product; readonly variant?: Variant | undefined }
@@ -94,7 +99,20 @@ export function targetAt(path: string, query: URLSearchParams, documents: Docume
   }
   const plain = decodeAddress(path);
   const page = plain === undefined ? undefined : siteOf(documents).byAddress.get(plain);
-  return page && !page.props.hidden && plain !== "/" ? { page: "text", id: page.document.id } : NOT_FOUND;
+  if (page && !page.props.hidden && plain !== "/") return { page: "text", id: page.document.id };
+  return plain === undefined ? NOT_FOUND : partAt(plain, documents);
+}
+
+/** A tag or a further page of a journal's list; there is none without a post in it. */
+function partAt(plain: string, documents: Documents): Target {
+  const found = journalPartAt(documents, plain);
+  if (!found) return NOT_FOUND;
+  const { journal, part } = found;
+  const open = postsOf(documents, journal.document.id).filter((post) => !post.props.hidden);
+  const listed = part.tag === undefined ? open : withTag(open, part.tag);
+  // How many stand on a page its section says; the smallest number of them is one.
+  if (listed.length === 0 || part.number > listed.length) return NOT_FOUND;
+  return { page: "text", id: journal.document.id, part };
 }
 
 /**
@@ -116,8 +134,13 @@ export function movedTo(path: string, documents: Documents, former: ReadonlyMap<
 }
 
 /** What the layout of a page is to show; undefined for pages that have none. */
-export function shownOf(target: Target, goods: Goods): PageSubject | undefined {
+export function shownOf(target: Target, goods: Goods, documents: Documents): PageSubject | undefined {
   switch (target.page) {
+    case "text":
+      if (journalOf(documents, target.id)) return { page: "post", id: target.id };
+      return target.part ? { page: "journal", part: target.part } : undefined;
+    case "post":
+      return { page: "post", id: target.id };
     case "product":
       return { page: "product", product: target.product, variant: target.variant };
     case "collection":
@@ -143,7 +166,9 @@ export function shownOf(target: Target, goods: Goods): PageSubject | undefined {
 /** The document that a page is drawn from, shared sections in their places; undefined for what is only said. */
 export function documentOf(target: Target, documents: Documents, goods: Goods): PageDocument | undefined {
   const document = storedFor(target, documents, goods);
-  return document && spread(documents, document);
+  if (!document) return undefined;
+  const whole = spread(documents, document);
+  return target.page === "text" && journalOf(documents, target.id) ? withPostLayout(documents, whole) : whole;
 }
 
 function storedFor(target: Target, documents: Documents, goods: Goods): PageDocument | undefined {
@@ -159,6 +184,7 @@ function storedFor(target: Target, documents: Documents, goods: Goods): PageDocu
       });
     case "collection":
       return layoutFor(documents, "collection", { collections: target.collection ? [target.collection.id] : [] });
+    case "post":
     case "search":
     case "not-found":
     case "closed":
@@ -207,10 +233,20 @@ export function targetFor(documents: Documents, goods: Goods, id: string, addres
     }
     case "search":
       return { page: "search", sought: tellingWord(goods) };
+    case "post":
+      return { page: "post", id: sampleWanted(documents, address) };
     case "not-found":
     case "closed":
       return { page: props.of };
   }
+}
+
+/** The post with which the layout of posts is looked at: the one at an address, or the latest of the first journal that has any. */
+function sampleWanted(documents: Documents, address: string | null): string | undefined {
+  const wished = address === null ? undefined : siteOf(documents).byAddress.get(decodeAddress(address) ?? "");
+  if (wished && journalOf(documents, wished.document.id)) return wished.document.id;
+  const posts = journalsOf(documents).flatMap((journal) => postsOf(documents, journal.document.id));
+  return (posts.find((post) => !post.props.hidden) ?? posts[0])?.document.id;
 }
 
 /** What stands on a product layout while the shop sells nothing yet. */
@@ -304,8 +340,12 @@ export function addressOf(target: Target, documents: Documents): string | undefi
   switch (target.page) {
     case "home":
       return "/";
-    case "text":
-      return pageAddress(documents, target.id);
+    case "text": {
+      const own = pageAddress(documents, target.id);
+      return own === undefined || !target.part ? own : partAddress(own, target.part);
+    }
+    case "post":
+      return target.id === undefined ? undefined : pageAddress(documents, target.id);
     case "collection": {
       const own = target.collection ? collectionAddress(target.collection) : ALL_GOODS;
       const page = target.query && !isNarrowed(target.query) ? target.query.page : 1;
@@ -338,6 +378,8 @@ export function targetName(target: Target, documents: Documents): string {
       return target.product.title;
     case "search":
       return target.sought ? `Search “${target.sought}”` : "Search";
+    case "post":
+      return (target.id === undefined ? undefined : entryOf(documents, target.id)?.title) ?? "A post";
     case "cart":
       return "Cart";
     case "not-found":
@@ -352,6 +394,7 @@ export function targetName(target: Target, documents: Documents): string {
 export const TARGET_KINDS: Readonly<Record<Target["page"], string>> = {
   home: "Home",
   text: "Text page",
+  post: "Post",
   collection: "Collection",
   product: "Product",
   search: "Search",
@@ -366,6 +409,7 @@ export const LAYOUT_NAMES: Readonly<Record<LayoutSort, string>> = {
   product: "Product pages",
   collection: "Collection pages",
   search: "Search",
+  post: "Posts",
   "not-found": "Not found",
   closed: "Closed for now",
 };

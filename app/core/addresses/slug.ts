@@ -59,7 +59,6 @@ export const TAKEN_SLUGS: ReadonlySet<string> = new Set([
   "fonts",
   "gift-cards",
   "health",
-  "journal",
   "media",
   "order",
   "orders",

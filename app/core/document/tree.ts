@@ -149,6 +149,11 @@ const USUAL_PAGE: Omit<PageProps, "slug"> = {
   unlisted: false,
   header: true,
   footer: true,
+  journal: false,
+  at: "",
+  author: "",
+  tags: [],
+  summary: "",
 };
 
 /** What a page says of itself, with what is usual where it says nothing. */

@@ -41,7 +41,7 @@ export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site", "piece
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** The sorts of pages that have a layout. */
-export const LAYOUT_SORTS = ["product", "collection", "search", "not-found", "closed"] as const;
+export const LAYOUT_SORTS = ["product", "collection", "search", "post", "not-found", "closed"] as const;
 export type LayoutSort = (typeof LAYOUT_SORTS)[number];
 
 /** What the root of a layout says: without goods or collections named, it is the one for all that have no other. */
@@ -74,6 +74,15 @@ export type PageProps = {
   /** What stands above it and below it: the shop's header and footer, nothing, or rows of its own. */
   readonly header: Around;
   readonly footer: Around;
+  /** The pages directly beneath it are posts, the latest first. */
+  readonly journal: boolean;
+  /** When a post is from, as clocks of the shop's time zone show it: "2026-11-28T09:00". Ahead: it appears then. Empty: not said. */
+  readonly at: string;
+  /** Who wrote it; empty: not said. */
+  readonly author: string;
+  readonly tags: readonly string[];
+  /** What lists say of it; empty: how it begins. */
+  readonly summary: string;
 };
 
 /** Whether the shop's rows stand above or below a page; `own`: those in the page's own slots. */

@@ -1,4 +1,4 @@
-import { dayIn, nextDayStart } from "./calendar";
+import { clockIn, dayIn, nextDayStart } from "./calendar";
 
 export { clockIn, DAY, dayIn, daysBetween, isTimeZone, momentIn, nextDayStart } from "./calendar";
 
@@ -13,6 +13,9 @@ export type Situation = {
   /** The shop's own, as an IANA name. */
   readonly timeZone: string;
 };
+
+/** Date and time that clocks of the shop show: "2026-11-28T09:00". */
+export const clockOf = ({ now, timeZone }: Situation): string => clockIn(now, timeZone);
 
 /** A day in a time zone: what goods are looked at as of. */
 export type OnDay = { readonly day: string; readonly timeZone: string };

@@ -26,5 +26,7 @@ export type PageDesign = {
   readonly toBeChecked?: true;
   /** It is for those who come by a link: neither header nor footer lead away. */
   readonly alone?: true;
+  /** The pages that are made beneath it are posts. */
+  readonly journal?: true;
   readonly build: (given: Given) => readonly Part[];
 };

@@ -112,6 +112,22 @@ export const WHO_YOU_ARE: readonly PageDesign[] = [
     ],
   },
   {
+    id: "journal",
+    name: "Journal",
+    about: "What you write, the latest first. Pages beneath it are its posts.",
+    purpose: "Stay in touch",
+    synonyms: ["blog", "news", "magazine", "posts", "articles", "recipes", "diary", "stories"],
+    journal: true,
+    build: (g) => [
+      section("posts", {
+        arrangement: "large",
+        heading: "Journal",
+        text: `What happens in our ${g.trade.place}, and what we learn there.`,
+      }),
+      section("sign-up", { heading: "Hear from us now and then" }),
+    ],
+  },
+  {
     id: "thanks",
     name: "Thank you",
     about: "For those who have signed up, bought, or written.",

@@ -1,5 +1,7 @@
 import { CHASSIS_CSS } from "./chassis-css";
 import { PARTS_CSS } from "./parts-css";
+import { POST_CSS } from "./post-facts";
+import { TABLE_CSS } from "./table";
 import { LYING_CSS } from "./lying-css";
 import { RUNNING_CSS } from "./running";
 
@@ -54,6 +56,8 @@ button,input,select,textarea{font:inherit;color:inherit}
 .message[data-state=done]{color:var(--success)}
 .message[data-state=failed]{color:var(--danger)}
 ${PARTS_CSS}
+${TABLE_CSS}
+${POST_CSS}
 ${CHASSIS_CSS}
 ${LYING_CSS}
 ${RUNNING_CSS}

@@ -12,7 +12,8 @@ import {
 import { sourceOf, type DrawnTone, type Picture, type PictureView, type ScrimTone } from "~/core/pictures";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
-import { ALL_GOODS, collectionAddress, productAddress } from "~/core/addresses";
+import { ALL_GOODS, collectionAddress, productAddress, type SitePage } from "~/core/addresses";
+import type { JournalPart } from "~/core/journal";
 import type { OutlineEntry } from "../outline-places";
 import type { MenuEntry } from "./menu";
 
@@ -26,6 +27,9 @@ export type PageSubject =
       readonly query: GoodsQuery;
       readonly address: string;
     }
+  /** Which post is shown: a page of the shop draws it, and the layout of posts shows one. */
+  | { readonly page: "post"; readonly id: string | undefined }
+  | { readonly page: "journal"; readonly part: JournalPart }
   | {
       readonly page: "search";
       readonly sought: string;
@@ -33,6 +37,33 @@ export type PageSubject =
       readonly query: GoodsQuery;
       readonly address: string;
     };
+
+/** A post as lists and its own page ask for it. */
+export type PostEntry = {
+  readonly id: string;
+  readonly title: string;
+  readonly address: string;
+  /** As clocks of the shop show it, "2026-11-28T09:00"; empty: not said. */
+  readonly at: string;
+  readonly author: string;
+  readonly tags: readonly { readonly name: string; readonly slug: string }[];
+  readonly picture: () => string | undefined;
+  readonly summary: () => string;
+  /** How long it takes to read, in minutes. */
+  readonly minutes: () => number;
+};
+
+/** A journal with the posts that are out, latest first. */
+export type JournalPosts = {
+  readonly id: string;
+  readonly title: string;
+  readonly address: string;
+  /** It is the page that asks. */
+  readonly isHere: boolean;
+  readonly pages: readonly SitePage[];
+  /** Some of them, of those with a tag where one is named by its name in an address. */
+  readonly slice: (from: number, to: number, tag?: string) => readonly PostEntry[];
+};
 
 /** What views need to know about the shop they draw; the same for panes and shop, but for `studio`. */
 export type KindEnv = {
@@ -74,6 +105,14 @@ export type KindEnv = {
   readonly shown?: PageSubject;
   /** Ids of the parts of a kind that the page shows, in reading order; a part that works together with another finds it so. */
   readonly partsOf: (kind: string) => readonly string[];
+  /** A journal: by its page, or, with null, that of the page that is shown or the shop's first. Undefined where there is none. */
+  readonly journal: (id: string | null) => JournalPosts | undefined;
+  /** The post that the page shows, and those before and after it in time. */
+  readonly post: () =>
+    | { readonly post: PostEntry; readonly earlier?: PostEntry | undefined; readonly later?: PostEntry | undefined }
+    | undefined;
+  /** Products that the post shows or leads to. */
+  readonly postGoods: () => readonly Product[];
   /** The headings of the page, where something lists them. */
   readonly outline: () => readonly OutlineEntry[];
   /** Hears of every kind that is drawn, where a page is put together from what it needs. */

@@ -1,6 +1,5 @@
 import { z } from "zod";
 import type { Definition } from "../definition";
-import { TABLE_CSS } from "../parts/table";
 import { tableRows } from "../table-rows";
 
 const props = z.object({
@@ -81,7 +80,6 @@ export const definition: Definition<SizeChartProps> = {
 .sizes:not(:has(.unit-other:checked)) .in-other,.sizes:has(.unit-other:checked) .in-written{display:none}
 .sizes-picture{max-width:22rem}
 .sizes-picture img{object-fit:contain}
-${TABLE_CSS}
 @media (min-width:800px){.s-size-chart.a-beside .sizes-all:has(.pic){display:grid;grid-template-columns:minmax(0,1fr) minmax(12rem,22rem);gap:var(--s3) var(--s5);align-items:start}}
 .sizes-all{display:grid;grid-template-columns:minmax(0,1fr);gap:var(--s3)}
 `,

@@ -1,6 +1,5 @@
 import { z } from "zod";
 import type { Definition } from "../definition";
-import { TABLE_CSS } from "../parts/table";
 import { tableRows } from "../table-rows";
 
 const props = z.object({
@@ -55,7 +54,6 @@ export const definition: Definition<TableProps> = {
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],
   css: `
 .table-note{font-size:var(--t-1);color:var(--soft);text-align:var(--align,start)}
-${TABLE_CSS}
 .a-striped .facts-table tbody>tr:nth-child(odd)>*{background:var(--raised);border-bottom-color:#0000}
 .a-striped .facts-table tr>:first-child{padding-inline-start:1rem}
 .a-grid .facts-table th,.a-grid .facts-table td{border-inline-end:max(1px,var(--rule)) solid var(--line)}

@@ -5,6 +5,7 @@ import type { CollectionRules, Sort } from "~/core/goods";
 import { makeNode } from "~/kinds";
 import { firstLayouts } from "~/kinds/layouts";
 import { placedAt } from "~/kinds/poster/placed-at";
+import { demoJournal } from "./journal";
 import { frameDocument, menuDocument, menuItem, pageDocument } from "../shops/index.server";
 
 export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.example", password: "kites-and-string" };
@@ -189,6 +190,7 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
         inMenu("Repair parts"),
         inMenu("Line & reels"),
         inMenu("Build it yourself"),
+        menuItem({ to: "page", id: "journal" }),
         menuItem({ to: "page", id: "about" }),
       ]),
       home: pageDocument("home", "Home", [
@@ -334,6 +336,7 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
         }),
       ]),
       product: demoProductLayout(collection),
+      ...demoJournal({ picture, product }),
       about: pageDocument("about", "About us", [
         makeNode("hero", {
           arrangement: "beside",

@@ -1,5 +1,6 @@
 import type { Express, Request, Response } from "express";
-import { clockIn } from "~/core/situation";
+import { draftAt } from "~/core/journal";
+import { clockIn, clockOf } from "~/core/situation";
 import { publishable } from "~/core/document";
 import type { ShopContent, Target } from "~/render";
 import { draftNow } from "../drafts/index.server";
@@ -26,7 +27,7 @@ export async function contentFor(response: Response): Promise<ShopContent | unde
     picturesNow(shop),
   ]);
   return {
-    draft: publishable(draft),
+    draft: draftAt(publishable(draft), clockOf(situationNow(shop))),
     goods,
     pictures,
     currency: shop.currency,

@@ -17,6 +17,7 @@ import { uploadedFile, hasPicture } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng, iconSvg } from "./favicon";
 import { contentFor, draftPage, FOR_ONE, serveDrafts } from "./draft";
+import { feedOf } from "./feed";
 import { answerKept, hostLabel } from "./front";
 import {
   closedPage,
@@ -185,6 +186,11 @@ function whateverElse(): Express {
   app.get("/robots.txt", (_request, response) => {
     response.setHeader("Cache-Control", MAP_CACHE);
     response.type("text/plain").send(`User-agent: *\nAllow: /\nSitemap: ${originOf(response)}/sitemap.xml\n`);
+  });
+  app.get(/\/feed\.xml$/, async (request, response, next) => {
+    const feed = await feedOf(shopOf(response), request.path, originOf(response));
+    if (feed === undefined) return next();
+    response.type("application/atom+xml").setHeader("Cache-Control", "public, max-age=600").send(feed);
   });
   app.get("/sitemap.xml", async (_request, response, next) => {
     const map = await sitemapOf(shopOf(response), originOf(response));

@@ -6,7 +6,8 @@ import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/the
 import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
-import { nextChange, outcomeOf, type Situation } from "~/core/situation";
+import { clockOf, nextChange, outcomeOf, type Situation } from "~/core/situation";
+import { draftAt, nextPost, postsOut } from "~/core/journal";
 import { dependsOnDay } from "~/kinds/days";
 import { movedTo, renderPage, targetAt, type Broken, type RenderedPage, type ShopContent, type Target } from "~/render";
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
@@ -76,8 +77,10 @@ export async function contentOf(
   shop: Shop,
   situation: Situation = situationNow(shop),
 ): Promise<ShopContent | undefined> {
-  const draft = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
-  if (!draft) return undefined;
+  const published = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
+  if (!published) return undefined;
+  // Posts whose time has not come are not there yet.
+  const draft = draftAt(published, clockOf(situation));
   const [goods, pictures] = await Promise.all([goodsOf(shop, situation), picturesNow(shop)]);
   return { draft, goods, pictures, currency: shop.currency, locale: shop.locale, moneyFormat: shop.moneyFormat };
 }
@@ -116,6 +119,10 @@ function partOf(target: Target): string | undefined {
     }
     case "product":
       return target.variant?.id ?? "";
+    case "text": {
+      const { tag, number = 1 } = target.part ?? {};
+      return number > MOST_LIST_PAGES ? undefined : `${tag ?? ""} ${number}`;
+    }
     default:
       return "";
   }
@@ -158,12 +165,16 @@ export async function pageAt(
   const part = partOf(target);
   if (part === undefined) return inTurn(place, () => drawn(status, target, content, origin, "once"));
   const axes = { day: axesOf(await goodsAsStored(shop)).day || dependsOnDay(content.draft) };
-  const outcome = outcomeOf(situation, axes);
+  const { documents } = (await publishedDraft(shop.publicationId!)) ?? content.draft;
+  const clock = clockOf(situation);
+  // A post that comes out is on several pages at once.
+  const outcome = `${outcomeOf(situation, axes)} ${postsOut(documents, clock).count}`;
+  const until = Math.min(nextChange(situation, axes), nextPost(documents, clock, situation.timeZone));
   const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome].join(" ");
   const key = status === 404 ? `${state} ?` : `${state} ${path} ${part}`;
   // What only friends may see is never answered without asking who it is.
   if (status === 200 && url.length <= LONGEST_ADDRESS && !closedOf(content.draft.documents).closed)
-    addresses.set(`${shop.id} ${url}`, { key, shop, until: nextChange(situation, axes) });
+    addresses.set(`${shop.id} ${url}`, { key, shop, until });
   const known = cache.get(shop.id, key);
   if (known) return known;
   return inTurn(place, () => {

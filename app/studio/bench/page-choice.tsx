@@ -4,10 +4,11 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { decodeAddress, siteOf } from "~/core/addresses";
 import { LAYOUT_SORTS, layoutsOf, type PageDocument, entryOf } from "~/core/document";
+import { journalOf, journalsOf } from "~/core/journal";
 import { LAYOUT_NAMES } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 import { MenusDialog } from "../menus";
-import { NewPage, OpenShop } from "../site";
+import { NewPage, NewPost, OpenShop, PostsList } from "../site";
 import { FindPage } from "./find-page";
 import { LayoutsDialog } from "./layouts-dialog";
 
@@ -22,7 +23,7 @@ export function PageChoice({ page }: { page: string }) {
   const documents = useStudio((s) => s.draft.documents);
   const shop = useStudio((s) => s.shop);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [opened, setOpened] = useState<"find" | "new" | "menus" | "layouts" | "open" | null>(null);
+  const [opened, setOpened] = useState<"find" | "new" | "posts" | "post" | "menus" | "layouts" | "open" | null>(null);
   const open = (what: typeof opened) => {
     setAnchor(null);
     setOpened(what);
@@ -31,13 +32,17 @@ export function PageChoice({ page }: { page: string }) {
   const current = entryOf(documents, page) ?? entryOf(documents, site.home)!;
   const navigate = useNavigate();
   const addressOf = (id: string) => (id === site.home ? `/s/${shop.id}/pages` : `/s/${shop.id}/pages?page=${id}`);
-  const shown = site.pages.slice(0, MOST_IN_MENU);
+  const journals = journalsOf(documents);
+  // Posts have a list of their own; the one that is open is named all the same.
+  const plain = site.pages.filter((p) => p.document.id === current.id || !journalOf(documents, p.document.id));
+  const shown = plain.slice(0, MOST_IN_MENU);
   const layouts = LAYOUT_SORTS.flatMap((sort) =>
     layoutsOf(documents, sort).map((layout, i) => ({
       layout,
       name: i === 0 ? layout.title : `${LAYOUT_NAMES[sort]}: ${layout.title}`,
     })),
   );
+  const here = current.kind === "page" ? (journalOf(documents, current.id)?.document.id ?? current.id) : undefined;
   const entry = (each: PageDocument, name = each.title, depth = 0) => (
     <MenuItem
       key={each.id}
@@ -76,9 +81,10 @@ export function PageChoice({ page }: { page: string }) {
         {shown.map(({ document, depth, props }) =>
           entry(document, `${document.title}${props.hidden ? " (not in the shop yet)" : ""}`, depth),
         )}
-        {site.pages.length > shown.length ? (
-          <MenuItem onClick={() => open("find")}>{`… and ${site.pages.length - shown.length} more pages`}</MenuItem>
+        {plain.length > shown.length ? (
+          <MenuItem onClick={() => open("find")}>{`… and ${plain.length - shown.length} more pages`}</MenuItem>
         ) : null}
+        {journals.length ? <MenuItem onClick={() => open("posts")}>Posts …</MenuItem> : null}
         <Divider />
         <ListSubheader role="presentation" sx={{ lineHeight: "30px", bgcolor: "transparent" }}>
           For many pages at once
@@ -86,6 +92,7 @@ export function PageChoice({ page }: { page: string }) {
         {layouts.map(({ layout, name }) => entry(layout, name))}
         <Divider />
         <MenuItem onClick={() => open("new")}>New page …</MenuItem>
+        {journals.length ? <MenuItem onClick={() => open("post")}>New post …</MenuItem> : null}
         <MenuItem component={Link} to={`/s/${shop.id}/pages/all`} onClick={() => setAnchor(null)}>
           All pages at a glance
         </MenuItem>
@@ -112,6 +119,19 @@ export function PageChoice({ page }: { page: string }) {
           }}
         />
       ) : null}
+      {opened === "posts" ? (
+        <PostsList
+          journal={here}
+          onClose={() => open(null)}
+          onNew={() => open("post")}
+          onOpen={(id) => {
+            open(null);
+            store.getState().select(null);
+            void navigate(addressOf(id));
+          }}
+        />
+      ) : null}
+      {opened === "post" ? <NewPost journal={here} onClose={() => open(null)} /> : null}
       <NewPage open={opened === "new"} onClose={() => open(null)} />
       <MenusDialog open={opened === "menus"} onClose={() => open(null)} />
       <OpenShop open={opened === "open"} onClose={() => open(null)} />

@@ -11,7 +11,16 @@ export function AroundNote({ row, page }: { row: string; page: string }) {
   const store = useStudioStore();
   const document = useStudio((s) => entryOf(s.draft.documents, page));
   const frame = useStudio((s) => s.draft.documents.frame);
+  const layout = useStudio((s) => s.draft.documents.post);
   if (document?.kind !== "page") return null;
+  if (layout?.root.slots.main?.some((part) => part.id === row))
+    return (
+      <Box sx={{ px: 2, py: 1, borderBottom: `1px solid ${INK.line}` }}>
+        <Typography variant="caption" color="text.secondary">
+          Part of the layout of posts: changes are for every post.
+        </Typography>
+      </Box>
+    );
   const slot = (["top", "bottom"] as const).find((each) =>
     [frame, document].some((d) => d?.root.slots[each]?.some((part) => part.id === row)),
   );

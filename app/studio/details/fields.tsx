@@ -10,6 +10,7 @@ import {
 } from "@mui/material";
 import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { menusOf, type Json } from "~/core/document";
+import { journalsOf } from "~/core/journal";
 import { readAt } from "~/core/operations";
 import { sourceOf } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
@@ -148,6 +149,31 @@ function MenuField({ node, field, path }: FieldProps) {
       </TextField>
       {value && !isGone ? <MenuEditor menu={value} selects /> : null}
     </Box>
+  );
+}
+
+/** Which journal is shown. */
+function JournalField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "journal" }> }) {
+  const journals = journalsOf(useStudio((s) => s.draft.documents));
+  const value = readAt(node.props, path) as string | null;
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const isGone = value !== null && !journals.some((j) => j.document.id === value);
+  return (
+    <TextField
+      select
+      label={field.label}
+      value={isGone ? "" : (value ?? "-")}
+      error={isGone}
+      helperText={isGone ? "This page is no journal any more. Choose another." : undefined}
+      onChange={(e) => set(e.target.value === "-" ? null : e.target.value)}
+    >
+      <MenuItem value="-">{field.none}</MenuItem>
+      {journals.map(({ document }) => (
+        <MenuItem key={document.id} value={document.id}>
+          {document.title}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }
 
@@ -356,6 +382,8 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
       return <LinkControl node={node} field={field} path={path} />;
     case "collection":
       return <CollectionField node={node} field={field} path={path} />;
+    case "journal":
+      return <JournalField node={node} field={field} path={path} />;
     case "menu":
       return <MenuField node={node} field={field} path={path} />;
     case "film":

@@ -134,7 +134,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   // What is seen first is drawn first; the rest of a long page follows while it can be worked with already.
   const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(
-    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods), main, frame),
+    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods, documents), main, frame),
     // `pages` and `parts` say what of `documents` and `page` is asked for.
     // oxlint-disable-next-line react/exhaustive-deps
     [dressing, look, pages, parts, studio, target],
@@ -142,7 +142,15 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   return (
     <EnvProvider value={env}>
       <Page frame={frame} page={page} theme={theme} look={look}>
-        <PageBody target={target} documents={documents} goods={dressing.goods} theme={theme} look={look} most={most} />
+        <PageBody
+          target={target}
+          page={main}
+          documents={documents}
+          goods={dressing.goods}
+          theme={theme}
+          look={look}
+          most={most}
+        />
       </Page>
     </EnvProvider>
   );

@@ -19,10 +19,11 @@ import {
 import { X } from "lucide-react";
 import { memo, useMemo, useState } from "react";
 import { useNavigate } from "react-router";
-import { slugOfName, slugProblem } from "~/core/addresses";
+import { siteOf, slugOfName, slugProblem } from "~/core/addresses";
 import { addPage, freeSlug } from "~/core/commands";
 import { emptyDocument, freeze, menusOf, newId, SITE, type Draft } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
+import { clockOf } from "~/core/situation";
 import { makeNode } from "~/kinds";
 import { DESIGN_PURPOSES, PAGE_DESIGNS, TRADES, type Given, type PageDesign } from "~/kinds/page-designs";
 import { useStudio, useStudioStore } from "../keeping";
@@ -176,6 +177,7 @@ function Asked({ onClose }: { onClose: () => void }) {
   const title = typedTitle ?? design.name;
   const slug = typedSlug ?? freeSlug(documents, title, parent);
   const before = useAddressBefore(parent);
+  const isPost = siteOf(documents).byId.get(parent ?? "")?.props.journal === true;
   const isShown = typedShown ?? !design.toBeChecked;
   const wrongSlug = typedSlug === null ? undefined : slugProblem(typedSlug);
   const make = () => {
@@ -187,7 +189,13 @@ function Asked({ onClose }: { onClose: () => void }) {
         ...(typedSlug === null ? {} : { slug: typedSlug }),
         parent,
         main: builtFrom(design, given),
-        props: { ...(isShown ? {} : { hidden: true }), ...(design.alone ? { header: false, footer: false } : {}) },
+        props: {
+          ...(isShown ? {} : { hidden: true }),
+          ...(design.alone ? { header: false, footer: false } : {}),
+          ...(design.journal ? { journal: true } : {}),
+          // A page beneath a journal is a post of it.
+          ...(isPost ? { at: clockOf(store.getState().situation) } : {}),
+        },
         menus: inMenus.map((menu) => ({ menu, item: makeNode("menu-item", { link: { to: "page", id } }) })),
       },
       id,

@@ -27,12 +27,14 @@ import {
   type Outcome,
 } from "~/core/commands";
 import { entryOf, menusOf, newId, pageProps, type Around } from "~/core/document";
+import { journalOf } from "~/core/journal";
 import type { Link } from "~/core/schema";
 import { makeNode } from "~/kinds";
 import { useStudio, useStudioStore } from "../keeping";
 import { Heading, IconAction, INK, useWhenChanged } from "../ui";
 import { itemsTo } from "../links";
 import { BeneathField, useAddressBefore } from "./addresses";
+import { PostFields } from "./post-fields";
 import { SharingFields } from "./sharing-fields";
 
 const AROUND_VALUES: ReadonlyMap<string, Around> = new Map<string, Around>([
@@ -192,6 +194,19 @@ function About({ page: id, onClose, onDelete, onOpen }: PageDialogProps & { page
                 label={own.hidden ? "Not in the shop yet" : "In the shop"}
               />
             )}
+            <FormControlLabel
+              control={
+                <Switch
+                  checked={own.journal}
+                  onChange={(_e, on) =>
+                    run(
+                      setPage(draft(), id, { journal: on }, on ? "pages beneath it are posts" : "no journal any more"),
+                    )
+                  }
+                />
+              }
+              label="A journal: pages beneath it are posts"
+            />
           </Box>
           <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
             {(["header", "footer"] as const).map((part) => (
@@ -210,6 +225,11 @@ function About({ page: id, onClose, onDelete, onOpen }: PageDialogProps & { page
             ))}
           </Box>
         </Fields>
+        {journalOf(documents, id) ? (
+          <Fields title="As a post">
+            <PostFields post={document} run={run} />
+          </Fields>
+        ) : null}
         <Fields title="Search and sharing">
           <SharingFields page={id} />
         </Fields>
