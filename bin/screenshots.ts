@@ -65,7 +65,7 @@ await take("versions");
 await page.getByRole("button", { name: "Close" }).click();
 await page.getByRole("button", { name: /^Undo/ }).click();
 await page.goto(page.url().replace(/pages.*/, "pages/all"));
-await page.frameLocator('iframe[title="Search, wide"]').locator("#main").waitFor();
+await page.frameLocator('iframe[title="Journal, wide"]').locator("#main").waitFor();
 await take("all-pages");
 await page.getByRole("button", { name: "New page" }).click();
 await page.frameLocator('iframe[title="Care and repair, wide"]').locator("#main").waitFor();

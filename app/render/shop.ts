@@ -4,7 +4,6 @@ import {
   menusOf,
   pageProps,
   spread,
-  walk,
   type Draft,
   type Look,
   type PageDocument,
@@ -152,7 +151,7 @@ const reached = new WeakMap<Documents, Map<boolean, KindEnv["pages"]>>();
 /** The pages that links can lead to; `all`: those as well that are not in the shop yet. There can be thousands, and they are asked for with each page. */
 function pagesFor(documents: Documents, all: boolean): KindEnv["pages"] {
   let known = reached.get(documents);
-  if (!known) reached.set(documents, (known = new Map()));
+  if (!known) reached.set(documents, (known = new Map<boolean, KindEnv["pages"]>()));
   let pages = known.get(all);
   if (!pages) {
     const list = all ? siteOf(documents).pages : openPages(documents);

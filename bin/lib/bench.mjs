@@ -145,6 +145,10 @@ await runMain(async () => {
     console.table([{ what: "memory of the studio over 1,000 edits (MB)", ...work.memoryMB }]);
     console.table(render.growth);
     console.table([
+      { what: `list of ${render.journal.posts} posts (ms of CPU)`, ...render.journal.list, target: 20 },
+      { what: "its feed (ms of CPU)", ...render.journal.feed, target: 50 },
+    ]);
+    console.table([
       { ...site, ...seen },
       { pages: "target", publishAllMs: 3000, publishOneMs: 500, goBackMs: 1000, openMs: 2000, framesPerSecond: 50 },
     ]);

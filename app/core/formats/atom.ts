@@ -5,7 +5,6 @@ const escape = (text: string): string =>
     .replace(/>/g, "&gt;")
     .replace(/"/g, "&quot;")
     // What XML 1.0 can't hold (2.2, Char), whatever somebody pasted.
-    // oxlint-disable-next-line no-control-regex
     .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, "");
 
 export type FeedEntry = {

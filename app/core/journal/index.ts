@@ -26,7 +26,7 @@ const sorted = new WeakMap<Documents, Map<string, readonly SitePage[]>>();
 /** The posts of a journal, latest first; those of one moment, and those without a date, which stand last, in the order of the pages. */
 export function postsOf(documents: Documents, journal: string): readonly SitePage[] {
   let known = sorted.get(documents);
-  if (!known) sorted.set(documents, (known = new Map()));
+  if (!known) sorted.set(documents, (known = new Map<string, readonly SitePage[]>()));
   let posts = known.get(journal);
   if (!posts) {
     const page = siteOf(documents).byId.get(journal);
@@ -142,7 +142,7 @@ const outOn = new WeakMap<Documents, Map<string, readonly SitePage[]>>();
 /** The posts of a journal that shoppers see on a day, latest first. The same list for the same documents and day. */
 export function openPosts(documents: Documents, journal: string, day: string): readonly SitePage[] {
   let known = outOn.get(documents);
-  if (!known) outOn.set(documents, (known = new Map()));
+  if (!known) outOn.set(documents, (known = new Map<string, readonly SitePage[]>()));
   const key = `${journal} ${day}`;
   let posts = known.get(key);
   if (!posts) {

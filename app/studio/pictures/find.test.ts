@@ -28,7 +28,9 @@ describe("a narrowed library", () => {
     const withGoods = { products: goods.products, collections: goods.collections };
     expect(usedIn(bare, withGoods, pictures)).toEqual(new Set(["tall", "wide", "small"]));
     const logo = { ...bare.look.identity, logo: { form: "picture" as const, picture: "drawn" } };
-    expect(usedIn({ ...bare, look: { ...bare.look, identity: logo } }, nothing, pictures)).toEqual(new Set(["drawn", "small"]));
+    expect(usedIn({ ...bare, look: { ...bare.look, identity: logo } }, nothing, pictures)).toEqual(
+      new Set(["drawn", "small"]),
+    );
     expect(those("unused", usedIn(shown, nothing, pictures))).toEqual(["drawn"]);
   });
 });

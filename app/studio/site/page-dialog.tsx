@@ -194,19 +194,26 @@ function About({ page: id, onClose, onDelete, onOpen }: PageDialogProps & { page
                 label={own.hidden ? "Not in the shop yet" : "In the shop"}
               />
             )}
-            <FormControlLabel
-              control={
-                <Switch
-                  checked={own.journal}
-                  onChange={(_e, on) =>
-                    run(
-                      setPage(draft(), id, { journal: on }, on ? "pages beneath it are posts" : "no journal any more"),
-                    )
-                  }
-                />
-              }
-              label="A journal: pages beneath it are posts"
-            />
+            {journalOf(documents, id) ? null : (
+              <FormControlLabel
+                control={
+                  <Switch
+                    checked={own.journal}
+                    onChange={(_e, on) =>
+                      run(
+                        setPage(
+                          draft(),
+                          id,
+                          { journal: on },
+                          on ? "pages beneath it are posts" : "no journal any more",
+                        ),
+                      )
+                    }
+                  />
+                }
+                label="A journal: pages beneath it are posts"
+              />
+            )}
           </Box>
           <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
             {(["header", "footer"] as const).map((part) => (
