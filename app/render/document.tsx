@@ -47,7 +47,8 @@ type Head = {
 function feedFor(target: Target, documents: Draft["documents"]) {
   const open = journalsOf(documents).filter((journal) => !journal.props.hidden);
   const id = target.page === "text" ? target.id : "";
-  const own = open.find((j) => j.document.id === id) ?? journalOf(documents, id) ?? open[0];
+  const above = journalOf(documents, id)?.document.id;
+  const own = open.find((j) => j.document.id === id || j.document.id === above) ?? open[0];
   return own && { title: own.document.title, address: feedAddress(own.address) };
 }
 

@@ -28,6 +28,11 @@ export type Tab = {
    * did, and are this tab's to undo all the same.
    */
   readonly coming: ReadonlySet<string>;
+  /**
+   * Ids of what came in lately, latest last. It may turn out to be this tab's own: a reload can be quicker than the browser
+   * that tells whose name the tab has.
+   */
+  readonly heard: readonly string[];
   /** What was done here, oldest first; what can be undone follows from it. */
   readonly done: readonly Transaction[];
   readonly history: History;
@@ -35,6 +40,8 @@ export type Tab = {
 
 /** The most changes that undo remembers. */
 export const MOST_DONE = 600;
+/** The most ids of what came in that are remembered. */
+const MOST_HEARD = 300;
 
 const historyOf = (done: readonly Transaction[]): History => done.reduce(remember, NO_HISTORY);
 
@@ -47,6 +54,7 @@ export function openTab(draft: Draft, seq: number, done: readonly Transaction[])
     pending: [],
     sealed: new Set(),
     coming: new Set(),
+    heard: [],
     aside: [],
     done,
     history: historyOf(done),
@@ -156,6 +164,7 @@ function takeIn(tab: Tab, missed: readonly Transaction[], seq: number): Met {
     ...tab,
     aside: tab.aside.filter((a) => still(a.transaction.id)),
     coming: new Set([...tab.coming].filter(still)),
+    heard: [...tab.heard, ...missed.map((t) => t.id)].slice(-MOST_HEARD),
     done: own.length ? [...tab.done, ...own] : tab.done,
   };
   const next = carriedOver(
@@ -225,7 +234,9 @@ export function adopt(tab: Tab, left: Left, known: Asked["known"]): Met {
     ...left.aside.filter((a) => !has.has(a.transaction.id) && !had.has(a.transaction.id)),
     ...dropped.map((transaction) => ({ transaction, why: GONE })),
   ];
-  const done = [...tab.done, ...kept].slice(-MOST_DONE);
+  // What came in as if another had done it, before it was known whose it was.
+  const late = left.pending.filter((t) => tab.heard.includes(t.id) && !tab.done.some((each) => each.id === t.id));
+  const done = [...tab.done, ...late, ...kept].slice(-MOST_DONE);
   // What had been put aside before has been told before.
   const told = { ...tab, aside: [...tab.aside, ...left.aside] };
   return met(told, {
@@ -234,7 +245,7 @@ export function adopt(tab: Tab, left: Left, known: Asked["known"]): Met {
     pending: [...tab.pending, ...kept],
     // They may have been sent before the tab was closed.
     sealed: new Set([...tab.sealed, ...kept.map((t) => t.id)]),
-    coming: new Set([...tab.coming, ...known]),
+    coming: new Set([...tab.coming, ...known.filter((id) => !tab.heard.includes(id))]),
     aside,
     done,
     history: historyOf(done),

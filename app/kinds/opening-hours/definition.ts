@@ -59,7 +59,7 @@ export const definition: Definition<OpeningHoursProps> = {
     heading: "When we are open",
     text: "",
     closed: "Closed",
-    other: "Different on these days",
+    other: "Other hours",
     exceptions: [],
     address: false,
   },

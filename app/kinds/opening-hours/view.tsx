@@ -62,7 +62,7 @@ export function View({ props, first }: ViewProps<OpeningHoursProps>) {
         ) : null}
         {ahead.length ? (
           <>
-            <Words at="other" as={Tag} className="head week-other" text={props.other} hint="Different on these days" />
+            <Words at="other" as={Tag} className="head week-other" text={props.other} hint="Other hours" />
             <dl className="week">
               {ahead.map(({ index, from, to, text }) => (
                 <div key={index}>

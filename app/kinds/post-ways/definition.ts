@@ -31,7 +31,6 @@ export const definition: Definition<PostWaysProps> = {
   defaults: { earlier: "Earlier", later: "Later" },
   style: { all: { set: "page", width: "content", spaceTop: 4, spaceBottom: 5, shape: "3/2" } },
   styles: ["width", "spaceTop", "spaceBottom", "hidden", "set", "shape"],
-  byDay: true,
   css: `
 .pw-ways{display:grid;gap:var(--s3);border-top:max(1px,var(--rule)) solid var(--line);padding-top:var(--s3)}
 .pw-way{display:grid;gap:.2rem 1.1rem;text-decoration:none;align-content:start;min-width:0}

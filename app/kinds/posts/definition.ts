@@ -77,7 +77,6 @@ export const definition: Definition<PostsProps> = {
     phone: { columns: 1 },
   },
   styles: ["columns", "width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
-  byDay: true,
   css: `
 .posts-top{display:flex;flex-wrap:wrap;align-items:end;justify-content:space-between;gap:var(--s2) var(--s4)}
 .posts-top>div{display:grid;gap:var(--s2);flex:1 1 20rem;text-align:var(--align,start);justify-items:var(--align-box,start)}

@@ -2,10 +2,11 @@ import { Box } from "@mui/material";
 import { useMemo, useRef } from "react";
 import type { Draft, Part } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
-import { EnvProvider, type KindEnv } from "~/kinds/parts";
+import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section, siteWords } from "~/render";
 import { themeById } from "~/themes";
 import { useStudio } from "../keeping";
+import { aroundSample } from "./sample-page";
 import { ShopFrame } from "./shop-frame";
 import { usePageSheets } from "./shop-page";
 import { useSeen } from "./use-seen";
@@ -46,11 +47,7 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
   // Of the documents, a section asks only which pages there are: a letter that is typed draws none of this anew.
   const pages = siteWords(documents);
   const env = useMemo(
-    (): KindEnv => ({
-      ...envOf({ goods, pictures, currency, locale, moneyFormat }, { look, documents }),
-      still: true,
-      outline: () => HEADINGS,
-    }),
+    () => aroundSample(envOf({ goods, pictures, currency, locale, moneyFormat }, { look, documents })),
     // `pages` says what of `documents` is asked for.
     // oxlint-disable-next-line react/exhaustive-deps
     [goods, pictures, currency, locale, moneyFormat, look, pages],
@@ -71,13 +68,6 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
     </ShopFrame>
   );
 }
-
-/** Headings of a page that there is not. */
-const HEADINGS = ["How we work", "What it is made of", "Where to find us"].map((title, i) => ({
-  id: `to-${i}`,
-  title,
-  isDeep: false,
-}));
 
 /** A section as it looks in this shop, small and live. Drawn only once it comes into view and nothing else is to be done. */
 export function PartSight({ node, ...rest }: PartSightProps) {

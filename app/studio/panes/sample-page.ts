@@ -1,0 +1,48 @@
+import type { JournalPosts, KindEnv, PostEntry } from "~/kinds/parts";
+
+// What a part shows that is drawn alone, in miniature, where it would show something of the page around it.
+
+/** Headings of a page that there is not. */
+const HEADINGS = ["How we work", "What it is made of", "Where to find us"].map((title, i) => ({
+  id: `to-${i}`,
+  title,
+  isDeep: false,
+}));
+
+const POSTS: readonly PostEntry[] = [
+  ["A week in the workshop", "What came off the table, and what went back onto it.", "2026-03-02T09:00"],
+  ["Three colours for spring", "Where they are from, and what they are for.", "2026-02-14T09:00"],
+  ["How to look after it", "Five minutes, twice a year.", "2026-01-20T09:00"],
+].map(([title = "", summary = "", at = ""], i) => ({
+  id: `sample-${i}`,
+  title,
+  address: "/",
+  at,
+  author: "",
+  tags: [],
+  picture: () => undefined,
+  summary: () => summary,
+  minutes: () => 3,
+}));
+
+const JOURNAL: JournalPosts = {
+  id: "sample",
+  title: "Journal",
+  address: "/",
+  isHere: false,
+  pages: [],
+  slice: (from, to) => POSTS.slice(from, to),
+};
+
+/** The same shop with a page around the part: headings, and posts where it has none. */
+export const aroundSample = (env: KindEnv): KindEnv => ({
+  ...env,
+  still: true,
+  outline: () => HEADINGS,
+  journal: (id) => {
+    const own = env.journal(id);
+    return own?.pages.length ? own : JOURNAL;
+  },
+  post: () => env.post() ?? { post: POSTS[1]!, earlier: POSTS[2], later: POSTS[0] },
+  postGoods: () => env.goods.products.slice(0, 4),
+});
