@@ -36,6 +36,15 @@ describe("words of the studio", () => {
     expect(acceptWords(accepted, [text]).ok).toBe(false);
   });
 
+  it("are named in lists as well, each with its place", () => {
+    const steps = makeNode("steps");
+    const draft = contentWith([steps]).draft;
+    const named = placeholdersIn(draft).filter((p) => p.part.id === steps.id);
+    expect(named.map((p) => p.key)).toContain("steps.1.text");
+    const own = after(draft, setProp(draft, steps.id, ["steps", 1, "text"], "Sewn by Tom.", "Words"));
+    expect(placeholdersIn(own).map((p) => p.key)).not.toContain("steps.1.text");
+  });
+
   it("that were found to be true are no change of the shop", () => {
     const accepted = after(start, acceptWords(start, [text]));
     expect(changedParts(start, accepted)).toEqual([]);

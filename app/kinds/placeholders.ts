@@ -1,6 +1,6 @@
 import { entryOf, markOf, pageProps, walk, type Draft, type Look, type PageDocument, type Part } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
-import { KINDS, kindOf } from ".";
+import { KINDS, kindOf, type Field } from ".";
 import { blankIn, PAGE_DESIGNS, TRADES } from "./page-designs";
 
 /** Shorter words are labels, which are as good as a seller's own. */
@@ -10,6 +10,23 @@ const textOf = (value: unknown): string =>
   typeof value === "string" || Array.isArray(value) || (typeof value === "object" && value !== null)
     ? plainOf(value as Rich).trim()
     : "";
+
+/** The words that a part says itself, each with where they stand: `heading`, `steps.2.text`. */
+function* wordsOf(
+  fields: readonly Field[],
+  props: Readonly<Record<string, unknown>>,
+  above = "",
+): Generator<{ readonly key: string; readonly words: string }> {
+  for (const field of fields) {
+    const value = entryOf(props, field.key);
+    // Lines in lists are labels: names of tabs, heads of parts.
+    if ((field.type === "line" && above === "") || field.type === "text" || field.type === "rich")
+      yield { key: above + field.key, words: textOf(value) };
+    else if (field.type === "list" && Array.isArray(value))
+      for (const [i, item] of value.entries())
+        yield* wordsOf(field.fields, item as Readonly<Record<string, unknown>>, `${above}${field.key}.${i}.`);
+  }
+}
 
 let known: { readonly shop: string; readonly words: ReadonlySet<string> } | undefined;
 
@@ -26,7 +43,9 @@ function studiosWords(shop: string): ReadonlySet<string> {
       for (const { props } of walk(part)) for (const key of ["text", "heading"]) note(entryOf(props, key));
   };
   for (const { definition } of KINDS.values()) {
-    for (const key of definition.placeholders ?? []) note(entryOf(definition.defaults, key));
+    for (const { key, words } of wordsOf(definition.fields, definition.defaults))
+      // What lists begin with is the studio's as well.
+      if (key.includes(".") || definition.placeholders?.includes(key)) note(words);
     for (const start of definition.starts ?? []) {
       const { slots = {} } = start.build({ picture: null, pictures: [], product: null, link: { to: "nowhere" } });
       noteAll(Object.values(slots).flat());
@@ -43,7 +62,7 @@ function studiosWords(shop: string): ReadonlySet<string> {
 export type Placeholder = {
   readonly document: PageDocument;
   readonly part: Part;
-  /** Which of its values says it; undefined for a blank, which may stand in any. */
+  /** Which of its values says it, as a path joined by dots; undefined for a blank, which may stand in any. */
   readonly key: string | undefined;
   readonly words: string;
   readonly isBlank: boolean;
@@ -60,12 +79,8 @@ export function placeholdersOf(document: PageDocument, { identity, accepted }: L
     if (blank !== undefined) found.push({ document, part, key: undefined, words: blank, isBlank: true });
     // What has a blank is written anew anyway.
     else
-      for (const field of kindOf(part)?.definition.fields ?? []) {
-        if (field.type !== "line" && field.type !== "text" && field.type !== "rich") continue;
-        const words = textOf(entryOf(part.props, field.key));
-        if (own.has(words) && !isTrue.has(markOf(words)))
-          found.push({ document, part, key: field.key, words, isBlank: false });
-      }
+      for (const { key, words } of wordsOf(kindOf(part)?.definition.fields ?? [], part.props))
+        if (own.has(words) && !isTrue.has(markOf(words))) found.push({ document, part, key, words, isBlank: false });
     for (const children of Object.values(part.slots)) children.forEach(look);
   };
   look(document.root);

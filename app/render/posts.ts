@@ -70,6 +70,7 @@ function entryFor(documents: Documents, { document, address, props }: SitePage):
     at: props.at,
     author: props.author,
     tags: props.tags.map((name) => ({ name, slug: tagSlug(name) })),
+    own: { picture: props.picture, summary: props.summary },
     picture: () => props.picture ?? firstPicture(whole()),
     summary: () => postSummary(documents, document),
     minutes: () => readingTime(whole()),

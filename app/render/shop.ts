@@ -73,6 +73,18 @@ function menuOf(documents: Documents, id: string): readonly MenuEntry[] | undefi
   return read;
 }
 
+const saidOfPages = new WeakMap<PageDocument, string>();
+
+/** What a page says of itself, as one text: of thousands of pages, all but one are as they were. */
+function saidOf(page: PageDocument): string {
+  let words = saidOfPages.get(page);
+  if (words === undefined) {
+    words = JSON.stringify([page.id, page.title, page.root.props]);
+    saidOfPages.set(page, words);
+  }
+  return words;
+}
+
 const saidOfSites = new WeakMap<Documents, string>();
 
 /**
@@ -83,7 +95,7 @@ export function siteWords(documents: Documents): string {
   let words = saidOfSites.get(documents);
   if (words === undefined) {
     words = JSON.stringify([
-      siteOf(documents).pages.map(({ document, address, props }) => [document.id, document.title, address, props]),
+      siteOf(documents).pages.map(({ document, address }) => [address, saidOf(document)]),
       menusOf(documents).map(({ id, root }) => [id, root.slots]),
     ]);
     saidOfSites.set(documents, words);

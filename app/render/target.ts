@@ -2,6 +2,7 @@ import {
   layoutFor,
   layoutProps,
   spread,
+  walk,
   type PageDocument,
   type Draft,
   type LayoutSort,
@@ -103,6 +104,16 @@ export function targetAt(path: string, query: URLSearchParams, documents: Docume
   return plain === undefined ? NOT_FOUND : partAt(plain, documents);
 }
 
+/** How many posts a journal shows at once: as many as the section that shows fewest, since its list is the longest. */
+const atOnce = (journal: PageDocument): number =>
+  Math.min(
+    ...[...walk(journal.root)].flatMap(({ kind, shown, props }) =>
+      kind === "posts" && shown && typeof props.most === "number" ? [props.most] : [],
+    ),
+    // Without such a section there is one page, however many there are.
+    Number.MAX_SAFE_INTEGER,
+  );
+
 /** A tag or a further page of a journal's list; there is none without a post in it. */
 function partAt(plain: string, documents: Documents): Target {
   const found = journalPartAt(documents, plain);
@@ -110,8 +121,7 @@ function partAt(plain: string, documents: Documents): Target {
   const { journal, part } = found;
   const open = postsOf(documents, journal.document.id).filter((post) => !post.props.hidden);
   const listed = part.tag === undefined ? open : withTag(open, part.tag);
-  // How many stand on a page its section says; the smallest number of them is one.
-  if (listed.length === 0 || part.number > listed.length) return NOT_FOUND;
+  if (listed.length === 0 || part.number > Math.ceil(listed.length / atOnce(journal.document))) return NOT_FOUND;
   return { page: "text", id: journal.document.id, part };
 }
 

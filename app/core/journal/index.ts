@@ -7,9 +7,6 @@ import { momentIn } from "../situation";
 
 type Documents = Draft["documents"];
 
-/** Posts of a journal on one page of its list, where it does not say how many. */
-export const POSTS_PER_PAGE = 12;
-
 /** The journals of a shop, in reading order of its pages. */
 export const journalsOf = (documents: Documents): readonly SitePage[] =>
   siteOf(documents).pages.filter((page) => page.props.journal);

@@ -1,7 +1,7 @@
 import { productAddress } from "~/core/addresses";
 import { chosenProducts, productWith } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { Pic, Price, Rating, useEnv, Words } from "../parts";
+import { Pic, Price, Rating, SectionHead, useEnv, Words } from "../parts";
 import type { CompareGoodsProps } from "./definition";
 import { comparedFacts } from "./facts";
 
@@ -14,8 +14,7 @@ export function View({ props, first }: ViewProps<CompareGoodsProps>) {
   const isRated = card.rating && products.some((p) => p.rating);
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-      {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+      <SectionHead heading={props.heading} text={props.text} first={first} />
       {products.length < 2 ? (
         <p className="studio-empty">Two products or more are compared here. Pick them in Details, on the left.</p>
       ) : (

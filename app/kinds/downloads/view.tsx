@@ -2,7 +2,7 @@ import { sourceOf } from "~/core/pictures";
 import type { Link } from "~/core/schema";
 import type { ViewProps } from "../definition";
 import { inGroups } from "../grouped";
-import { gridClass, useEnv, Words } from "../parts";
+import { gridClass, innerHead, SectionHead, useEnv, Words } from "../parts";
 import type { DownloadsProps } from "./definition";
 
 /** The sort of file that an address ends with, in capitals; a page has none. */
@@ -25,11 +25,10 @@ export function View({ props, arrangement, first }: ViewProps<DownloadsProps>) {
     })
     .filter((each) => studio ?? (each.address && each.name));
   if (files.length === 0 && !studio) return null;
-  const Tag = props.heading && !first ? "h3" : "h2";
+  const Tag = innerHead(props.heading, first);
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-      {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+      <SectionHead heading={props.heading} text={props.text} first={first} />
       {files.length ? (
         <div className="files-all">
           {inGroups(files).map(({ name, items }) => (

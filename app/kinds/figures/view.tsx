@@ -1,5 +1,5 @@
 import type { ViewProps } from "../definition";
-import { gridClass, useEnv, Words } from "../parts";
+import { gridClass, SectionHead, useEnv, Words } from "../parts";
 import type { FiguresProps } from "./definition";
 
 export function View({ props, first }: ViewProps<FiguresProps>) {
@@ -10,7 +10,7 @@ export function View({ props, first }: ViewProps<FiguresProps>) {
   if (figures.length === 0 && !studio) return null;
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
+      <SectionHead heading={props.heading} first={first} />
       {figures.length ? (
         // What is counted is the term, its figure the description: read in this order, seen in the other.
         <dl className={gridClass(figures.length)}>

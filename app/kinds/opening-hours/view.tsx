@@ -1,7 +1,7 @@
 import { DAY_NAMES } from "~/core/document";
 import { dayWords } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { useEnv, Words } from "../parts";
+import { innerHead, SectionHead, useEnv, Words } from "../parts";
 import type { OpeningHoursProps } from "./definition";
 import { aheadOf, clock, todayOf, weekOf, type Span } from "./week";
 
@@ -14,12 +14,11 @@ export function View({ props, first }: ViewProps<OpeningHoursProps>) {
   const today = todayOf(day, hours, props.exceptions);
   const ahead = aheadOf(props.exceptions, day);
   if (hours.length === 0 && ahead.length === 0 && !studio) return null;
-  const Tag = props.heading && !first ? "h3" : "h2";
+  const Tag = innerHead(props.heading, first);
   return (
     <div className="in heads">
       <div className="week-words">
-        <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-        {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+        <SectionHead heading={props.heading} text={props.text} first={first} />
         {hours.length ? (
           <zest-hours
             data-zone={timeZone}

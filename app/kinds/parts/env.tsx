@@ -47,6 +47,9 @@ export type PostEntry = {
   readonly at: string;
   readonly author: string;
   readonly tags: readonly { readonly name: string; readonly slug: string }[];
+  /** What the seller chose or wrote for it; its own page shows these alone, since what is made from it stands there anyway. */
+  readonly own: { readonly picture: string | null; readonly summary: string };
+  /** What lists show: the seller's, or how the post begins. */
   readonly picture: () => string | undefined;
   readonly summary: () => string;
   /** How long it takes to read, in minutes. */

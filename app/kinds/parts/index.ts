@@ -8,6 +8,7 @@ export { Sign, SIGNS } from "./signs";
 export { EVEN_CSS, gridClass } from "./even-grid";
 export { Table } from "./table";
 export { PostFacts, PostTags, type PostShows } from "./post-facts";
+export { innerHead, SectionHead } from "./section-head";
 export { Running } from "./running";
 export { GroundFilm, StopSign } from "./film";
 export { isFilm, outsideFilm, type OutsideFilm } from "./film-address";

@@ -1,5 +1,5 @@
 import type { ViewProps } from "../definition";
-import { Action, gridClass, Pic, useEnv, Words } from "../parts";
+import { Action, gridClass, innerHead, Pic, SectionHead, useEnv, Words } from "../parts";
 import type { PeopleProps } from "./definition";
 
 const SIZES: ReadonlyMap<string, string> = new Map([
@@ -12,11 +12,10 @@ export function View({ props, arrangement, first }: ViewProps<PeopleProps>) {
   const { studio } = useEnv();
   const people = props.people.map((each, index) => ({ ...each, index })).filter((each) => studio ?? each.name);
   if (people.length === 0 && !studio) return null;
-  const Tag = props.heading && !first ? "h3" : "h2";
+  const Tag = innerHead(props.heading, first);
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-      {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+      <SectionHead heading={props.heading} text={props.text} first={first} />
       {people.length ? (
         <ul className={arrangement === "turns" ? "folk" : gridClass(people.length)}>
           {people.map((each) => {

@@ -6,8 +6,8 @@ export function View({ props, arrangement }: ViewProps<PostHeadProps>) {
   const { post: find, journal: journalOf } = useEnv();
   const post = find()?.post;
   const journal = journalOf(null);
-  const picture = props.picture ? post?.picture() : undefined;
-  const summary = props.summary ? post?.summary() : "";
+  const picture = props.picture ? post?.own.picture : null;
+  const summary = props.summary ? post?.own.summary : "";
   return (
     <div className="in">
       <div className="ph-words">
@@ -21,14 +21,14 @@ export function View({ props, arrangement }: ViewProps<PostHeadProps>) {
         {summary ? <p className="ph-lead">{summary}</p> : null}
         {post && journal && props.tags ? <PostTags post={post} journal={journal.address} /> : null}
       </div>
-      {picture === undefined ? null : (
+      {picture ? (
         <Pic
           picture={picture}
           sizes={arrangement === "beside" ? "(min-width:800px) 50vw, 100vw" : "(min-width:900px) 50rem, 100vw"}
           eager
           alt=""
         />
-      )}
+      ) : null}
     </div>
   );
 }

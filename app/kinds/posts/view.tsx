@@ -1,16 +1,15 @@
 import type { ReactNode } from "react";
 import { partAddress, tagSlug, tagsOf, withTag } from "~/core/journal";
 import type { ViewProps } from "../definition";
-import { gridClass, Pic, PostFacts, useEnv, Words, type PostEntry } from "../parts";
+import { gridClass, innerHead, Pic, type PostEntry, PostFacts, SectionHead, useEnv, Words } from "../parts";
 import type { PostsProps } from "./definition";
 
 /** The most tags that are offered; whoever has more of them finds the rest on the posts. */
 const MOST_TAGS = 16;
 
-type PostProps = { post: PostEntry; props: PostsProps; level: 2 | 3; sizes: string; eager?: boolean };
+type PostProps = { post: PostEntry; props: PostsProps; Tag: "h2" | "h3"; sizes: string; eager?: boolean };
 
-function Post({ post, props, level, sizes, eager = false }: PostProps): ReactNode {
-  const Tag = `h${level}` as const;
+function Post({ post, props, Tag, sizes, eager = false }: PostProps): ReactNode {
   const picture = props.picture ? post.picture() : undefined;
   const summary = props.summary ? post.summary() : "";
   return (
@@ -28,7 +27,7 @@ function Post({ post, props, level, sizes, eager = false }: PostProps): ReactNod
 }
 
 /** Posts of one month after the other, each with its day alone. */
-function Months({ posts, level }: { posts: readonly PostEntry[]; level: 2 | 3 }): ReactNode {
+function Months({ posts, Tag }: { posts: readonly PostEntry[]; Tag: "h2" | "h3" }): ReactNode {
   const { locale } = useEnv();
   const months = new Map<string, PostEntry[]>();
   for (const post of posts) {
@@ -43,7 +42,6 @@ function Months({ posts, level }: { posts: readonly PostEntry[]; level: 2 | 3 })
       : new Intl.DateTimeFormat(locale, { month: "long", year: "numeric", timeZone: "UTC" }).format(
           new Date(`${month}-01T00:00:00Z`),
         );
-  const Tag = `h${level}` as const;
   return [...months].map(([month, those]) => (
     <div key={month} className="posts-month">
       <Tag className="head">{name(month)}</Tag>
@@ -70,7 +68,7 @@ export function View({ props, arrangement, first }: ViewProps<PostsProps>) {
   const tag = part.tag ?? (props.tag.trim() ? tagSlug(props.tag) : undefined);
   const from = (part.number - 1) * props.most;
   const posts = journal?.slice(from, from + props.most, tag) ?? [];
-  const level = props.heading && !first ? 3 : 2;
+  const Tag = innerHead(props.heading, first);
   if (posts.length === 0 && !studio && !journal?.isHere) return null;
   const count = journal ? (tag === undefined ? journal.pages : withTag(journal.pages, tag)).length : 0;
   const tags = journal?.isHere && props.tags ? tagsOf(journal.pages).slice(0, MOST_TAGS) : [];
@@ -80,8 +78,7 @@ export function View({ props, arrangement, first }: ViewProps<PostsProps>) {
     <div className="in heads">
       <div className="posts-top">
         <div>
-          <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-          {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+          <SectionHead heading={props.heading} text={props.text} first={first} />
         </div>
         {props.more && journal && !journal.isHere ? (
           <a className="more" href={journal.address}>
@@ -120,7 +117,7 @@ export function View({ props, arrangement, first }: ViewProps<PostsProps>) {
         )
       ) : arrangement === "months" ? (
         <div>
-          <Months posts={posts} level={level} />
+          <Months posts={posts} Tag={Tag} />
         </div>
       ) : (
         <ul
@@ -131,7 +128,7 @@ export function View({ props, arrangement, first }: ViewProps<PostsProps>) {
               <Post
                 post={post}
                 props={props}
-                level={level}
+                Tag={Tag}
                 sizes={arrangement === "large" && i === 0 ? "(min-width:700px) 60vw, 100vw" : sizes}
                 eager={first && i === 0}
               />

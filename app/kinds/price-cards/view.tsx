@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { productWith } from "~/core/goods";
 import type { Link } from "~/core/schema";
 import type { ViewProps } from "../definition";
-import { Action, gridClass, Price, useEnv, Words } from "../parts";
+import { Action, gridClass, innerHead, Price, SectionHead, useEnv, Words } from "../parts";
 import type { PriceCardsProps } from "./definition";
 import { pointsOf } from "./points";
 
@@ -16,7 +16,7 @@ export function View({ props, arrangement, first }: ViewProps<PriceCardsProps>) 
     }))
     .filter((each) => studio ?? (each.name || each.goods));
   if (offers.length === 0 && !studio) return null;
-  const Tag = props.heading && !first ? "h3" : "h2";
+  const Tag = innerHead(props.heading, first);
   const one = (each: (typeof offers)[number]): ReactNode => {
     const at = `offers.${each.index}`;
     const link: Link = each.goods ? { to: "product", id: each.goods.id } : each.link;
@@ -65,8 +65,7 @@ export function View({ props, arrangement, first }: ViewProps<PriceCardsProps>) 
   };
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-      {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+      <SectionHead heading={props.heading} text={props.text} first={first} />
       {offers.length ? (
         <ul className={arrangement === "rows" ? "asks" : gridClass(offers.length)}>
           {offers.map((each) => (

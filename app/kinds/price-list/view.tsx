@@ -2,7 +2,7 @@ import { productAddress } from "~/core/addresses";
 import { productWith } from "~/core/goods";
 import type { ViewProps } from "../definition";
 import { inGroups } from "../grouped";
-import { Price, useEnv, Words } from "../parts";
+import { innerHead, Price, SectionHead, useEnv, Words } from "../parts";
 import type { PriceListProps } from "./definition";
 
 export function View({ props, first }: ViewProps<PriceListProps>) {
@@ -15,11 +15,10 @@ export function View({ props, first }: ViewProps<PriceListProps>) {
     }))
     .filter((each) => studio ?? (each.name || each.goods));
   if (entries.length === 0 && !studio) return null;
-  const Tag = props.heading && !first ? "h3" : "h2";
+  const Tag = innerHead(props.heading, first);
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-      {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+      <SectionHead heading={props.heading} text={props.text} first={first} />
       {entries.length ? (
         <div className="tariff">
           {inGroups(entries).map(({ name, items }) => (

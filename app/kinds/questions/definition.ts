@@ -69,7 +69,7 @@ export const definition: Definition<QuestionsProps> = {
       {
         group: "",
         question: "My question is not here. What now?",
-        answer: "Write to us. We read every message ourselves.",
+        answer: "Write to us.",
       },
     ],
     single: false,

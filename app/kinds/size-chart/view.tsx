@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { ViewProps } from "../definition";
-import { Pic, Table, useEnv, usePartId, Words } from "../parts";
+import { Pic, SectionHead, Table, useEnv, usePartId, Words } from "../parts";
 import type { SizeChartProps } from "./definition";
 import { converted, OTHER, unitIn, withUnit } from "./units";
 
@@ -24,7 +24,7 @@ export function View({ props, arrangement, first }: ViewProps<SizeChartProps>) {
   const label = (each: readonly string[]) => each.join(", ");
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
+      <SectionHead heading={props.heading} first={first} />
       <div className="sizes-all">
         <div className="sizes">
           <Words at="text" as="p" className="lead" text={props.text} hint="How to measure" />

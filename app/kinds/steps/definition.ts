@@ -60,8 +60,8 @@ export const definition: Definition<StepsProps> = {
     text: "",
     steps: [
       step("You choose", "Have a look around, and put what you like into the cart."),
-      step("We get it ready", "By hand, and with care."),
-      step("It is yours", "We tell you as soon as it is on its way to you, or ready to be collected."),
+      step("We get it ready", "We put together what you have chosen."),
+      step("It is yours", "In the way that you chose when you ordered."),
     ],
   },
   style: {

@@ -1,5 +1,5 @@
 import type { ViewProps } from "../definition";
-import { gridClass, Pic, useEnv, Words } from "../parts";
+import { gridClass, innerHead, Pic, SectionHead, useEnv, Words } from "../parts";
 import type { StepsProps } from "./definition";
 
 const SIZES: ReadonlyMap<string, string> = new Map([
@@ -14,15 +14,14 @@ export function View({ props, arrangement, first }: ViewProps<StepsProps>) {
     .map((step, index) => ({ ...step, index }))
     .filter((step) => studio ?? (step.heading || step.text || find(step.picture)));
   if (steps.length === 0 && !studio) return null;
-  const Tag = props.heading && !first ? "h3" : "h2";
+  const Tag = innerHead(props.heading, first);
   const inGrid = arrangement === "abreast" || arrangement === "pictures";
   // Without a picture, a step of these two is words alone; where pictures are what it is about, its place is kept.
   const keepsPlace = arrangement === "pictures";
   const shows = arrangement !== "abreast";
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-      {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+      <SectionHead heading={props.heading} text={props.text} first={first} />
       {steps.length ? (
         <ol className={inGrid ? `steps ${gridClass(steps.length)}` : "steps"}>
           {steps.map((step, i) => {

@@ -1,5 +1,5 @@
 import type { ViewProps } from "../definition";
-import { Table, useEnv, Words } from "../parts";
+import { SectionHead, Table, useEnv, Words } from "../parts";
 import type { TableProps } from "./definition";
 
 export function View({ props, first }: ViewProps<TableProps>) {
@@ -9,8 +9,7 @@ export function View({ props, first }: ViewProps<TableProps>) {
   if (isEmpty && !studio) return null;
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-      {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+      <SectionHead heading={props.heading} text={props.text} first={first} />
       <Table at="rows" rows={props.rows} name={props.heading || "Table"} />
       {props.note ? <Words at="note" as="p" className="table-note" text={props.note} hint="Small print" /> : null}
     </div>

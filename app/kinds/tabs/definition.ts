@@ -56,7 +56,7 @@ export const definition: Definition<TabsProps> = {
     heading: "Good to know",
     tabs: [
       tab("Ordering", "Put what you like into the cart, and follow the steps from there."),
-      tab("Questions", "Write to us. We read every message ourselves."),
+      tab("Finding", "Type a word into the search, or open a collection and narrow it down by what matters to you."),
     ],
   },
   style: {

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from "react";
 import type { ViewProps } from "../definition";
-import { Pic, Rich, useEnv, useNodeId, Words } from "../parts";
+import { innerHead, Pic, Rich, SectionHead, useEnv, useNodeId, Words } from "../parts";
 import type { TabsProps } from "./definition";
 
 type Tab = TabsProps["tabs"][number] & { readonly index: number };
@@ -53,10 +53,10 @@ export function View({ props, first }: ViewProps<TabsProps>) {
     .map((tab, index) => ({ ...tab, index }))
     .filter((tab) => studio ?? (tab.name && (tab.text !== "" || find(tab.picture))));
   if (tabs.length === 0 && !studio) return null;
-  const Tag = props.heading && !first ? "h3" : "h2";
+  const Tag = innerHead(props.heading, first);
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
+      <SectionHead heading={props.heading} first={first} />
       {tabs.length === 0 ? (
         <p className="studio-empty">Add the first tab, in Details on the left.</p>
       ) : studio || still ? (

@@ -1,5 +1,5 @@
 import type { ViewProps } from "../definition";
-import { Pic, useEnv, Words } from "../parts";
+import { innerHead, Pic, SectionHead, useEnv, Words } from "../parts";
 import type { TimeLineProps } from "./definition";
 
 export function View({ props, arrangement, first }: ViewProps<TimeLineProps>) {
@@ -8,13 +8,12 @@ export function View({ props, arrangement, first }: ViewProps<TimeLineProps>) {
     .map((event, index) => ({ ...event, index }))
     .filter((event) => studio ?? (event.when || event.heading || event.text || find(event.picture)));
   if (events.length === 0 && !studio) return null;
-  const Tag = props.heading && !first ? "h3" : "h2";
+  const Tag = innerHead(props.heading, first);
   // What can be slid along can be reached by the keyboard.
   const slides = arrangement === "along" ? { tabIndex: 0, "aria-label": props.heading || "Time line" } : {};
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
-      {props.text ? <Words at="text" as="p" className="lead" text={props.text} hint="Text" /> : null}
+      <SectionHead heading={props.heading} text={props.text} first={first} />
       {events.length ? (
         <ol className="events" {...slides}>
           {events.map((event) => {

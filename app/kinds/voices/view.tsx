@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { productAddress } from "~/core/addresses";
 import type { ViewProps } from "../definition";
-import { gridClass, Pic, Stars, useEnv, Words } from "../parts";
+import { gridClass, Pic, SectionHead, Stars, useEnv, Words } from "../parts";
 import type { VoicesProps } from "./definition";
 import { heardIn, type Heard } from "./heard";
 
@@ -76,7 +76,7 @@ export function View({ props, arrangement, first }: ViewProps<VoicesProps>) {
   const list = LISTS.get(arrangement);
   return (
     <div className="in heads">
-      <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
+      <SectionHead heading={props.heading} first={first} />
       {count ? (
         <ul
           className={list ?? gridClass(count)}

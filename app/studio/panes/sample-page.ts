@@ -20,6 +20,7 @@ const POSTS: readonly PostEntry[] = [
   at,
   author: "",
   tags: [],
+  own: { picture: null, summary },
   picture: () => undefined,
   summary: () => summary,
   minutes: () => 3,

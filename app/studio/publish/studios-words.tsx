@@ -8,6 +8,7 @@ import { placeWords } from "~/kinds/references";
 import { useStudio, useStudioStore } from "../keeping";
 import { pageShowing } from "../shared";
 import { INK } from "../ui";
+import { pathOf } from "../words";
 
 /** So many are listed at first. */
 const MOST_LISTED = 6;
@@ -69,7 +70,7 @@ export function StudiosWords({ onGo, onChanged }: { onGo: () => void; onChanged:
     run(
       levelOf(part) === "widget" || key === undefined
         ? removeNodes(now(), [part.id], nameOf(part))
-        : setProp(now(), part.id, [key], "", `Words of ${nameOf(part)} taken out`),
+        : setProp(now(), part.id, pathOf(key), "", `Words of ${nameOf(part)} taken out`),
     );
   return (
     <>

@@ -72,11 +72,12 @@ export function PostFields({ post, run }: PostFieldsProps) {
         minRows={2}
         onChange={(event) => setSummary(event.target.value)}
         onBlur={() => summary.trim() !== own.summary && set({ summary: summary.trim() }, "summary changed")}
-        helperText="Shown in lists and in the feed. Empty: how the post begins."
+        helperText="Shown in lists, in the feed, and below the title. Empty: lists show how the post begins."
         slotProps={{ htmlInput: { maxLength: LONGEST_SUMMARY } }}
       />
       <Typography variant="caption" color="text.secondary">
-        Its picture in lists is the one for shared links, below; without one, the first on the page.
+        Its picture, in lists and below its title, is the one for shared links, below. Without one, lists show the first
+        on the page.
       </Typography>
     </Box>
   );
