@@ -58,38 +58,41 @@ export function PostsList({ journal: first, onClose, onOpen, onNew }: PostsListP
         <Typography component="h2" variant="h2" sx={{ flex: 1, minWidth: 0 }} noWrap>
           {journals.length > 1 ? "Posts" : `Posts of “${journal?.document.title ?? ""}”`}
         </Typography>
-        {journals.length > 1 ? (
-          <TextField
-            select
-            size="small"
-            label="Journal"
-            value={journal?.document.id ?? ""}
-            onChange={(event) => setChosen(event.target.value)}
-            sx={{ width: 180 }}
+        {/* On a phone, what there is to do stands below the name, and the way out beside it. */}
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, ...(isNarrow ? { order: 1, width: "100%" } : {}) }}>
+          {journals.length > 1 ? (
+            <TextField
+              select
+              size="small"
+              label="Journal"
+              value={journal?.document.id ?? ""}
+              onChange={(event) => setChosen(event.target.value)}
+              sx={{ width: 180 }}
+            >
+              {journals.map(({ document }) => (
+                <MenuItem key={document.id} value={document.id}>
+                  {document.title}
+                </MenuItem>
+              ))}
+            </TextField>
+          ) : null}
+          <FindField
+            label="Find a post"
+            value={sought}
+            onChange={(text) => {
+              setSought(text);
+              setMost(STEP);
+            }}
+            width={200}
+          />
+          <Button
+            variant="contained"
+            startIcon={<Plus size={16} aria-hidden />}
+            onClick={() => onNew(journal?.document.id)}
           >
-            {journals.map(({ document }) => (
-              <MenuItem key={document.id} value={document.id}>
-                {document.title}
-              </MenuItem>
-            ))}
-          </TextField>
-        ) : null}
-        <FindField
-          label="Find a post"
-          value={sought}
-          onChange={(text) => {
-            setSought(text);
-            setMost(STEP);
-          }}
-          width={200}
-        />
-        <Button
-          variant="contained"
-          startIcon={<Plus size={16} aria-hidden />}
-          onClick={() => onNew(journal?.document.id)}
-        >
-          New post
-        </Button>
+            New post
+          </Button>
+        </Box>
         <IconAction label="Close" icon={X} onClick={onClose} />
       </DialogTitle>
       <DialogContent sx={{ p: 0, borderTop: `1px solid ${INK.line}`, minHeight: 240 }}>
