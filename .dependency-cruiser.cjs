@@ -34,7 +34,7 @@ module.exports = {
       severity: "error",
       from: { path: "^app/server/([^/]+)/", pathNot: tests },
       // What is served over HTTP is shared by the two web servers.
-      to: { path: "^app/server/([^/]+)/", pathNot: ["^app/server/$1/", "/index\\.server\\.ts$", "^app/server/http/static\\.ts$", "^app/server/storefront/favicon\\.ts$"] },
+      to: { path: "^app/server/([^/]+)/", pathNot: ["^app/server/$1/", "/index\\.server\\.ts$", "^app/server/http/(static|form\\.server)\\.ts$", "^app/server/storefront/favicon\\.ts$"] },
     },
     {
       name: "routes-meet-facades-only",

@@ -29,6 +29,13 @@ export default [
   route("s/:shop/film", "routes/film.ts"),
   route("s/:shop/goods.csv", "routes/goods-file.ts", { id: "goods-csv" }),
   route("s/:shop/goods.xlsx", "routes/goods-file.ts", { id: "goods-xlsx" }),
+  route("s/:shop/mail/facts", "routes/mail-facts.ts"),
+  route("s/:shop/mail/messages", "routes/mail-messages-of.ts"),
+  route("s/:shop/mail/people", "routes/mail-people.ts"),
+  route("s/:shop/mail/change", "routes/mail-change.ts"),
+  route("s/:shop/mail/messages.csv", "routes/mail-file.ts", { id: "messages-csv" }),
+  route("s/:shop/mail/people.csv", "routes/mail-file.ts", { id: "people-csv" }),
+  route("s/:shop/mail/sent/:file", "routes/mail-sent.ts"),
   route("s/:shop/goods/change", "routes/goods-change.ts"),
   route("s/:shop/goods/bring-in", "routes/goods-bring-in.ts"),
   route("s/:shop", "routes/shop.tsx", [
@@ -46,5 +53,11 @@ export default [
       route("p/:product", "routes/goods-product.tsx"),
     ]),
     route("pictures", "routes/pictures.tsx"),
+    route("mail", "routes/mail.tsx", [
+      index("routes/mail-messages.tsx"),
+      route("lists", "routes/mail-lists.tsx"),
+      route("letters", "routes/mail-letters.tsx"),
+      route("letters/:letter", "routes/mail-letter.tsx"),
+    ]),
   ]),
 ] satisfies RouteConfig;

@@ -50,13 +50,18 @@ const OF_BOXES = ["above", "below", "pad", "order", "set", "border", "round", "l
 export const OF_FLOW: readonly string[] = ["wide", "stand", "above", "below", "order", "headSize", "size"];
 const OF_WIDGETS = ["wide", "stand", ...OF_BOXES, "hover", ...PLACED];
 
+/** What has its place in a grid, and stands nowhere else. */
+const OF_FIELDS = ["hidden"];
+
 /** Style properties that a part has besides those its kind names, as it is now. */
 export function moreStyles(definition: Definition, node: Part): readonly string[] {
   const has = new Set(definition.styles);
   const isOnPage = definition.slots.includes("main");
   const more =
     definition.level === "widget"
-      ? OF_WIDGETS
+      ? definition.slots.includes("widgets")
+        ? OF_WIDGETS
+        : OF_FIELDS
       : definition.level === "column"
         ? OF_BOXES
         : isOnPage

@@ -9,6 +9,8 @@ export type Field = FieldShape & {
   readonly seldom?: true;
   /** A new part begins without it, whatever the shop has. */
   readonly bare?: true;
+  /** It is there only where another value is one of these. */
+  readonly where?: readonly [key: string, values: readonly string[]];
 };
 
 type FieldShape =
@@ -64,6 +66,8 @@ type FieldShape =
       readonly most: number;
       readonly none: string;
     }
+  /** When a field of a form is asked, by what an earlier one says. */
+  | { readonly type: "when"; readonly key: string; readonly label: string }
   /** Rows of words in columns, the first row of which names them. */
   | { readonly type: "table"; readonly key: string; readonly label: string }
   /** Attributes of goods, in an order; null: all of them. */
@@ -137,6 +141,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly ofGoods?: true;
   /** The slots that it has itself, each with the most that it holds. */
   readonly holds?: Readonly<Record<string, number>>;
+  /** By which of its words it is called among others of its kind. */
+  readonly calledBy?: string;
   /** What each of them is called, where it is a section within this one. */
   readonly eachIs?: string;
   readonly tag: "section" | "header" | "footer" | "aside" | "div" | "figure" | "blockquote";

@@ -20,6 +20,7 @@ declare module "react" {
       "zest-pictures": Own;
       "zest-find": Own;
       "zest-hours": Own;
+      "zest-form": Own;
     }
   }
 }

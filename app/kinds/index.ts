@@ -14,6 +14,8 @@ import { shopLogo } from "./shop-logo";
 import { shopWays } from "./shop-ways";
 import type { Kind, Level, Trait } from "./definition";
 import { film } from "./film";
+import { form } from "./form";
+import { formField } from "./form-field";
 import { footer } from "./footer";
 import { freehand } from "./freehand";
 import { group } from "./group";
@@ -115,6 +117,7 @@ const LIST: readonly Kind[] = [
   downloads,
   contents,
   waysOn,
+  form,
   signUp,
   openingHours,
   goesWithKind,
@@ -158,6 +161,7 @@ const LIST: readonly Kind[] = [
   paySigns,
   rule,
   group,
+  formField,
   menuItem,
   shared,
 ];

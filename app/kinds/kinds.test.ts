@@ -33,7 +33,10 @@ describe.each(all.map((d) => [d.name, d] as const))("kind %s", (_name, definitio
     for (const field of definition.fields) {
       if (field.type !== "line" && field.type !== "text") continue;
       const parse = (length: number) =>
-        definition.props.safeParse({ ...definition.defaults, [field.key]: "x".repeat(length) }).success;
+        // Some take nothing but numbers.
+        ["x".repeat(length), `${"1".repeat(8)}.${"1".repeat(Math.max(1, length - 9))}`].some(
+          (text) => definition.props.safeParse({ ...definition.defaults, [field.key]: text }).success,
+        );
       expect([field.key, parse(field.most), parse(field.most + 1)]).toEqual([field.key, true, false]);
     }
   });
@@ -73,7 +76,7 @@ describe.each(all.map((d) => [d.name, d] as const))("kind %s", (_name, definitio
   it("has arrangements of different names, a purpose, and a place", () => {
     expect(new Set(definition.arrangements.map((a) => a.id)).size).toBe(definition.arrangements.length);
     expect(PURPOSES).toContain(definition.purpose);
-    expect(["main", "top", "bottom", "columns", "widgets", "items"]).toContain(definition.slots[0]);
+    expect(["main", "top", "bottom", "columns", "widgets", "items", "answers"]).toContain(definition.slots[0]);
   });
 
   it("starts from values that it allows", () => expect(problemOf(makeNode(definition.kind))).toBeUndefined());

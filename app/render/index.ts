@@ -1,7 +1,8 @@
 export { renderPage, type Broken, type RenderedPage, type Scripts } from "./document";
 export { renderCards } from "./cards";
+export { renderLetter, type LetterGiven, type WrittenLetter } from "./letter";
 export { postSummary, readingTime } from "./posts";
-export { darkSetsOf, envOf, partsByKind, siteWords, type ShopContent } from "./shop";
+export { darkSetsOf, envOf, partsByKind, siteWords, wayOf, type ShopContent } from "./shop";
 export {
   DESCRIPTION_LENGTH,
   fillPattern,

@@ -185,6 +185,6 @@ export function PageBody({ target, page, documents, goods, theme, look, most = I
     case "cart":
       return <CartPage lines={target.lines} said={target.said} />;
     case "message":
-      return <MessagePage title={target.title} text={target.text} goods={goods} />;
+      return <MessagePage {...target} goods={goods} />;
   }
 }

@@ -56,14 +56,16 @@ describe.each(THEMES.map((t) => [t.id] as const))("the CSS of a page in %s", (th
     // Stand-ins for what the shop's scripts bring onto the page later.
     document.body.insertAdjacentHTML(
       "beforeend",
-      `<div class="toast cart-toast" data-set="dark"><a></a></div><dialog class="zoom"><div class="zoom-stage"><div><img></div></div><b class="zoom-close"></b><b class="zoom-step"></b></dialog><p class="price"><ins></ins><del></del></p><div class="tabs"><b class="tab"></b></div>`,
+      `<div class="toast cart-toast" data-set="dark"><a></a></div><dialog class="zoom"><div class="zoom-stage"><div><img></div></div><b class="zoom-close"></b><b class="zoom-step"></b></dialog><p class="price"><ins></ins><del></del></p><div class="tabs"><b class="tab"></b></div><div class="fm-thanks"><p class="fm-code"></p></div>`,
     );
     const idle = selectorsIn(css)
       // States that the page's script or a shopper brings about, and combinations that depend on how much there is.
       .filter(
         (s) =>
           s &&
-          !/\[data-state|\[open\]|\[aria-|is-|:has|\+|#|:empty|^\.button:not|\[hidden\]|^\.facet (svg|details)/.test(s),
+          !/\[data-state|\[open\]|\[aria-|is-|:has|:defined|\+|#|:empty|^\.button:not|\[hidden\]|^\.facet (svg|details)/.test(
+            s,
+          ),
       )
       .filter((s) => document.querySelector(s) === null);
     // Of an arrangement's rules each word is on the page; only all of them together may not be.

@@ -85,7 +85,13 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
   );
   const slot = ownSlot(definition);
   // The first heading of a page is its `h1`; sections of a fixed form see to that themselves.
-  const head = isSection && first ? [...walk(node)].find((n) => hasTrait(n, "head") && n.shown)?.id : headId;
+  const saysItself = !hasTrait(node, "no-head") && Boolean(node.props.heading);
+  const head =
+    isSection && first
+      ? saysItself
+        ? undefined
+        : [...walk(node)].find((n) => hasTrait(n, "head") && n.shown)?.id
+      : headId;
   const slots = studio ? node.slots : slotsInShop(node);
   const isFirst = (child: Part) => Object.values(slots).some((inside) => inside.find((n) => n.shown) === child);
   const inside: Inside = {

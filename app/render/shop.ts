@@ -22,7 +22,7 @@ import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
 import { firstPicture } from "./sharing";
 import { tonesOf } from "./tones";
-import { hrefFor, type KindEnv, type MenuEntry } from "~/kinds/parts";
+import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
 
 /** Everything a page of the shop is drawn from. */
 export type ShopContent = {
@@ -33,6 +33,8 @@ export type ShopContent = {
   readonly locale: string;
   /** How prices are written: a locale. */
   readonly moneyFormat: string;
+  /** What somebody sent with a form of the page that is drawn, and has to send once more. */
+  readonly sent?: SentForm;
 };
 
 /** Ids of the parts that a page shows, by kind, in reading order. */
@@ -235,6 +237,17 @@ export function envOf(
     locale: content.locale,
     toast: read.text("toast.set"),
     ...(shown ? { shown } : {}),
+    ...(content.sent ? { sent: content.sent } : {}),
     ...(studio ? { studio } : {}),
   };
+}
+
+/** The address that a link of the shop leads to, and what stands there is called; undefined where it leads nowhere. */
+export function wayOf(
+  link: Link,
+  content: ShopContent,
+): { readonly address: string; readonly title: string } | undefined {
+  const { href, titleOf } = envOf(content, content.draft);
+  const address = href(link);
+  return address === undefined ? undefined : { address, title: titleOf(link) ?? "" };
 }

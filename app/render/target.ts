@@ -61,7 +61,18 @@ export type Target =
   | { readonly page: "not-found" }
   /** The shop is not open. `wrong`: a word for friends was tried that is none. */
   | { readonly page: "closed"; readonly wrong?: boolean }
-  | { readonly page: "message"; readonly title: string; readonly text: string; readonly address?: string };
+  | {
+      readonly page: "message";
+      readonly title: string;
+      readonly text: string;
+      readonly address?: string;
+      /** A coupon code that is given with it. */
+      readonly code?: string;
+      /** Where it leads on; absent: to everything that there is. */
+      readonly way?: { readonly address: string; readonly label: string };
+      /** What is done by a press, before anything else. */
+      readonly press?: { readonly action: string; readonly label: string };
+    };
 
 /** A line of a cart, with the goods that it is of. */
 export type CartLine = {

@@ -8,6 +8,7 @@ import { Gallery, Tabs } from "./looking";
 import { all, one, sendsInPlace } from "./page";
 import { Compare, Pictures, Slides } from "./pictures";
 import { Find } from "./questions";
+import { Form } from "./form";
 
 // --- recently seen: known to this browser alone ---
 
@@ -52,6 +53,7 @@ for (const [name, element] of Object.entries({
   "zest-pictures": Pictures,
   "zest-find": Find,
   "zest-hours": Hours,
+  "zest-form": Form,
 }))
   customElements.define(name, element);
 

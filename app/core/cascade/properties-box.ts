@@ -66,6 +66,28 @@ export const BOX_PROPERTIES: readonly Property[] = [
     emission: declare("width", (v) => lengthOr(v, (step) => (step === "fill" ? "100%" : "auto"))),
   },
   {
+    name: "span",
+    label: "Width in its row",
+    group: "sits",
+    family: "place",
+    perDevice: false,
+    choices: named({
+      full: "All of it",
+      half: "Half",
+      third: "A third",
+      rest: "Two thirds",
+      pair: "Half, on phones as well",
+    }),
+    // Of twelve; on phones there is room for one beside another only where that is said.
+    emission: {
+      to: "declarations",
+      of: (v): Readonly<Record<string, string>> => ({
+        "--span": { half: "6", pair: "6", third: "4", rest: "8" }[String(v)] ?? "12",
+        "--span-phone": v === "pair" ? "6" : "12",
+      }),
+    },
+  },
+  {
     name: "stand",
     label: "Stands",
     group: "sits",

@@ -107,13 +107,30 @@ export function changeNode(root: Part, id: string, change: (node: Part) => Part)
 
 /** A copy of `node` in which it and everything below has a new id. */
 export function copyWithNewIds(node: Part, random?: () => number): Part {
+  const ids = new Map([...walk(node)].map(({ id }) => [id, newId(random)]));
+  return withIds(node, ids);
+}
+
+function withIds(node: Part, ids: ReadonlyMap<string, string>): Part {
   return {
     ...node,
-    id: newId(random),
+    id: ids.get(node.id) ?? node.id,
+    props: pointing(node.props, ids),
     slots: Object.fromEntries(
-      Object.entries(node.slots).map(([slot, children]) => [slot, children.map((c) => copyWithNewIds(c, random))]),
+      Object.entries(node.slots).map(([slot, children]) => [slot, children.map((c) => withIds(c, ids))]),
     ),
   };
+}
+
+/** How ids look; no words of a seller do. */
+const ID = /^[a-z0-9]{12}$/;
+
+/** What a copy says of parts that are copied with it, it says of their copies. */
+function pointing<T extends Json>(value: T, ids: ReadonlyMap<string, string>): T {
+  if (typeof value === "string") return ((ID.test(value) && ids.get(value)) || value) as T;
+  if (Array.isArray(value)) return value.map((each: Json) => pointing(each, ids)) as unknown as T;
+  if (value === null || typeof value !== "object") return value;
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, pointing(each, ids)])) as T;
 }
 
 /** A document of a kind with nothing in it. `schemaVersion`: today's. */

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { documentSchema, MOST_DOCUMENTS, reworkSchema } from "../schema";
 import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
+import { mailChange, messagesAsked, type MailFacts, type Messages, type People } from "../mail";
 import { CURRENCIES, MONEY_FORMATS } from "../money";
 import { LONGEST_TAG, MOST_TAGS, type Picture } from "../pictures";
 import { mapSchema, placeSchema, pointSchema, REACH_NAMES } from "../map";
@@ -357,4 +358,33 @@ export const changeGoods = endpoint({
     label: z.string().nullable().optional(),
     product: z.custom<StoredProduct>((p) => typeof p === "object" && p !== null && "id" in p).optional(),
   }),
+});
+
+// Mail: what forms bring, lists and letters
+
+const anObject = <T>() => z.custom<T>((value) => typeof value === "object" && value !== null);
+
+export const readMail = endpoint({
+  method: "GET",
+  path: "mail/facts",
+  input: z.object({}),
+  answer: anObject<MailFacts>(),
+});
+export const readMessages = endpoint({
+  method: "GET",
+  path: "mail/messages",
+  input: messagesAsked,
+  answer: anObject<Messages>(),
+});
+export const readPeople = endpoint({
+  method: "GET",
+  path: "mail/people",
+  input: z.strictObject({ list: z.string().max(60) }),
+  answer: anObject<People>(),
+});
+export const changeMail = endpoint({
+  method: "POST",
+  path: "mail/change",
+  input: mailChange,
+  answer: z.object({ ok: z.literal(true), id: z.string().optional(), version: z.number().int().optional() }),
 });

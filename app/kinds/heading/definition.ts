@@ -14,7 +14,7 @@ export const definition: Definition<HeadingProps> = {
   about: "A line that says what follows.",
   purpose: "Freehand",
   level: "widget",
-  slots: WIDGET_SLOTS,
+  slots: [...WIDGET_SLOTS, "answers"],
   traits: ["head", "words"],
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],

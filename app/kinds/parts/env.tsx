@@ -68,6 +68,14 @@ export type JournalPosts = {
   readonly slice: (from: number, to: number, tag?: string) => readonly PostEntry[];
 };
 
+/** What was sent with a form and could not be taken: it is shown once more with why. */
+export type SentForm = {
+  readonly form: string;
+  /** What was given, by the id of its field. */
+  readonly given: ReadonlyMap<string, readonly string[]>;
+  readonly problems: ReadonlyMap<string, string>;
+};
+
 /** What views need to know about the shop they draw; the same for panes and shop, but for `studio`. */
 export type KindEnv = {
   readonly identity: Look["identity"];
@@ -106,6 +114,7 @@ export type KindEnv = {
   /** It is drawn small, to be seen and not used: there is no page around it, and no script will come to it. */
   readonly still?: true;
   readonly shown?: PageSubject;
+  readonly sent?: SentForm;
   /** Ids of the parts of a kind that the page shows, in reading order; a part that works together with another finds it so. */
   readonly partsOf: (kind: string) => readonly string[];
   /** A journal: by its page, or, with null, that of the page that is shown or the shop's first. Undefined where there is none. */

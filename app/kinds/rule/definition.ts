@@ -11,7 +11,7 @@ export const definition: Definition<RuleProps> = {
   about: "Parts what comes before from what comes after.",
   purpose: "Freehand",
   level: "widget",
-  slots: WIDGET_SLOTS,
+  slots: [...WIDGET_SLOTS, "answers"],
   traits: ["rule"],
   tag: "div",
   arrangements: [

@@ -8,6 +8,7 @@ const props = z.object({
   text: z.string().max(300),
   button: z.string().min(1, "The button needs words.").max(30),
   note: z.string().max(200),
+  list: z.string().trim().max(60),
   picture: z.string().max(40).nullable(),
   pictureView: viewSchema,
 });
@@ -33,6 +34,14 @@ export const definition: Definition<SignUpProps> = {
     { type: "text", key: "text", label: "Text", most: 300 },
     { type: "line", key: "button", label: "Button", most: 30 },
     { type: "line", key: "note", label: "Small print", most: 200 },
+    {
+      type: "line",
+      key: "list",
+      label: "List in Mail",
+      most: 60,
+      hint: "Empty: the usual one, News.",
+      seldom: true,
+    },
     { type: "picture", key: "picture", label: "Picture, where it stands beside one", views: true },
   ],
   props,
@@ -43,6 +52,7 @@ export const definition: Definition<SignUpProps> = {
     text: "",
     button: "Sign up",
     note: "",
+    list: "",
     picture: null,
   },
   migrations: [
@@ -51,6 +61,13 @@ export const definition: Definition<SignUpProps> = {
       name: "a picture can stand beside it",
       up: (props) => {
         props.picture ??= null;
+      },
+    },
+    {
+      from: 2,
+      name: "it names the list that people get onto",
+      up: (props) => {
+        props.list ??= "";
       },
     },
   ],

@@ -12,6 +12,7 @@ export function View({ props, arrangement, first }: ViewProps<SignUpProps>) {
       </div>
       <zest-sign-up>
         <form className="su-form" method="post" action="/sign-up">
+          {props.list ? <input type="hidden" name="list" value={props.list} /> : null}
           <label htmlFor={id}>Your mail address</label>
           <div className="su-row">
             <input

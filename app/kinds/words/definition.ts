@@ -13,7 +13,7 @@ export const definition: Definition<WordsProps> = {
   about: "Text with heads, lists, links and tables.",
   purpose: "Freehand",
   level: "widget",
-  slots: WIDGET_SLOTS,
+  slots: [...WIDGET_SLOTS, "answers"],
   traits: ["words"],
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],

@@ -53,5 +53,6 @@ zest-cart[aria-busy=true] .cart-both{opacity:.6;transition:opacity .2s .15s}
 .friends{display:grid;gap:var(--s1);justify-items:center;padding-block:var(--s3) var(--s6);text-align:center}
 .friends-row{display:flex;gap:.5rem;max-width:24rem;width:100%}
 .friends-row .button{flex:none}
+.message-code{padding:.7rem 1.2rem;border:2px dashed var(--accent-ink);border-radius:min(var(--card),.75rem);font-weight:var(--strong);font-size:var(--t1);letter-spacing:.06em;user-select:all}
 .message-page{padding-block:var(--s6);display:flex;flex-direction:column;gap:var(--s3);align-items:flex-start;--head:var(--t5)}
 `;

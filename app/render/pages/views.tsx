@@ -4,7 +4,7 @@ import type { Draft } from "~/core/document";
 import { mostOf, priceOf, type Goods } from "~/core/goods";
 import { productAddress } from "~/core/addresses";
 import { Pic, useEnv, WaysOn } from "~/kinds/parts";
-import type { CartLine } from "../target";
+import type { CartLine, Target } from "../target";
 
 function Line({ line: { product, variant, count, problem } }: { line: CartLine }): ReactNode {
   const { money } = useEnv();
@@ -114,14 +114,30 @@ export function CartPage({ lines, said }: { lines: readonly CartLine[]; said?: s
 }
 
 /** A page that says one thing: not found, thank you, something went wrong. */
-export function MessagePage({ title, text, goods }: { title: string; text: string; goods: Goods }): ReactNode {
+type Message = Omit<Extract<Target, { page: "message" }>, "page" | "address">;
+
+export function MessagePage({ title, text, code, way, press, goods }: Message & { goods: Goods }): ReactNode {
+  const on =
+    way ??
+    (goods.products.length
+      ? { address: ALL_GOODS, label: "See everything" }
+      : { address: "/", label: "Back to the start" });
   return (
     <div className="in message-page">
       <h1 className="head">{title}</h1>
       <p className="lead">{text}</p>
-      <a className="button" href={goods.products.length ? ALL_GOODS : "/"}>
-        {goods.products.length ? "See everything" : "Back to the start"}
-      </a>
+      {code ? <p className="message-code">{code}</p> : null}
+      {press ? (
+        <form method="post" action={press.action}>
+          <button className="button" type="submit">
+            {press.label}
+          </button>
+        </form>
+      ) : (
+        <a className="button" href={on.address}>
+          {on.label}
+        </a>
+      )}
       <WaysOn />
     </div>
   );

@@ -75,6 +75,10 @@ export async function createAccount(input: z.infer<typeof accountSchema>, from?:
   }
 }
 
+/** Where letters to an owner go. @throws where there is no such owner */
+export const ownerAddress = async (id: string): Promise<string> =>
+  (await Owner.findByPk(id, { rejectOnEmpty: true })).address;
+
 /** The owner with just this address: the database itself takes é for e. */
 async function ownerAt(address: string): Promise<Owner | undefined> {
   const owner = await Owner.findOne({ where: { address } });

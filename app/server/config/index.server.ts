@@ -47,6 +47,8 @@ export type Config = {
   readonly fontsFolder: string;
   /** Where letters lie that would be sent. */
   readonly outboxFolder: string;
+  /** Where files lie that shoppers sent with forms. */
+  readonly sentFolder: string;
   readonly host: string;
   readonly port: number;
   readonly shopPort: number;
@@ -80,6 +82,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     picturesFolder: join(resolve(data.ZEST_DATA), "pictures"),
     fontsFolder: join(resolve(data.ZEST_DATA), "fonts"),
     outboxFolder: join(resolve(data.ZEST_DATA), "outbox"),
+    sentFolder: join(resolve(data.ZEST_DATA), "sent"),
     accountsPerHour: data.ZEST_ACCOUNTS_PER_HOUR,
     host: data.ZEST_HOST,
     port: data.ZEST_PORT,

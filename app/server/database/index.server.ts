@@ -28,6 +28,7 @@ import * as reworked from "./migrations/014-reworked";
 import * as pictureColours from "./migrations/015-picture-colours";
 import * as pictureTags from "./migrations/016-picture-tags";
 import * as removedFiles from "./migrations/017-removed-files";
+import * as mail from "./migrations/018-mail";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -48,6 +49,7 @@ const MIGRATIONS = [
   pictureColours,
   pictureTags,
   removedFiles,
+  mail,
 ];
 
 let connection: Sequelize | undefined;
@@ -190,4 +192,5 @@ export const isOutOfReach = (error: unknown): boolean =>
 export const isDiskFull = (error: unknown): boolean => codesOf(error).some((code) => FULL.test(code));
 
 export * from "./models";
+export { EntryFile, FormEntry, LetterRow, LetterSend, SignUp } from "./mail-models";
 export { countUp, lockState, stateOf, STATES, type State } from "./states";

@@ -1,10 +1,10 @@
-import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type Sequelize } from "sequelize";
+import { DataTypes, type CreationOptional, type Model, type Sequelize } from "sequelize";
 import type { Availability, ReviewState, Sort } from "~/core/goods";
+import { apart, count, id, key, long, maybe, maybeMoment, moment, Row, text, textKey } from "./columns";
+import { defineMailModels } from "./mail-models";
 
 // JSON is kept as text: MariaDB has no type of its own for it, and what is stored is validated by our own schemas.
 // MariaDB's 64-bit integers come back as text; the getters below make them numbers again (all are under 2^53).
-
-class Row<T extends Model> extends Model<InferAttributes<T>, InferCreationAttributes<T>> {}
 
 export class Owner extends Row<Owner> {
   declare id: string;
@@ -56,6 +56,8 @@ export class ShopRow extends Row<ShopRow> {
   declare timeZone: string;
   /** How prices are written: a locale. */
   declare moneyFormat: string;
+  /** Whoever signs up is asked by mail whether it was them. */
+  declare confirmsByMail: CreationOptional<boolean>;
   declare createdAt: Date;
 }
 export class ShopState extends Row<ShopState> {
@@ -248,21 +250,8 @@ export class VideoRow extends Row<VideoRow> {
   declare createdAt: Date;
   declare removedAt: Date | null;
 }
-export class SignUp extends Row<SignUp> {
-  declare shopId: string;
-  declare address: string;
-  declare createdAt: Date;
-}
-
 /** Ties the models to a connection. */
 export function defineModels(sequelize: Sequelize): void {
-  const id = { type: DataTypes.STRING(40), allowNull: false } as const;
-  const key = { ...id, primaryKey: true } as const;
-  const long = { type: DataTypes.TEXT("long"), allowNull: false } as const;
-  const text = { type: DataTypes.STRING, allowNull: false } as const;
-  const textKey = { ...text, primaryKey: true } as const;
-  const count = { type: DataTypes.INTEGER.UNSIGNED, allowNull: false, defaultValue: 0 } as const;
-  const moment = { type: DataTypes.DATE(3), allowNull: false, defaultValue: DataTypes.NOW } as const;
   const money = (name: "price" | "compareAt", allowNull: boolean) => ({
     type: DataTypes.BIGINT.UNSIGNED,
     allowNull,
@@ -271,9 +260,6 @@ export function defineModels(sequelize: Sequelize): void {
       return stored === null || stored === undefined ? null : Number(stored);
     },
   });
-  // Sequelize writes the attribute's name into its definition, so that one definition can't serve two attributes.
-  const apart = <T extends Record<string, object>>(attributes: T): T =>
-    Object.fromEntries(Object.entries(attributes).map(([name, definition]) => [name, { ...definition }])) as T;
   const named = (tableName: string) => ({ sequelize, tableName, timestamps: false }) as const;
 
   Owner.init(apart({ id: key, address: text, name: text, password: text, createdAt: moment }), named("owners"));
@@ -302,11 +288,11 @@ export function defineModels(sequelize: Sequelize): void {
       locale: text,
       timeZone: text,
       moneyFormat: text,
+      confirmsByMail: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       createdAt: moment,
     }),
     named("shops"),
   );
-  const maybe = { type: DataTypes.STRING(40), allowNull: true } as const;
   ShopState.init(
     apart({
       shopId: key,
@@ -343,7 +329,6 @@ export function defineModels(sequelize: Sequelize): void {
     }),
     named("formerAddresses"),
   );
-  const maybeMoment = { type: DataTypes.DATE(3), allowNull: true } as const;
   PlannedPublication.init(
     apart({
       id: key,
@@ -500,5 +485,5 @@ export function defineModels(sequelize: Sequelize): void {
     }),
     named("videos"),
   );
-  SignUp.init(apart({ shopId: key, address: textKey, createdAt: moment }), named("signUps"));
+  defineMailModels(sequelize);
 }

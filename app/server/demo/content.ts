@@ -6,6 +6,7 @@ import { makeNode } from "~/kinds";
 import { firstLayouts } from "~/kinds/layouts";
 import { placedAt } from "~/kinds/poster/placed-at";
 import { demoJournal } from "./journal";
+import { demoForms } from "./mail";
 import { frameDocument, menuDocument, menuItem, pageDocument } from "../shops/index.server";
 
 export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.example", password: "kites-and-string" };
@@ -192,6 +193,8 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
         inMenu("Build it yourself"),
         menuItem({ to: "page", id: "journal" }),
         menuItem({ to: "page", id: "about" }),
+        menuItem({ to: "page", id: "custom" }),
+        menuItem({ to: "page", id: "contact" }),
       ]),
       home: pageDocument("home", "Home", [
         makeNode(
@@ -337,6 +340,7 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
       ]),
       product: demoProductLayout(collection),
       ...demoJournal({ picture, product }),
+      ...demoForms(picture),
       about: pageDocument("about", "About us", [
         makeNode("hero", {
           arrangement: "beside",

@@ -27,6 +27,7 @@ import { addMadePicture } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
 import { createShop, shopOf, shopsOf, type Shop } from "../shops/index.server";
 import { DEMO_REVIEWS, demoFootfall } from "./books";
+import { fillMail } from "./mail";
 import { DEMO_COLLECTIONS, DEMO_OWNER, DEMO_SHOP, demoDraft } from "./content";
 
 export { DEMO_OWNER } from "./content";
@@ -154,6 +155,23 @@ export async function loadDemo(replace: boolean, say: (line: string) => void): P
   });
   const { seq } = await pendingChanges(id);
   await publish(id, seq);
+  await fillMail(made.shop, DEMO_SHOP.name, {
+    subject: "Autumn gales: what stays up when it blows",
+    blocks: [
+      { sort: "picture", picture: need(pictures, "scene-beach-dusk.webp") },
+      { sort: "heading", text: "It blows again" },
+      {
+        sort: "words",
+        text: "From 18 knots on most kites come down. These were made for it: less cloth, a vent, and a spar that bends before it breaks.",
+      },
+      { sort: "goods", products: ["LK-311", "LK-310"].map((sku) => need(products, sku)) },
+      {
+        sort: "button",
+        label: "All kites for strong wind",
+        link: { to: "collection", id: need(collections, "Two-line kites") },
+      },
+    ],
+  });
   const shop = await shopOf(account.owner.id, id);
   say(`Demo shop loaded: ${done.added} products at ${shop?.host}.localhost.`);
 }

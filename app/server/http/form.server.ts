@@ -17,16 +17,18 @@ function occurrences(bytes: Buffer, part: string, most: number): number {
  * hold up everybody else.
  * @throws a response that says no: 400 for what is no form, 413 for one of too many fields
  */
-export async function formOf(request: Request): Promise<FormData> {
-  const type = request.headers.get("Content-Type") ?? "";
-  const bytes = Buffer.from(await request.arrayBuffer());
+export const formOf = async (request: Request): Promise<FormData> =>
+  formIn(Buffer.from(await request.arrayBuffer()), request.headers.get("Content-Type") ?? "");
+
+/** The form in these bytes, sent as this type. @throws like `formOf` */
+export async function formIn(bytes: Buffer, type: string): Promise<FormData> {
   const isMultipart = type.toLowerCase().startsWith("multipart/form-data");
   const boundary = isMultipart ? (type.split(/boundary=/i)[1] ?? "").split(";")[0]!.replaceAll('"', "").trim() : "&";
   if (isMultipart && boundary.length < SHORTEST_BOUNDARY) throw refuse(400, "This form can’t be read.");
   if (occurrences(bytes, isMultipart ? `--${boundary}` : "&", MOST_FIELDS + 1) > MOST_FIELDS + 1)
     throw refuse(413, "This form has too many fields.");
   try {
-    return await new Response(bytes, { headers: { "Content-Type": type } }).formData();
+    return await new Response(new Uint8Array(bytes), { headers: { "Content-Type": type } }).formData();
   } catch {
     throw refuse(400, "This form can’t be read.");
   }

@@ -7,9 +7,10 @@ import { configure, localShopOrigin, type Config } from "../config/index.server"
 import { connect, disconnect, isOutOfReach, migrate } from "../database/index.server";
 import { loadDemo } from "../demo/index.server";
 import { dropOldTallies } from "../limits/index.server";
+import { dropOldEntries, sendDueLetters } from "../mail/index.server";
 import { dropRemovedPictures, shadePictures } from "../pictures/index.server";
 import { carryOutDue } from "../publishing/index.server";
-import { storefront } from "../storefront/index.server";
+import { letterContent, storefront } from "../storefront/index.server";
 import { studio } from "./studio";
 
 const listen = (app: RequestListener, host: string, port: number): Promise<Server> =>
@@ -56,17 +57,23 @@ export async function start(
     say(`Database schema brought up to date (${applied.length} step${applied.length === 1 ? "" : "s"}).`);
   if (settings.demo) await loadDemo(settings.demoReset, say);
   const tidy = () =>
-    void Promise.all([dropOldCarts(), dropOldTallies(), dropRemovedPictures(), shadePictures()]).catch(
-      (error: unknown) => console.error(error),
-    );
+    void Promise.all([
+      dropOldEntries(),
+      dropOldCarts(),
+      dropOldTallies(),
+      dropRemovedPictures(),
+      shadePictures(),
+    ]).catch((error: unknown) => console.error(error));
   tidy();
   const timers = [setInterval(tidy, 24 * 60 * 60_000)];
   // What came due while no server was there goes out at once.
-  const carryOut = () =>
-    void carryOutDue().catch((error: unknown) => {
+  let underWay: Promise<unknown> = Promise.resolve();
+  const carryOut = () => {
+    underWay = Promise.all([carryOutDue(), sendDueLetters(letterContent)]).catch((error: unknown) => {
       // A database that is away is reported by whoever is waiting for it; what is due stays due.
       if (!isOutOfReach(error)) console.error(error);
     });
+  };
   carryOut();
   timers.push(setInterval(carryOut, PLANS_EVERY_MS));
   for (const timer of timers) timer.unref();
@@ -93,7 +100,7 @@ export async function start(
     stop: () => {
       // Nothing is begun any more that would ask a database that is being left.
       timers.forEach((timer) => clearInterval(timer));
-      return (stopping ??= Promise.all([close(own), close(shopServer)]).then(() => disconnect()));
+      return (stopping ??= Promise.all([close(own), close(shopServer), underWay]).then(() => disconnect()));
     },
   };
 }

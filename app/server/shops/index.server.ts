@@ -140,6 +140,10 @@ export async function shopOf(ownerId: string, shopId: string): Promise<Shop | un
   return (await toShops(await ShopRow.findAll({ where: { id: shopId, ownerId } })))[0];
 }
 
+/** A shop, whoever owns it; undefined where it is gone. */
+export const shopById = async (id: string): Promise<Shop | undefined> =>
+  (await toShops(await ShopRow.findAll({ where: { id } })))[0];
+
 /** A shop as it is now, where something long has happened since it was read. */
 export async function freshShop({ ownerId, id }: Pick<Shop, "ownerId" | "id">): Promise<Shop> {
   const found = await shopOf(ownerId, id);

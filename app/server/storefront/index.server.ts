@@ -2,11 +2,10 @@ import type { IncomingMessage, ServerResponse } from "node:http";
 import express, { type Express, type Request, type Response } from "express";
 import compression from "compression";
 import helmet from "helmet";
-import { z } from "zod";
 import { iconPicture, withoutEnd } from "~/core/document";
 import { solveLook } from "~/core/theme";
 import { themeById } from "~/themes";
-import { isOutOfReach, SignUp } from "../database/index.server";
+import { isOutOfReach } from "../database/index.server";
 import { situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
 import { trustProxies } from "../config/index.server";
@@ -18,7 +17,9 @@ import { shopAt } from "../shops/index.server";
 import { icoOf, iconPng, iconSvg } from "./favicon";
 import { contentFor, draftPage, FOR_ONE, serveDrafts } from "./draft";
 import { feedOf } from "./feed";
+import { forms } from "./forms";
 import { answerKept, hostLabel } from "./front";
+import { lists } from "./lists";
 import {
   closedPage,
   contentOf,
@@ -35,18 +36,9 @@ import { TooMany } from "./gate";
 import { cookieOf, fromHere, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
 import { shopping } from "./shopping";
 
+export { letterContent } from "./lists";
 export { contentOf } from "./pages";
 
-const signUpSchema = z.object({ address: z.string().trim().toLowerCase().max(254).pipe(z.email()) });
-
-const THANKS = {
-  title: "Thank you",
-  text: "You are on the list.",
-};
-const NOT_AN_ADDRESS = { title: "That is not a mail address", text: "Please go back and check what you wrote." };
-
-/** At most this many sign-ups from one place in a minute. */
-const MOST_PER_MINUTE = 20;
 /** At most this many words for friends are tried from one place in a minute; who knows it is known for so long. */
 const MOST_TRIES = 10;
 const FRIEND_SECONDS = 30 * 86_400;
@@ -199,28 +191,7 @@ function whateverElse(): Express {
     response.type("application/xml").send(map);
   });
 
-  const mayPost = perMinute("sign-up", MOST_PER_MINUTE);
-  app.post("/sign-up", express.urlencoded({ extended: false, limit: "4kb" }), async (request, response) => {
-    const shop = shopOf(response);
-    const wantsJson = request.accepts(["html", "json"]) === "json";
-    const answer = async (status: number, said: { title: string; text: string }) => {
-      if (wantsJson)
-        return void response
-          .status(status)
-          .json({ ok: status === 200, text: status === 200 ? said.text : `${said.title}. ${said.text}` });
-      const page = await messagePage(shop, said.title, said.text, status, originOf(response));
-      if (page) send(request, response, page, "no-store");
-      else response.status(404).end();
-    };
-    if (!fromHere(request, response))
-      return answer(403, { title: "That came from another site", text: "Please sign up on this shop’s own page." });
-    if (!(await mayPost(request, response)))
-      return answer(429, { title: "That was a little too often", text: "Please try again in a minute." });
-    const input = signUpSchema.safeParse(request.body ?? {});
-    if (!input.success) return answer(422, NOT_AN_ADDRESS);
-    await SignUp.upsert({ shopId: shop.id, address: input.data.address, createdAt: new Date() });
-    return answer(200, THANKS);
-  });
+  app.use(lists());
 
   const mayTry = perMinute("friends", MOST_TRIES);
   app.post("/friends", express.urlencoded({ extended: false, limit: "2kb" }), async (request, response) => {
@@ -267,6 +238,7 @@ function whateverElse(): Express {
   });
 
   app.use(shopping());
+  app.use(forms());
 
   app.get("/{*path}", async (request, response) => {
     const shop = shopOf(response);

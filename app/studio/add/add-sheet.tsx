@@ -176,7 +176,19 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
   const suited = ({ definition }: AddChoice) =>
     isLacking(definition) && (!definition.only || (sort !== undefined && definition.only.includes(sort)));
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
-  const widgets = WIDGETS.filter((c) => suited(c) && matches(c));
+  // What has a place in one kind of section alone is offered there.
+  const takes = useStudio((s) => {
+    const root = s.selected ? locate(s.draft, s.selected)?.root : undefined;
+    const section = root && pathTo(root, s.selected!)[0];
+    return Object.keys((section && kindOf(section)?.definition.holds) ?? {}).join(" ");
+  });
+  const hasPlace = ({ definition: { slots } }: AddChoice) =>
+    slots.includes("widgets") || slots.some((slot) => takes.split(" ").includes(slot));
+  const widgets = WIDGETS.filter((c) => hasPlace(c) && suited(c) && matches(c));
+  // What is called by the words that are looked for stands first; what only mentions them, after that.
+  const isCalled = ({ definition: { name } }: AddChoice) => words.every((word) => name.toLowerCase().includes(word));
+  const called = new Set(sought.trim() ? sections.filter(isCalled).map((c) => c.purpose) : []);
+  const purposes = [...PURPOSES].sort((a, b) => Number(called.has(b)) - Number(called.has(a)));
   const scenes = useScenes();
   const make = (choice: AddChoice) => choice.make(store.getState().goods, scenes);
   const close = () => {
@@ -266,7 +278,7 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
         </Box>
         <Box sx={{ overflowY: "auto", px: 3, py: 2, display: "grid", gap: 3 }}>
           {widgets.length && isInColumns ? things : null}
-          {PURPOSES.map((purpose) => {
+          {purposes.map((purpose) => {
             const inside = sections.filter((c) => c.purpose === purpose);
             if (inside.length === 0) return null;
             return (

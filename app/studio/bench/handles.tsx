@@ -4,28 +4,8 @@ import { columnsOf, setShares, setStyle, sharesIn } from "~/core/commands";
 import type { Device, Audience, Part } from "~/core/document";
 import { alignmentsOf, dragLine, ratioOf } from "~/core/layout";
 import { useStudioStore } from "../keeping";
-import { followPointer, type PointerDrag } from "../ui";
+import { useHeld } from "./use-held";
 import { boxOf, useMeasured } from "./use-measured";
-
-/** Begins a change that is one step however long the hand stays on; `give` takes it back when it was cancelled. */
-function useHeld() {
-  const store = useStudioStore();
-  return (down: ReactPointerEvent, onMove: PointerDrag["onMove"], after: () => void) => {
-    down.preventDefault();
-    down.stopPropagation();
-    const { history } = store.getState();
-    store.getState().hold(true);
-    followPointer(down.nativeEvent, {
-      farEnough: 3,
-      onMove,
-      onEnd: (how) => {
-        store.getState().hold(false);
-        if (how === "cancelled" && store.getState().history !== history) store.getState().undo();
-        after();
-      },
-    });
-  };
-}
 
 /** How near to a common ratio a line has to come to be drawn to it, in percent of the columns' width. */
 const REACH = 1.6;

@@ -17,6 +17,7 @@ import type { Held } from "./placing";
 import { ColumnLines, SpaceHandles } from "./handles";
 import { nameOfPart, partAt, type PartAt } from "./parts";
 import type { Dragging } from "./use-drag";
+import { SpanHandle } from "./span-handle";
 import { SpotHandles } from "./spot-handles";
 import { boxOf, useMeasured } from "./use-measured";
 
@@ -182,6 +183,9 @@ export function Marks({ frame, pane, device, scale, hovered, dragging, held, onG
         />
       ) : null}
       {isAlone && part ? <FocusHandles frame={frame} node={part.node} device={device} /> : null}
+      {isAlone && part && around && part.level === "widget" && kindOf(part.node)?.definition.styles.includes("span") ? (
+        <SpanHandle frame={frame} node={part.node} around={around} layers={layers} />
+      ) : null}
       {isAlone && part ? <SpotHandles frame={frame} node={part.node} /> : null}
       {isAlone && part && isPlaced ? (
         <PlacedHandles frame={frame} device={device} scale={scale} node={part.node} held={held} onHeld={onHeld} />

@@ -23,6 +23,9 @@ export function partAt(draft: Draft, id: string): PartAt | undefined {
   return undefined;
 }
 
+/** The longest that a part is called by its own words, in characters. */
+const LONGEST_NAME = 40;
+
 /** What a part is called among those around it: "Column 2", "Button". */
 export function nameIn(node: Part, parent: Part | undefined): string {
   if (!parent) return nameOf(node);
@@ -33,7 +36,11 @@ export function nameIn(node: Part, parent: Part | undefined): string {
         .flat()
         .findIndex((n) => n.id === node.id) + 1
     }`;
-  if (levelOf(node) !== "column") return nameOf(node);
+  if (levelOf(node) !== "column") {
+    const { calledBy = "" } = kindOf(node)?.definition ?? {};
+    const words = entryOf(node.props, calledBy);
+    return (typeof words === "string" && words.trim().slice(0, LONGEST_NAME)) || nameOf(node);
+  }
   return `Column ${(parent.slots.columns ?? []).findIndex((c) => c.id === node.id) + 1}`;
 }
 

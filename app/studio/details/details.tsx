@@ -95,7 +95,7 @@ function Styles({ ids, nodes, names, group, ...rest }: StylesProps) {
 
 /** What is set most often, of what a kind names; at most this many are shown without opening a head. */
 const OFTEN = {
-  sits: ["columns", "rows", "height", "share", "flow", "wide", "spread", "align"],
+  sits: ["span", "columns", "rows", "height", "share", "flow", "wide", "spread", "align"],
   looks: ["letters", "set", "scrim", "size", "headSize", "shape", "ink"],
 } as const;
 const AT_ONCE = 2;
@@ -283,7 +283,12 @@ function Selected({ page }: { page: string }) {
   const common = { ids, nodes, layers, theme: theme.name, arrangement: arrangement.name };
   const all = [...styles, ...more];
   const folded = (group: "sits" | "looks") => all.filter((each) => !oftenOf(styles, group).includes(each));
-  const seldom = definition.fields.filter((f) => f.seldom);
+  const asked = definition.fields.filter(
+    ({ where }) => !where || where[1].includes(String(entryOf(node.props, where[0]))),
+  );
+  const hasLooks =
+    isSection || all.some((each) => entryOf(PROPERTIES, each)?.group === "looks") || brandPart !== undefined;
+  const seldom = asked.filter((f) => f.seldom);
   const filled = seldom.filter((f) => {
     const value = entryOf(node.props, f.key);
     return typeof value === "string" && value !== "" && value !== entryOf(definition.defaults, f.key);
@@ -314,7 +319,7 @@ function Selected({ page }: { page: string }) {
       {isOne && definition.fields.length ? (
         <Group title="What it says">
           {definition.eachIs ? <InsideField section={node} one={definition.eachIs} /> : null}
-          {definition.fields.filter((f) => !f.seldom).map(control)}
+          {asked.filter((f) => !f.seldom).map(control)}
           {seldom.length ? (
             <Folds>
               <Fold title="More to say" said={filled ? `${filled} filled in` : ""}>
@@ -350,43 +355,45 @@ function Selected({ page }: { page: string }) {
             </Folds>
           </Group>
 
-          <Group title="How it looks">
-            {under ? <WordsOnPicture node={node} layers={layers} picture={under} /> : null}
-            <Styles {...common} names={oftenOf(styles, "looks")} group="looks" />
-            {isOne && brandPart ? (
-              <FromBrand part={entryOf(brandPart.parts, String(entryOf(node.props, brandPart.by))) ?? ""} />
-            ) : null}
-            <Folds>
-              <StyleFolds
-                {...common}
-                names={folded("looks")}
-                group="looks"
-                also={
-                  isOne && isSection && definition.slots.includes("main")
-                    ? {
-                        family: "colour",
-                        isUsed: Boolean(chassisOf(node).backdrop ?? chassisOf(node).groundFilm),
-                        field: (
-                          <>
-                            <BackdropField node={node} />
-                            {under === null ? null : <GroundFilmField node={node} />}
-                          </>
-                        ),
-                      }
-                    : undefined
-                }
-              />
-              {isOne && isSection ? (
-                <Fold
-                  title="Name and code"
-                  {...saidOf(node, [], [chassisOf(node).anchor, chassisOf(node).css].filter(Boolean).length)}
-                >
-                  <AnchorField key={`${node.id} anchor`} node={node} />
-                  <OwnCssField key={node.id} node={node} />
-                </Fold>
+          {hasLooks ? (
+            <Group title="How it looks">
+              {under ? <WordsOnPicture node={node} layers={layers} picture={under} /> : null}
+              <Styles {...common} names={oftenOf(styles, "looks")} group="looks" />
+              {isOne && brandPart ? (
+                <FromBrand part={entryOf(brandPart.parts, String(entryOf(node.props, brandPart.by))) ?? ""} />
               ) : null}
-            </Folds>
-          </Group>
+              <Folds>
+                <StyleFolds
+                  {...common}
+                  names={folded("looks")}
+                  group="looks"
+                  also={
+                    isOne && isSection && definition.slots.includes("main")
+                      ? {
+                          family: "colour",
+                          isUsed: Boolean(chassisOf(node).backdrop ?? chassisOf(node).groundFilm),
+                          field: (
+                            <>
+                              <BackdropField node={node} />
+                              {under === null ? null : <GroundFilmField node={node} />}
+                            </>
+                          ),
+                        }
+                      : undefined
+                  }
+                />
+                {isOne && isSection ? (
+                  <Fold
+                    title="Name and code"
+                    {...saidOf(node, [], [chassisOf(node).anchor, chassisOf(node).css].filter(Boolean).length)}
+                  >
+                    <AnchorField key={`${node.id} anchor`} node={node} />
+                    <OwnCssField key={node.id} node={node} />
+                  </Fold>
+                ) : null}
+              </Folds>
+            </Group>
+          ) : null}
         </>
       )}
 

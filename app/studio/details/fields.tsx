@@ -32,6 +32,7 @@ import { TableField } from "./table-field";
 import { useNeededWidth } from "./needed-width";
 import { PictureViewField } from "./picture-view";
 import { useSet, useSetOrSay, viewAt, type FieldProps } from "./use-set";
+import { WhenField } from "./when-field";
 
 /** Text that is kept as it is typed. What may not be kept stays in the field, with the reason beside it. */
 function WordsField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "line" | "text" }> }) {
@@ -411,6 +412,8 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
           control={(inner, at) => <FieldControl key={inner.key} node={node} field={inner} path={at} />}
         />
       );
+    case "when":
+      return <WhenField node={node} field={field} path={path} />;
     case "yes":
       return <YesField node={node} field={field} path={path} />;
     case "products":

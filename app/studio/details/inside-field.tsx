@@ -3,7 +3,7 @@ import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
 import { addNode, locate, nudgeNode, removeNodes } from "~/core/commands";
 import { entryOf, type Part } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
-import { accepts, kindOf, kindsOf, type Kind } from "~/kinds";
+import { accepts, kindOf, kindsOf, levelOf, type Kind } from "~/kinds";
 import { fillNode, fillStart } from "~/kinds/fill";
 import { nameIn } from "../bench";
 import { useStudio, useStudioStore } from "../keeping";
@@ -16,7 +16,7 @@ type InsideFieldProps = {
   one: string;
 };
 
-/** The sections within a section, such as slides: chosen, moved, taken away, added. */
+/** What stands within a section, such as slides or the fields of a form: chosen, moved, taken away, added. */
 export function InsideField({ section, one }: InsideFieldProps) {
   const store = useStudioStore();
   const scenes = useScenes();
@@ -28,7 +28,11 @@ export function InsideField({ section, one }: InsideFieldProps) {
     const why = change(outcome);
     if (why) say(why, "problem");
   };
-  const kinds = kindsOf("section").filter((kind) => accepts(section, slot, { kind: kind.definition.kind }));
+  // What stands elsewhere as well is put here out of Add.
+  const kinds = [
+    ...kindsOf("section"),
+    ...kindsOf("widget").filter((kind) => kind.definition.slots[0] === slot),
+  ].filter((kind) => accepts(section, slot, { kind: kind.definition.kind }));
   const add = ({ definition: { kind, starts } }: Kind) => {
     const { draft } = store.getState();
     const document = locate(draft, section.id)?.document;
@@ -39,8 +43,10 @@ export function InsideField({ section, one }: InsideFieldProps) {
     const pictures = fresh.length ? fresh : scenes;
     const made = starts?.[0] ? fillStart(kind, starts[0].id, goods, pictures) : fillNode(kind, goods, pictures);
     const like = inside.findLast((each) => each.kind === kind);
-    const node = like && !starts ? { ...made, style: like.style } : made;
+    const node = like && !starts && levelOf(like) === "section" ? { ...made, style: like.style } : made;
     run(addNode(draft, document, { parent: section.id, slot, index: inside.length }, node, one));
+    // What has to be told what it is for is opened at once.
+    if (levelOf(node) === "widget") store.getState().select(node.id);
   };
   return (
     <Box role="group" aria-label={`${one}s`}>

@@ -30,6 +30,7 @@ const AREAS = [
   ["Pages", "pages"],
   ["Goods", "goods"],
   ["Pictures", "pictures"],
+  ["Mail", "mail"],
 ] as const;
 
 export type ShopChoice = { readonly id: string; readonly host: string; readonly name: string };

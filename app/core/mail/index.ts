@@ -1,0 +1,35 @@
+export {
+  ENTRY_STATES,
+  LETTER_SORTS,
+  looksLikeSpam,
+  NEWS,
+  type EntryState,
+  type LetterSort,
+  type LetterState,
+  type ListState,
+  type MailEntry,
+  type Reply,
+} from "./entries";
+export {
+  blockSchema,
+  dueLetters,
+  letterProblem,
+  letterSchema,
+  listName,
+  MOST_FOLLOW_DAYS,
+  type BlockSort,
+  type Letter,
+  type LetterBlock,
+  type LetterInput,
+  type MailList,
+  type Subscriber,
+} from "./letters";
+export {
+  mailChange,
+  messagesAsked,
+  type MailFacts,
+  type MailRequest,
+  type Messages,
+  type MessagesAsked,
+  type People,
+} from "./requests";

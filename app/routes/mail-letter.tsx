@@ -1,0 +1,1 @@
+export { LetterPage as default } from "~/studio/mail";

@@ -1,0 +1,1 @@
+export { LettersPage as default } from "~/studio/mail";

@@ -1,0 +1,1 @@
+export { ListsPage as default } from "~/studio/mail";

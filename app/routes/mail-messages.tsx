@@ -1,0 +1,1 @@
+export { MessagesPage as default } from "~/studio/mail";

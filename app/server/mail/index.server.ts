@@ -1,0 +1,35 @@
+export { mailFacts } from "./facts";
+export {
+  dropOldEntries,
+  markEntries,
+  messageCounts,
+  messagesOf,
+  messagesTable,
+  removeEntries,
+  replyTo,
+  takeEntry,
+  type Replied,
+} from "./entries";
+export { hasRoomFor, sentFile, sortOfFile } from "./files";
+export {
+  keepLetter,
+  lettersOf,
+  removeLetter,
+  sendDueLetters,
+  sendTrial,
+  setLetter,
+  type LetterChanged,
+  type LetterKept,
+} from "./letters";
+export {
+  confirm,
+  confirmsByMail,
+  forgetPeople,
+  join,
+  leave,
+  listsOf,
+  setConfirmsByMail,
+  subscribersOf,
+  whoHas,
+  type Joined,
+} from "./lists";
