@@ -44,7 +44,7 @@ export function fieldsOf(form: Pick<Part, "slots">, goods: Goods, place = NOWHER
       ...(props.sort === "product" ? { names: new Map(offered.map(({ id, title }) => [id, title])) } : {}),
       least: numberOf(props.least),
       most: numberOf(props.most),
-      days: props.days,
+      dates: props.dates,
       takes: props.takes,
       value: { words: props.value, ...place }[props.sends],
       message: props.message,

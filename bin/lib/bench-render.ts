@@ -4,6 +4,7 @@
  */
 import { gzipSync } from "node:zlib";
 import { copyWithNewIds } from "../../app/core/document";
+import { findWords } from "../../app/kinds/find-words";
 import { renderPage, type ShopContent, type Target } from "../../app/render";
 import { configure, readConfig } from "../../app/server/config/index.server";
 import { connect, disconnect } from "../../app/server/database/index.server";
@@ -89,5 +90,12 @@ const journal = {
   list: timed(journalOfMany, 60, { page: "text", id: "journal" }),
   feed: timed(journalOfMany, 60, (of) => journalFeed(of, "/journal/feed.xml", "http://larkspindle.localhost", "")),
 };
+
+const MANY_PAGES = 500;
+const manyPages = withPosts(MANY_PAGES).draft;
+const finding = {
+  pages: MANY_PAGES,
+  ...timed(content, 20, () => findWords(manyPages, { words: "wind", matchCase: false, whole: true })),
+};
 await disconnect();
-console.log(JSON.stringify({ ...home, target: 4, growth, journal }));
+console.log(JSON.stringify({ ...home, target: 4, growth, journal, finding }));

@@ -147,6 +147,7 @@ await runMain(async () => {
     console.table([
       { what: `list of ${render.journal.posts} posts (ms of CPU)`, ...render.journal.list, target: 20 },
       { what: "its feed (ms of CPU)", ...render.journal.feed, target: 50 },
+      { what: `words found in ${render.finding.pages} pages (ms of CPU)`, ...render.finding, target: 300 },
     ]);
     console.table([
       { ...site, ...seen },

@@ -138,8 +138,8 @@ function problemOf(field: FormField, values: readonly string[], file: FileGiven 
     }
     case "date":
       if (!isDay(value)) return "That is not a day.";
-      if (field.days === "coming" && value < today) return "Choose a day from today on.";
-      return field.days === "past" && value > today ? "Choose a day that has been." : undefined;
+      if (field.dates === "coming" && value < today) return "Choose a day from today on.";
+      return field.dates === "past" && value > today ? "Choose a day that has been." : undefined;
     case "choice":
     case "product":
       return values.length === 1 && field.options.includes(value) ? undefined : "Please choose one of these.";

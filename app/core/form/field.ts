@@ -45,7 +45,7 @@ export type FormField = {
   readonly least: number | null;
   readonly most: number | null;
   /** Which days may be given, today among them. */
-  readonly days: "any" | "coming" | "past";
+  readonly dates: "any" | "coming" | "past";
   readonly takes: FileSort;
   /** What is sent along by a hidden field. */
   readonly value: string;

@@ -11,7 +11,7 @@ const field = (more: Partial<FormField> & Pick<FormField, "id">): FormField => (
   options: [],
   least: null,
   most: null,
-  days: "any",
+  dates: "any",
   takes: "any",
   value: "",
   message: "",
@@ -49,9 +49,9 @@ describe("an answer", () => {
   it("keeps within what it may be", () => {
     expect(why({ sort: "number", least: 1, most: 3 }, "4")).toBe("Give a number from 1 to 3.");
     expect(why({ sort: "number", least: 2 }, "1")).toBe("Give a number of 2 or more.");
-    expect(why({ sort: "date", days: "coming" }, "2026-11-28")).toContain("from today");
-    expect(why({ sort: "date", days: "coming" }, TODAY)).toBeUndefined();
-    expect(why({ sort: "date", days: "past" }, "2026-11-30")).toContain("has been");
+    expect(why({ sort: "date", dates: "coming" }, "2026-11-28")).toContain("from today");
+    expect(why({ sort: "date", dates: "coming" }, TODAY)).toBeUndefined();
+    expect(why({ sort: "date", dates: "past" }, "2026-11-30")).toContain("has been");
     expect(why({ sort: "choice", options: ["A", "B"] }, "C")).toBeDefined();
     expect(why({ sort: "choice", options: ["A", "B"] }, ["A", "B"])).toBeDefined();
     expect(why({ sort: "several", options: ["A", "B"] }, ["A", "B"])).toBeUndefined();

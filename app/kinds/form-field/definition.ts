@@ -17,7 +17,7 @@ const props = z.object({
   shows: z.enum(["list", "buttons"]),
   least: bound,
   most: bound,
-  days: z.enum(["any", "coming", "past"]),
+  dates: z.enum(["any", "coming", "past"]),
   takes: z.enum(FILE_SORTS),
   collection: z.string().max(40).nullable(),
   sends: z.enum(["words", "page", "product"]),
@@ -108,7 +108,7 @@ export const definition: Definition<FormFieldProps> = {
     { type: "line", key: "most", label: "At most", most: 14, where: ["sort", ["number"]] },
     {
       type: "choice",
-      key: "days",
+      key: "dates",
       label: "Days that can be given",
       options: [
         ["any", "Any"],
@@ -160,7 +160,7 @@ export const definition: Definition<FormFieldProps> = {
     shows: "buttons",
     least: "",
     most: "",
-    days: "any",
+    dates: "any",
     takes: "any",
     collection: null,
     sends: "words",

@@ -139,8 +139,8 @@ export function View({ props }: ViewProps<FormFieldProps>) {
             id={own}
             type={TYPES[sort] ?? "text"}
             {...(sort === "number" ? { inputMode: "decimal" as const } : {})}
-            {...(sort === "date" && field.days !== "any"
-              ? { [field.days === "coming" ? "min" : "max"]: form.today }
+            {...(sort === "date" && field.dates !== "any"
+              ? { [field.dates === "coming" ? "min" : "max"]: form.today }
               : {})}
             autoComplete={COMPLETES[sort]}
             maxLength={sort === "date" ? undefined : sort === "mail" ? 254 : 300}

@@ -22,7 +22,7 @@ function customOrder(): readonly Part[] {
     ask("number", "How many?", { least: "1", ...free }, half),
     ask("line", "What you would like to spend", free, half),
     day,
-    ask("date", "By which day?", { days: "coming", ...only(day, "Yes") }, half),
+    ask("date", "By which day?", { dates: "coming", ...only(day, "Yes") }, half),
   ];
 }
 

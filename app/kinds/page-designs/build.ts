@@ -2,6 +2,7 @@ import { makeColumn } from "~/core/commands";
 import type { Json, Part, StyleSheet } from "~/core/document";
 import type { RichNode } from "~/core/rich";
 import { makeNode } from "..";
+import { FORM_STARTS } from "../form/starts";
 import type { Trade } from "./trades";
 
 /** What a design is made with: the shop's own name, goods and pictures. */
@@ -23,6 +24,21 @@ export const section = (kind: string, props: Props, all?: StyleSheet["all"]): Pa
   makeNode(kind, props, all ? styled(all) : {});
 
 export const widget = section;
+
+/** A form, begun as one of its starting points. */
+export function form(start: (typeof FORM_STARTS)[number]["id"], props: Props, all?: StyleSheet["all"]): Part {
+  const found = FORM_STARTS.find(({ id }) => id === start);
+  if (!found) throw new Error(`no form begins as “${start}”`);
+  const { slots, props: own = {} } = found.build({
+    picture: null,
+    pictures: [],
+    product: null,
+    link: { to: "nowhere" },
+  });
+  // Fields say by id which others they depend on.
+  const answers = (slots.answers ?? []).map(({ id, kind, props: said, style }) => makeNode(kind, said, { id, style }));
+  return makeNode("form", { ...own, ...props }, { slots: { answers }, ...(all ? styled(all) : {}) });
+}
 
 /** A section with columns of widgets; shares in percent. */
 export const columns = (

@@ -1,4 +1,4 @@
-import { columns, point, section, toCollection, widget } from "./build";
+import { columns, form, point, section, toCollection, widget } from "./build";
 import type { PageDesign } from "./design";
 
 /** Pages that show goods and sell them. */
@@ -27,10 +27,10 @@ export const SHOW_AND_SELL: readonly PageDesign[] = [
         ],
         { gap: 5 },
       ),
-      section(
-        "text",
-        { arrangement: "statement", heading: "Write to us with a picture of your shop.", text: "[your mail address]" },
-        { set: "tint" },
+      form(
+        "wholesale",
+        { heading: "Write to us", text: "A picture of your shop tells us more than anything else." },
+        { set: "tint", width: "content" },
       ),
     ],
   },

@@ -1,4 +1,4 @@
-import { columns, heading, point, section, toCollection, widget, words } from "./build";
+import { columns, form, heading, point, section, toCollection, widget, words } from "./build";
 import type { PageDesign } from "./design";
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -79,14 +79,10 @@ export const WHO_YOU_ARE: readonly PageDesign[] = [
     synonyms: ["mail", "telephone", "address", "opening hours", "find us", "reach", "visit", "location"],
     toBeChecked: true,
     build: (g) => [
-      section(
-        "text",
-        {
-          heading: "Write to us",
-          text: "A question about something in the shop, about an order, or just a word.",
-        },
-        { align: "start", spaceBottom: 2 },
-      ),
+      form("contact", {
+        arrangement: "beside",
+        text: "A question about something in the shop, about an order, or just a word.",
+      }),
       columns(
         [
           [33.33, [heading("By mail", "3", { headSize: 1 }), words("[your mail address]")]],
@@ -102,7 +98,7 @@ export const WHO_YOU_ARE: readonly PageDesign[] = [
             ],
           ],
         ],
-        { spaceTop: 0, gap: 5 },
+        { gap: 5 },
       ),
       section("picture-words", {
         heading: `Come by`,

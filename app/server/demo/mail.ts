@@ -24,7 +24,7 @@ function customFields(): Part[] {
     ask("line", "How old is the child?", { when: { field: flies.id, how: "is", value: "A child" } }, "half"),
     ask("text", "What should it look like?"),
     ask("file", "A drawing, if there is one", { required: false, takes: "pictures" }),
-    ask("date", "By which day?", { required: false, days: "coming" }, "half"),
+    ask("date", "By which day?", { required: false, dates: "coming" }, "half"),
     ask("consent", "Write to me now and then, when something new is on the bench", { required: false, list: "News" }),
   ];
 }

@@ -7,6 +7,7 @@ import { LAYOUT_SORTS, layoutsOf, type PageDocument, entryOf } from "~/core/docu
 import { journalOf, journalsOf } from "~/core/journal";
 import { LAYOUT_NAMES } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
+import { FindWords } from "../finding";
 import { MenusDialog } from "../menus";
 import { NewPage, NewPost, OpenShop, PostsList } from "../site";
 import { FindPage } from "./find-page";
@@ -23,7 +24,9 @@ export function PageChoice({ page }: { page: string }) {
   const documents = useStudio((s) => s.draft.documents);
   const shop = useStudio((s) => s.shop);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [opened, setOpened] = useState<"find" | "new" | "posts" | "post" | "menus" | "layouts" | "open" | null>(null);
+  const [opened, setOpened] = useState<
+    "find" | "new" | "posts" | "post" | "words" | "menus" | "layouts" | "open" | null
+  >(null);
   const open = (what: typeof opened) => {
     setAnchor(null);
     setOpened(what);
@@ -96,6 +99,7 @@ export function PageChoice({ page }: { page: string }) {
         <MenuItem component={Link} to={`/s/${shop.id}/pages/all`} onClick={() => setAnchor(null)}>
           All pages at a glance
         </MenuItem>
+        <MenuItem onClick={() => open("words")}>Find and replace words …</MenuItem>
         <MenuItem onClick={() => open("menus")}>Menus …</MenuItem>
         <MenuItem onClick={() => open("open")}>Open or close the shop …</MenuItem>
         <MenuItem onClick={() => open("layouts")}>Layouts, and who uses which …</MenuItem>
@@ -133,6 +137,7 @@ export function PageChoice({ page }: { page: string }) {
       ) : null}
       {opened === "post" ? <NewPost journal={here} onClose={() => open(null)} /> : null}
       <NewPage open={opened === "new"} onClose={() => open(null)} />
+      <FindWords open={opened === "words"} onClose={() => open(null)} />
       <MenusDialog open={opened === "menus"} onClose={() => open(null)} />
       <OpenShop open={opened === "open"} onClose={() => open(null)} />
       <LayoutsDialog open={opened === "layouts"} onClose={() => open(null)} />

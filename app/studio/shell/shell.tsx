@@ -15,6 +15,7 @@ import {
 import { Check, ChevronDown, ExternalLink, Keyboard } from "lucide-react";
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import { Form, Link, NavLink, useLocation } from "react-router";
+import { FindWords } from "../finding";
 import { startKeeper, useStudio, useStudioStore, type Keeper } from "../keeping";
 import { PublishButton, PublishDialog } from "../publish";
 import { IconAction, INK, STUDIO_LOOKS, useKeys, Zest } from "../ui";
@@ -127,7 +128,7 @@ export function Shell({
   const shop = useStudio((s) => s.shop);
   const said = useStudio((s) => s.said);
   const keeper = useRef<Keeper | null>(null);
-  const [dialog, setDialog] = useState<"publish" | "history" | "keys" | "go" | null>(null);
+  const [dialog, setDialog] = useState<"publish" | "history" | "keys" | "go" | "words" | null>(null);
   useEffect(() => {
     const started = startKeeper(store);
     keeper.current = started;
@@ -270,6 +271,7 @@ export function Shell({
       </Box>
       <PublishDialog open={dialog === "publish"} onClose={close} onHistory={() => setDialog("history")} flush={flush} />
       <PublicationsDialog open={dialog === "history"} onClose={close} flush={flush} />
+      <FindWords open={dialog === "words"} onClose={close} />
       <KeysHelp open={dialog === "keys"} onClose={close} />
       <GoTo
         open={dialog === "go"}
@@ -277,6 +279,7 @@ export function Shell({
         actions={[
           { label: "Publish", group: "Do", go: openPublish },
           { label: "Earlier publications", group: "Do", go: () => setDialog("history") },
+          { label: "Find and replace words", group: "Do", go: () => setDialog("words") },
           { label: "Undo", group: "Do", go: undo },
         ]}
       />

@@ -1,0 +1,1 @@
+export { FindWords } from "./find-words";
