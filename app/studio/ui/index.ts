@@ -1,3 +1,4 @@
+export { AreaParts } from "./area-parts";
 export { ConfirmDialog, NameDialog } from "./ask-dialogs";
 export { HATCH, INK, ON_LEMON, LOOK_ATTRIBUTE, LOOKS, studioTheme } from "./theme";
 export { LookChoice, STUDIO_LOOKS } from "./look-choice";
