@@ -29,7 +29,6 @@ export default [
   route("s/:shop/film", "routes/film.ts"),
   route("s/:shop/goods.csv", "routes/goods-file.ts", { id: "goods-csv" }),
   route("s/:shop/goods.xlsx", "routes/goods-file.ts", { id: "goods-xlsx" }),
-  route("s/:shop/mail/facts", "routes/mail-facts.ts"),
   route("s/:shop/mail/messages", "routes/mail-messages-of.ts"),
   route("s/:shop/mail/people", "routes/mail-people.ts"),
   route("s/:shop/mail/change", "routes/mail-change.ts"),

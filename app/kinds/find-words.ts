@@ -116,6 +116,8 @@ function* textsOf(
   }
 }
 
+const idOf = (document: string, node: Part, { path }: TextAt): string => `${document} ${node.id} ${path.join(".")}`;
+
 /** What a page says of itself to search engines and in lists. */
 const OF_PAGES = [
   ["searchTitle", "Title for search engines"],
@@ -162,8 +164,7 @@ export function findWords(draft: Draft, sought: Sought, most = 2000): readonly F
       text += each;
     }
     if (spans.length === 0) continue;
-    const id = `${document} ${node.id} ${at.path.join(".")}`;
-    found.push({ id, document, part: node.id, path: at.path, where, text, spans });
+    found.push({ id: idOf(document, node, at), document, part: node.id, path: at.path, where, text, spans });
     if (found.length >= most) break;
   }
   return found;
@@ -190,7 +191,7 @@ export function replaceWords(draft: Draft, sought: Sought, by: string, only: Rea
   if (!pattern) return refuse("Write what to look for first.");
   const operations: Operation[] = [];
   for (const { document, node, at } of textsOfDraft(draft)) {
-    if (!only.has(`${document} ${node.id} ${at.path.join(".")}`)) continue;
+    if (!only.has(idOf(document, node, at))) continue;
     const after = rewritten(at.value, pattern, by);
     if (after === undefined) continue;
     if (node === entryOf(draft.documents, document)?.root && at.path[0] === TITLE) {

@@ -26,21 +26,26 @@ const NOWHERE: FormPlace = { page: "", product: "" };
 /** The most products that one list offers. */
 const MOST_PRODUCTS = 500;
 
+const CHOOSING: ReadonlySet<string> = new Set(["choice", "several", "product"]);
+
 const numberOf = (text: string): number | null => (text === "" ? null : Number(text));
 
-/** What a form asks, in order. Fields without a question, or that can't be read, ask nothing. */
+/** What a form asks, in order. Fields without a question, with nothing to choose from, or that can't be read, ask nothing. */
 export function fieldsOf(form: Pick<Part, "slots">, goods: Goods, place = NOWHERE): readonly FormField[] {
   return (entryOf(form.slots, ANSWERS) ?? []).flatMap((part): FormField | readonly FormField[] => {
     if (part.kind !== FORM_FIELD || !part.shown) return [];
     const { data: props } = fieldDefinition.props.safeParse(part.props);
     if (!props?.label.trim()) return [];
     const offered = props.sort === "product" ? chosenProducts(goods, props.collection, MOST_PRODUCTS) : [];
+    const options = props.sort === "product" ? offered.map(({ id }) => id) : optionsIn(props.options);
+    // What there is nothing to choose from nobody could answer.
+    if (CHOOSING.has(props.sort) && options.length === 0) return [];
     return {
       id: part.id,
       sort: props.sort,
       label: props.label,
       required: props.required,
-      options: props.sort === "product" ? offered.map(({ id }) => id) : optionsIn(props.options),
+      options,
       ...(props.sort === "product" ? { names: new Map(offered.map(({ id, title }) => [id, title])) } : {}),
       least: numberOf(props.least),
       most: numberOf(props.most),

@@ -47,8 +47,14 @@ function studiosWords(shop: string): ReadonlySet<string> {
       // What lists begin with is the studio's as well.
       if (key.includes(".") || definition.placeholders?.includes(key)) note(words);
     for (const start of definition.starts ?? []) {
-      const { slots = {} } = start.build({ picture: null, pictures: [], product: null, link: { to: "nowhere" } });
+      const { slots = {}, props = {} } = start.build({
+        picture: null,
+        pictures: [],
+        product: null,
+        link: { to: "nowhere" },
+      });
       noteAll(Object.values(slots).flat());
+      for (const { words: said } of wordsOf(definition.fields, props)) note(said);
     }
   }
   for (const trade of TRADES)

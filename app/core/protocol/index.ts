@@ -2,7 +2,7 @@ import { z } from "zod";
 import { documentSchema, MOST_DOCUMENTS, reworkSchema } from "../schema";
 import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
-import { mailChange, messagesAsked, type MailFacts, type Messages, type People } from "../mail";
+import { mailChange, messagesAsked, type Messages, type People } from "../mail";
 import { CURRENCIES, MONEY_FORMATS } from "../money";
 import { LONGEST_TAG, MOST_TAGS, type Picture } from "../pictures";
 import { mapSchema, placeSchema, pointSchema, REACH_NAMES } from "../map";
@@ -364,12 +364,6 @@ export const changeGoods = endpoint({
 
 const anObject = <T>() => z.custom<T>((value) => typeof value === "object" && value !== null);
 
-export const readMail = endpoint({
-  method: "GET",
-  path: "mail/facts",
-  input: z.object({}),
-  answer: anObject<MailFacts>(),
-});
 export const readMessages = endpoint({
   method: "GET",
   path: "mail/messages",

@@ -37,7 +37,13 @@ export function View({ props }: ViewProps<FormFieldProps>) {
   const id = useNodeId();
   const form = useForm();
   const field = form.fields.find((each) => each.id === id);
-  if (!field) return studio ? <p className="studio-empty">This asks nothing yet: give it a question.</p> : null;
+  if (!field)
+    return studio ? (
+      <p className="studio-empty">
+        {props.label || "Field"}: it asks nothing yet. Give it a question, and something to choose from where it asks to
+        choose.
+      </p>
+    ) : null;
   const name = nameOfField(id);
   const { sort, required, options, names, when } = field;
   if (sort === "hidden") return studio ? <p className="studio-empty">{props.label}: sent along unseen.</p> : null;
@@ -93,11 +99,7 @@ export function View({ props }: ViewProps<FormFieldProps>) {
     return (
       <fieldset className="fm-ask" {...asked}>
         <legend className="fm-label">{label}</legend>
-        {options.length === 0 && studio ? (
-          <p className="studio-empty">Write the choices, in Details on the left.</p>
-        ) : (
-          picks(sort === "several" ? "checkbox" : "radio")
-        )}
+        {picks(sort === "several" ? "checkbox" : "radio")}
         {after}
       </fieldset>
     );

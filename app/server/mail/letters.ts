@@ -3,7 +3,6 @@ import { newId } from "~/core/document";
 import {
   dueLetters,
   letterProblem,
-  letterSchema,
   type Letter,
   type LetterBlock,
   type LetterInput,
@@ -76,7 +75,7 @@ export async function keepLetter(
   input: LetterInput,
   known?: { readonly id: string; readonly version: number },
 ): Promise<LetterKept> {
-  const { sort, list, day, subject, blocks } = letterSchema.parse(input);
+  const { sort, list, day, subject, blocks } = input;
   const body = { subject, blocks };
   if (!known) {
     if ((await LetterRow.count({ where: { shopId } })) >= MOST_LETTERS)
@@ -105,7 +104,6 @@ export async function keepLetter(
   if (problem) return { ok: false, code: "refused", why: problem };
   const [count] = await LetterRow.update(
     {
-      sort,
       list,
       day,
       body: JSON.stringify({ ...body, ...(onSince === undefined ? {} : { onSince }) }),
@@ -229,9 +227,10 @@ export async function sendDueLetters(
     const from = await contentFor(shopId);
     if (!from) continue;
     for (const row of rows.filter((each) => each.shopId === shopId)) {
+      const { onSince = 0 } = bodyOf(row);
       const waiting = await database().query<Recipient>(
         `SELECT address, token, onAt FROM signUps WHERE shopId = :shopId AND list = :list AND state = 'on'
-         AND onAt <= :until AND NOT EXISTS
+         AND onAt <= :until AND onAt >= :since AND NOT EXISTS
            (SELECT 1 FROM letterSends WHERE letterId = :id AND letterSends.address = signUps.address)
          ORDER BY onAt LIMIT :most`,
         {
@@ -243,10 +242,11 @@ export async function sendDueLetters(
             most: AT_ONCE,
             // Whoever joins after a letter to all went out does not get it.
             until: row.state === "sending" && row.sentAt ? row.sentAt : new Date(now - followMs(row)),
+            // Those whose day had passed when it was switched on never get it; among those who wait they would be in the way of all others.
+            since: new Date(row.state === "sending" ? 0 : onSince - followMs(row)),
           },
         },
       );
-      const { onSince = 0 } = bodyOf(row);
       for (const each of waiting) {
         const joined = new Date(each.onAt!).getTime();
         const isDue =

