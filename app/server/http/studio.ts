@@ -5,6 +5,7 @@ import express, { type Express, type Request, type RequestHandler, type Response
 import helmet from "helmet";
 import type { ServerBuild } from "react-router";
 import { QueryTypes } from "sequelize";
+import sirv from "sirv";
 import { ownerOfSession, sessionSecret } from "../accounts/index.server";
 import { config, trustProxies } from "../config/index.server";
 import { database, PictureRow, ShopRow } from "../database/index.server";
@@ -148,7 +149,8 @@ export function studio(
   );
   app.use(compression());
   if (assets) {
-    app.use("/assets", express.static(`${assets}/assets`, { immutable: true, maxAge: "1y", fallthrough: false }));
+    // The build put packed copies beside them.
+    app.use("/assets", sirv(`${assets}/assets`, { brotli: true, immutable: true, maxAge: 365 * 24 * 3600 }));
     app.use(express.static(assets, { maxAge: "1h", index: false }));
   }
   app.get("/health", async (_request, response) => {
