@@ -1,4 +1,6 @@
 import { reactRouter } from "@react-router/dev/vite";
+import { readFile, writeFile } from "node:fs/promises";
+import { join } from "node:path";
 import { brotliCompressSync, constants } from "node:zlib";
 import { defineConfig, type Plugin } from "vite";
 
@@ -21,12 +23,13 @@ const packed: Plugin = {
   name: "packed",
   apply: "build",
   applyToEnvironment: (environment) => environment.name === "client",
-  generateBundle(_options, bundle) {
-    for (const file of Object.values(bundle)) {
-      const source = file.type === "chunk" ? file.code : file.source;
-      if (!/\.(?:js|css|svg|json)$/.test(file.fileName) || source.length < 1024) continue;
-      const packedSource = brotliCompressSync(source, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } });
-      this.emitFile({ type: "asset", fileName: `${file.fileName}.br`, source: packedSource });
+  // What is on the disk is whole: until then some names still stand for others.
+  async writeBundle({ dir = "" }, bundle) {
+    for (const name of Object.keys(bundle)) {
+      const source = await readFile(join(dir, name));
+      if (!/\.(?:js|css|svg|json)$/.test(name) || source.length < 1024) continue;
+      const quality = { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } };
+      await writeFile(join(dir, `${name}.br`), brotliCompressSync(source, quality));
     }
   },
 };

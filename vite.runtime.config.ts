@@ -9,7 +9,7 @@ export default defineConfig({
     target: "es2020",
     modulePreload: false,
     rollupOptions: {
-      input: { shop: "app/runtime/index.ts", goods: "app/runtime/goods.ts" },
+      input: { shop: "app/runtime/index.ts", goods: "app/runtime/goods.ts", frame: "app/runtime/shell.ts" },
       output: { entryFileNames: "[name].js" },
     },
   },

@@ -71,6 +71,7 @@ const SAID: Readonly<Record<string, string>> = {
   descriptionPattern: "search and sharing changed",
   home: "another home page",
   friends: "password for friends changed",
+  css: "own CSS changed",
 };
 
 function saidWords(document: PageDocument, keys: readonly string[]): string {

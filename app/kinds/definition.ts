@@ -32,6 +32,18 @@ type FieldShape =
   | { readonly type: "map"; readonly key: string; readonly label: string }
   /** A film at another address, which is asked before anything of it is loaded. */
   | { readonly type: "outside"; readonly key: string; readonly label: string }
+  /** Code of the seller's own. `into`: it stands in the page itself, and not in a frame. */
+  | {
+      readonly type: "code";
+      readonly key: string;
+      readonly label: string;
+      readonly language: "html" | "css" | "script";
+      readonly most: number;
+      readonly hint?: string;
+      readonly into?: "page";
+    }
+  /** The places from which code in a frame may load, one on a line. */
+  | { readonly type: "origins"; readonly key: string; readonly label: string }
   /** `views`: beside it stands how it is shown at this place (`viewKey`). */
   | { readonly type: "picture"; readonly key: string; readonly label: string; readonly views?: true }
   | {
@@ -186,8 +198,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly later?: Later;
 };
 
-/** What a page does not allow by itself: sound and film, and frames; of its own, or of another origin. */
-export type Permission = "media" | "frame" | `${"media" | "frame"} https://${string}`;
+/** What a page does not allow by itself: sound and film, and frames, of its own or of another origin; and frames with a seller's code. */
+export type Permission = "media" | "frame" | "code" | `${"media" | "frame"} https://${string}`;
 
 export type Later = {
   /** The element that brings it, where not every arrangement of the kind has it. */

@@ -13,6 +13,16 @@ export const LONGEST_TAG = 40;
 export const MOST_TAGS = 20;
 export const LONGEST_SUMMARY = 400;
 
+/** The longest CSS of a page and of the whole shop. */
+export const LONGEST_PAGE_CSS = 8000;
+export const LONGEST_SHOP_CSS = 20_000;
+
+/** CSS of a whole page. */
+const css = z
+  .string()
+  .max(LONGEST_PAGE_CSS, `The CSS of a page can have ${LONGEST_PAGE_CSS.toLocaleString("en")} characters.`)
+  .optional();
+
 // What the root of a document says of the document, by its kind.
 
 const layoutRoot = z.strictObject({
@@ -29,6 +39,7 @@ const layoutRoot = z.strictObject({
     .string()
     .max(LONGEST_DESCRIPTION, "This description is too long for any search engine.")
     .optional(),
+  css,
 });
 
 const pageRoot = z.strictObject({
@@ -60,6 +71,7 @@ const pageRoot = z.strictObject({
     .max(MOST_TAGS, `A post can have ${MOST_TAGS} tags.`)
     .optional(),
   summary: z.string().max(LONGEST_SUMMARY, `Keep the summary to ${LONGEST_SUMMARY} characters.`).optional(),
+  css,
 });
 
 /** The longest word for friends. */
@@ -69,6 +81,10 @@ const siteRoot = z.strictObject({
   home: z.string().max(40).optional(),
   closed: z.literal(true).optional(),
   friends: z.string().max(LONGEST_WORD).optional(),
+  css: z
+    .string()
+    .max(LONGEST_SHOP_CSS, `The CSS of the shop can have ${LONGEST_SHOP_CSS.toLocaleString("en")} characters.`)
+    .optional(),
 });
 
 const NOTHING = z.strictObject({});

@@ -21,6 +21,7 @@ declare module "react" {
       "zest-find": Own;
       "zest-hours": Own;
       "zest-form": Own;
+      "zest-frame": Own;
     }
   }
 }

@@ -13,6 +13,7 @@ import { paySigns } from "./pay-signs";
 import { shopLogo } from "./shop-logo";
 import { shopWays } from "./shop-ways";
 import type { Kind, Level, Trait } from "./definition";
+import { code } from "./code";
 import { film } from "./film";
 import { form } from "./form";
 import { formField } from "./form-field";
@@ -24,6 +25,7 @@ import { heading } from "./heading";
 import { hero } from "./hero";
 import { menuItem } from "./menu-item";
 import { map } from "./map";
+import { markup } from "./markup";
 import { logoRow } from "./logo-row";
 import { questions } from "./questions";
 import { notice } from "./notice";
@@ -146,6 +148,8 @@ const LIST: readonly Kind[] = [
   words,
   picture,
   film,
+  code,
+  markup,
   button,
   product,
   quote,

@@ -42,6 +42,8 @@ export function pageCss(
   look: Look,
   /** What scripts bring onto it later. */
   later: readonly Later[] = [],
+  /** What the seller wrote for the shop and for this page, compiled. */
+  own = "",
 ): string {
   const solved = solveLook(theme, look);
   const toast = readerOf(look.brand, theme.defaults).text("toast.set");
@@ -53,6 +55,7 @@ export function pageCss(
     ...pictures.map(focusCss),
     ...pictures.filter((p) => has.classes.has(shadeClass(p))).map(shadeCss),
     ...sections.flatMap((section) => [...walk(section)].map((part) => tonedTint(part, theme, look, find))),
+    own,
   ].join("");
   const { measures, colours } = coloursAndMeasuresCss(solved, { sets: has.sets, names: new Set(referencesOf(rules)) });
   const logo = has.classes.has("wordmark-picture") ? logoCss(look.identity.logo) : "";

@@ -1,13 +1,14 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import type { ReactNode } from "react";
-import { iconPicture, pageProps, type Draft, type PageDocument, type Part } from "~/core/document";
+import { iconPicture, pageProps, SITE, type Draft, type PageDocument, type Part } from "~/core/document";
 import { shareAddress, SHARE_SIZE, type Picture } from "~/core/pictures";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
 import { KINDS, kindOf, type Later, type Permission } from "~/kinds";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { pageCss } from "./css";
-import { envOf, type ShopContent } from "./shop";
+import { documentCss } from "./style";
+import { codeOn, envOf, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
 import { frameOf, Page, PAGE_BEGINS, PageBody, withoutAround } from "./page";
 import { isNarrowed } from "~/core/goods";
@@ -243,7 +244,8 @@ export function renderPage(
     ...(target.page === "cart" ? [CART_LATER] : []),
     ...(hasGroundFilm ? [GROUND_FILM_LATER] : []),
   ];
-  const css = pageCss(body, sections, [...used], theme, look, later) + FILLS_WINDOW + strip.css;
+  const written = documentCss(content.draft.documents[SITE]) + documentCss(page);
+  const css = pageCss(body, sections, [...used], theme, look, later, written) + FILLS_WINDOW + strip.css;
   // A theme's further widths are small print; they can come when they come.
   const cuts = cutsOf(solveLook(theme, look).type);
   // A product that was looked at is remembered, whatever its layout shows of it.
@@ -297,6 +299,7 @@ function drawPage(target: Target, content: ShopContent) {
   const env = envOf(content, content.draft, undefined, shownOf(target, content.goods, documents), page, frame);
   const watching: KindEnv = {
     ...env,
+    ...codeOn(target, content, env, page),
     onDrawn: (part) => void parts.push(part),
     servesTones: true,
     picture: (id: string | null) => {

@@ -2,7 +2,7 @@ export { renderPage, type Broken, type RenderedPage, type Scripts } from "./docu
 export { renderCards } from "./cards";
 export { renderLetter, type LetterGiven, type WrittenLetter } from "./letter";
 export { postSummary, readingTime } from "./posts";
-export { darkSetsOf, envOf, partsByKind, siteWords, wayOf, type ShopContent } from "./shop";
+export { codeOn, darkSetsOf, envOf, partsByKind, siteWords, wayOf, type ShopContent } from "./shop";
 export {
   DESCRIPTION_LENGTH,
   fillPattern,
@@ -21,15 +21,20 @@ export { PARTS, partById, type BrandPart } from "./parts";
 export { wantsToLie } from "./lying";
 export { Section } from "./section";
 export { pageCss, sharedCss } from "./css";
-export { compileOwnCss, type OwnCss } from "./own-css";
+export { compileOwnCss, reachedAt, type CssScope, type OwnCss } from "./own-css";
 export {
   arrangementOf,
+  documentCss,
   GOODS_SETTINGS,
   nodeClass,
   nodeCss,
   nodeLayers,
+  hasOwnCss,
+  pageScope,
+  partScope,
   partsOnPictures,
   pictureUnderWords,
+  SHOP_SCOPE,
   viewsIn,
   viewUnderWords,
 } from "./style";

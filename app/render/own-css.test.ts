@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { parse, walk } from "css-tree";
 import { describe, expect, it } from "vitest";
-import { compileOwnCss } from ".";
+import { compileOwnCss, reachedAt } from ".";
 
-const css = (written: string) => compileOwnCss(written, "n-x").css;
-const why = (written: string) => compileOwnCss(written, "n-x").problems.map((p) => p.why);
+const SECTION = { of: "section", selector: ".n-x" } as const;
+const css = (written: string) => compileOwnCss(written, SECTION).css;
+const why = (written: string) => compileOwnCss(written, SECTION).problems.map((p) => p.why);
 
 describe("CSS of a section", () => {
   it.each([
@@ -44,13 +45,13 @@ describe("CSS of a section", () => {
   });
 
   it("leaves out what can't be used and keeps the rest, with where it stands", () => {
-    const { css: kept, problems } = compileOwnCss("color:red;colour:blue;margin:0", "n-x");
+    const { css: kept, problems } = compileOwnCss("color:red;colour:blue;margin:0", SECTION);
     expect(kept).toBe(".n-x{color:red;margin:0}");
     expect(problems).toMatchObject([{ from: 10, to: 21 }]);
   });
 
   it("is judged as far as there is room, and says where that ends", () => {
-    const { css: kept, problems } = compileOwnCss("top:0;".repeat(399) + "left:0;bottom:0;right:0", "n-x");
+    const { css: kept, problems } = compileOwnCss("top:0;".repeat(399) + "left:0;bottom:0;right:0", SECTION);
     expect(kept.endsWith("top:0;left:0}")).toBe(true);
     expect(problems).toMatchObject([{ from: 399 * 6 + 7, why: expect.stringContaining("room for 400") as string }]);
   });
@@ -138,6 +139,50 @@ describe("CSS of a section", () => {
     ['background: IMAGE-SET("a.png" 1x)', ""],
     ['content: "url(a)"', '.n-x{content:"url(a)"}'],
   ])("replaces what stands for the section, and no text that looks like it: %s", (written, css) =>
-    expect(compileOwnCss(written, "n-x").css).toBe(css),
+    expect(compileOwnCss(written, SECTION).css).toBe(css),
   );
+});
+
+describe("CSS of a page and of the whole shop", () => {
+  const PAGE = { of: "page", selector: ".p-home" } as const;
+  const SHOP = { of: "shop", selector: "body" } as const;
+  it.each([
+    ["h2{color:red}", PAGE, ".p-home h2{color:red}"],
+    ["gap:1rem", PAGE, ".p-home{gap:1rem}"],
+    ["&>.s-hero{margin:0}", PAGE, ".p-home>.s-hero{margin:0}"],
+    [".button{color:red}", SHOP, "body .button{color:red}"],
+    ["&{margin:0}", SHOP, "body{margin:0}"],
+    ["@media print{.s-footer{display:none}}", SHOP, "@media print{body .s-footer{display:none}}"],
+    [".badge{position:fixed}", SHOP, "body .badge{position:fixed}"],
+  ] as const)("“%s” reaches what it is for", (written, scope, compiled) => {
+    expect(compileOwnCss(written, scope)).toEqual({ css: compiled, problems: [] });
+  });
+
+  it("fetches nothing, and says what it can't reach", () => {
+    expect(compileOwnCss("a{background:url(https://x.example/y)}", SHOP).css).toBe("");
+    expect(compileOwnCss("html{color:red}", SHOP)).toMatchObject({
+      css: "",
+      problems: [{ why: expect.stringMatching(/leave out html/) }],
+    });
+    expect(compileOwnCss("&+footer{color:red}", PAGE)).toMatchObject({
+      css: "",
+      problems: [{ why: expect.stringMatching(/beside it/) }],
+    });
+  });
+
+  it.each([
+    ["h2 { color: red }\n.a, .b { top: 0 }", "red", ".p-home h2"],
+    ["h2 { color: red }\n.a, .b { top: 0 }", "top", ".p-home .a,.p-home .b"],
+    ["/* h1 {} */ @media print { & > p { top: 0 } }", "top", ".p-home>p"],
+    ["gap: 1rem; h2 { top: 0 }", "gap", ".p-home"],
+  ])("in “%s” at “%s” it is %s that is reached", (written, at, selectors) => {
+    expect(reachedAt(written, PAGE, written.indexOf(at))).toBe(selectors);
+  });
+
+  it.each([
+    ["h2 { color: red }   ", 20],
+    ["h2 { color: red", 5],
+    ["html { color: red }", 8],
+    ["", 0],
+  ])("in “%s” at %i nothing is", (written, at) => expect(reachedAt(written, PAGE, at)).toBeUndefined());
 });

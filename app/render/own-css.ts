@@ -1,8 +1,8 @@
 import { find, generate, ident, lexer, parse, tokenize, tokenTypes, walk, type CssNode, type Selector } from "css-tree";
 
-// CSS that a seller writes for one section. It is parsed, checked property by property, and compiled so that every selector
-// stands below the section's own class: it can reach nothing else on the page. Names are judged as a browser reads them, with
-// their escapes undone, and what is written out is checked token by token once more.
+// CSS that a seller writes for one section, for one page, or for the whole shop. It is parsed, checked property by property, and
+// compiled so that every selector stands below what it is for: a section's can reach nothing else on the page. Names are judged as
+// a browser reads them, with their escapes undone, and what is written out is checked token by token once more.
 
 export type OwnCssProblem = {
   /** From where to where in what was written, in characters. */
@@ -20,8 +20,11 @@ const FETCHING = /^(?:-[a-z]+-)?(?:url|url-prefix|image-set|src|image|cross-fade
 const POSITIONS = new Set(["static", "relative", "absolute", "sticky", "inherit", "initial", "unset", "revert"]);
 /** How deep brackets may stand in each other: more than anybody writes, and less than any reader of CSS bears. */
 const MOST_DEPTH = 20;
-/** How many declarations and selectors a section's CSS may hold together: each is judged, and that takes its time. */
-const MOST_JUDGED = 400;
+/** How many declarations and selectors a piece of CSS may hold together: each is judged, and that takes its time. */
+const MOST_JUDGED = { section: 400, page: 400, shop: 1000 } as const;
+
+/** What a piece of CSS is for, and the selector of that. */
+export type CssScope = { readonly of: "section" | "page" | "shop"; readonly selector: string };
 
 /** A name as a browser understands it: escapes undone, in small letters. */
 const plain = (name: string): string => ident.decode(name).toLowerCase();
@@ -73,17 +76,39 @@ function withoutComments(css: string): string {
 const compiled = new Map<string, OwnCss>();
 
 /**
- * Compiles the CSS of a section. Selectors are put below `scope` (the section's class); `&` and `:scope` mean the section
- * itself. Declarations without a rule are the section's own. What can't be used is left out and reported; the rest works.
+ * Compiles CSS. Selectors are put below that of `scope`; `&` and `:scope` mean what it is for itself. Declarations without a rule are
+ * its own. What can't be used is left out and reported; the rest works.
  */
-export function compileOwnCss(written: string, scope: string): OwnCss {
-  const key = `${scope} ${written}`;
+export function compileOwnCss(written: string, scope: CssScope): OwnCss {
+  const key = `${scope.selector} ${written}`;
   const known = compiled.get(key);
   if (known) return known;
   const result = compile(written, scope);
   if (compiled.size > 300) compiled.clear();
   compiled.set(key, result);
   return result;
+}
+
+/**
+ * The selectors, below those of `scope`, of the rule in which a place of a piece of CSS stands (in letters from its beginning);
+ * undefined where it stands in none that can be used.
+ */
+export function reachedAt(written: string, scope: CssScope, place: number): string | undefined {
+  const source = withoutComments(written.replace(/[\r\f]/g, "\n").replaceAll("\0", "\ufffd"));
+  const brackets = readBrackets(source);
+  if (brackets.alone !== undefined || brackets.deep !== undefined) return undefined;
+  const ruleIn = (text: string, offset: number): string | undefined => {
+    for (const chunk of chunksOf(text, offset)) {
+      const end = chunk.kind === "block" ? chunk.bodyAt + chunk.body.length + 1 : chunk.at + chunk.text.length + 1;
+      if (place < chunk.at || place > end) continue;
+      if (chunk.kind === "declaration") return "&";
+      return chunk.prelude.startsWith("@") ? ruleIn(chunk.body, chunk.bodyAt) : chunk.prelude;
+    }
+    return undefined;
+  };
+  const prelude = ruleIn(source, 0);
+  const { css } = compileOwnCss(prelude === undefined ? "" : `${prelude}{top:0}`, scope);
+  return css.endsWith("{top:0}") ? css.slice(0, -"{top:0}".length) : undefined;
 }
 
 /** What stands side by side on one level: a declaration, or something with a block. `at`: where it begins. */
@@ -136,7 +161,8 @@ function chunksOf(text: string, offset: number): readonly Chunk[] {
   return chunks;
 }
 
-function compile(written: string, scope: string): OwnCss {
+function compile(written: string, scope: CssScope): OwnCss {
+  const most = MOST_JUDGED[scope.of];
   const problems: OwnCssProblem[] = [];
   const note = (from: number, length: number, why: string) =>
     void problems.push({ from, to: Math.min(written.length, from + Math.max(1, length)), why });
@@ -155,17 +181,13 @@ function compile(written: string, scope: string): OwnCss {
 
   let judged = 0;
   const hasRoom = (at: number, length: number): boolean => {
-    if (++judged === MOST_JUDGED + 1)
-      note(at, length, `There is room for ${MOST_JUDGED} selectors and declarations. From here on nothing is used.`);
-    return judged <= MOST_JUDGED;
+    if (++judged === most + 1)
+      note(at, length, `There is room for ${most} selectors and declarations. From here on nothing is used.`);
+    return judged <= most;
   };
   const declarationOf = ({ text, at }: { readonly text: string; readonly at: number }): string[] => {
     if (text.startsWith("@")) {
-      note(
-        at,
-        text.length,
-        `${/^@[\w-]*/.exec(text)![0]} can’t be used in a section. @media, @supports and @container can.`,
-      );
+      note(at, text.length, `${/^@[\w-]*/.exec(text)![0]} can’t be used here. @media, @supports and @container can.`);
       return [];
     }
     if (!hasRoom(at, text.length)) return [];
@@ -184,7 +206,7 @@ function compile(written: string, scope: string): OwnCss {
         ? "Pictures and files from elsewhere can’t be used. Choose a picture in Details."
         : reading === "leaves"
           ? "This can’t be read."
-          : problemOfDeclaration(parsed);
+          : problemOfDeclaration(parsed, scope);
     if (why) note(at, text.length, why);
     return why ? [] : [out];
   };
@@ -213,11 +235,7 @@ function compile(written: string, scope: string): OwnCss {
       else if (chunk.prelude.startsWith("@")) {
         const name = /^@([\w-]*)/.exec(chunk.prelude)![1]!;
         if (!ALLOWED_AT.has(name))
-          note(
-            chunk.at,
-            chunk.prelude.length,
-            `@${name} can’t be used in a section. @media, @supports and @container can.`,
-          );
+          note(chunk.at, chunk.prelude.length, `@${name} can’t be used here. @media, @supports and @container can.`);
         else {
           const inner = enter(chunk.body, chunk.bodyAt);
           const prelude = atPrelude(chunk.prelude);
@@ -234,7 +252,7 @@ function compile(written: string, scope: string): OwnCss {
         if (selectors.length && declarations.length) rules += `${selectors.join(",")}{${declarations.join(";")}}`;
       }
     }
-    return (own.length ? `.${scope}{${own.join(";")}}` : "") + rules;
+    return (own.length ? `${scope.selector}{${own.join(";")}}` : "") + rules;
   };
   // In a page, only this could end the element that the CSS stands in; in CSS the backslash changes nothing.
   const css = enter(source, 0).replaceAll("</", "<\\/");
@@ -246,16 +264,21 @@ const isItself = (node: CssNode): boolean =>
 
 type Scoped = { readonly ok: true; readonly selector: CssNode } | { readonly ok: false; readonly why: string };
 
-/** A selector that reaches only the section: what stands for the section itself is its class, anything else stands below it. */
-function scopedSelector(selector: Selector, scope: string): Scoped {
-  const itself = (): CssNode => ({ type: "ClassSelector", name: scope });
+/** A selector that reaches only what it is for: what stands for that itself becomes its selector, anything else stands below it. */
+function scopedSelector(selector: Selector, { of, selector: whole }: CssScope): Scoped {
+  const itself = (): CssNode =>
+    whole.startsWith(".") ? { type: "ClassSelector", name: whole.slice(1) } : { type: "TypeSelector", name: whole };
   const isOfPage = find(
     selector,
     (node) =>
       (node.type === "TypeSelector" && ["html", "body"].includes(plain(node.name))) ||
       (node.type === "PseudoClassSelector" && ["root", "host", "host-context"].includes(plain(node.name))),
   );
-  if (isOfPage) return { ok: false, why: "A section’s CSS reaches only the section. Leave out html, body and :root." };
+  if (isOfPage)
+    return {
+      ok: false,
+      why: `The CSS of a ${of} reaches only the ${of}: leave out html, body and :root. “&” is the ${of} itself.`,
+    };
   const { children } = selector;
   const first = children.first;
   // The first step leads from the section to something in it: what is beside or above it is none of its business.
@@ -263,9 +286,9 @@ function scopedSelector(selector: Selector, scope: string): Scoped {
   const isWithin = step?.type !== "Combinator" || [" ", ">"].includes(step.name);
   const isAboutItself = find(selector, isItself) !== null;
   if ((isAboutItself || first?.type === "Combinator") && !isWithin)
-    return { ok: false, why: "A section’s CSS reaches only what is in the section, and not what is beside it." };
+    return { ok: false, why: `The CSS of a ${of} reaches only what is in the ${of}, and not what is beside it.` };
   if (isAboutItself) {
-    if (!first || !isItself(first)) return { ok: false, why: "“&” is the section itself, and has to stand first." };
+    if (!first || !isItself(first)) return { ok: false, why: `“&” is the ${of} itself, and has to stand first.` };
     walk(selector, (node, item, list) => {
       if (isItself(node)) list.replace(item, list.createItem(itself()));
     });
@@ -288,11 +311,11 @@ function atPrelude(text: string): string | undefined {
   }
 }
 
-function problemOfDeclaration(node: Extract<CssNode, { type: "Declaration" }>): string | undefined {
+function problemOfDeclaration(node: Extract<CssNode, { type: "Declaration" }>, { of }: CssScope): string | undefined {
   const value = generate(node.value);
   if (node.property.startsWith("--")) return undefined;
   // Only a plain word says for certain where something stands; a variable or a function could come to be any.
-  if (plain(node.property) === "position" && !POSITIONS.has(plain(value)))
+  if (of === "section" && plain(node.property) === "position" && !POSITIONS.has(plain(value)))
     return `A section stays in its place: “${value}” can’t be used.`;
   // A value with var() is known only where it is used.
   if (/var\(|env\(/.test(value)) return undefined;

@@ -20,6 +20,7 @@ import { RegionProvider, useEnv, Wordmark } from "~/kinds/parts";
 import { lyingRows, type Lying } from "./lying";
 import { CartPage, FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
+import { classOfMain } from "./style";
 import { targetName, type Target } from "./target";
 
 /** What stands around a page whose frame can't be read: nothing. The page itself is there all the same. */
@@ -88,7 +89,11 @@ export function Page({ frame, page, theme, look, children }: PageProps): ReactNo
   const { picture } = useEnv();
   const { top = [] } = frame.root.slots;
   const lying = lyingRows(top, page, theme, look, picture);
-  const main = <main id="main">{children}</main>;
+  const main = (
+    <main id="main" className={classOfMain(page)}>
+      {children}
+    </main>
+  );
   return (
     <>
       <a className="skip" href="#main">

@@ -1,4 +1,5 @@
-import { openPages, siteOf } from "~/core/addresses";
+import { collectionAddress, openPages, productAddress, siteOf } from "~/core/addresses";
+import type { CodeFacts } from "~/core/code";
 import {
   entryOf,
   menusOf,
@@ -21,6 +22,7 @@ import { besidePost, journalPosts, postEntry } from "./posts";
 import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
 import { firstPicture } from "./sharing";
+import type { Target } from "./target";
 import { tonesOf } from "./tones";
 import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
 
@@ -33,6 +35,8 @@ export type ShopContent = {
   readonly locale: string;
   /** How prices are written: a locale. */
   readonly moneyFormat: string;
+  /** The origin that serves the frames of a seller's own code; absent: no such code runs. */
+  readonly codeOrigin?: string;
   /** What somebody sent with a form of the page that is drawn, and has to send once more. */
   readonly sent?: SentForm;
 };
@@ -240,6 +244,47 @@ export function envOf(
     ...(content.sent ? { sent: content.sent } : {}),
     ...(studio ? { studio } : {}),
   };
+}
+
+/**
+ * Where a seller's own code runs on a page, and what it may know there; nothing on a page where somebody is buying, whatever it holds
+ * (a header with code in it, say).
+ */
+export function codeOn(
+  target: Target,
+  content: Pick<ShopContent, "codeOrigin" | "currency" | "locale">,
+  { identity, goods, pages, shown, digits }: KindEnv,
+  page: PageDocument | undefined,
+): Pick<KindEnv, "code"> {
+  const { codeOrigin } = content;
+  if (!codeOrigin || target.page === "cart") return {};
+  const product = shown?.page === "product" ? shown.product : undefined;
+  const collection = shown?.page === "collection" ? shown.collection : undefined;
+  const address = product
+    ? productAddress(product)
+    : collection
+      ? collectionAddress(collection)
+      : (pages.find((each) => each.id === page?.id)?.address ?? "");
+  const facts: CodeFacts = {
+    shop: {
+      name: identity.name,
+      language: content.locale,
+      currency: content.currency,
+      products: goods.products.length,
+    },
+    page: { title: product?.title ?? collection?.title ?? page?.title ?? "", address },
+    product: product
+      ? {
+          id: product.id,
+          title: product.title,
+          price: product.price / 10 ** digits,
+          sku: product.sku,
+          tags: [...product.tags],
+          attributes: product.attributes,
+        }
+      : null,
+  };
+  return { code: { origin: codeOrigin, facts } };
 }
 
 /** The address that a link of the shop leads to, and what stands there is called; undefined where it leads nowhere. */

@@ -3,7 +3,7 @@ import { isPlaced, viewClass, viewCss, viewKey, type PictureView } from "~/core/
 import { walk, type Brand, type Look, type PageDocument, type Part, type StyleSheet, entryOf } from "~/core/document";
 import type { Theme } from "~/core/theme";
 import { chassisOf, kindOf, levelOf, type Arrangement, type Field, type Kind } from "~/kinds";
-import { compileOwnCss } from "./own-css";
+import { compileOwnCss, type CssScope } from "./own-css";
 
 /** The arrangement that a section is drawn in: its own choice, else the theme's, else the kind's first. */
 export function arrangementOf(kind: Kind, node: Part, theme: Theme): Arrangement {
@@ -86,16 +86,22 @@ const written = new WeakMap<Part, { readonly key: string; readonly css: string }
  * The rules of a part and of everything in it. Nodes are frozen values, so each state of one is written once for each look
  * it is seen in, and a change of one widget writes only what leads to it.
  */
-export function nodeCss(node: Part, theme: Theme, look: Look): string {
-  const key = [theme.id, ...GOODS_SETTINGS.map((name) => String(look.brand[name] ?? ""))].join(" ");
+export function nodeCss(
+  node: Part,
+  theme: Theme,
+  look: Look,
+  /** Whether with the CSS that the seller wrote. */
+  withOwn = true,
+): string {
+  const key = [theme.id, withOwn, ...GOODS_SETTINGS.map((name) => String(look.brand[name] ?? ""))].join(" ");
   const known = written.get(node);
   if (known?.key === key) return known.css;
   const own = rulesOf(`.${nodeClass(node)}`, nodeLayers(node, theme, look)) + viewsCss(node) + madeCss(node);
   const inside = Object.values(node.slots)
     .flat()
-    .map((child) => nodeCss(child, theme, look))
+    .map((child) => nodeCss(child, theme, look, withOwn))
     .join("");
-  const css = own + ownCss(node) + inside;
+  const css = own + (withOwn ? ownCss(node) : "") + inside;
   written.set(node, { key, css });
   return css;
 }
@@ -150,8 +156,34 @@ const viewsCss = (node: Part): string =>
     .map(({ at, view }) => viewCss(viewClass(node.id, at), view, MEDIA))
     .join("");
 
-/** What a seller wrote for a section, as it was compiled: it reaches nothing but this section. */
+/** What CSS of a part's own reaches: the part and what is in it. */
+export const partScope = (node: Part): CssScope => ({ of: "section", selector: `.${nodeClass(node)}` });
+/** What CSS of a page or a layout reaches: what stands between header and footer. */
+export const pageScope = (document: PageDocument): CssScope => ({ of: "page", selector: `.${pageClass(document)}` });
+/** What CSS of the whole shop reaches: every page as a whole. */
+export const SHOP_SCOPE: CssScope = { of: "shop", selector: "body" };
+
+/** The class by which a page's own CSS finds it. */
+const pageClass = (document: PageDocument): string => `p-${document.id}`;
+
+/** The class of a page's main part, where the page has CSS of its own. */
+export const classOfMain = (document: PageDocument | undefined): string | undefined =>
+  document && entryOf(document.root.props, "css") ? pageClass(document) : undefined;
+
+/** Whether a part can have CSS of its own in the page: every section, and what says so of itself. */
+export const hasOwnCss = (node: Part): boolean =>
+  levelOf(node) === "section" ||
+  (kindOf(node)?.definition.fields ?? []).some((f) => f.type === "code" && f.language === "css" && f.into === "page");
+
+/** What a seller wrote for a part, as it was compiled: it reaches nothing but this part. */
 const ownCss = (node: Part): string => {
   const { css } = chassisOf(node);
-  return css && levelOf(node) === "section" ? compileOwnCss(css, nodeClass(node)).css : "";
+  return css && hasOwnCss(node) ? compileOwnCss(css, partScope(node)).css : "";
 };
+
+/** What a seller wrote for a whole document, compiled: for a page or a layout, or in the site's document for the shop. */
+export function documentCss(document: PageDocument | undefined): string {
+  const css = document && entryOf(document.root.props, "css");
+  if (typeof css !== "string" || !css) return "";
+  return compileOwnCss(css, document.kind === "site" ? SHOP_SCOPE : pageScope(document)).css;
+}

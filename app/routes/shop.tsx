@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
 import { unpackGoods } from "~/core/goods";
+import { codeOrigin } from "~/server/config/index.server";
 import { loadDraft } from "~/server/drafts/index.server";
 import { packedGoodsOf } from "~/server/goods/index.server";
 import { requireShop, shopAddress } from "~/server/http/guard.server";
@@ -37,6 +38,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       locale: shop.locale,
       timeZone: shop.timeZone,
       moneyFormat: shop.moneyFormat,
+      codeOrigin: codeOrigin(),
     },
     shops: shops.map(({ id, host }) => ({ id, host, name: names.get(id) ?? host })),
     owner: owner.name,

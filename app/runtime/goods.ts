@@ -9,6 +9,7 @@ import { all, one, sendsInPlace } from "./page";
 import { Compare, Pictures, Slides } from "./pictures";
 import { Find } from "./questions";
 import { Form } from "./form";
+import { Frame } from "./frame";
 
 // --- recently seen: known to this browser alone ---
 
@@ -54,6 +55,7 @@ for (const [name, element] of Object.entries({
   "zest-find": Find,
   "zest-hours": Hours,
   "zest-form": Form,
+  "zest-frame": Frame,
 }))
   customElements.define(name, element);
 

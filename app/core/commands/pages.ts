@@ -321,6 +321,16 @@ export function setOpen(draft: Draft, closed: boolean, friends: string): Outcome
   return transaction("setOpen", label, operations, { mergeKey: "open" });
 }
 
+/** Gives a page, a layout, or (as the site) the whole shop CSS of its own; empty: none. */
+export function setDocumentCss(draft: Draft, id: string, css: string): Outcome {
+  const document = entryOf(draft.documents, id);
+  if (!document) return refuse(GONE);
+  const operations = rootOperations(document, { css: css || undefined });
+  if (operations.length === 0) return refuse(SAME);
+  const label = document.kind === "site" ? "CSS of the shop changed" : `CSS of ${document.title} changed`;
+  return transaction("setDocumentCss", label, operations, { mergeKey: `css ${id}` });
+}
+
 /**
  * Takes a page away. What stood beneath it stands where it stood. `more`: what has to change elsewhere with it, such as links that
  * led there.

@@ -67,7 +67,7 @@ export const definition: Definition<FilmProps> = {
 .film-go:hover span{scale:1.08}
 .is-begun>.pic,.is-begun>.film-go{display:none}
 @media (scripting:none){.film>.pic,.film>.film-go:not([href]),.film-stop{display:none}}
-.film iframe{display:block;width:100%;height:100%;border:0}
+.w-film iframe{display:block;width:100%;height:100%;border:0}
 .film-go{color:inherit;text-decoration:none}
 .film-from{position:absolute;inset:auto 0 0;z-index:2;padding:.6rem 1rem;background:var(--page);color:var(--ink);font-size:var(--t-1);text-align:center;pointer-events:none}
 .is-begun>.film-from{display:none}

@@ -4,6 +4,7 @@ import { MOST_COLUMNS } from "~/core/layout";
 import type { Definition } from "../definition";
 import { makeWidget } from "../make-widget";
 import { AROUND_STARTS } from "./around";
+import { CODE_STARTS } from "./code-starts";
 
 const props = z.object({ arrangement: z.string().max(40).optional() });
 export type FreehandProps = z.infer<typeof props>;
@@ -127,6 +128,7 @@ export const definition: Definition<FreehandProps> = {
         slots: { columns: [25, 25, 25, 25].map((share) => makeColumn([], share)) },
       }),
     },
+    ...CODE_STARTS,
     ...AROUND_STARTS,
   ],
   fields: [],
@@ -141,6 +143,11 @@ export const definition: Definition<FreehandProps> = {
     "two columns",
     "three columns",
     "four columns",
+    "own code",
+    "booking",
+    "embed",
+    "calculator",
+    "snow",
   ],
   defaults: {},
   style: {

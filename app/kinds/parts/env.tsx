@@ -1,4 +1,5 @@
 import { createContext, useContext, type ComponentType, type ReactNode } from "react";
+import type { CodeFacts } from "~/core/code";
 import { entryOf, type Look, type Part } from "~/core/document";
 import {
   productWith,
@@ -114,6 +115,8 @@ export type KindEnv = {
   /** It is drawn small, to be seen and not used: there is no page around it, and no script will come to it. */
   readonly still?: true;
   readonly shown?: PageSubject;
+  /** Where the frames of a seller's own code are served, and what such code may know; absent where none may run. */
+  readonly code?: { readonly origin: string; readonly facts: CodeFacts };
   readonly sent?: SentForm;
   /** Ids of the parts of a kind that the page shows, in reading order; a part that works together with another finds it so. */
   readonly partsOf: (kind: string) => readonly string[];

@@ -25,6 +25,8 @@ const schema = z.object({
   ZEST_SHOP_ORIGIN: origin.refine((o) => o === undefined || /^https?:\/\/\{shop\}\./.test(o), {
     message: "begins with {shop}, like https://{shop}.shops.example",
   }),
+  /** Where browsers load the frames of sellers' own code: a host that serves nothing else; best a domain of its own. */
+  ZEST_CODE_ORIGIN: origin,
   /** Who may say for whom a request is, as addresses or networks, with commas between them. */
   ZEST_TRUSTED_PROXIES: z
     .string()
@@ -56,6 +58,8 @@ export type Config = {
   readonly studioOrigin: string | undefined;
   /** Where browsers see a shop; `{shop}` stands for its name. */
   readonly shopOrigin: string;
+  /** Where browsers load the frames of sellers' own code; undefined: beside the shops, under a name that no shop can have. */
+  readonly codeOrigin?: string | undefined;
   readonly trustedProxies: readonly string[];
   readonly accountsPerHour: number;
   readonly demo: boolean;
@@ -89,6 +93,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     shopPort: data.ZEST_SHOP_PORT,
     studioOrigin: data.ZEST_STUDIO_ORIGIN,
     shopOrigin: data.ZEST_SHOP_ORIGIN ?? localShopOrigin(data.ZEST_SHOP_PORT),
+    codeOrigin: data.ZEST_CODE_ORIGIN,
     trustedProxies: data.ZEST_TRUSTED_PROXIES,
     demo: data.ZEST_DEMO === "1",
     demoReset: data.ZEST_DEMO_RESET === "1",
@@ -115,6 +120,18 @@ export const studioOrigin = (): string => config().studioOrigin ?? `http://local
 
 /** The address at which browsers see a shop, without a slash at the end. */
 export const shopOrigin = (host: string): string => config().shopOrigin.replace("{shop}", host);
+
+/** The name beside those of shops under which the frames of sellers' own code are served. */
+export const CODE_HOST = "code";
+
+/** The origin that serves the frames of sellers' own code, without a slash at the end. */
+export const codeOrigin = (): string => config().codeOrigin ?? shopOrigin(CODE_HOST);
+
+/** The origins whose pages may hold such a frame: the studio's and the shops'. */
+export function codeHolders(): readonly string[] {
+  const { port } = config();
+  return [studioOrigin(), `http://127.0.0.1:${port}`, shopOrigin("*")];
+}
 
 /** Makes a web server believe what the proxies in the settings say of whom a request is from, and nobody else. */
 export function trustProxies(app: Express): void {

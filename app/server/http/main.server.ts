@@ -3,7 +3,7 @@ import { resolve } from "node:path";
 import express, { type RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
 import { dropOldCarts } from "../carts/index.server";
-import { configure, localShopOrigin, type Config } from "../config/index.server";
+import { config, configure, localShopOrigin, type Config } from "../config/index.server";
 import { connect, disconnect, isOutOfReach, migrate } from "../database/index.server";
 import { loadDemo } from "../demo/index.server";
 import { dropOldTallies } from "../limits/index.server";
@@ -86,6 +86,7 @@ export async function start(
     settings.host,
     settings.port,
   );
+  configure({ ...config(), port: portOf(own) });
   let stopping: Promise<void> | undefined;
   const close = (server: Server) =>
     new Promise<void>((done) => {

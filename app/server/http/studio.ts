@@ -7,7 +7,7 @@ import type { ServerBuild } from "react-router";
 import { QueryTypes } from "sequelize";
 import sirv from "sirv";
 import { ownerOfSession, sessionSecret } from "../accounts/index.server";
-import { config, trustProxies } from "../config/index.server";
+import { codeOrigin, config, trustProxies } from "../config/index.server";
 import { database, PictureRow, ShopRow } from "../database/index.server";
 import { MOST_ARCHIVE_BYTES, MOST_FILE_BYTES } from "../goods/index.server";
 import { uploadedFile, MOST_BYTES, MOST_VIDEO_BYTES } from "../pictures/index.server";
@@ -138,7 +138,7 @@ export function studio(
           fontSrc: ["'self'"],
           connectSrc: mode === "development" ? ["'self'", "ws:"] : ["'self'"],
           manifestSrc: ["'self'"],
-          frameSrc: ["'self'"],
+          frameSrc: ["'self'", () => codeOrigin()],
           workerSrc: ["'self'"],
           formAction: ["'self'"],
           baseUri: ["'none'"],

@@ -5,6 +5,7 @@ import { CURRENCIES, currencyDigits, MONEY_FORMATS } from "~/core/money";
 import type { moneyAndTime } from "~/core/protocol";
 import { isTimeZone } from "~/core/situation";
 import { LRUCache } from "lru-cache";
+import { CODE_HOST } from "../config/index.server";
 import { atomically, DraftPart, lockState, ProductRow, ShopRow, ShopState, STATES } from "../database/index.server";
 import { starterDraft } from "./starter";
 
@@ -27,7 +28,7 @@ export type Shop = {
 };
 
 // Names that would be mistaken for something else on the same machine.
-const RESERVED = new Set(["www", "studio", "admin", "api", "mail", "localhost", "shop"]);
+const RESERVED = new Set(["www", "studio", "admin", "api", "mail", "localhost", "shop", CODE_HOST]);
 
 export const newShopSchema = z.object({
   name: z.string().trim().min(1, "Write the shop’s name.").max(60, "That is too long for a shop’s name."),

@@ -3,6 +3,7 @@ import { draftAt } from "~/core/journal";
 import { clockIn, clockOf } from "~/core/situation";
 import { publishable } from "~/core/document";
 import type { ShopContent, Target } from "~/render";
+import { codeOrigin } from "../config/index.server";
 import { draftNow } from "../drafts/index.server";
 import { goodsOf, situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
@@ -33,6 +34,7 @@ export async function contentFor(response: Response): Promise<ShopContent | unde
     currency: shop.currency,
     locale: shop.locale,
     moneyFormat: shop.moneyFormat,
+    codeOrigin: codeOrigin(),
   };
 }
 

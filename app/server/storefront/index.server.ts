@@ -14,6 +14,7 @@ import { shownFiles } from "~/kinds/references";
 import { fonts, isDocumentName, isFilmName, SCRIPTS, sendFile, sendPicture } from "../http/static";
 import { uploadedFile, hasPicture } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
+import { codeFrames } from "./code-frame";
 import { icoOf, iconPng, iconSvg } from "./favicon";
 import { contentFor, draftPage, FOR_ONE, serveDrafts } from "./draft";
 import { feedOf } from "./feed";
@@ -83,6 +84,7 @@ function whateverElse(): Express {
       referrerPolicy: { policy: "strict-origin-when-cross-origin" },
     }),
   );
+  app.use(codeFrames());
   for (const { address, send } of Object.values(SCRIPTS)) app.get(address, compression(), send);
 
   app.use(async (request, response, next) => {

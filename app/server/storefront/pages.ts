@@ -10,6 +10,7 @@ import { clockOf, nextChange, outcomeOf, type Situation } from "~/core/situation
 import { draftAt, nextPost, postsOut } from "~/core/journal";
 import { dependsOnDay } from "~/kinds/days";
 import { movedTo, renderPage, targetAt, type Broken, type RenderedPage, type ShopContent, type Target } from "~/render";
+import { codeOrigin } from "../config/index.server";
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
 import { picturesOf } from "../pictures/index.server";
@@ -82,7 +83,15 @@ export async function contentOf(
   // Posts whose time has not come are not there yet.
   const draft = draftAt(published, clockOf(situation));
   const [goods, pictures] = await Promise.all([goodsOf(shop, situation), picturesNow(shop)]);
-  return { draft, goods, pictures, currency: shop.currency, locale: shop.locale, moneyFormat: shop.moneyFormat };
+  return {
+    draft,
+    goods,
+    pictures,
+    currency: shop.currency,
+    locale: shop.locale,
+    moneyFormat: shop.moneyFormat,
+    codeOrigin: codeOrigin(),
+  };
 }
 
 /** Whether pages are set in this cut of a font. */

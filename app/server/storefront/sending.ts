@@ -1,7 +1,7 @@
 import type { IncomingMessage } from "node:http";
 import type { Request, Response } from "express";
 import { LRUCache } from "lru-cache";
-import { shopOrigin } from "../config/index.server";
+import { codeOrigin, shopOrigin } from "../config/index.server";
 import type { Shop } from "../shops/index.server";
 import { placeOf, within } from "../limits/index.server";
 import { sorryPage, type Encoding, type ServedPage } from "./pages";
@@ -26,10 +26,16 @@ export const fromHere = (request: Request, response: Response): boolean => {
 
 /** Where films, sound or frames of a page may come from; nothing where it has none. */
 function sources(permissions: ServedPage["permissions"], what: "media" | "frame"): readonly string[] {
-  const asked = [...permissions].filter((each) => each === what || each.startsWith(`${what} `));
-  return asked.length
-    ? [`${what}-src ${asked.map((each) => (each === what ? "'self'" : each.slice(what.length + 1))).join(" ")}`]
-    : [];
+  const from = [...permissions].flatMap((each) =>
+    each === what
+      ? ["'self'"]
+      : each.startsWith(`${what} `)
+        ? [each.slice(what.length + 1)]
+        : each === "code" && what === "frame"
+          ? [codeOrigin()]
+          : [],
+  );
+  return from.length ? [`${what}-src ${from.join(" ")}`] : [];
 }
 
 /** What a page may do: what every page may, and what its own parts need. */

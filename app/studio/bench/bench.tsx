@@ -45,7 +45,8 @@ type BenchPanesProps = Omit<PaneProps, "pane" | "fit" | "pageSheets"> & { fits: 
 function BenchPanes({ fits, ...rest }: BenchPanesProps) {
   const draft = useStudio((s) => s.draft);
   const pictures = useStudio((s) => s.pictures);
-  const pageSheets = usePageSheets(draft, pictures);
+  const withOwn = useStudio((s) => !s.ownCss.without);
+  const pageSheets = usePageSheets(draft, pictures, draft.look, withOwn);
   return (
     <>
       {fits.phone ? <Pane key="phone" pane="phone" fit={fits.phone} pageSheets={pageSheets} {...rest} /> : null}

@@ -100,6 +100,15 @@ export function PageChoice({ page }: { page: string }) {
           All pages at a glance
         </MenuItem>
         <MenuItem onClick={() => open("words")}>Find and replace words …</MenuItem>
+        <MenuItem
+          onClick={() => {
+            setAnchor(null);
+            store.getState().select(null);
+            store.getState().setOwnCss({ open: true });
+          }}
+        >
+          Own CSS …
+        </MenuItem>
         <MenuItem onClick={() => open("menus")}>Menus …</MenuItem>
         <MenuItem onClick={() => open("open")}>Open or close the shop …</MenuItem>
         <MenuItem onClick={() => open("layouts")}>Layouts, and who uses which …</MenuItem>

@@ -5,6 +5,7 @@ import { useStudio, useStudioStore } from "../keeping";
 import {
   BARE_CSS,
   ghostCss,
+  reachedCss,
   DEVICE_NAME,
   DEVICE_WIDTH,
   paneCss,
@@ -54,11 +55,12 @@ export function Pane({ pane, page, pageSheets, fit, height, sync, onPicture, onF
   const [frame, setFrame] = useState<Document | null>(null);
   const [hovered, setHovered] = useState<string | null>(null);
   const bare = useStudio((s) => s.bare);
+  const pointed = useStudio((s) => s.ownCss.pointed);
   const near = useStudio((s) => (s.selected ? (partAt(s.draft, s.selected)?.path[0]?.id ?? null) : null));
   const isCarrying = useCarrying((c) => c !== null);
   const css = useMemo(
-    () => (bare ? BARE_CSS : paneCss(scale) + ghostCss(near, isCarrying)),
-    [scale, bare, near, isCarrying],
+    () => (bare ? BARE_CSS : paneCss(scale) + ghostCss(near, isCarrying) + reachedCss(pointed)),
+    [scale, bare, near, isCarrying, pointed],
   );
   const dressing = useDressing(goods, pictures, shop);
   const target = useTarget(page);

@@ -1,14 +1,14 @@
 import { slugOf } from "~/core/goods";
-import { Box, Button, Link, Skeleton, TextField, Typography } from "@mui/material";
-import { lazy, Suspense, useState } from "react";
+import { Box, Button, Link, TextField, Typography } from "@mui/material";
+import { useState } from "react";
 import { setProp } from "~/core/commands";
 import type { Part } from "~/core/document";
 import { chassisOf, type Field } from "~/kinds";
+import { partScope } from "~/render";
 import { useStudioStore } from "../keeping";
 import { useWhenChanged } from "../ui";
 import { FieldControl } from "./fields";
-
-const OwnCssEditor = lazy(() => import("./own-css"));
+import { OwnCss } from "./own-css";
 
 /** A name of a place made of any words: it begins with a letter. */
 const slug = (text: string) =>
@@ -100,9 +100,14 @@ export function OwnCssField({ node }: { node: Part }) {
           </Button>
         )}
       </Box>
-      <Suspense fallback={<Skeleton variant="rectangular" height={120} />}>
-        <OwnCssEditor node={node} />
-      </Suspense>
+      <OwnCss
+        label="CSS of this section"
+        scope={partScope(node)}
+        stored={chassisOf(node).css ?? ""}
+        change={(draft, css) => setProp(draft, node.id, ["css"], css === "" ? undefined : css, "Section CSS changed")}
+        placeholder={".head { letter-spacing: .04em }\n& { outline: 1px solid }"}
+        hint="Reaches this section only. “&” is the section itself; what can’t be used is left out."
+      />
     </Box>
   );
 }

@@ -34,6 +34,7 @@ import { FieldControl } from "./fields";
 import { Fold, Folds, FoldsProvider } from "./fold";
 import { Group } from "./group";
 import { InsideField } from "./inside-field";
+import { OwnRules } from "./own-rules";
 import { StyleField } from "./style-field";
 import { WhenItShows } from "./when-it-shows";
 import { WordsOnPicture } from "./words-on-picture";
@@ -241,6 +242,7 @@ export function Details({ page: asked }: { page: string }) {
 function Selected({ page }: { page: string }) {
   const selected = useStudio((s) => s.selected);
   const also = useStudio((s) => s.also);
+  const showsCss = useStudio((s) => s.ownCss.open);
   const draft = useStudio((s) => s.draft);
   const ids = useMemo(() => selectionOf({ selected, also }), [selected, also]);
   const parts = ids.map((id) => partAt(draft, id)).filter((p) => p !== undefined);
@@ -255,7 +257,7 @@ function Selected({ page }: { page: string }) {
     // oxlint-disable-next-line react/exhaustive-deps
     [node?.id, node?.style, node?.props.arrangement, node?.props.backdrop, look],
   );
-  if (!part || !node || !kind) return <Nothing />;
+  if (!part || !node || !kind) return showsCss ? <OwnRules key={page} page={page} /> : <Nothing />;
   const { definition } = kind;
   const { brandPart } = definition;
   const theme = themeById(draft.look.theme);

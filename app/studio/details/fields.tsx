@@ -24,6 +24,7 @@ import { MenuEditor } from "../menus";
 import { PicturePicker } from "../pictures";
 import { INK, useWhenChanged } from "../ui";
 import { AttributesField, GoodsField, ProductsField, ReviewsField, YesField } from "./goods-fields";
+import { CodeField, OriginsField } from "./code-field";
 import { FilmField } from "./film-field";
 import { MapField } from "./map-field";
 import { OutsideField } from "./outside-field";
@@ -368,7 +369,8 @@ const sameField = (a: FieldProps, b: FieldProps) =>
   a.node.id === b.node.id &&
   a.path.join(".") === b.path.join(".") &&
   readAt(a.node.props, a.path) === readAt(b.node.props, b.path) &&
-  // Beside a picture stands how it is shown.
+  // Beside where code may load from stands what it names, and beside a picture how it is shown.
+  a.field.type !== "origins" &&
   (a.field.type !== "picture" || viewAt(a.node, a.path) === viewAt(b.node, b.path));
 
 /** The control for one value of a section, chosen by the type of its field. */
@@ -412,6 +414,10 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
           control={(inner, at) => <FieldControl key={inner.key} node={node} field={inner} path={at} />}
         />
       );
+    case "code":
+      return <CodeField node={node} field={field} path={path} />;
+    case "origins":
+      return <OriginsField node={node} field={field} path={path} />;
     case "when":
       return <WhenField node={node} field={field} path={path} />;
     case "yes":

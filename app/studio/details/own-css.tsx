@@ -1,76 +1,65 @@
-import { css as cssLanguage } from "@codemirror/lang-css";
-import { linter, type Diagnostic } from "@codemirror/lint";
 import { Box, Typography } from "@mui/material";
-import CodeMirror, { EditorView } from "@uiw/react-codemirror";
 import { useMemo, useState } from "react";
-import { setProp } from "~/core/commands";
-import type { Part } from "~/core/document";
-import { compileOwnCss } from "~/render";
-import { chassisOf } from "~/kinds";
-import { useStudioStore } from "../keeping";
-import { INK, useWhenChanged } from "../ui";
+import { lookCss, solveLook } from "~/core/theme";
+import type { Outcome } from "~/core/commands";
+import type { Draft } from "~/core/document";
+import { compileOwnCss, reachedAt, type CssScope } from "~/render";
+import { themeById } from "~/themes";
+import { CodeEditor } from "../code";
+import { useStudio, useStudioStore } from "../keeping";
+import { useWhenChanged } from "../ui";
 
-const problemsOf = (text: string) => compileOwnCss(text, "n-x").problems;
+/** What the theme calls its colours and steps, with what each comes to, to be offered while CSS is written. */
+function useThemeWords() {
+  const look = useStudio((s) => s.draft.look);
+  return useMemo(() => {
+    const { measures, colours } = lookCss(solveLook(themeById(look.theme), look));
+    const words = new Map<string, string>();
+    for (const [, name = "", value = ""] of (measures + colours).matchAll(/[{;](--[\w-]+):([^;}]*)/g))
+      if (!words.has(name)) words.set(name, value);
+    return [...words].map(([label, detail]) => ({ label, detail: detail.slice(0, 40), type: "variable" }));
+  }, [look]);
+}
 
-/** Checks what stands in the editor with the compiler that the shop uses, as it is typed. */
-const check = linter(
-  (view): Diagnostic[] => {
-    const { length } = view.state.doc;
-    return problemsOf(view.state.doc.toString()).map((p) => ({
-      from: Math.min(p.from, length),
-      to: Math.min(Math.max(p.to, p.from), length),
-      severity: "error",
-      message: p.why,
-    }));
-  },
-  { delay: 250 },
-);
+type OwnCssProps = {
+  label: string;
+  scope: CssScope;
+  stored: string;
+  /** Makes the change that keeps what was written. */
+  change: (draft: Draft, css: string) => Outcome;
+  placeholder: string;
+  hint: string;
+};
 
-/** The CSS editor itself, loaded when it is opened. */
-export default function OwnCssEditor({ node }: { node: Part }) {
+/** CSS of a section, a page, or the whole shop, as it is written: what is wrong is said, and what a rule reaches is marked in the panes. */
+export function OwnCss({ label, scope, stored, change, placeholder, hint }: OwnCssProps) {
   const store = useStudioStore();
-  const stored = chassisOf(node).css ?? "";
+  const words = useThemeWords();
   const [typed, setTyped] = useState(stored);
   const [refused, setRefused] = useState<string | null>(null);
   // Undo, or another tab.
   useWhenChanged(stored, setTyped);
-  const extensions = useMemo(
-    () => [
-      cssLanguage(),
-      check,
-      EditorView.contentAttributes.of({ "aria-label": "CSS of this section" }),
-      // The studio's policy lets in only style sheets that carry its nonce.
-      EditorView.cspNonce.of(document.querySelector<HTMLElement>("script[nonce]")?.nonce ?? ""),
-    ],
-    [],
-  );
-  const problems = problemsOf(typed);
+  const { problems } = compileOwnCss(typed, scope);
+  const point = (pointed: string) => {
+    if (store.getState().ownCss.pointed !== pointed) store.getState().setOwnCss({ pointed });
+  };
   return (
     <Box>
-      <Box
-        sx={{
-          border: `1px solid ${problems.length ? INK.brick : INK.line}`,
-          borderRadius: 1,
-          overflow: "hidden",
-          fontSize: 13,
+      <CodeEditor
+        language="css"
+        label={label}
+        value={typed}
+        words={words}
+        placeholder={placeholder}
+        isWrong={problems.length > 0}
+        judge={(text) => compileOwnCss(text, scope).problems}
+        onPlace={(at, text) => point(at === null ? "" : (reachedAt(text, scope, at) ?? ""))}
+        onChange={(next) => {
+          setTyped(next);
+          const { draft, run } = store.getState();
+          setRefused(next === stored ? null : (run(change(draft, next)) ?? null));
         }}
-      >
-        <CodeMirror
-          value={typed}
-          extensions={extensions}
-          minHeight="120px"
-          maxHeight="320px"
-          basicSetup={{ foldGutter: false, lineNumbers: false, highlightActiveLine: false }}
-          placeholder={".head { letter-spacing: .04em }\n& { outline: 1px solid }"}
-          onChange={(next) => {
-            setTyped(next);
-            const { draft, run } = store.getState();
-            setRefused(
-              run(setProp(draft, node.id, ["css"], next === "" ? undefined : next, "Section CSS changed")) ?? null,
-            );
-          }}
-        />
-      </Box>
+      />
       {refused ? (
         <Typography variant="caption" color="error" component="p" role="alert">
           {refused}
@@ -82,7 +71,7 @@ export default function OwnCssEditor({ node }: { node: Part }) {
         </Typography>
       ))}
       <Typography variant="caption" color="text.secondary" component="p">
-        Reaches this section only. <code>&amp;</code> is the section itself; what can’t be used is left out.
+        {hint}
       </Typography>
     </Box>
   );

@@ -39,6 +39,8 @@ export type ShopFacts = {
   readonly timeZone: string;
   /** How it writes prices. */
   readonly moneyFormat: string;
+  /** The origin that serves the frames of its own code. */
+  readonly codeOrigin?: string;
 };
 
 /** What the undo of the area at hand does, where that has one of its own. */
@@ -47,6 +49,15 @@ export type AreaSteps = {
   readonly undo: string | null;
   readonly redo: string | null;
   readonly step: (direction: "undo" | "redo") => void;
+};
+
+/** The list of the seller's own CSS, in Details. */
+export type OwnCssView = {
+  readonly open: boolean;
+  /** Panes show the shop without it. */
+  readonly without: boolean;
+  /** The selectors at the cursor: what they reach is marked in the panes. */
+  readonly pointed: string;
 };
 
 /** What undo or redo has just done: where, so that it can be shown. */
@@ -91,6 +102,7 @@ export type StudioState = Tab & {
   readonly view: PaneView;
   readonly panes: PaneSettings;
   readonly bare: boolean;
+  readonly ownCss: OwnCssView;
   readonly editing: Editing | null;
   readonly said: Message | null;
 
@@ -114,6 +126,7 @@ export type StudioState = Tab & {
   readonly setPane: (pane: keyof PaneSettings, setting: Partial<PaneSetting>) => void;
   /** Panes without marks, hints and what is not shown yet: as shoppers see the page. */
   readonly setBare: (bare: boolean) => void;
+  readonly setOwnCss: (view: Partial<OwnCssView>) => void;
   readonly setEditing: (editing: Editing | null) => void;
   readonly say: (text: string, tone?: Message["tone"], canUndo?: boolean) => void;
   readonly hush: () => void;
@@ -185,6 +198,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     view: "both",
     panes: { phone: { device: "phone", isFull: false }, wide: { device: "wide", isFull: false } },
     bare: false,
+    ownCss: { open: false, without: false, pointed: "" },
     editing: null,
     said: null,
 
@@ -276,6 +290,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
       const { selected, also, editing } = get();
       // Whoever goes on to another part is done with the words of this one.
       if (editing && editing.node !== node) set({ editing: null });
+      if (node !== null && get().ownCss.open) get().setOwnCss({ open: false, pointed: "" });
       if (!besides || node === null || selected === null) {
         if (selected !== node || also.length) set({ selected: node, also: [], lastMerge: null });
         return;
@@ -293,6 +308,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
       set({ panes: { ...panes, [pane]: { ...panes[pane], ...setting } } });
     },
     setBare: (bare) => set({ bare }),
+    setOwnCss: (view) => set({ ownCss: { ...get().ownCss, ...view } }),
     setEditing: (editing) => set({ editing }),
     say: (text, tone = "plain", canUndo = false) => set({ said: { text, tone, canUndo, key: ++saidKeys } }),
     hush: () => set({ said: null }),

@@ -6,5 +6,5 @@ export { useSeen } from "./use-seen";
 export { PageSight } from "./page-sight";
 export { PartSight } from "./part-sight";
 export { PaneShell, SillName, SillScale } from "./pane-shell";
-export { BARE_CSS, ghostCss, paneCss } from "./studio-css";
+export { BARE_CSS, ghostCss, paneCss, reachedCss } from "./studio-css";
 export { ShowProvider, useTarget } from "./target";

@@ -52,6 +52,8 @@ function plain(html: string): string {
   return holder.innerHTML;
 }
 
+const CODE = { origin: "https://code.example", facts: {} };
+
 // Where a script of the shop changes what was served, panes show what shoppers will see after it: tabs as tabs, and
 // goods that stand in for those that were looked at.
 const AFTER_SCRIPT = /^(What there is to know: Tabs|Tabs|Recently seen)/;
@@ -68,7 +70,7 @@ it.each(cases)("in %s, a pane draws “%s” as the shop serves it", async (them
   const content = contentWith([node], themeId);
   const { look } = content.draft;
   const part = (studio?: { editing: null }) => (
-    <EnvProvider value={envOf(content, content.draft, studio)}>
+    <EnvProvider value={{ ...envOf(content, content.draft, studio), code: CODE }}>
       <Section node={node} theme={themeById(themeId)} look={look} first />
     </EnvProvider>
   );

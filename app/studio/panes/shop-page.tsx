@@ -1,7 +1,7 @@
 import { outlineOf } from "~/kinds/outline";
 import { CONTENTS } from "~/kinds/outline-places";
 import { memo, useDeferredValue, useMemo } from "react";
-import type { Draft, Look } from "~/core/document";
+import { SITE, type Draft, type Look } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, shadeCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
@@ -9,6 +9,8 @@ import { EnvProvider, logoCss, type KindEnv } from "~/kinds/parts";
 import {
   darkSetsOf,
   documentOf,
+  codeOn,
+  documentCss,
   envOf,
   frameOf,
   GOODS_SETTINGS,
@@ -35,13 +37,20 @@ export type Dressing = {
   readonly currency: string;
   readonly locale: string;
   readonly moneyFormat: string;
+  readonly codeOrigin?: string;
 };
 
 /**
  * Style sheets of a draft's pages, in the order in which they apply. A part of the look that did not change keeps its text,
  * so that a colour being dragged replaces the sheet of colours and nothing else. `look`: another look than the draft's own.
  */
-export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: Look = draft.look): Sheets {
+export function usePageSheets(
+  draft: Draft,
+  pictures: readonly Picture[],
+  look: Look = draft.look,
+  /** Whether with the CSS that the seller wrote. */
+  withOwn = true,
+): Sheets {
   const { documents } = draft;
   const theme = themeById(look.theme);
   const { fonts, measures, colours } = lookCss(solveLook(theme, look));
@@ -52,12 +61,18 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
   const nodes = useMemo(() => {
     const sheets = new Map<string, string>();
     for (const document of Object.values(documents)) {
-      for (const node of Object.values(document.root.slots).flat()) sheets.set(node.id, nodeCss(node, theme, look));
+      for (const node of Object.values(document.root.slots).flat())
+        sheets.set(node.id, nodeCss(node, theme, look, withOwn));
     }
     return sheets;
     // Of the look, only this reaches the rules of single sections.
     // oxlint-disable-next-line react/exhaustive-deps
-  }, [documents, theme, goods]);
+  }, [documents, theme, goods, withOwn]);
+  const own = useMemo(() => {
+    if (!withOwn) return "";
+    const { [SITE]: site, ...pages } = documents;
+    return documentCss(site) + Object.values(pages).map(documentCss).join("");
+  }, [documents, withOwn]);
   const tones = toneWords({ look, documents });
   // A library has thousands of pictures, of which few stand under words.
   const tints = useMemo(() => {
@@ -77,10 +92,11 @@ export function usePageSheets(draft: Draft, pictures: readonly Picture[], look: 
         ["colours", colours],
         ["shared", shared],
         ...nodes,
+        ["own", own],
         ["focus", focus],
         ["tints", tints],
       ]),
-    [fonts, measures, logo, colours, shared, nodes, focus, tints],
+    [fonts, measures, logo, colours, shared, nodes, own, focus, tints],
   );
 }
 
@@ -134,7 +150,17 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   // What is seen first is drawn first; the rest of a long page follows while it can be worked with already.
   const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(
-    () => envOf(dressing, { look, documents }, studio, shownOf(target, dressing.goods, documents), main, frame),
+    () => {
+      const drawn = envOf(
+        dressing,
+        { look, documents },
+        studio,
+        shownOf(target, dressing.goods, documents),
+        main,
+        frame,
+      );
+      return { ...drawn, ...codeOn(target, dressing, drawn, main) };
+    },
     // `pages` and `parts` say what of `documents` and `page` is asked for.
     // oxlint-disable-next-line react/exhaustive-deps
     [dressing, look, pages, parts, studio, target],
@@ -156,13 +182,13 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   );
 });
 
-type Money = Pick<Dressing, "currency" | "locale" | "moneyFormat">;
+type Money = Pick<Dressing, "currency" | "locale" | "moneyFormat" | "codeOrigin">;
 
 /** Goods, pictures and money of the shop that is being dressed. */
 export function useDressing(goods: Goods, pictures: readonly Picture[], shop: Money): Dressing {
-  const { currency, locale, moneyFormat } = shop;
+  const { currency, locale, moneyFormat, codeOrigin } = shop;
   return useMemo(
-    () => ({ goods, pictures, currency, locale, moneyFormat }),
-    [goods, pictures, currency, locale, moneyFormat],
+    () => ({ goods, pictures, currency, locale, moneyFormat, ...(codeOrigin ? { codeOrigin } : {}) }),
+    [goods, pictures, currency, locale, moneyFormat, codeOrigin],
   );
 }

@@ -24,6 +24,12 @@ export function ghostCss(section: string | null, isCarrying: boolean): string {
   ].join("");
 }
 
+/** Marks what the rule reaches that is being written; nothing where none is. */
+export const reachedCss = (selectors: string): string =>
+  selectors
+    ? `:is(${selectors}){outline:calc(2.5px*var(--k)) dashed #17241d!important;outline-offset:calc(2px*var(--k))!important;box-shadow:0 0 0 calc(2.5px*var(--k)) #f5c518!important}`
+    : "";
+
 /** What a pane adds to the shop's own rules. `--k` undoes the pane's scale, so that marks keep their size on the screen. */
 export const paneCss = (scale: number): string => `
 html{--k:${(1 / scale).toFixed(4)};scroll-behavior:auto!important}

@@ -14,7 +14,7 @@ import {
 } from "@mui/material";
 import { Check, ChevronDown, ExternalLink, Keyboard } from "lucide-react";
 import { useEffect, useRef, useState, type ReactNode } from "react";
-import { Form, Link, NavLink, useLocation } from "react-router";
+import { Form, Link, NavLink, useLocation, useNavigate } from "react-router";
 import { FindWords } from "../finding";
 import { startKeeper, useStudio, useStudioStore, type Keeper } from "../keeping";
 import { PublishButton, PublishDialog } from "../publish";
@@ -139,6 +139,7 @@ export function Shell({
   const redo = () => step(store, "redo");
   const openPublish = () => setDialog("publish");
   const { pathname, search } = useLocation();
+  const navigate = useNavigate();
   const hasPlan = pathname.endsWith("/pages");
   // Whoever comes back to the pages finds the one that was left.
   const [lastPage, setLastPage] = useState("");
@@ -280,6 +281,15 @@ export function Shell({
           { label: "Publish", group: "Do", go: openPublish },
           { label: "Earlier publications", group: "Do", go: () => setDialog("history") },
           { label: "Find and replace words", group: "Do", go: () => setDialog("words") },
+          {
+            label: "Own CSS of the shop",
+            group: "Do",
+            go: () => {
+              void navigate(`/s/${shop.id}/pages${lastPage}`);
+              store.getState().select(null);
+              store.getState().setOwnCss({ open: true });
+            },
+          },
           { label: "Undo", group: "Do", go: undo },
         ]}
       />

@@ -1,0 +1,2 @@
+export { CodeEditor } from "./loaded";
+export type { Trouble } from "./words";
