@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { benchReady, expectAccessible, openShop, pane } from "./studio";
+import { benchReady, expectAccessible, kept, openShop, pane, publish, shopAt } from "./studio";
 
 test("words are found on every page, seen before and after, replaced in one step and taken back", async ({ page }) => {
   await openShop(page);
@@ -20,4 +20,46 @@ test("words are found on every page, seen before and after, replaced in one step
   await expect(wide.getByRole("heading", { name: "A workshop by the sea" })).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(wide.getByRole("heading", { name: "A small shop" })).toBeVisible();
+});
+
+test("the shop’s words are kept in a list and put right from it, and what services ask for stands in the head of pages", async ({
+  page,
+}) => {
+  const { host } = await openShop(page);
+  await benchReady(page);
+  const menu = async (item: string) => {
+    await page.getByRole("button", { name: /^Shop / }).click();
+    await page.getByRole("menuitem", { name: item }).click();
+  };
+  await menu("Words of the shop …");
+  const list = page.getByRole("dialog", { name: "Words of the shop" });
+  await list.getByLabel("Write", { exact: true }).fill("workshop");
+  await list.getByLabel("Not", { exact: true }).fill("workshop");
+  await expect(list.getByText("Both sides are the same.")).toBeVisible();
+  await expect(list.getByRole("button", { name: "Save" })).toBeDisabled();
+  await list.getByLabel("Not", { exact: true }).fill("shop, atelier");
+  await page.keyboard.press("Tab");
+  await expect(list.getByText(/^“shop” stands on your pages/)).toBeVisible();
+  await expectAccessible(page);
+  await list.getByRole("button", { name: "Put right …" }).first().click();
+  const found = page.getByRole("dialog", { name: "Find and replace words" });
+  await expect(found.getByLabel("Replace by")).toHaveValue("workshop");
+  await found.getByRole("button", { name: /^Replace \(/ }).click();
+  await expect(pane(page, "Wide").getByRole("heading", { level: 1 })).toContainText("workshop");
+
+  await menu("For search engines and browsers …");
+  const head = page.getByRole("dialog", { name: "For search engines and browsers" });
+  const tag = head.getByLabel("Paste the tag you were given");
+  await tag.fill('<script src="https://x.example/y.js"></script>');
+  await expect(head.getByText("A script can’t stand in the head.", { exact: false })).toBeVisible();
+  await tag.fill('<meta name="site-verification" content="a7">');
+  await head.getByRole("button", { name: "Take it" }).click();
+  await head.getByLabel("Another place").fill("https://book.example/widget.js");
+  await expectAccessible(page);
+  await head.getByRole("button", { name: "Save" }).click();
+  await kept(page);
+  await publish(page);
+  await page.goto(shopAt(host));
+  await expect(page.locator('meta[name="site-verification"]')).toHaveAttribute("content", "a7");
+  await expect(page.locator('link[rel="preconnect"]')).toHaveAttribute("href", "https://book.example");
 });

@@ -72,6 +72,8 @@ const SAID: Readonly<Record<string, string>> = {
   home: "another home page",
   friends: "password for friends changed",
   css: "own CSS changed",
+  head: "what search engines and browsers are told changed",
+  spellings: "word list changed",
 };
 
 function saidWords(document: PageDocument, keys: readonly string[]): string {

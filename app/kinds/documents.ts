@@ -1,6 +1,17 @@
 import { z } from "zod";
 import { slugProblem } from "~/core/addresses";
-import { LAYOUT_SORTS, MENU_LEVELS, SHARED, type Part, type PageDocument } from "~/core/document";
+import { originIn } from "~/core/code";
+import {
+  LAYOUT_SORTS,
+  MENU_LEVELS,
+  MOST_EARLY,
+  MOST_PROOFS,
+  MOST_SPELLINGS,
+  proofProblem,
+  SHARED,
+  type Part,
+  type PageDocument,
+} from "~/core/document";
 import { MOST_ENTRIES } from "~/core/schema";
 
 /** The longest title and description for search engines that are kept, in characters. */
@@ -77,10 +88,35 @@ const pageRoot = z.strictObject({
 /** The longest word for friends. */
 export const LONGEST_WORD = 60;
 
+const head = z.strictObject({
+  proofs: z
+    .array(
+      z.strictObject({ name: z.string().max(80), content: z.string().max(300) }).superRefine((proof, check) => {
+        const message = proofProblem(proof);
+        if (message) check.addIssue({ code: "custom", message });
+      }),
+    )
+    .max(MOST_PROOFS, `There can be ${MOST_PROOFS} proofs.`),
+  bar: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/)
+    .nullable(),
+  early: z
+    .array(z.string().refine((origin) => originIn(origin) === origin && !origin.includes("*")))
+    .max(MOST_EARLY, `Browsers can turn to ${MOST_EARLY} places early; more makes all of them slower.`),
+});
+
+const spelling = z.string().trim().min(1).max(80, "A word of the list can have 80 characters.");
+const spellings = z
+  .array(z.strictObject({ say: spelling, instead: z.array(spelling).min(1).max(20) }))
+  .max(MOST_SPELLINGS, `The list can have ${MOST_SPELLINGS} words.`);
+
 const siteRoot = z.strictObject({
   home: z.string().max(40).optional(),
   closed: z.literal(true).optional(),
   friends: z.string().max(LONGEST_WORD).optional(),
+  head: head.optional(),
+  spellings: spellings.optional(),
   css: z
     .string()
     .max(LONGEST_SHOP_CSS, `The CSS of the shop can have ${LONGEST_SHOP_CSS.toLocaleString("en")} characters.`)

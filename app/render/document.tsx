@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import type { ReactNode } from "react";
-import { iconPicture, pageProps, SITE, type Draft, type PageDocument, type Part } from "~/core/document";
+import { headAdditions, iconPicture, pageProps, SITE, type Draft, type PageDocument, type Part } from "~/core/document";
 import { shareAddress, SHARE_SIZE, type Picture } from "~/core/pictures";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
 import { KINDS, kindOf, type Later, type Permission } from "~/kinds";
@@ -159,6 +159,7 @@ function headHtml(
   feed: { readonly title: string; readonly address: string } | undefined,
 ): string {
   const { identity } = content.draft.look;
+  const { proofs, bar, early } = headAdditions(content.draft.documents);
   const meta = (name: string, value: string, key = "property") => `<meta ${key}="${name}" content="${escape(value)}">`;
   const parts = [
     '<meta charset="utf-8">',
@@ -172,7 +173,9 @@ function headHtml(
     '<link rel="icon" href="/favicon.ico" sizes="32x32">',
     ...(iconPicture(identity) === undefined ? ['<link rel="icon" href="/favicon.svg" type="image/svg+xml">'] : []),
     '<link rel="manifest" href="/site.webmanifest">',
-    meta("theme-color", ground, "name"),
+    meta("theme-color", bar ?? ground, "name"),
+    ...proofs.map(({ name, content: said }) => meta(name, said, "name")),
+    ...early.map((place) => `<link rel="preconnect" href="${escape(place)}">`),
     '<link rel="apple-touch-icon" href="/apple-touch-icon.png">',
     meta("og:site_name", identity.name),
     meta("og:title", head.title),

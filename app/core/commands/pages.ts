@@ -25,6 +25,8 @@ import {
   type Around,
   type PageProps,
   type Part,
+  type HeadAdditions,
+  type Spelling,
 } from "../document";
 import { applyAll, held, type Operation } from "../operations";
 import { DOCUMENT_VERSION } from "../schema/migrations";
@@ -319,6 +321,31 @@ export function setOpen(draft: Draft, closed: boolean, friends: string): Outcome
   const isSwitched = operations.some((o) => o.type === "setProp" && o.path[0] === "closed");
   const label = isSwitched ? (closed ? "Shop closed for now" : "Shop open") : "Password for friends changed";
   return transaction("setOpen", label, operations, { mergeKey: "open" });
+}
+
+/** Says what stands in the head of every page besides. */
+export function setHead(draft: Draft, { proofs, bar, early }: HeadAdditions): Outcome {
+  const isNothing = proofs.length === 0 && bar === null && early.length === 0;
+  const head = isNothing ? undefined : { proofs: proofs.map((p) => ({ ...p })), bar, early: [...early] };
+  return ofSite(draft, "setHead", "What search engines and browsers are told", { head });
+}
+
+/** Says how the shop writes words. */
+export function setSpellings(draft: Draft, words: readonly Spelling[]): Outcome {
+  const spellings = words.length ? words.map(({ say, instead }) => ({ say, instead: [...instead] })) : undefined;
+  return ofSite(draft, "setSpellings", "Word list changed", { spellings });
+}
+
+function ofSite(
+  draft: Draft,
+  intent: string,
+  label: string,
+  values: Readonly<Record<string, Json | undefined>>,
+): Outcome {
+  const site = entryOf(draft.documents, SITE);
+  if (!site) return refuse(GONE);
+  const operations = rootOperations(site, values);
+  return operations.length ? transaction(intent, label, operations) : refuse(SAME);
 }
 
 /** Gives a page, a layout, or (as the site) the whole shop CSS of its own; empty: none. */

@@ -15,6 +15,7 @@ export {
   type Standing,
 } from "./shared";
 export { entryOf } from "./entry";
+export * from "./site";
 export {
   DAY_NAMES,
   daysWords,

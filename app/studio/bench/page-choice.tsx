@@ -107,7 +107,7 @@ export function PageChoice({ page }: { page: string }) {
             store.getState().setOwnCss({ open: true });
           }}
         >
-          Own CSS …
+          Own CSS of this page …
         </MenuItem>
         <MenuItem onClick={() => open("menus")}>Menus …</MenuItem>
         <MenuItem onClick={() => open("open")}>Open or close the shop …</MenuItem>

@@ -59,27 +59,40 @@ function Snippet({ found, by }: { found: FoundText; by: string }) {
   );
 }
 
+const NOTHING_YET = { words: "", by: "" };
+
 /** Looks for words in everything that is written on pages, and puts others in their place. */
-export function FindWords({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function FindWords({
+  open,
+  onClose,
+  begins = NOTHING_YET,
+}: {
+  open: boolean;
+  onClose: () => void;
+  /** What is looked for at first, and what by. */
+  begins?: { readonly words: string; readonly by: string };
+}) {
   return (
     <Dialog open={open} onClose={onClose} fullWidth maxWidth="md" aria-labelledby="find-words">
       <DialogTitle id="find-words" component="h2" sx={{ typography: "h2" }}>
         Find and replace words
       </DialogTitle>
-      {open ? <Finding onClose={onClose} /> : null}
+      {open ? <Finding onClose={onClose} begins={begins} /> : null}
     </Dialog>
   );
 }
 
-function Finding({ onClose }: { onClose: () => void }) {
+function Finding({ onClose, begins }: { onClose: () => void; begins: typeof NOTHING_YET }) {
   const store = useStudioStore();
   const navigate = useNavigate();
   const draft = useStudio((s) => s.draft);
   const shop = useStudio((s) => s.shop.id);
-  const [words, setWords] = useState("");
-  const [by, setBy] = useState("");
-  const [matchCase, setMatchCase] = useState(false);
-  const [whole, setWhole] = useState(false);
+  const [words, setWords] = useState(begins.words);
+  const [by, setBy] = useState(begins.by);
+  const [matchCase, setMatchCase] = useState(
+    begins.words !== "" && begins.words.toLowerCase() === begins.by.toLowerCase(),
+  );
+  const [whole, setWhole] = useState(begins.words !== "");
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [why, setWhy] = useState("");
   const sought = useMemo(() => ({ words, matchCase, whole }), [words, matchCase, whole]);

@@ -1,1 +1,2 @@
 export { FindWords } from "./find-words";
+export { WordList } from "./word-list";

@@ -15,10 +15,11 @@ import {
 import { Check, ChevronDown, ExternalLink, Keyboard } from "lucide-react";
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import { Form, Link, NavLink, useLocation, useNavigate } from "react-router";
-import { FindWords } from "../finding";
+import { FindWords, WordList } from "../finding";
 import { startKeeper, useStudio, useStudioStore, type Keeper } from "../keeping";
 import { PublishButton, PublishDialog } from "../publish";
 import { IconAction, INK, STUDIO_LOOKS, useKeys, Zest } from "../ui";
+import { HeadDialog } from "../site";
 import { PublicationsDialog } from "../versions";
 import { GoTo } from "./go-to";
 import { KeysHelp } from "./help";
@@ -36,7 +37,14 @@ const AREAS = [
 
 export type ShopChoice = { readonly id: string; readonly host: string; readonly name: string };
 
-function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: string }) {
+type ShopMenuProps = {
+  shops: readonly ShopChoice[];
+  owner: string;
+  /** What concerns the shop as a whole, and is done in a dialog. */
+  actions: readonly { readonly label: string; readonly go: () => void }[];
+};
+
+function ShopMenu({ shops, owner, actions }: ShopMenuProps) {
   const name = useStudio((s) => s.draft.look.identity.name);
   const shop = useStudio((s) => s.shop);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -58,6 +66,17 @@ function ShopMenu({ shops, owner }: { shops: readonly ShopChoice[]; owner: strin
         <MenuItem component="a" href={shop.address} target="_blank" rel="noreferrer" onClick={() => setAnchor(null)}>
           <ExternalLink size={16} aria-hidden style={{ marginRight: 8 }} /> Open the shop
         </MenuItem>
+        {actions.map(({ label, go }) => (
+          <MenuItem
+            key={label}
+            onClick={() => {
+              setAnchor(null);
+              go();
+            }}
+          >
+            {label} …
+          </MenuItem>
+        ))}
         <Divider />
         {shops
           .filter((s) => s.id !== shop.id)
@@ -128,7 +147,11 @@ export function Shell({
   const shop = useStudio((s) => s.shop);
   const said = useStudio((s) => s.said);
   const keeper = useRef<Keeper | null>(null);
-  const [dialog, setDialog] = useState<"publish" | "history" | "keys" | "go" | "words" | null>(null);
+  const [dialog, setDialog] = useState<"publish" | "history" | "keys" | "go" | "words" | "spellings" | "head" | null>(
+    null,
+  );
+  /** Words that are to be put right, from the list of the shop’s words. */
+  const [right, setRight] = useState<{ readonly words: string; readonly by: string }>();
   useEffect(() => {
     const started = startKeeper(store);
     keeper.current = started;
@@ -151,7 +174,22 @@ export function Shell({
     g: () => setDialog("go"),
     "?": () => setDialog("keys"),
   });
-  const close = () => setDialog(null);
+  const close = () => {
+    setDialog(null);
+    setRight(undefined);
+  };
+  const ofShop = [
+    {
+      label: "Own CSS of the shop",
+      go: () => {
+        void navigate(`/s/${shop.id}/pages${lastPage}`);
+        store.getState().select(null);
+        store.getState().setOwnCss({ open: true });
+      },
+    },
+    { label: "Words of the shop", go: () => setDialog("spellings") },
+    { label: "For search engines and browsers", go: () => setDialog("head") },
+  ];
   const flush = () => keeper.current?.flush() ?? Promise.resolve(true);
   return (
     <Box sx={{ display: "grid", gridTemplate: "auto minmax(0,1fr) / minmax(0,1fr)", height: "100dvh", minWidth: 0 }}>
@@ -219,7 +257,7 @@ export function Shell({
           </Typography>
         </MuiLink>
         <Divider orientation="vertical" flexItem sx={{ my: 1.25, display: { xs: "none", md: "block" } }} />
-        <ShopMenu shops={shops} owner={owner} />
+        <ShopMenu shops={shops} owner={owner} actions={ofShop} />
         <Divider orientation="vertical" flexItem sx={{ my: 1.25, display: { xs: "none", md: "block" } }} />
         <Box
           component="nav"
@@ -272,7 +310,16 @@ export function Shell({
       </Box>
       <PublishDialog open={dialog === "publish"} onClose={close} onHistory={() => setDialog("history")} flush={flush} />
       <PublicationsDialog open={dialog === "history"} onClose={close} flush={flush} />
-      <FindWords open={dialog === "words"} onClose={close} />
+      <FindWords open={dialog === "words"} onClose={close} {...(right ? { begins: right } : {})} />
+      <WordList
+        open={dialog === "spellings"}
+        onClose={close}
+        onPutRight={(words, by) => {
+          setRight({ words, by });
+          setDialog("words");
+        }}
+      />
+      <HeadDialog open={dialog === "head"} onClose={close} />
       <KeysHelp open={dialog === "keys"} onClose={close} />
       <GoTo
         open={dialog === "go"}
@@ -281,15 +328,7 @@ export function Shell({
           { label: "Publish", group: "Do", go: openPublish },
           { label: "Earlier publications", group: "Do", go: () => setDialog("history") },
           { label: "Find and replace words", group: "Do", go: () => setDialog("words") },
-          {
-            label: "Own CSS of the shop",
-            group: "Do",
-            go: () => {
-              void navigate(`/s/${shop.id}/pages${lastPage}`);
-              store.getState().select(null);
-              store.getState().setOwnCss({ open: true });
-            },
-          },
+          ...ofShop.map((action) => ({ ...action, group: "Do" })),
           { label: "Undo", group: "Do", go: undo },
         ]}
       />
