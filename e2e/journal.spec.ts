@@ -1,5 +1,17 @@
+import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { benchReady, details, expectAccessible, inPlan, kept, openShop, pane, publish, shopAt } from "./studio";
+import {
+  benchReady,
+  details,
+  expectAccessible,
+  inPlan,
+  kept,
+  openDemo,
+  openShop,
+  pane,
+  publish,
+  shopAt,
+} from "./studio";
 
 test("a journal is made, a post is written and dated, and shoppers find it by its tag and in the feed", async ({
   page,
@@ -63,4 +75,44 @@ test("a journal is made, a post is written and dated, and shoppers find it by it
     "<title>A calm week</title>",
   );
   await shopper.close();
+});
+
+test("posts come in from Markdown files, seen first, and go out as files that come in again", async ({ page }) => {
+  await openDemo(page);
+  await benchReady(page);
+  await page.getByRole("button", { name: "Home", exact: true }).click();
+  await page.getByRole("menuitem", { name: "Posts …" }).click();
+  const posts = page.getByRole("dialog", { name: "Posts of “Journal”" });
+  const download = page.waitForEvent("download");
+  await posts.getByRole("button", { name: "Take out" }).click();
+  const archive = await (await download).path();
+  await posts.getByRole("button", { name: "Bring in …" }).click();
+  const dialog = page.getByRole("dialog", { name: "Bring posts into “Journal”" });
+  const files = dialog.getByLabel("Files with posts");
+  // What went out is read, and not taken twice by itself.
+  await files.setInputFiles({ name: "out.zip", mimeType: "application/zip", buffer: readFileSync(archive) });
+  const found = dialog.getByRole("list", { name: "Posts in the files" }).getByRole("listitem");
+  await expect(found).toHaveCount(4);
+  await expect(found.first().getByText("A post of this title is there already.")).toBeVisible();
+  await expect(dialog.getByRole("button", { name: "Bring in", exact: true })).toBeDisabled();
+  const markdown =
+    "---\ntitle: A gale in May\ndate: 2026-05-04\ntags: [wind]\n---\nIt blew **hard**.\n\n- the line\n\n![x](y.png)";
+  await files.setInputFiles([
+    { name: "gale.md", mimeType: "text/markdown", buffer: Buffer.from(markdown) },
+    { name: "letter.docx", mimeType: "application/msword", buffer: Buffer.from("nothing") },
+  ]);
+  await expect(dialog.getByText("letter.docx is neither Markdown nor a feed.")).toBeVisible();
+  await expect(found).toHaveCount(1);
+  await expect(found.getByText("Stays out: 1 picture.")).toBeVisible();
+  await expectAccessible(page);
+  await dialog.getByRole("button", { name: "Bring in (1)" }).click();
+  await posts.getByRole("button", { name: /^A gale in May/ }).click();
+  const wide = pane(page, "Wide");
+  await expect(wide.getByRole("heading", { name: "A gale in May" })).toBeVisible();
+  await expect(wide.getByRole("listitem").filter({ hasText: "the line" })).toBeVisible();
+  await expect(wide.locator("strong").filter({ hasText: "hard" })).toBeVisible();
+  // The demo shop is left as it was.
+  await page.keyboard.press("Control+z");
+  await expect(wide.getByRole("heading", { name: "A gale in May" })).toHaveCount(0);
+  await kept(page);
 });

@@ -290,5 +290,14 @@ export {
   type Trait,
   type ViewProps,
 } from "./definition";
-export { documentProblem, LONGEST_DESCRIPTION, LONGEST_SEARCH_TITLE, LONGEST_WORD } from "./documents";
+export {
+  documentProblem,
+  LONGEST_AUTHOR,
+  LONGEST_DESCRIPTION,
+  LONGEST_SEARCH_TITLE,
+  LONGEST_SUMMARY,
+  LONGEST_TAG,
+  LONGEST_WORD,
+  MOST_TAGS,
+} from "./documents";
 export { chassisOf, hasStyle, moreStyles, OF_FLOW, OF_TOP } from "./chassis";

@@ -37,8 +37,8 @@ export const LONGEST_PAGE_TITLE = 120;
 const GONE = "This page is no longer there.";
 const SAME = "It is like that already.";
 
-/** A slug like `wish` that no page beneath `parent` has. `but`: a page that may have it. */
-export function freeSlug(documents: Draft["documents"], wish: string, parent: string | null, but?: string): string {
+/** Gives addresses beneath a page that nothing has there, one after another, each like a wish (a name or an address). */
+function slugsBeneath(documents: Draft["documents"], parent: string | null, but?: string): (wish: string) => string {
   const site = siteOf(documents);
   const siblings = parent === null ? site.top : (site.byId.get(parent)?.children ?? []);
   // What stands beneath the home page has its address at the top.
@@ -46,14 +46,24 @@ export function freeSlug(documents: Draft["documents"], wish: string, parent: st
   const beside = isAtTop ? [...site.top, ...(site.byId.get(site.home)?.children ?? [])] : siblings;
   const taken = new Set(beside.filter((p) => p.document.id !== but).map((p) => p.props.slug));
   const isFree = (slug: string) => !taken.has(slug) && !(isAtTop && TAKEN_SLUGS.has(slug));
-  const base = slugProblem(wish) === undefined ? wish : slugOfName(wish) || "page";
-  if (isFree(base)) return base;
-  for (let n = 2; ; n++) {
-    // A name that is as long as it may be loses its end to the number.
-    const numbered = `${slugOfName([...base].slice(0, LONGEST_SLUG - 1 - String(n).length).join(""))}-${n}`;
-    if (isFree(numbered)) return numbered;
-  }
+  const take = (slug: string) => {
+    taken.add(slug);
+    return slug;
+  };
+  return (wish) => {
+    const base = slugProblem(wish) === undefined ? wish : slugOfName(wish) || "page";
+    if (isFree(base)) return take(base);
+    for (let n = 2; ; n++) {
+      // A name that is as long as it may be loses its end to the number.
+      const numbered = `${slugOfName([...base].slice(0, LONGEST_SLUG - 1 - String(n).length).join(""))}-${n}`;
+      if (isFree(numbered)) return take(numbered);
+    }
+  };
 }
+
+/** A slug like `wish` that no page beneath `parent` has. `but`: a page that may have it. */
+export const freeSlug = (documents: Draft["documents"], wish: string, parent: string | null, but?: string): string =>
+  slugsBeneath(documents, parent, but)(wish);
 
 const titleProblem = (title: string): string | undefined =>
   title === ""
@@ -143,6 +153,39 @@ export function addPage(draft: Draft, page: NewPage, id: string = newId()): Outc
     return document?.kind === "menu" ? [menuItemOperation(document, item)] : [];
   });
   return soundly(draft, "addPage", `Page “${title}” made`, [{ type: "addDocument", added }, ...menus], [id]);
+}
+
+/** Posts that come into a journal in one step at most. */
+export const MOST_ADDED = 500;
+
+/** New pages beneath one page, as one step; those whose wish for an address is taken get another one. In no menu. */
+export function addPages(
+  draft: Draft,
+  parent: string,
+  pages: readonly (Omit<NewPage, "parent" | "menus"> & { readonly id: string })[],
+): Outcome {
+  if (!siteOf(draft.documents).byId.has(parent)) return refuse(GONE);
+  if (pages.length > MOST_ADDED) return refuse(`At most ${MOST_ADDED} can be added at once.`);
+  const slugFor = slugsBeneath(draft.documents, parent);
+  const order = lastBeneath(draft.documents, parent);
+  const operations: Operation[] = [];
+  for (const [index, { id, title, slug, main, props }] of pages.entries()) {
+    const problem = titleProblem(title.trim());
+    if (problem) return refuse(problem);
+    const said = { ...props, slug: slugFor(slug || title), parent, order: order + index };
+    const kept = Object.entries(said).filter(([key, value]) => !sameJson(value, usualOfPage(key as keyof PageProps)));
+    const empty = emptyDocument(DOCUMENT_VERSION, "page", id, title.trim());
+    const root = { ...empty.root, props: Object.fromEntries(kept), slots: { main } };
+    operations.push({ type: "addDocument", added: { ...empty, root } });
+  }
+  const label = pages.length === 1 ? `Page “${pages[0]!.title.trim()}” made` : `${pages.length} pages made`;
+  return soundly(
+    draft,
+    "addPages",
+    label,
+    operations,
+    pages.map(({ id }) => id),
+  );
 }
 
 /** A copy of a page beside it, in no menu; a page of the same name gets a number. */

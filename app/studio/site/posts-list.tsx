@@ -12,13 +12,20 @@ import {
   Typography,
   useMediaQuery,
 } from "@mui/material";
-import { Plus, X } from "lucide-react";
+import { FileInput as FileInputIcon, FileOutput, Plus, X } from "lucide-react";
 import { useState } from "react";
+import { spread } from "~/core/document";
 import { journalsOf, postsOf } from "~/core/journal";
+import { sourceOf } from "~/core/pictures";
+import type { Link } from "~/core/schema";
+import { textOfPage } from "~/kinds/page-text";
+import { wayOf } from "~/render";
 import { dayWords } from "~/core/goods";
 import { clockOf } from "~/core/situation";
-import { useStudio } from "../keeping";
+import { useStudio, useStudioStore } from "../keeping";
 import { FindField, IconAction, INK } from "../ui";
+import { archiveOf } from "./posts-files";
+import { PostsIn } from "./posts-in";
 
 /** As many are drawn at once; whoever looks for one types, or asks for more. */
 const STEP = 60;
@@ -41,6 +48,8 @@ export function PostsList({ journal: first, onClose, onOpen, onNew }: PostsListP
   const [chosen, setChosen] = useState(first);
   const [sought, setSought] = useState("");
   const [most, setMost] = useState(STEP);
+  const [isBringing, setBringing] = useState(false);
+  const store = useStudioStore();
   const journal = journals.find((j) => j.document.id === chosen) ?? journals[0];
   const posts = journal ? postsOf(documents, journal.document.id) : [];
   const words = plain(sought).split(/\s+/).filter(Boolean);
@@ -48,6 +57,31 @@ export function PostsList({ journal: first, onClose, onOpen, onNew }: PostsListP
     const text = plain([document.title, props.author, ...props.tags, props.at.slice(0, 10)].join(" "));
     return words.every((word) => text.includes(word));
   });
+  const takeOut = async () => {
+    const { draft, goods, pictures, shop } = store.getState();
+    const content = { draft, goods, pictures, ...shop };
+    const address = shop.address.replace(/\/$/, "");
+    const pictureOf = (id: string) => {
+      const of = pictures.find((each) => each.id === id);
+      return of && { src: `${address}${sourceOf(of, of.width)}`, of };
+    };
+    const href = (link: Link): string | undefined => {
+      const way = wayOf(link, content)?.address;
+      return way?.startsWith("/") ? address + way : way;
+    };
+    const bytes = await archiveOf(
+      posts,
+      ({ document }) => textOfPage(spread(draft.documents, document), pictureOf),
+      href,
+    );
+    const link = document.createElement("a");
+    link.href = URL.createObjectURL(new Blob([bytes], { type: "application/zip" }));
+    link.download = `${journal?.props.slug || "posts"}.zip`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  if (isBringing && journal)
+    return <PostsIn journal={journal.document.id} title={journal.document.title} onClose={() => setBringing(false)} />;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" fullScreen={isNarrow} aria-labelledby="posts-title">
       <DialogTitle
@@ -85,6 +119,20 @@ export function PostsList({ journal: first, onClose, onOpen, onNew }: PostsListP
             }}
             width={200}
           />
+          <Button
+            startIcon={<FileInputIcon size={16} aria-hidden />}
+            disabled={!journal}
+            onClick={() => setBringing(true)}
+          >
+            Bring in …
+          </Button>
+          <Button
+            startIcon={<FileOutput size={16} aria-hidden />}
+            disabled={posts.length === 0}
+            onClick={() => void takeOut()}
+          >
+            Take out
+          </Button>
           <Button
             variant="contained"
             startIcon={<Plus size={16} aria-hidden />}

@@ -1,0 +1,158 @@
+import {
+  Alert,
+  Box,
+  Button,
+  Checkbox,
+  CircularProgress,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  FormControlLabel,
+  Typography,
+} from "@mui/material";
+import { useRef, useState } from "react";
+import { MOST_ADDED } from "~/core/commands";
+import { dayWords } from "~/core/goods";
+import { postsOf } from "~/core/journal";
+import { useStudio, useStudioStore } from "../keeping";
+import { FileInput, INK } from "../ui";
+import { bringIn, postsIn, staysOut, type FoundIn } from "./posts-files";
+
+/** Brings posts in out of files: they are read and shown first, and nothing has changed until they are taken. */
+export function PostsIn({ journal, title, onClose }: { journal: string; title: string; onClose: () => void }) {
+  const store = useStudioStore();
+  const documents = useStudio((s) => s.draft.documents);
+  const input = useRef<HTMLInputElement>(null);
+  const [found, setFound] = useState<FoundIn | null>(null);
+  const [isReading, setReading] = useState(false);
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const [isHidden, setHidden] = useState(true);
+  const [why, setWhy] = useState("");
+  const there = new Set(postsOf(documents, journal).map((post) => post.document.title));
+  const posts = found?.posts ?? [];
+  const chosen = posts.filter((_post, i) => !left.has(i));
+  const read = async (files: readonly File[]) => {
+    setReading(true);
+    setWhy("");
+    const next = await postsIn(files).catch(() => ({ posts: [], problems: ["That could not be read."] }));
+    setReading(false);
+    setFound(next);
+    // What is there already is not brought in twice unless somebody wants that.
+    setLeft(new Set(next.posts.flatMap((post, i) => (there.has(post.title) ? [i] : []))));
+  };
+  const take = () => {
+    const { draft, run, say } = store.getState();
+    const problem = run(bringIn(draft, journal, chosen, isHidden));
+    if (problem) return setWhy(problem);
+    say(chosen.length === 1 ? "The post is in the journal." : `${chosen.length} posts are in the journal.`);
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="posts-in-title">
+      <DialogTitle id="posts-in-title" component="h2" sx={{ typography: "h2" }}>
+        Bring posts into “{title}”
+      </DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 2, gridTemplateColumns: "minmax(0,1fr)" }}>
+        <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 2 }}>
+          <Button variant="outlined" onClick={() => input.current?.click()}>
+            {found ? "Choose other files" : "Choose files"}
+          </Button>
+          <FileInput
+            ref={input}
+            label="Files with posts"
+            accept=".md,.markdown,.txt,.zip,.xml,.atom,.rss"
+            multiple
+            onFiles={(files) => void read(files)}
+          />
+          <Typography variant="body2" color="text.secondary" sx={{ flex: 1, minWidth: 220 }}>
+            Markdown files, with what is said between lines of hyphens at their beginning (front matter); an archive
+            (ZIP) of them; or the feed of another journal (Atom, RSS) as a file.
+          </Typography>
+          {isReading ? <CircularProgress size={20} aria-label="Reading" /> : null}
+        </Box>
+        {found?.problems.map((problem) => (
+          <Alert key={problem} severity="error">
+            {problem}
+          </Alert>
+        ))}
+        {posts.length ? (
+          <Box component="ul" aria-label="Posts in the files" sx={{ m: 0, p: 0, listStyle: "none" }}>
+            {posts.map((post, i) => {
+              const out = staysOut(post);
+              return (
+                <Box
+                  component="li"
+                  key={`${post.file} ${i}`}
+                  sx={{
+                    display: "grid",
+                    gridTemplateColumns: "auto minmax(0,1fr)",
+                    alignItems: "start",
+                    borderBottom: `1px solid ${INK.line}`,
+                    py: 0.5,
+                    contentVisibility: "auto",
+                    containIntrinsicSize: "auto 56px",
+                  }}
+                >
+                  <Checkbox
+                    checked={!left.has(i)}
+                    slotProps={{ input: { "aria-label": post.title } }}
+                    onChange={(_e, on) => {
+                      const next = new Set(left);
+                      if (on) next.delete(i);
+                      else next.add(i);
+                      setLeft(next);
+                    }}
+                  />
+                  <Box sx={{ pt: 1 }}>
+                    <Typography variant="subtitle2" sx={{ overflowWrap: "anywhere" }}>
+                      {post.title}
+                    </Typography>
+                    <Typography variant="caption" color="text.secondary" component="p">
+                      {[
+                        post.at ? dayWords(post.at.slice(0, 10), "en-GB", true) : "Without a date",
+                        post.author,
+                        post.tags.join(", "),
+                        post.isDraft ? "a draft" : "",
+                      ]
+                        .filter(Boolean)
+                        .join(" · ")}
+                    </Typography>
+                    {there.has(post.title) ? (
+                      <Typography variant="caption" component="p" sx={{ color: INK.brick }}>
+                        A post of this title is there already.
+                      </Typography>
+                    ) : null}
+                    {out ? (
+                      <Typography variant="caption" component="p" sx={{ color: INK.brick }}>
+                        {out}
+                      </Typography>
+                    ) : null}
+                  </Box>
+                </Box>
+              );
+            })}
+          </Box>
+        ) : null}
+        {posts.length ? (
+          <FormControlLabel
+            control={<Checkbox checked={isHidden} onChange={(_e, on) => setHidden(on)} />}
+            label="Not in the shop yet: I want to look at them first"
+          />
+        ) : null}
+        {chosen.length > MOST_ADDED ? (
+          <Alert severity="warning">
+            {MOST_ADDED} can come in at once. Take some of them out, and bring those in afterwards.
+          </Alert>
+        ) : null}
+        {why ? <Alert severity="error">{why}</Alert> : null}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" disabled={chosen.length === 0 || chosen.length > MOST_ADDED} onClick={take}>
+          {chosen.length ? `Bring in (${chosen.length})` : "Bring in"}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
