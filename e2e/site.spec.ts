@@ -1,6 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import {
+  addStart,
   askShop,
   benchReady,
   details,
@@ -450,4 +451,32 @@ test("what search engines and shared links say is gone through, of pages and of 
   const map = await (await askShop(page, host, "/sitemap.xml")).text();
   expect(map).toContain("/products/jam");
   expect(map).not.toContain("/products/honey");
+});
+
+test("a page says facts in fields of the seller’s own, and what stands on it takes its words from them", async ({
+  page,
+}) => {
+  const { host } = await openShop(page);
+  await benchReady(page);
+  await page.getByRole("button", { name: "About this page" }).click();
+  const about = page.getByRole("dialog", { name: "About “Home”" });
+  const own = about.getByRole("region", { name: "Own fields" });
+  await own.getByLabel("New field for all pages").fill("Place");
+  await own.getByRole("button", { name: "Add it" }).click();
+  await own.getByRole("textbox", { name: "Place" }).fill("Whitby");
+  await own.getByLabel("New field for all pages").fill("Place");
+  await own.getByRole("button", { name: "Add it" }).click();
+  await expect(about.getByText("Two fields have the same name.")).toBeVisible();
+  await expectAccessible(page);
+  await about.getByRole("button", { name: "Close" }).click();
+  await addStart(page, "One column");
+  await inPlan(page, "Heading").click();
+  await details(page).getByRole("combobox", { name: "Taken from" }).click();
+  await page.getByRole("option", { name: "Place", exact: true }).click();
+  await expect(page.getByRole("listbox")).toHaveCount(0);
+  await expect(pane(page, "Phone").getByRole("heading", { name: "Whitby" })).toBeVisible();
+  await kept(page);
+  await publish(page);
+  await page.goto(shopAt(host));
+  await expect(page.getByRole("heading", { name: "Whitby" })).toBeVisible();
 });

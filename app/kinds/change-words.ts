@@ -74,6 +74,8 @@ const SAID: Readonly<Record<string, string>> = {
   css: "own CSS changed",
   head: "what search engines and browsers are told changed",
   spellings: "word list changed",
+  fields: "own fields changed",
+  own: "own fields filled in",
 };
 
 function saidWords(document: PageDocument, keys: readonly string[]): string {

@@ -26,6 +26,31 @@ export function chassisProblem(node: Part): { readonly path: string; readonly wh
   return { path: issue.path.join("."), why: issue.message };
 }
 
+/**
+ * Where a widget takes what it shows from: a field of the page, the product or the collection that it stands on. `empty`: what is shown where
+ * that says nothing, what was written in the widget itself, or nothing at all.
+ */
+const boundSchema = z.strictObject({
+  of: z.enum(["page", "product", "collection"]),
+  field: z.string().min(1).max(100),
+  empty: z.enum(["own", "nothing"]),
+});
+export type Bound = z.infer<typeof boundSchema>;
+
+/** Where a widget takes what it shows from; undefined where it says that itself. */
+export const boundOf = (node: Part): Bound | undefined => entryOf(node.props, "bound") as Bound | undefined;
+
+/** Why a widget can't take what it shows from where it says; undefined where it can. */
+export function boundProblem(
+  node: Part,
+  definition: Definition,
+): { readonly path: string; readonly why: string } | undefined {
+  const bound = entryOf(node.props, "bound");
+  if (bound === undefined) return undefined;
+  const isFine = definition.binds !== undefined && boundSchema.safeParse(bound).success;
+  return isFine ? undefined : { path: "bound", why: "It can’t take what it shows from there." };
+}
+
 const SCRIM = ["scrim", "scrimFrom", "scrimTone"];
 const OF_SECTIONS = [
   "sides",

@@ -170,6 +170,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   /** The part of the brand sheet that styles it, by one of its values. */
   readonly brandPart?: { readonly by: string; readonly parts: Readonly<Record<string, string>> };
   readonly fields: readonly Field[];
+  /** The value that it can take from a field of the page or the product that it stands on. */
+  readonly binds?: { readonly key: string; readonly as: "words" | "picture" };
   readonly props: z.ZodType<Props>;
   /** How what an earlier version stored becomes what `props` asks for: steps 1 → 2, 2 → 3 … */
   readonly migrations?: readonly Migration[];

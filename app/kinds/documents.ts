@@ -6,7 +6,11 @@ import {
   MENU_LEVELS,
   MOST_EARLY,
   MOST_PROOFS,
+  LONGEST_OWN_NAME,
+  LONGEST_OWN_VALUE,
+  MOST_OWN_FIELDS,
   MOST_SPELLINGS,
+  OWN_SORTS,
   proofProblem,
   SHARED,
   type Part,
@@ -83,6 +87,10 @@ const pageRoot = z.strictObject({
     .optional(),
   summary: z.string().max(LONGEST_SUMMARY, `Keep the summary to ${LONGEST_SUMMARY} characters.`).optional(),
   css,
+  own: z
+    .record(z.string().regex(/^[a-z0-9]{1,20}$/), z.string().max(LONGEST_OWN_VALUE, "That is too long for a field."))
+    .refine((values) => Object.keys(values).length <= MOST_OWN_FIELDS)
+    .optional(),
 });
 
 /** The longest word for friends. */
@@ -111,12 +119,24 @@ const spellings = z
   .array(z.strictObject({ say: spelling, instead: z.array(spelling).min(1).max(20) }))
   .max(MOST_SPELLINGS, `The list can have ${MOST_SPELLINGS} words.`);
 
+const fields = z
+  .array(
+    z.strictObject({
+      id: z.string().regex(/^[a-z0-9]{1,20}$/),
+      name: z.string().trim().min(1, "A field needs a name.").max(LONGEST_OWN_NAME),
+      sort: z.enum(OWN_SORTS),
+    }),
+  )
+  .max(MOST_OWN_FIELDS, `There can be ${MOST_OWN_FIELDS} own fields.`)
+  .refine((all) => new Set(all.map((f) => f.name)).size === all.length, "Two fields have the same name.");
+
 const siteRoot = z.strictObject({
   home: z.string().max(40).optional(),
   closed: z.literal(true).optional(),
   friends: z.string().max(LONGEST_WORD).optional(),
   head: head.optional(),
   spellings: spellings.optional(),
+  fields: fields.optional(),
   css: z
     .string()
     .max(LONGEST_SHOP_CSS, `The CSS of the shop can have ${LONGEST_SHOP_CSS.toLocaleString("en")} characters.`)

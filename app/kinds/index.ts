@@ -2,7 +2,7 @@ import { isKnownValue, PROPERTIES } from "~/core/cascade";
 import { layoutProps, newId, walk, type PageDocument, type Json, type Part, entryOf } from "~/core/document";
 import { versionOf, type Migration } from "~/core/schema";
 import { button } from "./button";
-import { chassisProblem } from "./chassis";
+import { boundProblem, chassisProblem } from "./chassis";
 import { collectionTiles } from "./collection-tiles";
 import { column } from "./column";
 import { contactFacts } from "./contact-facts";
@@ -269,7 +269,7 @@ export function problemOf(node: Part): { path: string; why: string } | undefined
     const stranger = children.find((child) => kindOf(child) && !accepts(node, slot, child));
     if (stranger) return { path: slot, why: `${nameOf(stranger)} can’t stand in ${kind.definition.name}.` };
   }
-  const besides = kind.definition.level === "section" ? chassisProblem(node) : undefined;
+  const besides = kind.definition.level === "section" ? chassisProblem(node) : boundProblem(node, kind.definition);
   if (besides) return besides;
   const parsed = kind.definition.props.safeParse(node.props);
   if (parsed.success) return undefined;
@@ -300,4 +300,4 @@ export {
   LONGEST_WORD,
   MOST_TAGS,
 } from "./documents";
-export { chassisOf, hasStyle, moreStyles, OF_FLOW, OF_TOP } from "./chassis";
+export { boundOf, chassisOf, hasStyle, moreStyles, OF_FLOW, OF_TOP, type Bound } from "./chassis";

@@ -1,7 +1,7 @@
 import { entryOf, walk, type PageDocument, type Part } from "~/core/document";
 import { plainOf, treeOf, type Rich, type RichNode } from "~/core/rich";
 import { CONTENTS, headingPlace, placeOf, type OutlineEntry } from "./outline-places";
-import { hasTrait, kindOf } from ".";
+import { boundOf, hasTrait, kindOf } from ".";
 
 /** Blocks of running text that are headings of the first level that it has. */
 const isHeading = (block: RichNode): boolean => block.type === "heading" && Number(block.attrs?.level ?? 2) <= 2;
@@ -9,13 +9,13 @@ const isHeading = (block: RichNode): boolean => block.type === "heading" && Numb
 const titleOf = (section: Part): string => {
   const { heading } = section.props;
   if (typeof heading === "string") return heading.trim();
-  const head = [...walk(section)].find((part) => part.shown && hasTrait(part, "head"));
+  const head = [...walk(section)].find((part) => part.shown && hasTrait(part, "head") && !boundOf(part));
   return typeof head?.props.text === "string" ? head.props.text.trim() : "";
 };
 
 function* deepOf(section: Part): Generator<OutlineEntry> {
   for (const part of walk(section)) {
-    if (!part.shown) continue;
+    if (!part.shown || boundOf(part)) continue;
     for (const field of kindOf(part)?.definition.fields ?? []) {
       if (field.type !== "rich") continue;
       const value = entryOf(part.props, field.key) as Rich | undefined;

@@ -2,7 +2,7 @@ import { entryOf, type Json, type PageDocument } from "~/core/document";
 import type { Picture } from "~/core/pictures";
 import { treeOf, type Rich, type RichNode } from "~/core/rich";
 import type { Field } from "./definition";
-import { kindOf } from ".";
+import { boundOf, kindOf } from ".";
 
 type Values = Readonly<Record<string, Json>>;
 
@@ -43,7 +43,7 @@ export function textOfPage(
   };
   const visit = (parts: PageDocument["root"]["slots"][string]): void => {
     for (const part of parts) {
-      if (!part.shown) continue;
+      if (!part.shown || boundOf(part)) continue;
       const kind = kindOf(part);
       if (part.kind === "heading") heading(String(part.props.text ?? ""), Number(part.props.level ?? 2));
       else if (kind && part.kind !== "code" && part.kind !== "markup") say(kind.definition.fields, part.props, 2);

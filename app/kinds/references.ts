@@ -8,6 +8,8 @@ import {
   type PageDocument,
   type Part,
   entryOf,
+  OWN_PICTURE,
+  ownValuesOf,
 } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { RichMark, RichNode } from "~/core/rich";
@@ -144,6 +146,9 @@ export function mapPart(part: Part, remap: Remap): Part {
   return props === part.props && slots === part.slots ? part : { ...part, props, slots };
 }
 
+/** What a field of a page says that holds a picture. */
+const OWN_PICTURE_VALUE = new RegExp(`^${OWN_PICTURE}[a-z0-9]{1,40}$`);
+
 /** The picture that is shown with links to a page, where it has one of its own. */
 const sharePictureOf = (document: PageDocument): string | null =>
   document.kind === "page" ? pageProps(document).picture : null;
@@ -157,6 +162,13 @@ export function mapReferences(document: PageDocument, remap: Remap): PageDocumen
     const collections = mapIds([...layout.collections], "collection", remap);
     const isSame = JSON.stringify([products, collections]) === JSON.stringify([layout.products, layout.collections]);
     if (!isSame) root = { ...root, props: { ...root.props, products, collections } };
+  }
+  for (const [field, value] of Object.entries(document.kind === "page" ? ownValuesOf(document) : {})) {
+    if (!OWN_PICTURE_VALUE.test(value)) continue;
+    const id = value.slice(OWN_PICTURE.length);
+    const next = remap({ to: "picture", id });
+    const own = { ...ownValuesOf({ ...document, root }), [field]: next === null ? "" : OWN_PICTURE + next };
+    if (next !== id) root = { ...root, props: { ...root.props, own } };
   }
   const shared = sharePictureOf(document);
   if (shared) {

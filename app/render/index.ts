@@ -21,6 +21,7 @@ export { PARTS, partById, type BrandPart } from "./parts";
 export { wantsToLie } from "./lying";
 export { Section } from "./section";
 export { pageCss, sharedCss } from "./css";
+export { ATTRIBUTE } from "./own-fields";
 export { compileOwnCss, reachedAt, type CssScope, type OwnCss } from "./own-css";
 export {
   arrangementOf,

@@ -1,10 +1,11 @@
 import { memo, type ReactNode } from "react";
 import { nodeAttributes, resolve } from "~/core/cascade";
 import { walk, type Look, type Part } from "~/core/document";
-import { shadeClass } from "~/core/pictures";
+import { shadeClass, viewKey } from "~/core/pictures";
 import type { Theme } from "~/core/theme";
-import { chassisOf, hasTrait, kindOf, levelOf, type Definition } from "~/kinds";
+import { boundOf, chassisOf, hasTrait, kindOf, levelOf, type Definition } from "~/kinds";
 import {
+  EnvProvider,
   GroundFilm,
   GroundProvider,
   InsideProvider,
@@ -15,6 +16,7 @@ import {
   useEnv,
   useRegion,
   type Inside,
+  type KindEnv,
 } from "~/kinds/parts";
 import { CONTENTS, placeOf } from "~/kinds/outline-places";
 import { blankIn } from "~/kinds/page-designs";
@@ -62,15 +64,35 @@ const slotsInShop = ({ slots }: Part): Part["slots"] =>
     Object.entries(slots).map(([slot, inside]) => [slot, inside.filter((n) => n.shown && blankIn(n) === undefined)]),
   );
 
-function Drawn({ node, theme, look, first, headId, row, over, within = false }: PartProps): ReactNode {
-  const { studio, onDrawn, partsOf, picture: find } = useEnv();
+/** A part as it is drawn: where it takes what it shows from a field, with what that says. */
+function filled(
+  node: Part,
+  { binds }: Definition,
+  field: KindEnv["field"],
+): { readonly node: Part; readonly from: "itself" | "field" | "nowhere" } {
+  const bound = boundOf(node);
+  if (!bound || !binds) return { node, from: "itself" };
+  const value = field(bound);
+  if (value === undefined) return { node, from: bound.empty === "nothing" ? "nowhere" : "itself" };
+  // How a picture is shown was said of the widget's own.
+  const { [viewKey(binds.key)]: _view, ...props } = node.props;
+  return { node: { ...node, props: { ...props, [binds.key]: value } }, from: "field" };
+}
+
+const withoutStudio = ({ studio: _studio, ...env }: KindEnv): KindEnv => env;
+
+function Drawn({ node: stored, theme, look, first, headId, row, over, within = false }: PartProps): ReactNode {
+  const env = useEnv();
+  const { studio, onDrawn, partsOf, picture: find } = env;
   const region = useRegion();
-  const kind = kindOf(node);
-  const why = unreadable(node);
+  const kind = kindOf(stored);
+  const why = unreadable(stored);
   // What can't be read is kept in the document, shown as such in the studio and left out in the shop.
-  if (!kind || why !== undefined) return studio ? <Undrawable node={node} why={why ?? ""} /> : null;
+  if (!kind || why !== undefined) return studio ? <Undrawable node={stored} why={why ?? ""} /> : null;
+  const { node, from } = filled(stored, kind.definition, env.field);
   // A blank that only the seller can fill in never reaches the shop.
   if (!studio && (!node.shown || blankIn(node) !== undefined || hasTrait(node, "stands-for"))) return null;
+  if (!studio && from === "nowhere") return null;
   const { definition } = kind;
   onDrawn?.(node);
   const arrangement = arrangementOf(kind, node, theme).id;
@@ -114,7 +136,16 @@ function Drawn({ node, theme, look, first, headId, row, over, within = false }: 
   // Where something lists the headings of the page, each section can be led to.
   const place = anchor || (isSection && !within && region === "main" && partsOf(CONTENTS).length ? placeOf(node) : "");
   const set = attributes["data-set"];
-  const view = <kind.View props={node.props} arrangement={arrangement} first={first} />;
+  const drawn = <kind.View props={node.props} arrangement={arrangement} first={first} />;
+  // What a field says is changed where it stands, and not here.
+  const view =
+    studio && from === "field" ? (
+      <EnvProvider value={withoutStudio(env)}>{drawn}</EnvProvider>
+    ) : studio && from === "nowhere" ? (
+      <p className="studio-empty">Nothing here: the field that it takes this from is empty.</p>
+    ) : (
+      drawn
+    );
   const classes = [
     `${SHORT[level]}-${name} a-${arrangement} ${nodeClass(node)}`,
     isCut ? "is-cut" : "",

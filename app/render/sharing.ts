@@ -1,6 +1,7 @@
 import { layoutProps, pageProps, walk, type Look, type PageDocument } from "~/core/document";
 import { descriptionOf, type Collection, type GoodsSharing, type Product } from "~/core/goods";
 import { plainOf, type Rich } from "~/core/rich";
+import { boundOf } from "~/kinds";
 
 /** A text in one line of at most so many characters, cut between words. */
 export function plainText(text: string, most: number): string {
@@ -18,7 +19,10 @@ export const DESCRIPTION_LENGTH = 155;
 export function firstPicture(page: PageDocument): string | undefined {
   for (const section of page.root.slots.main ?? []) {
     if (!section.shown) continue;
-    for (const { props, shown } of walk(section)) if (shown && typeof props.picture === "string") return props.picture;
+    for (const part of walk(section)) {
+      const { props, shown } = part;
+      if (shown && !boundOf(part) && typeof props.picture === "string") return props.picture;
+    }
   }
   return undefined;
 }
@@ -27,7 +31,11 @@ export function firstPicture(page: PageDocument): string | undefined {
 export const firstWords = (page: PageDocument): string | undefined =>
   page.root.slots.main
     ?.filter((section) => section.shown)
-    .flatMap((section) => [...walk(section)].map(({ props }) => plainOf((props.text ?? "") as unknown as Rich)))
+    .flatMap((section) =>
+      [...walk(section)]
+        .filter((part) => !boundOf(part))
+        .map(({ props }) => plainOf((props.text ?? "") as unknown as Rich)),
+    )
     .find((text) => text !== "");
 
 export type Shared = {

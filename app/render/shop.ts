@@ -21,6 +21,7 @@ import { referencesOf } from "~/kinds/references";
 import { besidePost, journalPosts, postEntry } from "./posts";
 import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
+import { fieldsOf } from "./own-fields";
 import { firstPicture } from "./sharing";
 import type { Target } from "./target";
 import { tonesOf } from "./tones";
@@ -203,7 +204,9 @@ export function envOf(
   const here = shown?.page === "post" ? shown.id : page?.id;
   let byKind: ReadonlyMap<string, readonly string[]> | undefined;
   let outline: readonly OutlineEntry[] | undefined;
+  const money = (amount: number) => formatMoney(amount, content.currency, content.moneyFormat);
   return {
+    field: fieldsOf({ documents, page: here, shown, locale: content.locale, money }),
     partsOf: (kind) => (byKind ??= partsByKind(page, frame)).get(kind) ?? [],
     outline: () => (outline ??= outlineOf(page)),
     journal: (id) => journalPosts(documents, id, here, content.goods.asOf.day),
@@ -235,7 +238,7 @@ export function envOf(
       goods: String(content.goods.products.length),
       currency: content.currency,
     },
-    money: (amount) => formatMoney(amount, content.currency, content.moneyFormat),
+    money,
     darkSets: darkSetsOf(look),
     digits: currencyDigits(content.currency) ?? 2,
     locale: content.locale,

@@ -27,6 +27,8 @@ import {
   type Part,
   type HeadAdditions,
   type Spelling,
+  ownValuesOf,
+  type OwnField,
 } from "../document";
 import { applyAll, held, type Operation } from "../operations";
 import { DOCUMENT_VERSION } from "../schema/migrations";
@@ -377,6 +379,25 @@ export function setHead(draft: Draft, { proofs, bar, early }: HeadAdditions): Ou
 export function setSpellings(draft: Draft, words: readonly Spelling[]): Outcome {
   const spellings = words.length ? words.map(({ say, instead }) => ({ say, instead: [...instead] })) : undefined;
   return ofSite(draft, "setSpellings", "Word list changed", { spellings });
+}
+
+/** Says which fields of the seller's own pages have. */
+export function setOwnFields(draft: Draft, fields: readonly OwnField[]): Outcome {
+  return ofSite(draft, "setOwnFields", "Own fields changed", {
+    fields: fields.length ? fields.map((field) => ({ ...field, name: field.name.trim() })) : undefined,
+  });
+}
+
+/** Fills in one of the seller's own fields on a page; empty: it says nothing there. */
+export function setOwnValue(draft: Draft, page: string, field: OwnField, value: string): Outcome {
+  const document = entryOf(draft.documents, page);
+  if (!document) return refuse(GONE);
+  const { [field.id]: _before, ...others } = ownValuesOf(document);
+  const own = value === "" ? others : { ...others, [field.id]: value };
+  const operations = rootOperations(document, { own: Object.keys(own).length ? own : undefined });
+  if (operations.length === 0) return refuse(SAME);
+  const label = `${field.name} of ${document.title} filled in`;
+  return transaction("setOwnValue", label, operations, { mergeKey: `own ${page} ${field.id}` });
 }
 
 function ofSite(

@@ -1,5 +1,5 @@
 import { entryOf } from "./entry";
-import { SITE, type Draft } from "./types";
+import { SITE, type Draft, type PageDocument } from "./types";
 
 // What the shop as a whole says besides its pages: to search engines and browsers, and of its own words.
 
@@ -17,6 +17,19 @@ export type HeadAdditions = {
 
 /** How the shop writes a word, and how it doesn't. */
 export type Spelling = { readonly say: string; readonly instead: readonly string[] };
+
+/** What a seller's own field of pages holds. */
+export const OWN_SORTS = ["words", "number", "date", "picture"] as const;
+
+/** A field that the seller gave to pages, to be filled in on each and shown by widgets that take what they say from it. */
+export type OwnField = { readonly id: string; readonly name: string; readonly sort: (typeof OWN_SORTS)[number] };
+
+/** How the value of a field that holds a picture begins; after it stands the picture’s id. */
+export const OWN_PICTURE = "picture:";
+
+export const MOST_OWN_FIELDS = 40;
+export const LONGEST_OWN_NAME = 60;
+export const LONGEST_OWN_VALUE = 2000;
 
 export const MOST_PROOFS = 10;
 export const MOST_EARLY = 6;
@@ -36,6 +49,13 @@ export const headAdditions = (documents: Draft["documents"]): HeadAdditions => (
 
 export const spellingsOf = (documents: Draft["documents"]): readonly Spelling[] =>
   said<readonly Spelling[]>(documents, "spellings") ?? [];
+
+export const ownFieldsOf = (documents: Draft["documents"]): readonly OwnField[] =>
+  said<readonly OwnField[]>(documents, "fields") ?? [];
+
+/** What a page says in the seller's own fields, by their ids. */
+export const ownValuesOf = (page: PageDocument): Readonly<Record<string, string>> =>
+  (entryOf(page.root.props, "own") ?? {}) as Readonly<Record<string, string>>;
 
 /**
  * Names of `meta` that the shop says itself or that change what a page does; somebody's proof has none of them. What is left only

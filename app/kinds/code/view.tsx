@@ -53,7 +53,10 @@ function Framed({ address, title, height, says }: { address: string; title: stri
       if (asked > 0) setHigh(Math.min(MOST_HEIGHT, Math.max(LEAST_HEIGHT, Math.ceil(asked))));
       if (typeof said.error === "string") {
         const where = Number(said.line) > 0 ? ` (line ${Number(said.line)})` : "";
-        setTrouble({ of: address, why: `The script stopped: ${said.error.replace(/^Uncaught /, "").slice(0, 200)}${where}` });
+        setTrouble({
+          of: address,
+          why: `The script stopped: ${said.error.replace(/^Uncaught /, "").slice(0, 200)}${where}`,
+        });
       }
       if (typeof said.refused === "string")
         setTrouble({

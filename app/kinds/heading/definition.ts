@@ -18,6 +18,7 @@ export const definition: Definition<HeadingProps> = {
   traits: ["head", "words"],
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
+  binds: { key: "text", as: "words" },
   fields: [
     { type: "text", key: "text", label: "Heading", most: 200 },
     {

@@ -15,6 +15,7 @@ import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress, type SitePage } from "~/core/addresses";
 import type { JournalPart } from "~/core/journal";
+import type { Bound } from "../chassis";
 import type { OutlineEntry } from "../outline-places";
 import type { MenuEntry } from "./menu";
 
@@ -118,6 +119,8 @@ export type KindEnv = {
   /** Where the frames of a seller's own code are served, and what such code may know; absent where none may run. */
   readonly code?: { readonly origin: string; readonly facts: CodeFacts };
   readonly sent?: SentForm;
+  /** What a field says of the page, the product or the collection that is shown: words, or the id of a picture. */
+  readonly field: (bound: Bound) => string | undefined;
   /** Ids of the parts of a kind that the page shows, in reading order; a part that works together with another finds it so. */
   readonly partsOf: (kind: string) => readonly string[];
   /** A journal: by its page, or, with null, that of the page that is shown or the shop's first. Undefined where there is none. */

@@ -21,6 +21,7 @@ export const definition: Definition<PictureProps> = {
   traits: ["picture", "small"],
   tag: "figure",
   arrangements: [{ id: "plain", name: "Plain" }],
+  binds: { key: "picture", as: "picture" },
   fields: [
     { type: "picture", key: "picture", label: "Picture", views: true },
     { type: "line", key: "caption", label: "Caption", most: 200, hint: "Optional" },

@@ -17,6 +17,7 @@ export const definition: Definition<WordsProps> = {
   traits: ["words"],
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
+  binds: { key: "text", as: "words" },
   fields: [{ type: "rich", key: "text", label: "Text", most: MOST }],
   props,
   sample: { text: "A paragraph in your own words: what it is, and why it is good." },

@@ -117,6 +117,8 @@ export default function CodeEditor({
         {...(large ? { height: "min(62vh, 640px)" } : { maxHeight: "320px" })}
         basicSetup={{ foldGutter: false, lineNumbers: large || language === "script", highlightActiveLine: false }}
         placeholder={placeholder}
+        // The Tab key leads on, as everywhere: it must not hold anybody here (WCAG 2.1.2).
+        indentWithTab={false}
         onChange={onChange}
       />
     </Box>

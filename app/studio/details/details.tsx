@@ -29,6 +29,7 @@ import { alsoFollowing } from "./affected";
 import { AroundNote } from "./around-note";
 import { ArrangementField } from "./arrangement-field";
 import { AnchorField, BackdropField, GroundFilmField, OwnCssField } from "./chassis-fields";
+import { BoundField } from "./bound-field";
 import { ColumnsField } from "./columns-field";
 import { FieldControl } from "./fields";
 import { Fold, Folds, FoldsProvider } from "./fold";
@@ -321,6 +322,14 @@ function Selected({ page }: { page: string }) {
       {isOne && definition.fields.length ? (
         <Group title="What it says">
           {definition.eachIs ? <InsideField section={node} one={definition.eachIs} /> : null}
+          {definition.binds ? (
+            <BoundField
+              key={node.id}
+              node={node}
+              document={entryOf(draft.documents, part.document)}
+              as={definition.binds.as}
+            />
+          ) : null}
           {asked.filter((f) => !f.seldom).map(control)}
           {seldom.length ? (
             <Folds>

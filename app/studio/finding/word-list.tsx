@@ -1,7 +1,7 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
-import { useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import { setSpellings } from "~/core/commands";
-import { MOST_SPELLINGS, spellingsOf, type Draft, type Spelling } from "~/core/document";
+import { MOST_SPELLINGS, spellingsOf, type Spelling } from "~/core/document";
 import { findWords } from "~/kinds/find-words";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
@@ -20,17 +20,31 @@ const wordsIn = (instead: string): readonly string[] => [
 /** Whether words differ in their capitals alone, so that capitals have to be minded. */
 const minds = (say: string, word: string) => say.toLowerCase() === word.toLowerCase();
 
-/** How often each word stands on the pages that the shop would rather write otherwise. */
-function countsOf(draft: Draft, rows: readonly Row[]): ReadonlyMap<string, number> {
-  const counts = new Map<string, number>();
-  for (const { say, instead } of rows)
-    for (const words of wordsIn(instead)) {
-      const found = findWords(draft, { words, whole: true, matchCase: minds(say, words) });
-      counts.set(
+/**
+ * How often each word stands on the pages that the shop would rather write otherwise. They are looked for one after another, so that
+ * a long list holds nothing up.
+ */
+function useCounts(rows: readonly Row[]): ReadonlyMap<string, number> {
+  const draft = useStudio((s) => s.draft);
+  const [counts, setCounts] = useState<ReadonlyMap<string, number>>(new Map());
+  useEffect(() => {
+    const sought = rows.flatMap(({ say, instead }) => wordsIn(instead).map((words) => ({ say, words })));
+    const found = new Map<string, number>();
+    let at = 0;
+    const next = () => {
+      const each = sought[at++];
+      if (!each) return setCounts(found);
+      const { say, words } = each;
+      const texts = findWords(draft, { words, whole: true, matchCase: minds(say, words) });
+      found.set(
         words,
-        found.reduce((sum, { spans }) => sum + spans.length, 0),
+        texts.reduce((sum, { spans }) => sum + spans.length, 0),
       );
-    }
+      timer = setTimeout(next);
+    };
+    let timer = setTimeout(next);
+    return () => clearTimeout(timer);
+  }, [draft, rows]);
   return counts;
 }
 
@@ -64,14 +78,13 @@ function rowProblem({ say, instead }: Row): string | undefined {
 
 function Asked({ onClose, onPutRight }: { onClose: () => void; onPutRight: (words: string, by: string) => void }) {
   const store = useStudioStore();
-  const draft = useStudio((s) => s.draft);
   const [rows, setRows] = useState<readonly Row[]>(() => {
-    const kept = spellingsOf(draft.documents).map(rowOf);
+    const kept = spellingsOf(store.getState().draft.documents).map(rowOf);
     return kept.length ? kept : [emptyRow()];
   });
   const [why, setWhy] = useState("");
   const [asked, setAsked] = useState(rows);
-  const counts = useMemo(() => countsOf(draft, asked), [draft, asked]);
+  const counts = useCounts(asked);
   const change = (key: number, part: Partial<Row>) =>
     setRows(rows.map((row) => (row.key === key ? { ...row, ...part } : row)));
   const isBad = rows.some((row) => rowProblem(row) !== undefined);

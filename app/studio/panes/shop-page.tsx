@@ -1,7 +1,7 @@
 import { outlineOf } from "~/kinds/outline";
 import { CONTENTS } from "~/kinds/outline-places";
 import { memo, useDeferredValue, useMemo } from "react";
-import { SITE, type Draft, type Look } from "~/core/document";
+import { ownFieldsOf, SITE, type Draft, type Look, type PageDocument } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { focusCss, shadeCss, type Picture } from "~/core/pictures";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
@@ -100,6 +100,12 @@ export function usePageSheets(
   );
 }
 
+/** What fields say that widgets can take their words from. */
+function fieldWords(documents: Draft["documents"], page: PageDocument | undefined): unknown {
+  const own = ownFieldsOf(documents);
+  return page && [own, page.title, page.root.props];
+}
+
 const STRUCTURAL = [...SETTINGS.values()].filter((s) => s.structural).map((s) => s.key);
 
 /** The look as far as it changes what pages contain: the same object for as long as only colours, sizes and shapes change. */
@@ -146,7 +152,11 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   const main = withoutAround(page);
   const byKind = partsByKind(main, frame);
   // A list of the page's headings is the one thing that asks what they say.
-  const parts = JSON.stringify([[...byKind], byKind.has(CONTENTS) ? outlineOf(main) : null]);
+  const parts = JSON.stringify([
+    [...byKind],
+    byKind.has(CONTENTS) ? outlineOf(main) : null,
+    fieldWords(documents, main),
+  ]);
   // What is seen first is drawn first; the rest of a long page follows while it can be worked with already.
   const most = useDeferredValue(Infinity, FIRST_SECTIONS);
   const env = useMemo(

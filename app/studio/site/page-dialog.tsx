@@ -34,6 +34,7 @@ import { useStudio, useStudioStore } from "../keeping";
 import { Heading, IconAction, INK, useWhenChanged } from "../ui";
 import { itemsTo } from "../links";
 import { BeneathField, useAddressBefore } from "./addresses";
+import { OwnFields } from "./own-fields";
 import { PostFields } from "./post-fields";
 import { SharingFields } from "./sharing-fields";
 
@@ -123,7 +124,12 @@ function About({ page: id, onClose, onDelete, onOpen }: PageDialogProps & { page
               slotProps={{ htmlInput: { maxLength: 120 } }}
             />
             {isHome ? (
-              <TextField label="Address" value={before} disabled helperText="It is the home page of the shop." />
+              <TextField
+                label="Address"
+                value={before}
+                helperText="It is the home page of the shop."
+                slotProps={{ input: { readOnly: true } }}
+              />
             ) : (
               <TextField
                 label="Address"
@@ -237,6 +243,9 @@ function About({ page: id, onClose, onDelete, onOpen }: PageDialogProps & { page
             <PostFields post={document} run={run} />
           </Fields>
         ) : null}
+        <Fields title="Own fields">
+          <OwnFields page={document} run={run} />
+        </Fields>
         <Fields title="Search and sharing">
           <SharingFields page={id} />
         </Fields>
