@@ -1,6 +1,7 @@
 import { reactRouter } from "@react-router/dev/vite";
 import { readFile, writeFile } from "node:fs/promises";
 import { join } from "node:path";
+import { fileURLToPath } from "node:url";
 import { brotliCompressSync, constants } from "node:zlib";
 import { defineConfig, type Plugin } from "vite";
 
@@ -36,7 +37,13 @@ const packed: Plugin = {
 
 export default defineConfig(({ isSsrBuild, command }) => ({
   plugins: [reactRouter(), packed],
-  resolve: { tsconfigPaths: true },
+  // For browsers it would decode with a document, which workers have not.
+  resolve: {
+    tsconfigPaths: true,
+    alias: {
+      "decode-named-character-reference": fileURLToPath(import.meta.resolve("decode-named-character-reference")),
+    },
+  },
   optimizeDeps: { entries: ["app/root.tsx", "app/entry.client.tsx", "app/routes/**/*.tsx", "app/studio/**/*.tsx"] },
   ssr: command === "build" ? { noExternal: true, external: outside } : { noExternal: [/^@mui\//] },
   build: isSsrBuild ? { rollupOptions: { input: "./app/server/http/entry.server.ts" } } : { assetsInlineLimit: 0 },

@@ -1,4 +1,4 @@
-import { entryOf, walk, type Draft, type Json, type Part } from "~/core/document";
+import { entryOf, ownFieldsOf, ownValuesOf, walk, type Draft, type Json, type Part } from "~/core/document";
 import { transaction, refuse, type Outcome } from "~/core/commands";
 import { held, type Operation, type Path } from "~/core/operations";
 import { storedOf, type Rich, type RichNode } from "~/core/rich";
@@ -130,13 +130,19 @@ const OF_PAGES = [
 const TITLE = "title";
 
 function* textsOfDraft({ documents }: Draft): Generator<{ document: string; node: Part; where: string; at: TextAt }> {
-  for (const { id, kind, root, title } of Object.values(documents)) {
+  const ownWords = ownFieldsOf(documents).filter((field) => field.sort === "words");
+  for (const document of Object.values(documents)) {
+    const { id, kind, root, title } = document;
     if (kind === "page")
       yield { document: id, node: root, where: "Title", at: { path: [TITLE], label: "Title", value: title } };
     for (const [key, label] of OF_PAGES) {
       const value = kind === "page" ? entryOf(root.props, key) : undefined;
       if (typeof value === "string")
         yield { document: id, node: root, where: label, at: { path: [key], label, value } };
+    }
+    for (const { id: field, name: label } of kind === "page" ? ownWords : []) {
+      const value = entryOf(ownValuesOf(document), field);
+      if (value) yield { document: id, node: root, where: label, at: { path: ["own", field], label, value } };
     }
     for (const node of walk(root)) {
       const definition = kindOf(node)?.definition;

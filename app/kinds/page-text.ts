@@ -35,7 +35,7 @@ export function textOfPage(
       } else if (field.type === "list")
         for (const each of (value ?? []) as readonly Values[]) say(field.fields, each, level + 1);
       else if (typeof value !== "string") continue;
-      else if (field.key === "heading" || field.key === "name" || field.key === "title")
+      else if (field.key === "heading" || (level > 2 && (field.key === "name" || field.key === "title")))
         heading(value, Math.min(4, level));
       else if (field.type === "text") out.push(...paragraphs(value).filter(isSaid));
       else if (field.key === "caption") out.push(...paragraphs(value).filter(isSaid));
@@ -46,7 +46,7 @@ export function textOfPage(
       if (!part.shown || boundOf(part)) continue;
       const kind = kindOf(part);
       if (part.kind === "heading") heading(String(part.props.text ?? ""), Number(part.props.level ?? 2));
-      else if (kind && part.kind !== "code" && part.kind !== "markup") say(kind.definition.fields, part.props, 2);
+      else if (kind) say(kind.definition.fields, part.props, 2);
       Object.values(part.slots).forEach(visit);
     }
   };

@@ -8,26 +8,24 @@ const COLOURS = ["ink", "soft", "page", "line", "brand"];
 
 /** The frame of a seller's own code: told the colours in which it stands, and made as high as what is in it says. */
 export class Frame extends HTMLElement {
-  #told = false;
   readonly #hear = ({ source, data }: MessageEvent): void => {
     const frame = one<HTMLIFrameElement>("iframe", this);
     if (!frame || source !== frame.contentWindow) return;
     const high = Number((data as { zest?: { height?: unknown } } | null)?.zest?.height);
-    if (!this.#told) this.#tell(frame);
-    this.#told = true;
     if (high > 0) frame.height = String(Math.min(MOST, Math.max(LEAST, Math.ceil(high))));
   };
   /** Whoever is in it, nothing of this is secret. */
-  #tell(frame: HTMLIFrameElement): void {
+  readonly #tell = (): void => {
+    const frame = one<HTMLIFrameElement>("iframe", this);
     const style = getComputedStyle(this);
     const colours = Object.fromEntries(COLOURS.map((name) => [name, style.getPropertyValue(`--of-${name}`).trim()]));
-    frame.contentWindow?.postMessage({ zest: { colours } }, "*");
-  }
+    frame?.contentWindow?.postMessage({ zest: { colours } }, "*");
+  };
   connectedCallback(): void {
     addEventListener("message", this.#hear);
+    one("iframe", this)?.addEventListener("load", this.#tell);
     // It may have come up before this was there to hear it.
-    const frame = one<HTMLIFrameElement>("iframe", this);
-    if (frame) this.#tell(frame);
+    this.#tell();
   }
   disconnectedCallback(): void {
     removeEventListener("message", this.#hear);

@@ -157,9 +157,6 @@ export function addPage(draft: Draft, page: NewPage, id: string = newId()): Outc
   return soundly(draft, "addPage", `Page “${title}” made`, [{ type: "addDocument", added }, ...menus], [id]);
 }
 
-/** Posts that come into a journal in one step at most. */
-export const MOST_ADDED = 500;
-
 /** New pages beneath one page, as one step; those whose wish for an address is taken get another one. In no menu. */
 export function addPages(
   draft: Draft,
@@ -167,7 +164,6 @@ export function addPages(
   pages: readonly (Omit<NewPage, "parent" | "menus"> & { readonly id: string })[],
 ): Outcome {
   if (!siteOf(draft.documents).byId.has(parent)) return refuse(GONE);
-  if (pages.length > MOST_ADDED) return refuse(`At most ${MOST_ADDED} can be added at once.`);
   const slugFor = slugsBeneath(draft.documents, parent);
   const order = lastBeneath(draft.documents, parent);
   const operations: Operation[] = [];

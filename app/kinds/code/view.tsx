@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef, useState, type SyntheticEvent } from "react";
 import { frameAddress, isNoCode, LEAST_HEIGHT, MOST_HEIGHT, originsIn, SANDBOX } from "~/core/code";
 import type { ViewProps } from "../definition";
 import { useEnv } from "../parts";
@@ -26,29 +26,28 @@ export function View({ props }: ViewProps<CodeProps>) {
   );
 }
 
+/** Tells a frame the colours of the place where it stands, as the shop’s script does. */
+function tell({ currentTarget: frame }: SyntheticEvent<HTMLIFrameElement>): void {
+  const around = frame.parentElement;
+  const style = around && frame.ownerDocument.defaultView?.getComputedStyle(around);
+  if (!style) return;
+  const colours = Object.fromEntries(COLOURS.map((name) => [name, style.getPropertyValue(`--of-${name}`).trim()]));
+  frame.contentWindow?.postMessage({ zest: { colours } }, "*");
+}
+
 /** The frame. In panes what goes wrong in it is said below it; in the shop the script makes it as high as it wants to be. */
 function Framed({ address, title, height, says }: { address: string; title: string; height: number; says: boolean }) {
   const frame = useRef<HTMLIFrameElement>(null);
-  const told = useRef("");
   const [high, setHigh] = useState(height);
   const [trouble, setTrouble] = useState<{ readonly of: string; readonly why: string } | null>(null);
   useEffect(() => {
     const element = frame.current;
     const window = element?.ownerDocument.defaultView;
     if (!element || !window) return;
-    told.current = "";
     const hear = ({ source, data }: MessageEvent) => {
       if (source !== element.contentWindow) return;
       const said = (data as { zest?: Said } | null)?.zest;
       if (!said) return;
-      const around = element.parentElement;
-      const style = around && window.getComputedStyle(around);
-      const colours = Object.fromEntries(
-        COLOURS.map((name) => [name, style?.getPropertyValue(`--of-${name}`).trim() ?? ""]),
-      );
-      const words = JSON.stringify(colours);
-      if (words !== told.current) element.contentWindow?.postMessage({ zest: { colours } }, "*");
-      told.current = words;
       const asked = Number(said.height);
       if (asked > 0) setHigh(Math.min(MOST_HEIGHT, Math.max(LEAST_HEIGHT, Math.ceil(asked))));
       if (typeof said.error === "string") {
@@ -72,6 +71,7 @@ function Framed({ address, title, height, says }: { address: string; title: stri
       <zest-frame>
         <iframe
           ref={frame}
+          onLoad={tell}
           title={title}
           src={address}
           sandbox={SANDBOX}

@@ -59,7 +59,7 @@ export type Config = {
   /** Where browsers see a shop; `{shop}` stands for its name. */
   readonly shopOrigin: string;
   /** Where browsers load the frames of sellers' own code; undefined: beside the shops, under a name that no shop can have. */
-  readonly codeOrigin?: string | undefined;
+  readonly codeOrigin: string | undefined;
   readonly trustedProxies: readonly string[];
   readonly accountsPerHour: number;
   readonly demo: boolean;
@@ -129,8 +129,9 @@ export const codeOrigin = (): string => config().codeOrigin ?? shopOrigin(CODE_H
 
 /** The origins whose pages may hold such a frame: the studio's and the shops'. */
 export function codeHolders(): readonly string[] {
-  const { port } = config();
-  return [studioOrigin(), `http://127.0.0.1:${port}`, shopOrigin("*")];
+  const { port, studioOrigin: told } = config();
+  // Where nobody says how the studio is reached, it is reached on this machine, by either name.
+  return [...(told ? [told] : [studioOrigin(), `http://127.0.0.1:${port}`]), shopOrigin("*")];
 }
 
 /** Makes a web server believe what the proxies in the settings say of whom a request is from, and nobody else. */

@@ -86,6 +86,7 @@ export async function start(
     settings.host,
     settings.port,
   );
+  // The same of the studio's own port, which pages with frames of sellers' code name.
   configure({ ...config(), port: portOf(own) });
   let stopping: Promise<void> | undefined;
   const close = (server: Server) =>

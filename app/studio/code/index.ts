@@ -1,2 +1,3 @@
 export { CodeEditor } from "./loaded";
+export { Origins } from "./origins";
 export type { Trouble } from "./words";

@@ -1,6 +1,8 @@
 import { Box, FormControlLabel, ListSubheader, MenuItem, Radio, RadioGroup, TextField } from "@mui/material";
+import { useMemo } from "react";
 import { setProp } from "~/core/commands";
 import { layoutProps, ownFieldsOf, type Json, type PageDocument, type Part } from "~/core/document";
+import { attributeNames } from "~/core/goods";
 import { boundOf, nameOf, type Bound } from "~/kinds";
 import { ATTRIBUTE } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
@@ -11,11 +13,11 @@ type Choice = { readonly of: Bound["of"]; readonly field: string; readonly name:
 function useChoices(document: PageDocument | undefined, as: "words" | "picture"): readonly Choice[] {
   const own = ownFieldsOf(useStudio((s) => s.draft.documents));
   const products = useStudio((s) => s.goods.products);
+  const attributes = useMemo(() => attributeNames(products), [products]);
   const sort = document && layoutProps(document)?.of;
   if (!document) return [];
   if (sort === "product") {
     if (as === "picture") return [];
-    const attributes = [...new Set(products.flatMap((product) => Object.keys(product.attributes)))].sort();
     const known = [
       ["title", "Title"],
       ["price", "Price"],
@@ -24,7 +26,7 @@ function useChoices(document: PageDocument | undefined, as: "words" | "picture")
     ] as const;
     return [
       ...known.map(([field, name]): Choice => ({ of: "product", field, name })),
-      ...attributes.slice(0, 100).map((name): Choice => ({ of: "product", field: ATTRIBUTE + name, name })),
+      ...attributes.map((name): Choice => ({ of: "product", field: ATTRIBUTE + name, name })),
     ];
   }
   if (sort === "collection") return as === "words" ? [{ of: "collection", field: "title", name: "Title" }] : [];

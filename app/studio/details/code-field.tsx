@@ -1,11 +1,11 @@
-import { Box, Button, Chip, Dialog, DialogActions, DialogContent, TextField, Typography } from "@mui/material";
+import { Box, Button, Dialog, DialogActions, DialogContent, Typography } from "@mui/material";
 import { Maximize2 } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { leftOutOf, namedIn, originsIn, type OwnCode } from "~/core/code";
+import { leftOutOf, MOST_ORIGINS, namedIn, originsIn, type OwnCode } from "~/core/code";
 import { readAt } from "~/core/operations";
 import { nameOf, type Field } from "~/kinds";
 import { compileOwnCss } from "~/render";
-import { CodeEditor, type Trouble } from "../code";
+import { CodeEditor, Origins, type Trouble } from "../code";
 import { IconAction, INK, ON_LEMON, useWhenChanged } from "../ui";
 import { useSet, useSetOrSay, type FieldProps } from "./use-set";
 
@@ -35,7 +35,7 @@ export function CodeField({ node, field, path }: FieldProps & { field: Extract<F
   // Undo, another tab, or another part.
   useWhenChanged(`${node.id} ${stored}`, () => setTyped(stored));
   useEffect(() => {
-    if (typed === stored) return;
+    if (typed === stored) return void (waiting.current = null);
     const take = () => {
       waiting.current = null;
       setRefused(set(typed) ?? null);
@@ -76,7 +76,7 @@ export function CodeField({ node, field, path }: FieldProps & { field: Extract<F
         <IconAction label={`${field.label}, larger`} icon={Maximize2} onClick={() => setLarge(true)} />
       </Box>
       {isLarge ? null : editor}
-      <Wrong why={why} />
+      {isLarge ? null : <Wrong why={why} />}
       <Dialog open={isLarge} onClose={() => setLarge(false)} fullWidth maxWidth="lg" aria-label={field.label}>
         <DialogContent>
           {isLarge ? editor : null}
@@ -99,73 +99,45 @@ export function CodeField({ node, field, path }: FieldProps & { field: Extract<F
 export function OriginsField({ node, field, path }: FieldProps) {
   const stored = String(readAt(node.props, path) ?? "");
   const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
-  const [typed, setTyped] = useState("");
   const { origins } = originsIn(stored);
   const { html, css, script } = node.props as unknown as OwnCode;
   const wanted = useMemo(() => namedIn({ html, css, script }), [html, css, script]);
   const offered = wanted.filter((origin) => !origins.includes(origin));
-  const found = originsIn(typed);
-  const isWrong = typed.trim() !== "" && found.origins.length === 0;
-  const put = (next: readonly string[]) => set([...new Set(next)].join("\n"));
-  const take = () => {
-    if (!found.origins.length) return;
-    put([...origins, ...found.origins]);
-    setTyped("");
-  };
+  const put = (next: readonly string[]) => set(next.join("\n"));
   return (
     <Box role="group" aria-label={field.label} sx={{ display: "grid", gap: 1, gridTemplateColumns: "minmax(0,1fr)" }}>
       <Typography variant="caption" color="text.secondary">
         {field.label}
       </Typography>
-      {origins.length ? (
-        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
-          {origins.map((origin) => (
-            <Chip
-              key={origin}
-              size="small"
-              label={origin.replace("https://", "")}
-              onDelete={() => put(origins.filter((each) => each !== origin))}
-            />
-          ))}
-        </Box>
-      ) : null}
-      {offered.map((origin) => (
-        <Box
-          key={origin}
-          sx={{
-            display: "flex",
-            alignItems: "center",
-            gap: 1,
-            p: 1,
-            borderRadius: 1,
-            border: `1px solid ${INK.line}`,
-            ...ON_LEMON,
-          }}
-        >
-          <Typography variant="body2" sx={{ flex: 1, minWidth: 0, overflowWrap: "anywhere" }}>
-            The code names {origin.replace("https://", "")}.
-          </Typography>
-          <Button size="small" color="inherit" onClick={() => put([...origins, origin])}>
-            Let it load
-          </Button>
-        </Box>
-      ))}
-      <TextField
-        label="Another place"
-        value={typed}
-        error={isWrong}
-        slotProps={{ htmlInput: { inputMode: "url", spellCheck: false, maxLength: 300 } }}
-        helperText={
-          isWrong
-            ? "That is no address that begins with https://, like https://book.example."
-            : "What is not listed is not loaded. Shoppers’ browsers tell each of these places that they are here."
-        }
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => {
-          if (event.key === "Enter") take();
-        }}
-      />
+      <Origins
+        origins={origins}
+        most={MOST_ORIGINS}
+        hint="What is not listed is not loaded. Shoppers’ browsers tell each of these places that they are here."
+        stars
+        onChange={put}
+      >
+        {offered.map((origin) => (
+          <Box
+            key={origin}
+            sx={{
+              display: "flex",
+              alignItems: "center",
+              gap: 1,
+              p: 1,
+              borderRadius: 1,
+              border: `1px solid ${INK.line}`,
+              ...ON_LEMON,
+            }}
+          >
+            <Typography variant="body2" sx={{ flex: 1, minWidth: 0, overflowWrap: "anywhere" }}>
+              The code names {origin.replace("https://", "")}.
+            </Typography>
+            <Button size="small" color="inherit" onClick={() => put([...origins, origin])}>
+              Let it load
+            </Button>
+          </Box>
+        ))}
+      </Origins>
     </Box>
   );
 }

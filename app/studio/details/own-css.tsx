@@ -1,5 +1,5 @@
 import { Box, Typography } from "@mui/material";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { lookCss, solveLook } from "~/core/theme";
 import type { Outcome } from "~/core/commands";
 import type { Draft } from "~/core/document";
@@ -40,6 +40,8 @@ export function OwnCss({ label, scope, stored, change, placeholder, hint }: OwnC
   // Undo, or another tab.
   useWhenChanged(stored, setTyped);
   const { problems } = compileOwnCss(typed, scope);
+  // Whoever goes on to something else leaves no marks behind.
+  useEffect(() => () => store.getState().setOwnCss({ pointed: "" }), [store]);
   const point = (pointed: string) => {
     if (store.getState().ownCss.pointed !== pointed) store.getState().setOwnCss({ pointed });
   };

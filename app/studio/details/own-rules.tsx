@@ -50,19 +50,17 @@ export function OwnRules({ page }: { page: string }) {
         <Typography variant="h2" sx={{ flex: 1 }}>
           Own CSS
         </Typography>
-        <Button size="small" onClick={() => store.getState().setOwnCss({ open: false, pointed: "" })}>
+        <Button size="small" onClick={() => store.getState().setOwnCss({ open: false, without: false })}>
           Close
         </Button>
       </Box>
       <FormControlLabel
-        control={
-          <Switch checked={without} onChange={(_e, on) => store.getState().setOwnCss({ without: on, pointed: "" })} />
-        }
+        control={<Switch checked={without} onChange={(_e, on) => store.getState().setOwnCss({ without: on })} />}
         label="Look at the shop without it"
       />
       {without ? (
         <Typography variant="body2" role="status" sx={{ p: 1.25, border: `1px solid ${INK.line}`, borderRadius: 1 }}>
-          The panes leave all own CSS out. Shoppers see it as before.
+          The panes leave all own CSS out for as long as this list is open. Shoppers see it as before.
         </Typography>
       ) : null}
       {here && (here.kind === "page" || here.kind === "layout") ? (

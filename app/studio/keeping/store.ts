@@ -290,7 +290,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
       const { selected, also, editing } = get();
       // Whoever goes on to another part is done with the words of this one.
       if (editing && editing.node !== node) set({ editing: null });
-      if (node !== null && get().ownCss.open) get().setOwnCss({ open: false, pointed: "" });
+      if (node !== null && get().ownCss.open) get().setOwnCss({ open: false, without: false });
       if (!besides || node === null || selected === null) {
         if (selected !== node || also.length) set({ selected: node, also: [], lastMerge: null });
         return;

@@ -102,8 +102,9 @@ export function usePageSheets(
 
 /** What fields say that widgets can take their words from. */
 function fieldWords(documents: Draft["documents"], page: PageDocument | undefined): unknown {
-  const own = ownFieldsOf(documents);
-  return page && [own, page.title, page.root.props];
+  if (!page) return null;
+  const { summary, author, at, own } = page.root.props;
+  return [ownFieldsOf(documents), page.title, summary, author, at, own];
 }
 
 const STRUCTURAL = [...SETTINGS.values()].filter((s) => s.structural).map((s) => s.key);

@@ -1,7 +1,6 @@
 import {
   Box,
   Button,
-  Chip,
   Dialog,
   DialogActions,
   DialogContent,
@@ -12,11 +11,11 @@ import {
   Typography,
 } from "@mui/material";
 import { useState } from "react";
-import { originIn } from "~/core/code";
 import { setHead } from "~/core/commands";
 import { headAdditions, MOST_EARLY, MOST_PROOFS, proofIn, proofProblem, type Proof } from "~/core/document";
 import { solveLook } from "~/core/theme";
 import { themeById } from "~/themes";
+import { Origins } from "../code";
 import { ColourField } from "../colours";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
@@ -43,23 +42,19 @@ function Asked({ onClose }: { onClose: () => void }) {
   const [bar, setBar] = useState(now.bar);
   const [early, setEarly] = useState<readonly string[]>(now.early);
   const [pasted, setPasted] = useState("");
-  const [place, setPlace] = useState("");
   const [why, setWhy] = useState("");
   const header = solveLook(themeById(look.theme), look).roles.sets.header.page;
   const problem = pasted.trim() ? pastedProblem(pasted) : undefined;
-  const origin = originIn(place);
-  const isWrong = place.trim() !== "" && (origin === undefined || origin.includes("*"));
   const withPasted = () => {
     const proof = proofIn(pasted);
     return proof && !problem
       ? [...proofs.filter((p) => p.name !== proof.name || p.content !== proof.content), proof]
       : proofs;
   };
-  const withPlace = () => (origin && !isWrong ? [...new Set([...early, origin])] : early);
   const save = () => {
-    if (problem || isWrong) return;
+    if (problem) return;
     const state = store.getState();
-    const next = { proofs: withPasted(), bar, early: withPlace() };
+    const next = { proofs: withPasted(), bar, early };
     if (JSON.stringify(next) !== JSON.stringify(now)) {
       const refused = state.run(setHead(state.draft, next));
       if (refused) return setWhy(refused);
@@ -129,33 +124,7 @@ function Asked({ onClose }: { onClose: () => void }) {
           <Typography variant="body2" color="text.secondary">
             Where most pages hold something of another site, browsers can connect to it before they come to it.
           </Typography>
-          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
-            {early.map((each) => (
-              <Chip
-                key={each}
-                size="small"
-                label={each.replace("https://", "")}
-                onDelete={() => setEarly(early.filter((other) => other !== each))}
-              />
-            ))}
-          </Box>
-          {early.length < MOST_EARLY ? (
-            <TextField
-              label="Another place"
-              value={place}
-              error={isWrong}
-              helperText={
-                isWrong ? "That is no address that begins with https://, like https://book.example." : undefined
-              }
-              onChange={(event) => setPlace(event.target.value)}
-              onKeyDown={(event) => {
-                if (event.key !== "Enter" || !origin || isWrong) return;
-                setEarly(withPlace());
-                setPlace("");
-              }}
-              slotProps={{ htmlInput: { inputMode: "url", spellCheck: false, maxLength: 300 } }}
-            />
-          ) : null}
+          <Origins origins={early} most={MOST_EARLY} onChange={setEarly} />
         </Box>
         {why ? (
           <Typography role="alert" color="error">

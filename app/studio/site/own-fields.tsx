@@ -1,4 +1,4 @@
-import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
+import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { setOwnFields, setOwnValue, type Outcome } from "~/core/commands";
@@ -18,7 +18,7 @@ import {
 import { sourceOf } from "~/core/pictures";
 import { useStudio, useStudioStore } from "../keeping";
 import { PicturePicker } from "../pictures";
-import { INK, useWhenChanged } from "../ui";
+import { IconAction, INK, useWhenChanged } from "../ui";
 
 const SORT_NAMES: Readonly<Record<OwnField["sort"], string>> = {
   words: "Words",
@@ -58,7 +58,7 @@ const DayValue = ({ field, value, set }: ValueProps) => (
     type="date"
     label={field.name}
     value={value}
-    onChange={(event) => set(event.target.value)}
+    onChange={(event) => event.target.value !== value && set(event.target.value)}
     slotProps={{ inputLabel: { shrink: true } }}
   />
 );
@@ -132,8 +132,9 @@ export function OwnFields({ page, run }: { page: PageDocument; run: Run }) {
                 set={(value) => void run(setOwnValue(draft(), page.id, field, value))}
               />
             </Box>
-            <IconButton
-              aria-label={`Remove the field ${field.name} from all pages`}
+            <IconAction
+              label={`Remove the field ${field.name} from all pages`}
+              icon={Trash2}
               onClick={() =>
                 run(
                   setOwnFields(
@@ -142,9 +143,7 @@ export function OwnFields({ page, run }: { page: PageDocument; run: Run }) {
                   ),
                 )
               }
-            >
-              <Trash2 size={18} aria-hidden />
-            </IconButton>
+            />
           </Box>
         );
       })}

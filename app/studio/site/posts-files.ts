@@ -1,77 +1,37 @@
-import { strToU8, unzip, zip, type Zippable } from "fflate";
+import { strToU8, zip, type Zippable } from "fflate";
 import { addPages, LONGEST_PAGE_TITLE, type Outcome } from "~/core/commands";
 import { newId, type Draft, type Part } from "~/core/document";
 import type { SitePage } from "~/core/addresses";
 import { fitRich, plainOf, storedOf, type RichNode } from "~/core/rich";
 import type { Link } from "~/core/schema";
-import type { PostIn } from "~/core/writing";
 import { LONGEST_AUTHOR, LONGEST_SUMMARY, LONGEST_TAG, makeNode, MOST_TAGS } from "~/kinds";
+import { POSTS_LIMITS, type FoundPost, type FoundPosts } from "~/workers/posts-in";
 
 // Posts as files: Markdown with front matter, one by one or in an archive, and feeds. What reads and writes them is fetched when
 // somebody wants it.
 
-/** A post of a file, and what is worth knowing before it comes in. */
-export type Found = PostIn & { readonly file: string; readonly why?: string };
-export type FoundIn = { readonly posts: readonly Found[]; readonly problems: readonly string[] };
-
-/** What one file, and all files of an archive, may hold at most, in bytes; and files of an archive. */
-const MOST_FILE = 20 * 1024 * 1024;
-const MOST_TEXT = 2 * 1024 * 1024;
-const MOST_FILES = 2000;
 /** The longest text of one section; a longer post has several. */
 const MOST_TEXT_OF_SECTION = 6000;
 
-const isMarkdown = (name: string) => /\.(?:md|markdown|mdown)$/i.test(name) && !/(?:^|\/)(?:__MACOSX|\.)/.test(name);
-
-function unpacked(bytes: Uint8Array): Promise<Record<string, Uint8Array>> {
-  let files = 0;
-  let size = 0;
-  return new Promise((done, fail) =>
-    unzip(
-      bytes,
-      {
-        filter: ({ name, originalSize }) => {
-          if (!isMarkdown(name) || originalSize > MOST_TEXT) return false;
-          size += originalSize;
-          return ++files <= MOST_FILES && size <= MOST_FILE;
-        },
-      },
-      (error, found) => (error ? fail(error) : done(found)),
-    ),
+/** The posts in the files that somebody chose; what can't be read is said, file by file. Reading is done in a worker. */
+export async function readPosts(files: readonly File[]): Promise<FoundPosts> {
+  const fitting = files.filter((file) => file.size <= POSTS_LIMITS.file);
+  const large = files
+    .filter((file) => file.size > POSTS_LIMITS.file)
+    .map((file) => `${file.name} is larger than ${POSTS_LIMITS.file / 1024 / 1024} MB.`);
+  const given = await Promise.all(
+    fitting.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })),
   );
-}
-
-/** The posts in the files that somebody chose; what can't be read is said, file by file. */
-export async function postsIn(files: readonly File[]): Promise<FoundIn> {
-  const { postFromMarkdown, postsFromFeed } = await import("~/core/writing");
-  const posts: Found[] = [];
-  const problems: string[] = [];
-  const text = (bytes: Uint8Array) => new TextDecoder().decode(bytes);
-  for (const file of files) {
-    if (file.size > MOST_FILE) {
-      problems.push(`${file.name} is larger than ${MOST_FILE / 1024 / 1024} MB.`);
-      continue;
-    }
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    if (bytes[0] === 0x50 && bytes[1] === 0x4b) {
-      try {
-        const found = Object.entries(await unpacked(bytes));
-        if (found.length === 0) problems.push(`There is no Markdown file in ${file.name}.`);
-        for (const [name, each] of found) posts.push({ ...postFromMarkdown(text(each), name), file: name });
-      } catch {
-        problems.push(`${file.name} can’t be unpacked.`);
-      }
-    } else if (isMarkdown(file.name) || /\.txt$/i.test(file.name)) {
-      if (file.size > MOST_TEXT) problems.push(`${file.name} is too long for one post.`);
-      else posts.push({ ...postFromMarkdown(text(bytes), file.name), file: file.name });
-    } else {
-      const found = postsFromFeed(text(bytes));
-      if (found === undefined) problems.push(`${file.name} is neither Markdown nor a feed.`);
-      else if (found.length === 0) problems.push(`There is no post in ${file.name}.`);
-      else posts.push(...found.map((post) => ({ ...post, file: file.name })));
-    }
-  }
-  return { posts: posts.toSorted((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0)), problems };
+  const worker = new Worker(new URL("../../workers/posts.worker.ts", import.meta.url), { type: "module" });
+  return new Promise<FoundPosts>((done) => {
+    worker.addEventListener(
+      "message",
+      ({ data: { posts, problems } }: MessageEvent<FoundPosts>) => done({ posts, problems: [...large, ...problems] }),
+      { once: true },
+    );
+    worker.addEventListener("error", () => done({ posts: [], problems: ["That could not be read."] }), { once: true });
+    worker.postMessage(given);
+  }).finally(() => worker.terminate());
 }
 
 /** Sections of text that hold the blocks of a post, none longer than a section can be; between blocks, where that is possible. */
@@ -100,8 +60,11 @@ export function sectionsOf(blocks: readonly RichNode[]): readonly Part[] {
   );
 }
 
-/** What a post says, cut to what posts can say. */
-export function bringIn(draft: Draft, journal: string, posts: readonly Found[], isHidden: boolean): Outcome {
+/** Posts that come in with one change. Some hundreds of long ones are more than a browser keeps until they are saved. */
+export const POSTS_AT_ONCE = 100;
+
+/** Makes posts of the shop, cut to what posts can say; those of one change. */
+export function bringIn(draft: Draft, journal: string, posts: readonly FoundPost[], isHidden: boolean): Outcome {
   return addPages(
     draft,
     journal,
@@ -122,7 +85,7 @@ export function bringIn(draft: Draft, journal: string, posts: readonly Found[], 
 }
 
 /** What of a post stays out, in words; empty: nothing. */
-export function staysOut({ text, why }: Found): string {
+export function staysOut({ text, why }: FoundPost): string {
   const count = (n: number, one: string, many: string) => (n === 0 ? [] : [n === 1 ? `1 ${one}` : `${n} ${many}`]);
   const left = [
     ...count(text.pictures, "picture", "pictures"),

@@ -12,39 +12,46 @@ import {
   Typography,
 } from "@mui/material";
 import { useRef, useState } from "react";
-import { MOST_ADDED } from "~/core/commands";
 import { dayWords } from "~/core/goods";
 import { postsOf } from "~/core/journal";
 import { useStudio, useStudioStore } from "../keeping";
+import type { FoundPosts } from "~/workers/posts-in";
 import { FileInput, INK } from "../ui";
-import { bringIn, postsIn, staysOut, type FoundIn } from "./posts-files";
+import { bringIn, POSTS_AT_ONCE, readPosts, staysOut } from "./posts-files";
+
+/** As many are drawn at once; the rest come in with them, and are shown when they are asked for. */
+const STEP = 60;
 
 /** Brings posts in out of files: they are read and shown first, and nothing has changed until they are taken. */
 export function PostsIn({ journal, title, onClose }: { journal: string; title: string; onClose: () => void }) {
   const store = useStudioStore();
   const documents = useStudio((s) => s.draft.documents);
   const input = useRef<HTMLInputElement>(null);
-  const [found, setFound] = useState<FoundIn | null>(null);
+  const [found, setFound] = useState<FoundPosts | null>(null);
   const [isReading, setReading] = useState(false);
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
   const [isHidden, setHidden] = useState(true);
   const [why, setWhy] = useState("");
+  const [most, setMost] = useState(STEP);
   const there = new Set(postsOf(documents, journal).map((post) => post.document.title));
   const posts = found?.posts ?? [];
   const chosen = posts.filter((_post, i) => !left.has(i));
   const read = async (files: readonly File[]) => {
     setReading(true);
     setWhy("");
-    const next = await postsIn(files).catch(() => ({ posts: [], problems: ["That could not be read."] }));
+    const next = await readPosts(files);
     setReading(false);
     setFound(next);
     // What is there already is not brought in twice unless somebody wants that.
     setLeft(new Set(next.posts.flatMap((post, i) => (there.has(post.title) ? [i] : []))));
   };
   const take = () => {
-    const { draft, run, say } = store.getState();
-    const problem = run(bringIn(draft, journal, chosen, isHidden));
-    if (problem) return setWhy(problem);
+    const { run, say } = store.getState();
+    for (let from = 0; from < chosen.length; from += POSTS_AT_ONCE) {
+      const some = chosen.slice(from, from + POSTS_AT_ONCE);
+      const problem = run(bringIn(store.getState().draft, journal, some, isHidden));
+      if (problem) return setWhy(from ? `${problem} ${from} posts are in the journal; the others are not.` : problem);
+    }
     say(chosen.length === 1 ? "The post is in the journal." : `${chosen.length} posts are in the journal.`);
     onClose();
   };
@@ -78,7 +85,7 @@ export function PostsIn({ journal, title, onClose }: { journal: string; title: s
         ))}
         {posts.length ? (
           <Box component="ul" aria-label="Posts in the files" sx={{ m: 0, p: 0, listStyle: "none" }}>
-            {posts.map((post, i) => {
+            {posts.slice(0, most).map((post, i) => {
               const out = staysOut(post);
               return (
                 <Box
@@ -90,8 +97,6 @@ export function PostsIn({ journal, title, onClose }: { journal: string; title: s
                     alignItems: "start",
                     borderBottom: `1px solid ${INK.line}`,
                     py: 0.5,
-                    contentVisibility: "auto",
-                    containIntrinsicSize: "auto 56px",
                   }}
                 >
                   <Checkbox
@@ -134,22 +139,34 @@ export function PostsIn({ journal, title, onClose }: { journal: string; title: s
             })}
           </Box>
         ) : null}
+        {posts.length > most ? (
+          <Button sx={{ justifySelf: "start" }} onClick={() => setMost(most + STEP)}>
+            {`Show more, of ${posts.length.toLocaleString("en")}`}
+          </Button>
+        ) : null}
+        {posts.length > 1 ? (
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={left.size === 0}
+                indeterminate={left.size > 0 && chosen.length > 0}
+                onChange={(_e, on) => setLeft(new Set(on ? [] : posts.keys()))}
+              />
+            }
+            label="All of them"
+          />
+        ) : null}
         {posts.length ? (
           <FormControlLabel
             control={<Checkbox checked={isHidden} onChange={(_e, on) => setHidden(on)} />}
             label="Not in the shop yet: I want to look at them first"
           />
         ) : null}
-        {chosen.length > MOST_ADDED ? (
-          <Alert severity="warning">
-            {MOST_ADDED} can come in at once. Take some of them out, and bring those in afterwards.
-          </Alert>
-        ) : null}
         {why ? <Alert severity="error">{why}</Alert> : null}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={chosen.length === 0 || chosen.length > MOST_ADDED} onClick={take}>
+        <Button variant="contained" disabled={chosen.length === 0} onClick={take}>
           {chosen.length ? `Bring in (${chosen.length})` : "Bring in"}
         </Button>
       </DialogActions>
