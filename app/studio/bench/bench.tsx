@@ -185,6 +185,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
   const [choosing, setChoosing] = useState<{ node: string; at: string } | null>(null);
   // On a phone there is room for one pane; the panel rises from below when it is asked for.
   const isNarrow = useMediaQuery("(max-width:899.98px)");
+  const showsCss = useStudio((s) => s.ownCss.open);
   const [panelOpen, setPanelOpen] = useState(false);
   const { ref, size } = useSize();
   const [sync] = useState(() => new ScrollSync());
@@ -274,8 +275,12 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
           {isNarrow ? (
             <Drawer
               anchor="bottom"
-              open={panelOpen}
-              onClose={() => setPanelOpen(false)}
+              // Own CSS is asked for in a menu, and shown where details are.
+              open={panelOpen || showsCss}
+              onClose={() => {
+                setPanelOpen(false);
+                store.getState().setOwnCss({ open: false, without: false });
+              }}
               slotProps={{
                 paper: {
                   "aria-label": panelLabel,

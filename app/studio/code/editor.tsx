@@ -4,7 +4,7 @@ import { html } from "@codemirror/lang-html";
 import { javascript } from "@codemirror/lang-javascript";
 import { syntaxTree } from "@codemirror/language";
 import { linter, type Diagnostic } from "@codemirror/lint";
-import { Box } from "@mui/material";
+import { Box, useColorScheme } from "@mui/material";
 import CodeMirror, { EditorView, type ViewUpdate } from "@uiw/react-codemirror";
 import { useEffect, useMemo, useState } from "react";
 import { INK, ON_LEMON } from "../ui";
@@ -80,6 +80,8 @@ export default function CodeEditor({
   onTroubles,
   onPlace,
 }: CodeEditorProps) {
+  const { mode, systemMode } = useColorScheme();
+  const isDark = (mode === "system" ? systemMode : mode) === "dark";
   const [ears] = useState(createEars);
   useEffect(() => ears.give({ judge, onTroubles, onPlace }));
   const extensions = useMemo(
@@ -113,6 +115,7 @@ export default function CodeEditor({
     >
       <CodeMirror
         value={value}
+        theme={isDark ? "dark" : "light"}
         extensions={extensions}
         {...(large ? { height: "min(62vh, 640px)" } : { maxHeight: "320px" })}
         basicSetup={{ foldGutter: false, lineNumbers: large || language === "script", highlightActiveLine: false }}

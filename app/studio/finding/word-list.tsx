@@ -113,7 +113,14 @@ function Asked({ onClose, onPutRight }: { onClose: () => void; onPutRight: (word
           const found = wordsIn(row.instead).filter((word) => (counts.get(word) ?? 0) > 0);
           return (
             <Box key={row.key} sx={{ borderBottom: `1px solid ${INK.line}`, pb: 1.5 }}>
-              <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1.4fr auto", gap: 1, alignItems: "start" }}>
+              <Box
+                sx={{
+                  display: "grid",
+                  gridTemplateColumns: { xs: "minmax(0,1fr) auto", sm: "1fr 1.4fr auto" },
+                  gap: 1,
+                  alignItems: "start",
+                }}
+              >
                 <TextField
                   label="Write"
                   value={row.say}
@@ -121,6 +128,7 @@ function Asked({ onClose, onPutRight }: { onClose: () => void; onPutRight: (word
                   slotProps={{ htmlInput: { maxLength: 80, spellCheck: false } }}
                 />
                 <TextField
+                  sx={{ order: { xs: 1, sm: 0 }, gridColumn: { xs: "1 / -1", sm: "auto" } }}
                   label="Not"
                   value={row.instead}
                   error={problem !== undefined && row.instead !== ""}

@@ -88,7 +88,7 @@ function Asked({ onClose }: { onClose: () => void }) {
             </Box>
           ))}
           {proofs.length < MOST_PROOFS ? (
-            <Box sx={{ pt: 0.5, display: "flex", gap: 1, alignItems: "flex-start" }}>
+            <Box sx={{ pt: 0.5, display: "flex", flexWrap: "wrap", gap: 1, alignItems: "flex-start" }}>
               <TextField
                 label="Paste the tag you were given"
                 value={pasted}
@@ -96,7 +96,7 @@ function Asked({ onClose }: { onClose: () => void }) {
                 error={problem !== undefined}
                 helperText={problem ?? "Search engines and other services look for it on your pages."}
                 slotProps={{ htmlInput: { spellCheck: false, maxLength: 1000 } }}
-                sx={{ flex: 1 }}
+                sx={{ flex: "1 1 240px" }}
               />
               <Button
                 disabled={!pasted.trim() || problem !== undefined}

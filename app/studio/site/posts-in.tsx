@@ -33,6 +33,8 @@ export function PostsIn({ journal, title, onClose }: { journal: string; title: s
   const [isHidden, setHidden] = useState(true);
   const [why, setWhy] = useState("");
   const [most, setMost] = useState(STEP);
+  /** How many have come in, while they do. */
+  const [done, setDone] = useState<number>();
   const there = new Set(postsOf(documents, journal).map((post) => post.document.title));
   const posts = found?.posts ?? [];
   const chosen = posts.filter((_post, i) => !left.has(i));
@@ -45,18 +47,32 @@ export function PostsIn({ journal, title, onClose }: { journal: string; title: s
     // What is there already is not brought in twice unless somebody wants that.
     setLeft(new Set(next.posts.flatMap((post, i) => (there.has(post.title) ? [i] : []))));
   };
-  const take = () => {
+  const take = async () => {
     const { run, say } = store.getState();
     for (let from = 0; from < chosen.length; from += POSTS_AT_ONCE) {
+      setDone(from);
+      // Between two steps the studio draws, and hears its keys.
+      await new Promise((next) => setTimeout(next));
       const some = chosen.slice(from, from + POSTS_AT_ONCE);
       const problem = run(bringIn(store.getState().draft, journal, some, isHidden));
-      if (problem) return setWhy(from ? `${problem} ${from} posts are in the journal; the others are not.` : problem);
+      if (!problem) continue;
+      // What is in the journal is not taken once more.
+      const rest = new Set(chosen.slice(from));
+      setLeft(new Set(posts.flatMap((post, i) => (rest.has(post) ? [] : [i]))));
+      setDone(undefined);
+      return setWhy(from ? `${from} posts are in the journal, the others are not. ${problem}` : problem);
     }
     say(chosen.length === 1 ? "The post is in the journal." : `${chosen.length} posts are in the journal.`);
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="posts-in-title">
+    <Dialog
+      open
+      onClose={() => done === undefined && onClose()}
+      fullWidth
+      maxWidth="md"
+      aria-labelledby="posts-in-title"
+    >
       <DialogTitle id="posts-in-title" component="h2" sx={{ typography: "h2" }}>
         Bring posts into “{title}”
       </DialogTitle>
@@ -78,6 +94,7 @@ export function PostsIn({ journal, title, onClose }: { journal: string; title: s
           </Typography>
           {isReading ? <CircularProgress size={20} aria-label="Reading" /> : null}
         </Box>
+        {why ? <Alert severity="error">{why}</Alert> : null}
         {found?.problems.map((problem) => (
           <Alert key={problem} severity="error">
             {problem}
@@ -162,12 +179,17 @@ export function PostsIn({ journal, title, onClose }: { journal: string; title: s
             label="Not in the shop yet: I want to look at them first"
           />
         ) : null}
-        {why ? <Alert severity="error">{why}</Alert> : null}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={chosen.length === 0} onClick={take}>
-          {chosen.length ? `Bring in (${chosen.length})` : "Bring in"}
+        <Button disabled={done !== undefined} onClick={onClose}>
+          Cancel
+        </Button>
+        <Button variant="contained" disabled={chosen.length === 0 || done !== undefined} onClick={() => void take()}>
+          {done !== undefined
+            ? `${done} of ${chosen.length} …`
+            : chosen.length
+              ? `Bring in (${chosen.length})`
+              : "Bring in"}
         </Button>
       </DialogActions>
     </Dialog>
