@@ -257,6 +257,44 @@ test("running text is written where it stands: heads, bold, lists, links, tables
     await expect(wide.locator(".s-freehand .w-words table")).toHaveCount(1);
   });
 
+  await test.step("a call-out, a footnote, and a picture that words flow around", async () => {
+    const first = editor.locator("p").first();
+    await first.click();
+    await page.keyboard.press("End");
+    await bar.getByRole("button", { name: "Footnote" }).click();
+    await page.getByRole("dialog", { name: "What the footnote says" }).getByRole("textbox").fill("By machine.");
+    await page.keyboard.press("Enter");
+    await expect(phone.locator(".s-freehand .rich-notes li")).toHaveText(/^By machine\./);
+    await bar.getByRole("button", { name: /^Kind of paragraph/ }).click();
+    await page.getByRole("menuitem", { name: "Call-out", exact: true }).click();
+    await expect(phone.locator(".s-freehand .rich-callout.of-quiet strong")).toHaveText("folded twice");
+    await bar.getByRole("button", { name: "Picture or film" }).click();
+    await page.getByRole("menuitem", { name: "Picture among the words …" }).click();
+    const picker = page.getByRole("dialog", { name: "Choose a picture" });
+    await picker.getByRole("button", { name: "Stock room", exact: true }).click();
+    await picker.getByRole("group", { name: /^Pictures, / }).getByRole("button").first().click();
+    await expect(picker).toBeHidden();
+    // Beside its words where there is room, above them where there is none.
+    const beside = async (name: string) => {
+      const within = pane(page, name).locator(".s-freehand .w-words");
+      const figure = (await within.locator("figure").boundingBox())!;
+      const callout = (await within.locator(".rich-callout").boundingBox())!;
+      return { figure, callout };
+    };
+    await expect(phone.locator(".s-freehand figure img")).toBeVisible();
+    const onWide = await beside("Wide");
+    expect(onWide.callout.x + onWide.callout.width).toBeLessThanOrEqual(onWide.figure.x + 1);
+    expect(onWide.callout.y).toBeLessThan(onWide.figure.y + onWide.figure.height);
+    const onPhone = await beside("Phone");
+    expect(onPhone.callout.y).toBeGreaterThanOrEqual(onPhone.figure.y + onPhone.figure.height - 1);
+    await editor.locator("figure").click();
+    await bar.getByRole("button", { name: "Words beneath it" }).click();
+    await page.getByRole("dialog", { name: "Words beneath it" }).getByRole("textbox").fill("In the loft");
+    await page.keyboard.press("Enter");
+    await expect(phone.locator(".s-freehand figcaption")).toHaveText("In the loft");
+    await editor.locator("h3").click();
+  });
+
   await test.step("the tools are a toolbar: one stop, arrow keys", async () => {
     await bar.getByRole("button", { name: "Bold" }).focus();
     await page.keyboard.press("ArrowRight");
@@ -274,6 +312,8 @@ test("running text is written where it stands: heads, bold, lists, links, tables
     const html = await (await askShop(page, host)).text();
     expect(html).toMatch(/<h3 class="rich-h rich-3">How it is sewn<\/h3>/);
     expect(html).toMatch(/<p>Every seam is <strong>folded twice<\/strong> by Shop /);
+    expect(html).toMatch(/role="doc-noteref" aria-label="Note 1">1<\/a>/);
+    expect(html).toContain("<figcaption>In the loft</figcaption>");
     expect(html).toContain('<th scope="col"');
   });
 });

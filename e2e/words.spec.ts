@@ -8,7 +8,8 @@ import { addSection, benchReady, details, expectAccessible, kept, openShop, pane
 
 /** Every kind for words in every arrangement, one after the other, filled with what each can say. */
 function everyKind(): readonly Part[] {
-  const said = wordy({ type: "doc", content: [] });
+  const nothing = { type: "doc", content: [] } as const;
+  const said = wordy(nothing, nothing);
   const parts = [...Object.keys(said), "contents"].flatMap((kind) => {
     const { arrangements, level } = KINDS.get(kind)!.definition;
     return arrangements.map(({ id }) => {

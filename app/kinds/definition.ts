@@ -21,8 +21,14 @@ type FieldShape =
       readonly most: number;
       readonly hint?: string;
     }
-  /** Running text with a shape. */
-  | { readonly type: "rich"; readonly key: string; readonly label: string; readonly most: number }
+  /** Running text with a shape. `figures`: pictures and films may stand in it. */
+  | {
+      readonly type: "rich";
+      readonly key: string;
+      readonly label: string;
+      readonly most: number;
+      readonly figures?: boolean;
+    }
   | { readonly type: "link" | "product"; readonly key: string; readonly label: string }
   /** `none`: it can do without. */
   | { readonly type: "sign"; readonly key: string; readonly label: string; readonly none?: true }

@@ -110,6 +110,26 @@ describe("replacing", () => {
     expect(home(done(draft, "Windward", "$& $1 \\n"))[1]!.props.heading).toBe("$& $1 \\n");
   });
 
+  it("reaches what footnotes say and what stands beneath pictures, and leaves no footnote that says nothing", () => {
+    const value = {
+      type: "doc",
+      content: [
+        { type: "figure", attrs: { picture: "p", caption: "In the wind" } },
+        {
+          type: "paragraph",
+          content: [
+            { type: "text", text: "Up" },
+            { type: "footnote", attrs: { text: "wind" } },
+          ],
+        },
+      ],
+    };
+    const d = draftWith(makeNode("text", { heading: "", text: value as unknown as Part["props"][string] }));
+    const textOf = (draft: Draft) => JSON.stringify(home(draft)[1]!.props.text);
+    expect(textOf(done(d, "wind", "breeze"))).toBe(JSON.stringify(value).replaceAll("wind", "breeze"));
+    expect(textOf(done(d, "wind", ""))).toBe(JSON.stringify(value).replace("In the wind", "In the "));
+  });
+
   it("does to any text what replacing in the plain text does", () => {
     const letters = fc.array(fc.constantFrom("a", "b", "ab", " "), { minLength: 1, maxLength: 8 });
     const marks = fc.constantFrom(undefined, [{ type: "bold" }], [{ type: "italic" }]);

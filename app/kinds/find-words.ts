@@ -1,7 +1,7 @@
 import { entryOf, ownFieldsOf, ownValuesOf, walk, type Draft, type Json, type Part } from "~/core/document";
 import { transaction, refuse, type Outcome } from "~/core/commands";
 import { held, type Operation, type Path } from "~/core/operations";
-import { storedOf, type Rich, type RichNode } from "~/core/rich";
+import { isInline, storedOf, type Rich, type RichNode } from "~/core/rich";
 import type { Field } from "./definition";
 import { kindOf, nameOf } from ".";
 
@@ -42,26 +42,53 @@ function patternOf({ words, matchCase, whole }: Sought): RegExp | undefined {
 const spansIn = (text: string, pattern: RegExp): (readonly [number, number])[] =>
   [...text.matchAll(pattern)].map((match) => [match.index, match.index + match[0].length] as const);
 
-/** A paragraph of running text: neighbours that are read as one. */
-const isInline = ({ type }: RichNode): boolean => type === "text" || type === "hardBreak" || type === "liveField";
 /** How what stands between letters is read; each is one sign, so that places in the text stay places in the tree. */
 const signOf = (node: RichNode): string =>
   node.type === "text" ? (node.text ?? "") : node.type === "hardBreak" ? "\n" : "\uFFFC";
 
+/** What a node says that is no letter of its text: what a footnote says, and what is written beneath a picture. */
+const ASIDE: ReadonlyMap<string, "text" | "caption"> = new Map([
+  ["footnote", "text"],
+  ["figure", "caption"],
+  ["film", "caption"],
+]);
+function asideOf(node: RichNode): readonly [key: "text" | "caption", said: string] | undefined {
+  const key = ASIDE.get(node.type);
+  const said = key && node.attrs?.[key];
+  return typeof said === "string" && said ? [key, said] : undefined;
+}
+
+type Change = (content: readonly RichNode[]) => readonly RichNode[];
+
+function mapAside(node: RichNode, change: Change): RichNode {
+  const [key, said] = asideOf(node) ?? [];
+  if (!key) return node;
+  const next = change([{ type: "text", text: said! }])
+    .map(({ text = "" }) => text)
+    .join("");
+  // A footnote says something.
+  return next === said || (next === "" && key === "text") ? node : { ...node, attrs: { ...node.attrs, [key]: next } };
+}
+
 /** The tree with what `change` makes of each paragraph's own words; the same tree where it changes nothing. */
-function mapParagraphs(node: RichNode, change: (content: readonly RichNode[]) => readonly RichNode[]): RichNode {
+function mapParagraphs(node: RichNode, change: Change): RichNode {
   const { content } = node;
-  if (!content) return node;
-  const next = content.some(isInline) ? change(content) : content.map((child) => mapParagraphs(child, change));
+  if (!content) return mapAside(node, change);
+  const next = content.some(isInline)
+    ? change(content).map((each) => mapAside(each, change))
+    : content.map((child) => mapParagraphs(child, change));
   return next.every((child, i) => child === content[i]) && next.length === content.length
     ? node
     : { ...node, content: next };
 }
 
+/** Paragraphs of running text: neighbours that are read as one. */
 function* paragraphsOf(node: RichNode): Generator<readonly RichNode[]> {
   const { content = [] } = node;
+  const [, said] = asideOf(node) ?? [];
+  if (said) yield [{ type: "text", text: said }];
   if (content.some(isInline)) yield content;
-  else for (const child of content) yield* paragraphsOf(child);
+  for (const child of content) yield* paragraphsOf(child);
 }
 
 /** Puts words in the place of spans of a paragraph; they look as the first letter did that they take the place of. */

@@ -21,18 +21,22 @@ export function textOfPage(
   const heading = (text: string, level: number) => {
     if (text.trim()) out.push({ type: "heading", attrs: { level }, content: [{ type: "text", text: text.trim() }] });
   };
+  const shows = (id: string, caption = "") => {
+    const found = picture(id);
+    if (found)
+      out.push({ type: "paragraph", content: [{ type: "image", attrs: { src: found.src, alt: found.of.alt } }] });
+    out.push(...paragraphs(caption).filter(isSaid));
+  };
   const say = (fields: readonly Field[], values: Values, level: number): void => {
     for (const field of fields) {
       const value = entryOf(values, field.key);
-      if (field.type === "rich") out.push(...(treeOf(value as Rich).content ?? []).filter(isSaid));
-      else if (field.type === "picture" && typeof value === "string") {
-        const found = picture(value);
-        if (found)
-          out.push({
-            type: "paragraph",
-            content: [{ type: "image", attrs: { src: found.src, alt: found.of.alt } }],
-          });
-      } else if (field.type === "list")
+      if (field.type === "rich") {
+        for (const block of treeOf(value as Rich).content ?? []) {
+          if (block.type === "figure") shows(String(block.attrs?.picture), String(block.attrs?.caption ?? ""));
+          else if (isSaid(block)) out.push(block);
+        }
+      } else if (field.type === "picture" && typeof value === "string") shows(value);
+      else if (field.type === "list")
         for (const each of (value ?? []) as readonly Values[]) say(field.fields, each, level + 1);
       else if (typeof value !== "string") continue;
       else if (field.key === "heading" || (level > 2 && (field.key === "name" || field.key === "title")))

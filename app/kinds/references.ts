@@ -12,7 +12,7 @@ import {
   ownValuesOf,
 } from "~/core/document";
 import type { Goods } from "~/core/goods";
-import type { RichMark, RichNode } from "~/core/rich";
+import { nodesIn, type Rich, type RichMark, type RichNode } from "~/core/rich";
 import { NO_LINK, type Link } from "~/core/schema";
 import { chassisOf } from "./chassis";
 import type { Field } from "./definition";
@@ -60,7 +60,20 @@ function mapped<T>(list: readonly T[], map: (each: T) => T | undefined): readonl
   return next.some((each, i) => each !== list[i]) ? next.filter((each) => each !== undefined) : list;
 }
 
-function mapRich(node: RichNode, remap: Remap): RichNode {
+/** What stands in running text by itself: the picture or film that it is. */
+const SHOWN_IN_TEXT: ReadonlyMap<string, "picture" | "film"> = new Map([
+  ["figure", "picture"],
+  ["film", "film"],
+]);
+
+/** A text with what it refers to changed; undefined where what the node shows is gone. */
+function mapRich(node: RichNode, remap: Remap): RichNode | undefined {
+  const shows = SHOWN_IN_TEXT.get(node.type);
+  if (shows) {
+    const id = String(node.attrs?.[shows]);
+    const next = remap({ to: shows, id });
+    return next === null ? undefined : next === id ? node : { ...node, attrs: { ...node.attrs, [shows]: next } };
+  }
   const mark = (each: RichMark): RichMark | undefined => {
     if (each.type !== "link") return each;
     const link = mapLink(each.attrs.link, remap);
@@ -73,6 +86,17 @@ function mapRich(node: RichNode, remap: Remap): RichNode {
   if (marks === node.marks && content === node.content) return node;
   return { ...node, ...(marks ? { marks } : {}), ...(content ? { content } : {}) };
 }
+
+/** Whether a film stands in any running text of a part. */
+export const hasFilmInText = (part: Part): boolean => {
+  const within = (fields: readonly Field[], props: Props): boolean =>
+    fields.some((field) => {
+      const value = entryOf(props, field.key);
+      if (field.type === "rich") return nodesIn((value ?? "") as unknown as Rich, "film").length > 0;
+      return field.type === "list" && ((value ?? []) as readonly Props[]).some((item) => within(field.fields, item));
+    });
+  return within(kindOf(part)?.definition.fields ?? [], part.props);
+};
 
 const mapIds = (ids: Json | undefined, to: Reference["to"], remap: Remap): Json =>
   Array.isArray(ids) ? mapped(ids as readonly string[], (id) => remap({ to, id }) ?? undefined) : (ids ?? []);

@@ -4,6 +4,7 @@ import { headAdditions, iconPicture, pageProps, SITE, type Draft, type PageDocum
 import { shareAddress, SHARE_SIZE, type Picture } from "~/core/pictures";
 import { cutAddress, cutsOf, solveLook, type Cut } from "~/core/theme";
 import { KINDS, kindOf, type Later, type Permission } from "~/kinds";
+import { hasFilmInText } from "~/kinds/references";
 import { EnvProvider, type KindEnv } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { pageCss } from "./css";
@@ -260,7 +261,7 @@ export function renderPage(
   const permissions = new Set<Permission>([
     ...definitions.flatMap((d) => d.permissions ?? []),
     ...parts.flatMap((part) => kindOf(part)?.definition.asks?.(part.props) ?? []),
-    ...(hasGroundFilm ? (["media"] as const) : []),
+    ...(hasGroundFilm || parts.some(hasFilmInText) ? (["media"] as const) : []),
   ]);
   const head = headHtml(
     headOf(target, content, page),

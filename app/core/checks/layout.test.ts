@@ -73,6 +73,9 @@ describe("words", () => {
     expect(rules([all[0]!, { ...all[1]!, inside: 0 }])).toEqual([]);
     expect(rules([words(0, 0, 200, 40), words(0, 38, 200, 40)])).toEqual([]);
     expect(rules([words(0, 0, 200, 40), words(10, 20, 100, 40, { clipped: true })])).toEqual([]);
+    // The box of a paragraph goes on behind the picture that its lines flow around.
+    expect(rules([words(0, 0, 200, 40, { flow: 0 }), words(10, 20, 100, 40, { flow: 0 })])).toEqual([]);
+    expect(rules([words(0, 0, 200, 40, { flow: 0 }), words(10, 20, 100, 40, { flow: 1 })])).toEqual(["overlap"]);
   });
 });
 

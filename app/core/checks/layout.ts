@@ -19,6 +19,8 @@ export type MeasuredPart = {
   readonly inSentence?: boolean;
   /** Lies in something that scrolls or cuts off by itself. */
   readonly clipped?: boolean;
+  /** The text with pictures among its words that it is part of: its lines flow around them, whatever their boxes are. */
+  readonly flow?: number;
   /** Which measured thing it lies in, by its place in the list; what lies in another doesn't overlap it. */
   readonly inside?: number;
   /** Nothing may lie on it, although it may be no words: a picture or a sign in the header. */
@@ -172,6 +174,7 @@ function overlaps(all: readonly MeasuredPart[]): LayoutFinding[] {
       const { m: b, index: other } = sorted[j]!;
       if (b.rect.top >= bottom(a.rect)) break;
       if (isWithin(index, other) || isWithin(other, index)) continue;
+      if (a.flow !== undefined && a.flow === b.flow) continue;
       const w = Math.min(right(a.rect), right(b.rect)) - Math.max(a.rect.left, b.rect.left);
       const h = Math.min(bottom(a.rect), bottom(b.rect)) - Math.max(a.rect.top, b.rect.top);
       const smaller = Math.min(a.rect.width * a.rect.height, b.rect.width * b.rect.height);

@@ -1,6 +1,16 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { fitRich, plainOf, RICH_LIMITS, richSchema, storedOf, treeOf, type RichDocument, type RichNode } from ".";
+import {
+  fitRich,
+  isBlank,
+  plainOf,
+  RICH_LIMITS,
+  richSchema,
+  storedOf,
+  treeOf,
+  type RichDocument,
+  type RichNode,
+} from ".";
 
 const doc = (...content: RichNode[]): RichDocument => ({ type: "doc", content });
 const words = (text: string): RichNode => ({ type: "paragraph", content: [{ type: "text", text }] });
@@ -12,6 +22,44 @@ const MOST = 6_000;
 const fits = (tree: RichDocument, most = MOST) => richSchema(most).safeParse(storedOf(tree)).success;
 const count = (tree: RichNode, type: string): number =>
   (tree.type === type ? 1 : 0) + (tree.content ?? []).reduce((n, inner) => n + count(inner, type), 0);
+
+const figure: RichNode = { type: "figure", attrs: { picture: "a", side: "start", width: "third" } };
+
+describe("pictures and films among words", () => {
+  it("stand in texts that can have them, and are left out of others, which is said", () => {
+    const tree = doc(words("Before"), figure, { type: "film", attrs: { film: "f.mp4" } });
+    expect(richSchema(MOST, true).safeParse(tree).success).toBe(true);
+    expect(fits(tree)).toBe(false);
+    expect(fitRich(tree, MOST, true)).toMatchObject({ isChanged: false, cut: [] });
+    const without = fitRich(tree, MOST);
+    expect([fits(without.tree), count(without.tree, "figure"), without.cut.length]).toEqual([true, 0, 1]);
+  });
+  it("never stand in lists, quotations and call-outs, and never with what is no picture", () => {
+    const callout: RichNode = { type: "callout", attrs: { tone: "loud" }, content: [words("a"), figure] };
+    const { tree, cut } = fitRich(doc(callout, { type: "figure", attrs: { picture: 4, side: "up" } }), MOST, true);
+    expect(tree).toEqual(doc({ type: "callout", content: [words("a")] }));
+    expect(cut).toHaveLength(1);
+    expect(richSchema(MOST, true).safeParse(tree).success).toBe(true);
+  });
+  it("are something to show, though there is no word", () => {
+    expect(isBlank(doc(figure))).toBe(false);
+    expect(isBlank(doc({ type: "paragraph" }))).toBe(true);
+    expect(plainOf(doc(words("a"), { ...figure, attrs: { ...figure.attrs, caption: "b" } }))).toBe("a\n\nb");
+  });
+});
+
+it("footnotes are no letters of their text, and are kept where it is fitted", () => {
+  const noted: RichNode = {
+    type: "paragraph",
+    content: [
+      { type: "text", text: "ab" },
+      { type: "footnote", attrs: { text: "x".repeat(600) } },
+    ],
+  };
+  expect(fits(doc(noted), 2)).toBe(true);
+  expect(plainOf(doc(noted))).toBe("ab");
+  expect(count(fitRich(doc(noted, words("more than there is room for")), 2).tree, "footnote")).toBe(1);
+});
 
 describe("what is pasted from elsewhere", () => {
   it("is a table of 14 columns: 12 stay, and it is said", () => {
@@ -54,7 +102,7 @@ describe("what is pasted from elsewhere", () => {
 
   it("is made of things that a text does not know: their words stay", () => {
     const { tree } = fitRich(
-      doc({ type: "figure", content: [{ type: "caption", content: [{ type: "text", text: "Dunes" }] }] }),
+      doc({ type: "details", content: [{ type: "summary", content: [{ type: "text", text: "Dunes" }] }] }),
       MOST,
     );
     expect(tree).toEqual(doc(words("Dunes")));

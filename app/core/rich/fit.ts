@@ -1,5 +1,17 @@
 import { sameJson } from "../document";
-import { mostShaped, plainOf, RICH_LIMITS, storedOf, tidy, type RichDocument, type RichNode } from "./rich";
+import {
+  calloutSchema,
+  figureSchema,
+  filmSchema,
+  isInline,
+  mostShaped,
+  plainOf,
+  RICH_LIMITS,
+  storedOf,
+  tidy,
+  type RichDocument,
+  type RichNode,
+} from "./rich";
 
 // What is pasted from elsewhere may be larger than what a text can hold. It is fitted: what can be set out otherwise is, what can't
 // be kept is left out, and each such thing is said in a sentence.
@@ -12,7 +24,11 @@ export type Fitted = {
   readonly cut: readonly string[];
 };
 
-const INLINE = new Set(["text", "hardBreak", "liveField"]);
+/** What stands in a line beside letters, by how many of them it counts for; a live field is about as long as a name. */
+const LENGTHS: ReadonlyMap<string, number> = new Map([
+  ["hardBreak", 1],
+  ["footnote", 0],
+]);
 const isList = (node: RichNode) => node.type === "bulletList" || node.type === "orderedList";
 
 /** A list of things in runs of at most `most`. */
@@ -21,17 +37,20 @@ function runs<T>(all: readonly T[], most: number): readonly (readonly T[])[] {
   return Array.from({ length: Math.ceil(all.length / most) }, (_, i) => all.slice(i * most, (i + 1) * most));
 }
 
-/** Fits a tree to what may be stored of a text of `most` characters. A tree that fits is given back as it is, but tidied. */
-export function fitRich(given: RichDocument, most: number): Fitted {
-  const whole = setOut(given, most, Infinity);
+/**
+ * Fits a tree to what may be stored of a text of `most` characters. A tree that fits is given back as it is, but tidied. `isFigured`: pictures
+ * and films may stand in it.
+ */
+export function fitRich(given: RichDocument, most: number, isFigured = false): Fitted {
+  const whole = setOut(given, most, Infinity, isFigured);
   // Only what is too long is counted letter by letter.
   const stored = storedOf(whole.tree);
   return plainOf(stored).length <= (typeof stored === "string" ? most : mostShaped(most))
     ? whole
-    : setOut(given, most, most);
+    : setOut(given, most, most, isFigured);
 }
 
-function setOut(given: RichDocument, most: number, space: number): Fitted {
+function setOut(given: RichDocument, most: number, space: number, isFigured: boolean): Fitted {
   const cut = new Set<string>();
   const limits = RICH_LIMITS;
   let room = space;
@@ -49,9 +68,9 @@ function setOut(given: RichDocument, most: number, space: number): Fitted {
   };
   const inlinesOf = (nodes: readonly RichNode[]): readonly RichNode[] =>
     nodes.flatMap((node): readonly RichNode[] => {
-      if (!INLINE.has(node.type)) return node.content ? inlinesOf(node.content) : [];
+      if (!isInline(node)) return node.content ? inlinesOf(node.content) : [];
       const marks = node.marks?.slice(0, limits.marks);
-      const length = node.type === "text" ? (node.text ?? "").length : node.type === "hardBreak" ? 1 : 12;
+      const length = node.type === "text" ? (node.text ?? "").length : (LENGTHS.get(node.type) ?? 12);
       const got = take(length);
       if (node.type === "text")
         return got ? [{ ...node, text: node.text!.slice(0, got), ...(marks ? { marks } : {}) }] : [];
@@ -102,8 +121,10 @@ function setOut(given: RichDocument, most: number, space: number): Fitted {
   /** Anything as paragraphs; what is no paragraph gives its words. */
   const paragraphsOf = (node: RichNode): readonly RichNode[] => {
     if (node.type === "paragraph") return linesOf(node);
-    if (INLINE.has(node.type)) return linesOf({ type: "paragraph", content: [node] });
+    if (isInline(node)) return linesOf({ type: "paragraph", content: [node] });
     if (node.type === "heading") return linesOf({ type: "paragraph", content: node.content ?? [] });
+    if (node.type === "figure" || node.type === "film")
+      cut.add("Pictures and films can’t stand in a list, a table, a quotation or a call-out; they were left out.");
     return (node.content ?? []).flatMap(paragraphsOf);
   };
   /** What stands in a cell or a quotation. */
@@ -156,6 +177,20 @@ function setOut(given: RichDocument, most: number, space: number): Fitted {
         return listsOf(node, 1);
       case "blockquote":
         return [{ type: "blockquote", content: insideOf(node.content ?? [], limits.inQuote, "a quotation") }];
+      case "callout":
+        return [
+          {
+            type: "callout",
+            ...(calloutSchema.safeParse(node.attrs).success ? { attrs: node.attrs! } : {}),
+            content: insideOf(node.content ?? [], limits.inQuote, "a call-out"),
+          },
+        ];
+      case "figure":
+      case "film":
+        if (!isFigured) cut.add("Pictures and films can’t stand in this text; they were left out.");
+        return isFigured && (node.type === "figure" ? figureSchema : filmSchema).safeParse(node.attrs).success
+          ? [node]
+          : [];
       case "table":
         return tablesOf(node);
       case "horizontalRule":

@@ -21,6 +21,15 @@ export const LIVE_FIELDS = {
 export type LiveField = keyof typeof LIVE_FIELDS;
 const LIVE_NAMES = Object.keys(LIVE_FIELDS) as [LiveField, ...LiveField[]];
 
+/** Where a picture stands in running text: words flow around it at the start and the end; elsewhere it has its own line. */
+export const FIGURE_SIDES = ["start", "end", "middle"] as const;
+export const FIGURE_WIDTHS = ["third", "half", "whole"] as const;
+/** How a call-out stands out from its text. */
+export const CALLOUT_TONES = ["quiet", "brand", "accent"] as const;
+/** What stands in a line of text. */
+const INLINE: ReadonlySet<string> = new Set(["text", "hardBreak", "liveField", "footnote"]);
+export const isInline = ({ type }: RichNode): boolean => INLINE.has(type);
+
 /** How letters differ from those around them. */
 export type Letters = {
   readonly size?: (typeof RICH_SIZES)[number] | null | undefined;
@@ -43,17 +52,15 @@ export type RichNode = {
 export type RichDocument = RichNode & { readonly type: "doc" };
 export type Rich = string | RichDocument;
 
+export const lettersSchema = z.strictObject({
+  size: z.literal(RICH_SIZES).nullish(),
+  face: z.enum(["heads", "text"]).nullish(),
+  ink: z.enum(TEXT_ROLES).nullish(),
+  back: z.enum(HIGHLIGHTS).nullish(),
+});
 const mark: z.ZodType<RichMark> = z.union([
   z.strictObject({ type: z.enum(["bold", "italic", "underline", "strike"]) }),
-  z.strictObject({
-    type: z.literal("letters"),
-    attrs: z.strictObject({
-      size: z.literal(RICH_SIZES).nullish(),
-      face: z.enum(["heads", "text"]).nullish(),
-      ink: z.enum(TEXT_ROLES).nullish(),
-      back: z.enum(HIGHLIGHTS).nullish(),
-    }),
-  }),
+  z.strictObject({ type: z.literal("letters"), attrs: lettersSchema }),
   z.strictObject({ type: z.literal("link"), attrs: z.strictObject({ link: linkSchema }) }),
 ]);
 /** How much a text may hold, beside its characters. */
@@ -71,16 +78,31 @@ export const RICH_LIMITS = {
   columns: 12,
   rows: 60,
   blocks: 400,
+  /** Letters of a footnote, and of what is written beneath a picture. */
+  footnote: 600,
+  caption: 200,
 } as const;
 
 const marks = z.array(mark).max(RICH_LIMITS.marks).optional();
 const align = z.enum(ALIGNMENTS).nullish();
 const span = z.number().int().min(1).max(RICH_LIMITS.span).optional();
 
+export const liveFieldSchema = z.strictObject({ field: z.enum(LIVE_NAMES) });
+export const footnoteSchema = z.strictObject({ text: z.string().min(1).max(RICH_LIMITS.footnote) });
+const caption = z.string().max(RICH_LIMITS.caption).nullish();
+const width = z.enum(FIGURE_WIDTHS).nullish();
+const side = z.enum(FIGURE_SIDES).nullish();
+/** A picture of the library in running text. */
+export const figureSchema = z.strictObject({ picture: z.string().min(1).max(40), side, width, caption });
+/** A film of the shop's own, with the browser's controls. */
+export const filmSchema = z.strictObject({ film: z.string().min(1).max(80), side, width, caption });
+export const calloutSchema = z.strictObject({ tone: z.enum(CALLOUT_TONES).nullish() });
+
 const inline = z.union([
   z.strictObject({ type: z.literal("text"), text: z.string().min(1), marks }),
   z.strictObject({ type: z.literal("hardBreak"), marks }),
-  z.strictObject({ type: z.literal("liveField"), attrs: z.strictObject({ field: z.enum(LIVE_NAMES) }), marks }),
+  z.strictObject({ type: z.literal("liveField"), attrs: liveFieldSchema, marks }),
+  z.strictObject({ type: z.literal("footnote"), attrs: footnoteSchema, marks }),
 ]);
 const inlines = z.array(inline).max(RICH_LIMITS.inlines).optional();
 const paragraph = z.strictObject({
@@ -122,6 +144,16 @@ const quote = z.strictObject({
     .min(1)
     .max(RICH_LIMITS.inQuote),
 });
+const callout = z.strictObject({
+  type: z.literal("callout"),
+  attrs: calloutSchema.optional(),
+  content: z
+    .array(z.union([paragraph, list]))
+    .min(1)
+    .max(RICH_LIMITS.inQuote),
+});
+const figure = z.strictObject({ type: z.literal("figure"), attrs: figureSchema });
+const film = z.strictObject({ type: z.literal("film"), attrs: filmSchema });
 const cell = z.strictObject({
   type: z.enum(["tableCell", "tableHeader"]),
   attrs: z
@@ -139,49 +171,56 @@ const table = z.strictObject({
     .min(1)
     .max(RICH_LIMITS.rows),
 });
-const block = z.union([paragraph, heading, list, quote, rule, table]);
+const plainBlocks = [paragraph, heading, list, quote, callout, rule, table] as const;
 
 function listDepth(node: RichNode): number {
   const inner = Math.max(0, ...(node.content ?? []).map(listDepth));
   return /List$/.test(node.type) ? inner + 1 : inner;
 }
 
-const documentSchema = z.strictObject({
-  type: z.literal("doc"),
-  content: z.array(block).max(RICH_LIMITS.blocks).optional(),
-});
+const documentOf = (block: z.ZodType) =>
+  z.strictObject({
+    type: z.literal("doc"),
+    content: z.array(block).max(RICH_LIMITS.blocks).optional(),
+  }) as unknown as z.ZodType<RichDocument>;
+const plainDocument = documentOf(z.union(plainBlocks));
+const figuredDocument = documentOf(z.union([...plainBlocks, figure, film]));
 
 /** The text of one node and what is in it; blocks end in a line break, paragraphs in two. */
 function textOf(node: RichNode): string {
   if (node.type === "text") return node.text ?? "";
   if (node.type === "hardBreak") return "\n";
   if (node.type === "liveField") return `{${String(node.attrs?.field)}}`;
+  if (node.type === "figure" || node.type === "film")
+    return node.attrs?.caption ? `${String(node.attrs.caption)}\n\n` : "";
   const inner = (node.content ?? []).map(textOf).join(node.type === "tableRow" ? "\t" : "");
   if (node.type === "paragraph" || node.type === "heading") return `${inner}\n\n`;
   return inner;
 }
 
-/** Running text without its shape: paragraphs apart by an empty line, live fields by their names in braces. */
+/** Running text without its shape: paragraphs apart by an empty line, live fields by their names in braces, without its footnotes. */
 export const plainOf = (rich: Rich): string =>
   typeof rich === "string" ? rich : withoutEnd(textOf(rich).replace(/\n{3,}/g, "\n\n"), "\n");
+
+/** Whether a text shows nothing at all. */
+export const isBlank = (rich: Rich): boolean =>
+  plainOf(rich).trim() === "" &&
+  ["figure", "film", "horizontalRule", "table"].every((type) => nodesIn(rich, type).length === 0);
 
 /** How long a text with a shape may be as plain text: what stands between its parts counts there as well. */
 export const mostShaped = (most: number): number => most * 1.05 + 20;
 
-/** Values of a field of running text that holds at most `most` characters, not counting what makes its shape. */
-export const richSchema = (most: number): z.ZodType<Rich> =>
+/**
+ * Values of a field of running text that holds at most `most` characters, not counting what makes its shape. `isFigured`: pictures and films
+ * may stand in it.
+ */
+export const richSchema = (most: number, isFigured = false): z.ZodType<Rich> =>
   z.union([
     z.string().max(most, `This can have ${most} characters.`),
-    documentSchema
-      .refine(
-        (d) => plainOf(d as unknown as RichDocument).length <= mostShaped(most),
-        `This can have ${most} characters.`,
-      )
-      .refine(
-        (d) => listDepth(d as unknown as RichNode) <= RICH_LIMITS.depth,
-        `Lists can be ${RICH_LIMITS.depth} deep.`,
-      ),
-  ]) as unknown as z.ZodType<Rich>;
+    (isFigured ? figuredDocument : plainDocument)
+      .refine((d) => plainOf(d).length <= mostShaped(most), `This can have ${most} characters.`)
+      .refine((d) => listDepth(d) <= RICH_LIMITS.depth, `Lists can be ${RICH_LIMITS.depth} deep.`),
+  ]);
 
 /** The tree of a text: of a plain string, its paragraphs (apart by empty lines) and line breaks. */
 export function treeOf(rich: Rich): RichDocument {
@@ -225,6 +264,17 @@ export function storedOf(tree: RichDocument): Rich {
   const tidied = tidy(tree) as RichDocument;
   const plain = plainOf(tidied);
   return sameJson(treeOf(plain), tidied) ? plain : tidied;
+}
+
+/** The nodes of a text that are of one type, in reading order. */
+export function nodesIn(rich: Rich, type: string): readonly RichNode[] {
+  const found: RichNode[] = [];
+  const enter = (node: RichNode) => {
+    if (node.type === type) found.push(node);
+    node.content?.forEach(enter);
+  };
+  if (typeof rich !== "string") enter(rich);
+  return found;
 }
 
 /** Links in a text, in reading order, with the words that carry them. */

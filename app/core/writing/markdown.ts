@@ -1,6 +1,6 @@
 import { raw } from "hast-util-raw";
 import type { Root } from "hast";
-import type { PhrasingContent, Root as Markdown, RootContent, TableRow } from "mdast";
+import type { Paragraph, PhrasingContent, Root as Markdown, RootContent, TableRow } from "mdast";
 import { fromMarkdown } from "mdast-util-from-markdown";
 import { gfmFromMarkdown, gfmToMarkdown } from "mdast-util-gfm";
 import { toHast } from "mdast-util-to-hast";
@@ -91,10 +91,21 @@ export type PostOut = Omit<PostIn, "text"> & { readonly blocks: readonly RichNod
 
 const ofType = (type: string) => (node: RichNode) => node.type === type;
 
-/** Markdown of running text. `href`: where a link leads; undefined where that is nowhere. */
-function phrasing(nodes: readonly RichNode[] = [], href: (link: Link) => string | undefined): PhrasingContent[] {
+type Ways = {
+  /** Where a link leads; undefined where that is nowhere. */
+  readonly href: (link: Link) => string | undefined;
+  /** What the footnotes say that have come so far. */
+  readonly notes: string[];
+};
+
+/** Markdown of running text. */
+function phrasing(nodes: readonly RichNode[] = [], ways: Ways): PhrasingContent[] {
   return nodes.flatMap((node): PhrasingContent[] => {
     if (node.type === "hardBreak") return [{ type: "break" }];
+    if (node.type === "footnote") {
+      const identifier = String(ways.notes.push(String(node.attrs?.text)));
+      return [{ type: "footnoteReference", identifier, label: identifier }];
+    }
     if (node.type === "image")
       return [{ type: "image", url: String(node.attrs?.src), alt: String(node.attrs?.alt ?? "") }];
     const text = node.type === "liveField" ? `{${String(node.attrs?.field)}}` : (node.text ?? "");
@@ -105,7 +116,7 @@ function phrasing(nodes: readonly RichNode[] = [], href: (link: Link) => string 
       else if (mark.type === "italic") made = { type: "emphasis", children: [made] };
       else if (mark.type === "strike") made = { type: "delete", children: [made] };
       else if (mark.type === "link") {
-        const url = href(mark.attrs.link);
+        const url = ways.href(mark.attrs.link);
         if (url !== undefined) made = { type: "link", url, children: [made] };
       }
     }
@@ -113,35 +124,34 @@ function phrasing(nodes: readonly RichNode[] = [], href: (link: Link) => string 
   });
 }
 
-type Href = (link: Link) => string | undefined;
-
-const cellsOf = (row: RichNode, href: Href): TableRow => ({
+const cellsOf = (row: RichNode, ways: Ways): TableRow => ({
   type: "tableRow",
   children: (row.content ?? []).map((cell) => ({
     type: "tableCell",
     // A cell of a Markdown table is one line.
     children: (cell.content ?? []).flatMap((block, i) => [
       ...(i > 0 ? [{ type: "text", value: " " } as const] : []),
-      ...phrasing(block.content, href).map((each) =>
+      ...phrasing(block.content, ways).map((each) =>
         each.type === "break" ? ({ type: "text", value: " " } as const) : each,
       ),
     ]),
   })),
 });
 
-function blocks(nodes: readonly RichNode[] = [], href: Href): RootContent[] {
+function blocks(nodes: readonly RichNode[] = [], ways: Ways): RootContent[] {
   return nodes.flatMap((node): RootContent[] => {
     switch (node.type) {
       case "paragraph": {
-        const children = phrasing(node.content, href);
+        const children = phrasing(node.content, ways);
         return children.length ? [{ type: "paragraph", children }] : [];
       }
       case "heading":
-        return [{ type: "heading", depth: node.attrs?.level as 2 | 3 | 4, children: phrasing(node.content, href) }];
+        return [{ type: "heading", depth: node.attrs?.level as 2 | 3 | 4, children: phrasing(node.content, ways) }];
       case "horizontalRule":
         return [{ type: "thematicBreak" }];
       case "blockquote":
-        return [{ type: "blockquote", children: blocks(node.content, href) as [] }];
+      case "callout":
+        return [{ type: "blockquote", children: blocks(node.content, ways) as [] }];
       case "bulletList":
       case "orderedList":
         return [
@@ -153,21 +163,28 @@ function blocks(nodes: readonly RichNode[] = [], href: Href): RootContent[] {
             children: (node.content ?? []).filter(ofType("listItem")).map((item) => ({
               type: "listItem",
               spread: false,
-              children: blocks(item.content, href) as [],
+              children: blocks(item.content, ways) as [],
             })),
           },
         ];
       case "table":
-        return [{ type: "table", children: (node.content ?? []).map((row) => cellsOf(row, href)) }];
+        return [{ type: "table", children: (node.content ?? []).map((row) => cellsOf(row, ways)) }];
       default:
         return [];
     }
   });
 }
 
-/** Markdown (CommonMark, with GitHub Flavored tables) of blocks of running text. */
-export function markdownOf(nodes: readonly RichNode[], href: Href): string {
-  const tree: Markdown = { type: "root", children: blocks(nodes, href) };
+/** Markdown (CommonMark, with GitHub Flavored tables and footnotes) of blocks of running text. */
+export function markdownOf(nodes: readonly RichNode[], href: Ways["href"]): string {
+  const notes: string[] = [];
+  const said = blocks(nodes, { href, notes });
+  const beneath = notes.map((value, i): RootContent => {
+    const identifier = String(i + 1);
+    const children: [Paragraph] = [{ type: "paragraph", children: [{ type: "text", value }] }];
+    return { type: "footnoteDefinition", identifier, label: identifier, children };
+  });
+  const tree: Markdown = { type: "root", children: [...said, ...beneath] };
   return toMarkdown(tree, { extensions: [gfmToMarkdown()], bullet: "-", rule: "-", emphasis: "_" });
 }
 
@@ -175,7 +192,7 @@ export function markdownOf(nodes: readonly RichNode[], href: Href): string {
 export const blocksOfRich = (rich: Rich): readonly RichNode[] => treeOf(rich).content ?? [];
 
 /** A Markdown file with front matter. */
-export function markdownFile(post: PostOut, href: Href): string {
+export function markdownFile(post: PostOut, href: Ways["href"]): string {
   const { title, slug, at, author, tags, summary, isDraft } = post;
   const front = {
     title,

@@ -1,5 +1,5 @@
 import type { Element, Root, RootContent } from "hast";
-import type { RichDocument, RichMark, RichNode } from "../rich";
+import { RICH_LIMITS, type RichDocument, type RichMark, type RichNode } from "../rich";
 import { linkSchema, type Link } from "../schema/links";
 
 // Running text out of a tree of HTML (hast), as it comes from Markdown and from feeds: what running text has is kept, what it doesn't
@@ -17,7 +17,7 @@ export type Taken = {
 };
 
 type Marks = readonly RichMark[];
-type Count = { pictures: number; others: number; links: number };
+type Count = { pictures: number; others: number; links: number; readonly notes: ReadonlyMap<string, string> };
 
 const MARK_OF = new Map<string, RichMark>([
   ["strong", { type: "bold" }],
@@ -81,6 +81,8 @@ function inlinesOf(nodes: readonly RootContent[], marks: Marks, count: Count, is
       return [];
     }
     if (node.tagName === "a") {
+      const note = "dataFootnoteRef" in node.properties ? count.notes.get(addressOf(node)) : undefined;
+      if (note) return [{ type: "footnote", attrs: { text: note } }];
       const link = linkOf(node.properties.href);
       if (!link && node.properties.href !== undefined) count.links++;
       const within = link ? withMark(marks, { type: "link", attrs: { link } }) : marks;
@@ -96,6 +98,11 @@ function tidied(inlines: readonly RichNode[]): RichNode[] {
   const out: RichNode[] = [];
   let open = true;
   for (const node of inlines) {
+    if (node.type === "footnote") {
+      out.push(node);
+      open = false;
+      continue;
+    }
     if (node.type === "hardBreak") {
       trimEnd(out);
       out.push(node);
@@ -230,9 +237,42 @@ function blocksOf(nodes: readonly RootContent[], count: Count): RichNode[] {
   return out;
 }
 
+const addressOf = ({ properties }: Element): string => (typeof properties.href === "string" ? properties.href : "");
+
+/** The words in a footnote, without the link that leads back from it. */
+const wordsIn = (nodes: readonly RootContent[]): string =>
+  nodes
+    .map((node) => {
+      if (node.type === "text") return node.value;
+      if (node.type !== "element" || "dataFootnoteBackref" in node.properties) return "";
+      return `${wordsIn(node.children)}${BLOCKS.has(node.tagName) ? " " : ""}`;
+    })
+    .join("");
+
+/** What stands in the footnotes beneath a text, by the addresses that lead to them. */
+function notesOf(section: Element): ReadonlyMap<string, string> {
+  const found = new Map<string, string>();
+  const enter = (node: RootContent) => {
+    if (node.type !== "element") return;
+    if (node.tagName === "li" && typeof node.properties.id === "string") {
+      const text = wordsIn(node.children).replace(/\s+/g, " ").trim().slice(0, RICH_LIMITS.footnote);
+      if (text) found.set(`#${node.properties.id}`, text);
+    } else node.children.forEach(enter);
+  };
+  section.children.forEach(enter);
+  return found;
+}
+
+const isNotes = (node: RootContent): node is Element => node.type === "element" && "dataFootnotes" in node.properties;
+
 /** Running text out of a tree of HTML. */
 export function richOf(tree: Root): Taken {
-  const count: Count = { pictures: 0, others: 0, links: 0 };
-  const content = blocksOf(tree.children, count);
-  return { tree: { type: "doc", content: content.length ? content : [paragraph([])] }, ...count };
+  const beneath = tree.children.find(isNotes);
+  const count: Count = { pictures: 0, others: 0, links: 0, notes: beneath ? notesOf(beneath) : new Map() };
+  const content = blocksOf(
+    tree.children.filter((node) => node !== beneath),
+    count,
+  );
+  const { pictures, others, links } = count;
+  return { tree: { type: "doc", content: content.length ? content : [paragraph([])] }, pictures, others, links };
 }

@@ -79,6 +79,32 @@ describe("Markdown in", () => {
     ]);
   });
 
+  it("keeps footnotes where they stand, without the list beneath (GitHub Flavored Markdown)", () => {
+    const markdown = "It flies[^a] and lands[^b].\n\n[^a]: In *any* wind.\n\n[^b]: Softly.\n";
+    const { tree, links } = richFromMarkdown(markdown);
+    expect(links).toBe(0);
+    expect(tree.content).toEqual([
+      {
+        type: "paragraph",
+        content: [
+          { type: "text", text: "It flies" },
+          { type: "footnote", attrs: { text: "In any wind." } },
+          { type: "text", text: " and lands" },
+          { type: "footnote", attrs: { text: "Softly." } },
+          { type: "text", text: "." },
+        ],
+      },
+    ]);
+    // And out again.
+    const out = markdownOf(tree.content!, () => undefined);
+    expect(richFromMarkdown(out).tree).toEqual(tree);
+  });
+
+  it("writes call-outs as quotations", () => {
+    const callout = { type: "callout", content: [{ type: "paragraph", content: [{ type: "text", text: "a" }] }] };
+    expect(markdownOf([callout], () => undefined)).toBe("> a\n");
+  });
+
   it("runs and leads to nothing that means harm", () => {
     const { tree } = richFromMarkdown(
       "[a](javascript:x()) <script>x()</script> <a href='data:text/html,x'>b</a> <img src=x onerror=x()>",

@@ -62,12 +62,32 @@ main>.s+.s:not([data-in]){animation-name:var(--comes-in);animation-timing-functi
 .rich-numbers{list-style:decimal}
 .rich-list>li+li,.rich-list>li>*+*{margin-top:.35em}
 .rich-quote{margin:0;padding-inline-start:1.1em;border-inline-start:3px solid var(--line)}
-.rich-rule{border:0;border-top:max(1px,var(--rule)) solid var(--line)}
+.rich-rule{clear:both;border:0;border-top:max(1px,var(--rule)) solid var(--line)}
 .rich-link{color:var(--link-ink);text-decoration:var(--link-line)}
 .rich-link:hover{text-decoration:underline}
 .rich-table{border-collapse:collapse;width:100%;text-align:start}
 .rich-table th,.rich-table td{padding:.5em .8em .5em 0;border-bottom:max(1px,var(--rule)) solid var(--line);vertical-align:top;text-align:start}
 .rich-table th{font-weight:var(--strong)}
+.rich-callout{padding:1.1rem 1.35rem;border-radius:var(--card);text-align:start}
+.rich-callout>*+*{margin-top:.5em}
+.rich-callout.of-quiet{background:var(--raised);border-inline-start:4px solid var(--accent-ink)}
+.rich-callout.of-brand{background:var(--brand);color:var(--on-brand);--link-ink:var(--on-brand);--focus:var(--on-brand)}
+.rich-callout.of-accent{background:var(--accent);color:var(--on-accent);--link-ink:var(--on-accent);--focus:var(--on-accent)}
+.rich-note{font-size:.75em;line-height:0}
+.rich-note a,.rich-notes a{color:var(--link-ink);text-decoration:none;padding:.5em .3em}
+.rich-notes{clear:both;padding-top:.9em;border-top:max(1px,var(--rule)) solid var(--line);font-size:var(--t-1);color:var(--soft);text-align:start}
+.rich-notes ol{padding-inline-start:1.6em;list-style:decimal}
+.rich-notes li+li{margin-top:.4em}
+.rich-figure{--part:50%;width:max(var(--part),min(100%,(28rem - 100%)*999));margin:0}
+.rich-figure.is-third{--part:36%}
+.rich-figure.is-whole{--part:100%}
+.rich-figure .pic{border-radius:var(--card)}
+.rich-figure img,.rich-figure video{display:block;width:100%;height:auto}
+.rich-figure figcaption{padding-top:.5rem;font-size:var(--t-1);color:var(--soft);text-align:start}
+.rich>.rich-figure.at-middle{margin-inline:auto}
+.rich-figure.at-start{float:inline-start;padding-inline-end:min(1.6rem,max(0px,(100% - 28rem)*999));padding-bottom:.4em}
+.rich-figure.at-end{float:inline-end;padding-inline-start:min(1.6rem,max(0px,(100% - 28rem)*999));padding-bottom:.4em}
+.rich:has(.rich-figure),.rich:has(.rich-figure)>:is(ul,ol,blockquote,.rich-callout){display:flow-root}
 .in-heads{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-stretch:var(--heads-stretch);letter-spacing:var(--heads-tracking)}
 .in-text{font-family:var(--text)}
 .size--1{font-size:var(--t-1)}

@@ -20,4 +20,4 @@ export { CartSign, MenuRow, SearchField, SearchSign } from "./ways";
 export { PAY_SIGNS, SocialSign } from "./shop-signs";
 export { BASE_CSS } from "./base-css";
 export { LYING_TINT } from "./lying-css";
-export { alignClass, headingClass, lettersClass, Rich, RICH_CLASSES } from "./rich";
+export { alignClass, calloutClass, figureClass, headingClass, lettersClass, Rich, RICH_CLASSES } from "./rich";

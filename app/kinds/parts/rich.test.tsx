@@ -83,5 +83,37 @@ describe("running text in the shop", () => {
       },
       '<table class="rich-table"><tbody><tr><th scope="col"><p>a</p></th></tr><tr><th scope="row"><p>b</p></th></tr></tbody></table>',
     ],
+    [
+      "call-outs are notes",
+      { type: "callout", attrs: { tone: "brand" }, content: [paragraph(text("a"))] },
+      '<div class="rich-callout of-brand" role="note"><p>a</p></div>',
+    ],
+    ["a picture that is gone is nothing", { type: "figure", attrs: { picture: "no" } }, ""],
+    [
+      "films have the browser’s controls, and say what they are",
+      { type: "film", attrs: { film: "f.mp4", width: "whole", caption: "Up & away" } },
+      '<figure class="rich-figure at-middle is-whole"><video controls="" playsInline="" preload="metadata" src="/media/f.mp4" aria-label="Up &amp; away"></video><figcaption>Up &amp; away</figcaption></figure>',
+    ],
   ])("%s", (_what, block, html) => expect(inside(drawn(doc(block, paragraph(text("z")))))).toBe(`${html}<p>z</p>`));
+
+  it("has footnotes after it, in the order in which they are met, each with a way there and a way back", () => {
+    const note = (said: string): RichNode => ({ type: "footnote", attrs: { text: said } });
+    const html = inside(drawn(doc(paragraph(text("a"), note("First & last")), paragraph(text("b"), note("Second")))));
+    expect(html).toContain(
+      '<p>a<sup class="rich-note" id="n-text-from-1"><a href="#n-text-note-1" role="doc-noteref" aria-label="Note 1">1</a></sup></p>',
+    );
+    expect(html.match(/<li id="[^"]+">[^<]+/g)).toEqual([
+      '<li id="n-text-note-1">First &amp; last ',
+      '<li id="n-text-note-2">Second ',
+    ]);
+    for (const [, id] of html.matchAll(/href="#([^"]+)"/g)) expect(html).toContain(`id="${id}"`);
+  });
+
+  it("shows a picture beside its words, with what it shows and what is written beneath it", () => {
+    const html = inside(
+      drawn(doc({ type: "figure", attrs: { picture: "wide", side: "start", width: "third", caption: "The loft" } })),
+    );
+    expect(html).toMatch(/^<figure class="rich-figure at-start is-third"><div class="pic"><img [^>]*alt="[^"]+"/);
+    expect(html).toMatch(/<figcaption>The loft<\/figcaption><\/figure>$/);
+  });
 });

@@ -1,6 +1,8 @@
 import { entryOf } from "~/core/document";
 import { createElement, type ReactNode } from "react";
 import {
+  isBlank,
+  nodesIn,
   treeOf,
   type Letters,
   type LiveField,
@@ -10,6 +12,7 @@ import {
 } from "~/core/rich";
 import { CONTENTS, headingPlace } from "../outline-places";
 import { useEnv, useNodeId, type KindEnv } from "./env";
+import { Pic } from "./pic";
 
 /** Class names by which letters differ from those around them. */
 export const lettersClass = ({ size, face, ink, back }: Letters): string =>
@@ -49,15 +52,27 @@ export const RICH_CLASSES = {
   horizontalRule: "rich-rule",
   table: "rich-table",
   link: "rich-link",
+  footnote: "rich-note",
 } as const;
 export const headingClass = (level: number): string => `rich-h rich-${level}`;
 export const alignClass = (align: unknown): string => (align ? `to-${String(align)}` : "");
+export const calloutClass = (tone: unknown): string => `rich-callout of-${typeof tone === "string" ? tone : "quiet"}`;
+/** Class names of a picture or film in running text; without a word on it, it has a line of its own and half of its width. */
+export const figureClass = ({ side, width }: Readonly<Record<string, unknown>>): string =>
+  `rich-figure at-${typeof side === "string" ? side : "middle"} is-${typeof width === "string" ? width : "half"}`;
+/** How wide a picture in running text is at most, as CSS `sizes`. */
+const FIGURE_SIZES: ReadonlyMap<unknown, string> = new Map([
+  ["third", "(min-width:640px) 24rem, 100vw"],
+  ["whole", "(min-width:1024px) 60vw, 100vw"],
+]);
 
 const classOf = (node: RichNode) => {
   const own =
     node.type === "heading"
       ? headingClass(Number(node.attrs?.level))
-      : (entryOf(RICH_CLASSES as Readonly<Record<string, string>>, node.type) ?? "");
+      : node.type === "callout"
+        ? calloutClass(node.attrs?.tone)
+        : (entryOf(RICH_CLASSES as Readonly<Record<string, string>>, node.type) ?? "");
   const className = `${own} ${alignClass(node.attrs?.align)}`.trim();
   return className ? { className } : {};
 };
@@ -67,18 +82,49 @@ const TAGS: Readonly<Record<string, string>> = {
   orderedList: "ol",
   listItem: "li",
   blockquote: "blockquote",
+  callout: "div",
   tableRow: "tr",
 };
+
+/** What a text is drawn with: its footnotes with their numbers, and the beginning of their ids. */
+type Drawing = {
+  readonly env: KindEnv;
+  readonly notes: ReadonlyMap<RichNode, number>;
+  readonly place: string;
+};
+
+function Figure({ node, env }: { node: RichNode; env: KindEnv }): ReactNode {
+  const { picture, film, caption, width } = node.attrs ?? {};
+  // A picture that is gone is nothing at all for shoppers.
+  if (node.type === "figure" && !env.studio && !env.picture(picture as string)) return null;
+  return (
+    <figure className={figureClass(node.attrs ?? {})}>
+      {node.type === "figure" ? (
+        <Pic picture={picture as string} sizes={FIGURE_SIZES.get(width) ?? "(min-width:640px) 36rem, 100vw"} />
+      ) : (
+        <video
+          controls
+          playsInline
+          preload="metadata"
+          src={`/media/${String(film)}`}
+          aria-label={caption ? String(caption) : "Film"}
+        />
+      )}
+      {caption ? <figcaption>{String(caption)}</figcaption> : null}
+    </figure>
+  );
+}
 
 function drawn(
   node: RichNode,
   key: number,
-  env: KindEnv,
+  drawing: Drawing,
   scope: "col" | "row" = "row",
   /** The id of a heading that is led to. */
   place?: string,
 ): ReactNode {
-  const inside = () => (node.content ?? []).map((child, i) => drawn(child, i, env, scope));
+  const { env } = drawing;
+  const inside = () => (node.content ?? []).map((child, i) => drawn(child, i, drawing, scope));
   switch (node.type) {
     case "text":
       return node.marks?.length ? withKey(marked(node.text, node.marks, env), key) : node.text;
@@ -88,6 +134,19 @@ function drawn(
       const fact = env.facts[node.attrs?.field as LiveField] ?? "";
       return withKey(marked(fact, node.marks ?? [], env), key);
     }
+    case "footnote": {
+      const number = drawing.notes.get(node);
+      return (
+        <sup key={key} className={RICH_CLASSES.footnote} id={`${drawing.place}-from-${number}`}>
+          <a href={`#${drawing.place}-note-${number}`} role="doc-noteref" aria-label={`Note ${number}`}>
+            {number}
+          </a>
+        </sup>
+      );
+    }
+    case "figure":
+    case "film":
+      return <Figure key={key} node={node} env={env} />;
     case "horizontalRule":
       return <hr key={key} {...classOf(node)} />;
     case "heading":
@@ -99,7 +158,7 @@ function drawn(
     case "table":
       return (
         <table key={key} {...classOf(node)}>
-          <tbody>{(node.content ?? []).map((row, i) => drawn(row, i, env, i === 0 ? "col" : "row"))}</tbody>
+          <tbody>{(node.content ?? []).map((row, i) => drawn(row, i, drawing, i === 0 ? "col" : "row"))}</tbody>
         </table>
       );
     case "tableCell":
@@ -119,11 +178,53 @@ function drawn(
       const tag = entryOf(TAGS, node.type);
       if (!tag) return inside();
       const start = node.type === "orderedList" && node.attrs?.start !== undefined ? { start: node.attrs.start } : {};
+      const role = node.type === "callout" ? { role: "note" } : {};
       // An empty paragraph keeps its line, as where it was written.
       const isEmpty = tag === "p" && !node.content?.length;
-      return createElement(tag, { key, ...classOf(node), ...start }, ...(isEmpty ? [<br key="0" />] : inside()));
+      return createElement(
+        tag,
+        { key, ...classOf(node), ...start, ...role },
+        ...(isEmpty ? [<br key="0" />] : inside()),
+      );
     }
   }
+}
+
+/** What is said in the footnotes of a text, after it. */
+const Notes = ({ notes, place }: Pick<Drawing, "notes" | "place">) =>
+  notes.size ? (
+    <section className="rich-notes" role="doc-endnotes" aria-label="Notes">
+      <ol>
+        {[...notes].map(([note, number]) => (
+          <li key={number} id={`${place}-note-${number}`}>
+            {String(note.attrs?.text)}{" "}
+            <a href={`#${place}-from-${number}`} role="doc-backlink" aria-label={`Back to where note ${number} stands`}>
+              ↩
+            </a>
+          </li>
+        ))}
+      </ol>
+    </section>
+  ) : null;
+
+/** The blocks of a text, and its footnotes after them. `headingId`: where a heading is led to. */
+function Blocks({
+  text,
+  place,
+  headingId,
+}: {
+  text: RichValue;
+  place: string;
+  headingId?: (block: number) => string;
+}): ReactNode {
+  const env = useEnv();
+  const notes = new Map(nodesIn(text, "footnote").map((note, i) => [note, i + 1] as const));
+  return (
+    <>
+      {(treeOf(text).content ?? []).map((block, i) => drawn(block, i, { env, notes, place }, "row", headingId?.(i)))}
+      <Notes notes={notes} place={place} />
+    </>
+  );
 }
 
 const withKey = (node: ReactNode, key: number): ReactNode =>
@@ -153,25 +254,22 @@ export function Rich({ at, text, className = "", hint }: RichProps): ReactNode {
       </div>
     );
   }
-  const tree = treeOf(text);
   const isListed = env.partsOf(CONTENTS).length > 0;
-  const isEmpty = text === "" || (tree.content ?? []).every((b) => b.type === "paragraph" && !b.content?.length);
-  if (isEmpty) return studio ? <div className={classes} data-rich-at={at} data-hint={hint} /> : null;
+  if (isBlank(text)) return studio ? <div className={classes} data-rich-at={at} data-hint={hint} /> : null;
   return (
     <div className={classes} {...(studio ? { "data-rich-at": at, "data-hint": hint } : {})}>
-      {(tree.content ?? []).map((block, i) =>
-        drawn(block, i, env, "row", isListed ? headingPlace(node, at, i) : undefined),
-      )}
+      <Blocks
+        text={text}
+        place={`${node}-${at.replace(/\./g, "-")}`}
+        {...(isListed ? { headingId: (block) => headingPlace(node, at, block) } : {})}
+      />
     </div>
   );
 }
 
-/** Running text that is not this page's own to edit, such as a product's description. */
-export function RichText({ text, className = "" }: { text: RichValue; className?: string }): ReactNode {
-  const env = useEnv();
-  return (
-    <div className={`rich ${className}`.trim()}>
-      {(treeOf(text).content ?? []).map((block, i) => drawn(block, i, env))}
-    </div>
-  );
-}
+/** Running text that is not this page's own to edit, such as a product's description. `place`: the beginning of ids in it. */
+export const RichText = ({ text, place }: { text: RichValue; place: string }): ReactNode => (
+  <div className="rich">
+    <Blocks text={text} place={place} />
+  </div>
+);

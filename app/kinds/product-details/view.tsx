@@ -46,7 +46,7 @@ export function View({ props, arrangement }: ViewProps<ProductDetailsProps>) {
   ];
   const list: (Panel | null)[] = [
     props.description && product.description !== ""
-      ? { at: "description", head: props.description, body: <RichText text={product.description} /> }
+      ? { at: "description", head: props.description, body: <RichText text={product.description} place="about" /> }
       : null,
     props.facts && facts.length
       ? {

@@ -1,4 +1,4 @@
-import { plainOf } from "~/core/rich";
+import { isBlank } from "~/core/rich";
 import type { QuestionsProps } from "./definition";
 
 export type Asked = QuestionsProps["questions"][number] & {
@@ -10,4 +10,4 @@ export type Asked = QuestionsProps["questions"][number] & {
 export const askedIn = ({ questions }: Pick<QuestionsProps, "questions">, all = false): readonly Asked[] =>
   questions
     .map((each, index) => ({ ...each, index }))
-    .filter(({ question, answer }) => all || (question.trim() !== "" && plainOf(answer).trim() !== ""));
+    .filter(({ question, answer }) => all || (question.trim() !== "" && !isBlank(answer)));

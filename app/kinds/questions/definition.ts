@@ -11,7 +11,7 @@ const props = z.object({
       z.object({
         group: z.string().max(80),
         question: z.string().max(240),
-        answer: richSchema(3000),
+        answer: richSchema(3000, true),
       }),
     )
     .max(MOST),
@@ -43,7 +43,7 @@ export const definition: Definition<QuestionsProps> = {
       most: MOST,
       fields: [
         { type: "line", key: "question", label: "Question", most: 240 },
-        { type: "rich", key: "answer", label: "Answer", most: 3000 },
+        { type: "rich", key: "answer", label: "Answer", most: 3000, figures: true },
         { type: "line", key: "group", label: "Begins a group called", most: 80, hint: "Such as: Delivery" },
       ],
       fresh: { group: "", question: "", answer: "" },

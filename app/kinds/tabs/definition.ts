@@ -11,7 +11,7 @@ const props = z.object({
     .array(
       z.object({
         name: z.string().max(60),
-        text: richSchema(4000),
+        text: richSchema(4000, true),
         picture: z.string().max(40).nullable(),
         pictureView: viewSchema,
       }),
@@ -44,7 +44,7 @@ export const definition: Definition<TabsProps> = {
       most: MOST,
       fields: [
         { type: "line", key: "name", label: "Name", most: 60 },
-        { type: "rich", key: "text", label: "Text", most: 4000 },
+        { type: "rich", key: "text", label: "Text", most: 4000, figures: true },
         { type: "picture", key: "picture", label: "Picture", views: true },
       ],
       fresh: tab("", ""),

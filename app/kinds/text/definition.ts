@@ -6,7 +6,7 @@ import type { Definition } from "../definition";
 const props = z.object({
   arrangement: z.string().max(40).optional(),
   heading: z.string().max(160),
-  text: richSchema(6000),
+  text: richSchema(6000, true),
 });
 export type TextProps = z.infer<typeof props>;
 
@@ -28,7 +28,7 @@ export const definition: Definition<TextProps> = {
   ],
   fields: [
     { type: "text", key: "heading", label: "Heading", most: 160 },
-    { type: "rich", key: "text", label: "Text", most: 6000 },
+    { type: "rich", key: "text", label: "Text", most: 6000, figures: true },
   ],
   props,
   placeholders: ["text"],

@@ -4,7 +4,7 @@ import type { Definition } from "../definition";
 import { WIDGET_SLOTS } from "../slots";
 
 const MOST = 6000;
-const props = z.object({ text: richSchema(MOST) });
+const props = z.object({ text: richSchema(MOST, true) });
 export type WordsProps = { text: Rich };
 
 export const definition: Definition<WordsProps> = {
@@ -18,7 +18,7 @@ export const definition: Definition<WordsProps> = {
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
   binds: { key: "text", as: "words" },
-  fields: [{ type: "rich", key: "text", label: "Text", most: MOST }],
+  fields: [{ type: "rich", key: "text", label: "Text", most: MOST, figures: true }],
   props,
   sample: { text: "A paragraph in your own words: what it is, and why it is good." },
   synonyms: ["text", "paragraph", "copy", "rich text"],

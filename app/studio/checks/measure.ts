@@ -99,9 +99,11 @@ export function measurePage(frame: Document): readonly MeasuredPart[] {
     clips.set(element, clipped);
     return clipped;
   };
+  let flowsBefore = 0;
   for (const section of frame.querySelectorAll("[data-level=section]")) {
     const pictures = [...section.querySelectorAll(".pic")].map((e) => [e, e.getBoundingClientRect()] as const);
     const isHeader = section.matches("header");
+    const flows = [...section.querySelectorAll(".rich:has(.rich-figure)")];
     // Its tint makes words legible on any picture; what opens from it has a ground of its own.
     const lies = section.matches(".lies-over");
     for (const element of section.querySelectorAll<HTMLElement>("*")) {
@@ -116,7 +118,14 @@ export function measurePage(frame: Document): readonly MeasuredPart[] {
       if (style.clipPath === "inset(50%)" || !element.checkVisibility({ visibilityProperty: true })) continue;
       const rect = { left: box.left, top: box.top + scroll, width: box.width, height: box.height };
       const node = element.closest<HTMLElement>("[data-node]")!.dataset.node!;
-      const common = { node, says: says(element), rect, clipped: isClipped(element) };
+      const flow = flows.findIndex((text) => text.contains(element));
+      const common = {
+        node,
+        says: says(element),
+        rect,
+        clipped: isClipped(element),
+        ...(flow < 0 ? {} : { flow: flowsBefore + flow }),
+      };
       let around = element.parentElement;
       while (around && around !== section && !places.has(around)) around = around.parentElement;
       const inside = around ? places.get(around) : undefined;
@@ -161,6 +170,7 @@ export function measurePage(frame: Document): readonly MeasuredPart[] {
       }
       if (isBox && !isWords && !isTarget) measured.push({ ...common, kind: "box" });
     }
+    flowsBefore += flows.length;
   }
   return measured;
 }

@@ -51,6 +51,13 @@ a,button,[data-at]{cursor:default}
 .ProseMirror p.is-empty:first-child:last-child::before{content:"Write here";opacity:.5;float:left;height:0;pointer-events:none}
 .ProseMirror .live-field{background:color-mix(in srgb,currentColor 14%,transparent);border-radius:99px;padding:0 .45em}
 .ProseMirror .selectedCell{background:color-mix(in srgb,#f5c518 40%,transparent)}
+.ProseMirror>.rich-figure.at-middle{margin-inline:auto}
+.ProseMirror:has(.rich-figure),.ProseMirror:has(.rich-figure)>:is(ul,ol,blockquote,.rich-callout){display:flow-root}
+.ProseMirror-hideselection *::selection{background:none}
+.ProseMirror .ProseMirror-selectednode{outline:calc(3px*var(--k)) solid #f5c518;box-shadow:0 0 0 calc(4.5px*var(--k)) #17241d}
+.ProseMirror sup.rich-note{cursor:pointer;background:color-mix(in srgb,currentColor 14%,transparent);border-radius:99px;padding:.1em .5em;counter-increment:rich-note}
+.ProseMirror sup.rich-note::before{content:counter(rich-note)}
+.ProseMirror{counter-reset:rich-note}
 .ProseMirror-gapcursor{position:relative}
 .col[data-slot]:empty,.w-group[data-slot]:empty{position:relative}
 .col[data-slot]:empty::before,.w-group[data-slot]:empty::before{content:"Put something here";position:absolute;inset:0;z-index:1;display:none;place-items:center;min-height:calc(44px*var(--k));border:calc(1.5px*var(--k)) dashed color-mix(in srgb,currentColor 40%,transparent);border-radius:6px;font:500 calc(12.5px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}

@@ -47,4 +47,28 @@ describe("pasted text", () => {
       '<table><tbody><tr><td colspan="2"><p style="text-align: center;">1</p></td></tr></tbody></table>',
     );
   });
+
+  it.each([
+    [
+      "a word processor",
+      `<p class="MsoNormal">Wind<a style="mso-footnote-id:ftn1" href="#_ftn1" name="_ftnref1"><span class="MsoFootnoteReference">[1]</span></a> blows.</p>
+       <div style="mso-element:footnote-list"><hr><div id="ftn1"><p class="MsoFootnoteText"><a href="#_ftnref1" name="_ftn1">[1]</a> From the <b>west</b>.</p></div></div>`,
+    ],
+    [
+      "an office in the browser",
+      `<p>Wind<sup><a href="#ftnt1" id="ftnt_ref1">[1]</a></sup> blows.</p><hr><div><p><a href="#ftnt_ref1" id="ftnt1">[1]</a> From the west.</p></div>`,
+    ],
+    [
+      "a page out of Markdown",
+      `<p>Wind<sup id="fnref:1"><a href="#fn:1" rel="footnote">1</a></sup> blows.</p><ol><li id="fn:1"><p>From the west. <a href="#fnref:1">↩</a></p></li></ol>`,
+    ],
+  ])("of %s keeps its footnotes where they stand", (_where, pasted) => {
+    expect(cleanPasted(pasted)).toMatch(/^<p>Wind<sup data-footnote="From the west\."><\/sup> blows\.<\/p>/);
+    expect(cleanPasted(pasted)).not.toMatch(/\[1\]|↩|<li>/);
+  });
+
+  it("with links within its page has no footnotes for that", () => {
+    const contents = `<ul><li><a href="#one">One</a></li></ul><h2 id="one">One</h2><p>Text <a href="#top">up</a></p>`;
+    expect(cleanPasted(contents)).not.toContain("footnote");
+  });
 });

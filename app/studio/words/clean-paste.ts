@@ -1,7 +1,27 @@
 import { entryOf } from "~/core/document";
+import { RICH_LIMITS } from "~/core/rich";
+
 // Text pasted from office programs and web pages brings its looks along. What it means is kept (heads, lists, bold, links,
 // tables), what it looks like is not: how words look is the shop's to say.
 
+/** The attribute of a footnote on the clipboard: what it says. */
+export const FOOTNOTE = "data-footnote";
+/** What the editor itself says on the clipboard of what HTML has no word for, as JSON; whoever reads it checks it. */
+export const OWN_WORDS = {
+  letters: "data-letters",
+  link: "data-link",
+  liveField: "data-live",
+  figure: "data-figure",
+  film: "data-film",
+  callout: "data-callout",
+  align: "data-align",
+} as const;
+const KEPT: ReadonlySet<string> = new Set([
+  ...["href", "colspan", "rowspan", "start", FOOTNOTE],
+  ...Object.values(OWN_WORDS),
+  // How much of the first and the last block was copied.
+  "data-pm-slice",
+]);
 const HEADS: Readonly<Record<string, string>> = { H1: "h2", H5: "h4", H6: "h4" };
 const DROPPED = "script,style,meta,link,title,xml,img,svg,iframe,object,video,audio,button,input,select,textarea";
 
@@ -80,6 +100,44 @@ function listsFromParagraphs(root: HTMLElement): void {
   }
 }
 
+/**
+ * Notes of word processors and pages: a link that leads to a place from which another one leads back. The first of the two is where the
+ * note stands; what is around the other one is what it says.
+ */
+function footnotesFromLinks(root: HTMLElement): void {
+  // By their ids, or as old programs write it, by the name of an anchor.
+  const places = new Map<string, Element>();
+  for (const each of root.querySelectorAll("[id],a[name]"))
+    for (const name of [each.id, each.getAttribute("name") ?? ""]) if (name) places.set(`#${name}`, each);
+  for (const link of [...root.querySelectorAll<HTMLAnchorElement>('a[href^="#"]')]) {
+    const href = link.getAttribute("href") ?? "";
+    if (!root.contains(link) || href.length < 2) continue;
+    const target = places.get(href);
+    const block = target?.closest("li,p,div,aside");
+    if (!target || !block || block.contains(link)) continue;
+    const back = [...block.querySelectorAll<HTMLAnchorElement>('a[href^="#"]')].find((each) => {
+      const from = places.get(each.getAttribute("href") ?? "");
+      return (
+        from !== undefined && (from === link || from.contains(link) || link.contains(from)) && !from.contains(each)
+      );
+    });
+    if (!back || link.compareDocumentPosition(back) & Node.DOCUMENT_POSITION_PRECEDING) continue;
+    back.remove();
+    const text = (block.textContent ?? "").replace(/\s+/g, " ").trim().slice(0, RICH_LIMITS.footnote);
+    const list = block.parentElement;
+    block.remove();
+    // Nothing is left of the list that held them.
+    if (list && list !== root && !list.textContent?.trim()) list.remove();
+    const around = link.parentElement?.tagName === "SUP" ? link.parentElement : link;
+    if (!text) around.remove();
+    else {
+      const mark = root.ownerDocument.createElement("sup");
+      mark.setAttribute(FOOTNOTE, text);
+      around.replaceWith(mark);
+    }
+  }
+}
+
 /** Pasted HTML without its looks. Never runs anything: it is parsed into a document of its own. */
 export function cleanPasted(html: string): string {
   // What word processors say to certain browsers (`<![if …]>`) is a comment to all others, and goes with the comments.
@@ -90,6 +148,7 @@ export function cleanPasted(html: string): string {
   for (const walker = parsed.createTreeWalker(root, NodeFilter.SHOW_COMMENT); walker.nextNode();)
     comments.push(walker.currentNode as ChildNode);
   for (const comment of comments) comment.remove();
+  footnotesFromLinks(root);
   meanBySpans(root);
   listsFromParagraphs(root);
   for (const element of [...root.querySelectorAll("*")]) {
@@ -97,7 +156,7 @@ export function cleanPasted(html: string): string {
     const here = tag ? rename(element, tag) : element;
     const align = (here as HTMLElement).style?.textAlign;
     for (const { name } of [...here.attributes]) {
-      if (!["href", "colspan", "rowspan", "start"].includes(name)) here.removeAttribute(name);
+      if (!KEPT.has(name)) here.removeAttribute(name);
     }
     if (align === "center" || align === "right") (here as HTMLElement).style.textAlign = align;
     // Elements with a colon are an office program's own.

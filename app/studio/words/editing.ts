@@ -2,10 +2,12 @@ import type { Editor } from "@tiptap/core";
 import { createContext, useContext, useSyncExternalStore } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import type { Letters } from "~/core/rich";
+import type { Room } from "./fitted";
 
 /** The editor that is open in a pane, for the bar of tools in the studio. */
-export type WordsStore = StoreApi<{ readonly editor: Editor | null; readonly most: number }>;
-export const createWordsStore = (): WordsStore => createStore(() => ({ editor: null, most: 0 }));
+export type WordsStore = StoreApi<{ readonly editor: Editor | null; readonly room: Room }>;
+export const createWordsStore = (): WordsStore =>
+  createStore(() => ({ editor: null, room: { most: 0, isFigured: false } }));
 
 const WordsContext = createContext<WordsStore | null>(null);
 export const WordsProvider = WordsContext.Provider;

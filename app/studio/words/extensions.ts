@@ -3,13 +3,40 @@ import Heading from "@tiptap/extension-heading";
 import { TableKit } from "@tiptap/extension-table";
 import { Plugin } from "@tiptap/pm/state";
 import StarterKit from "@tiptap/starter-kit";
-import { LIVE_FIELDS, type Letters, type LiveField } from "~/core/rich";
-import { NO_LINK, type Link } from "~/core/schema";
-import { alignClass, headingClass, lettersClass, RICH_CLASSES } from "~/kinds/parts";
-import { cleanPasted } from "./clean-paste";
+import type { z } from "zod";
+import { sourceOf, type Picture } from "~/core/pictures";
+import {
+  ALIGNMENTS,
+  calloutSchema,
+  figureSchema,
+  filmSchema,
+  footnoteSchema,
+  lettersSchema,
+  LIVE_FIELDS,
+  liveFieldSchema,
+  type Letters,
+  type LiveField,
+} from "~/core/rich";
+import { linkSchema, NO_LINK, type Link } from "~/core/schema";
+import { alignClass, calloutClass, figureClass, headingClass, lettersClass, RICH_CLASSES } from "~/kinds/parts";
+import { cleanPasted, FOOTNOTE, OWN_WORDS } from "./clean-paste";
 
 // What running text can be made of, as the editor knows it. Everything is drawn with the class names that the shop's own
 // pages use, so that text looks the same while it is written.
+
+/** What the editor wrote on the clipboard of something that HTML has no word for; false where it is not as it should be. */
+function own<T>(element: HTMLElement, attribute: string, schema: z.ZodType<T>): T | false {
+  try {
+    const read = schema.safeParse(JSON.parse(element.getAttribute(attribute) ?? ""));
+    return read.success ? read.data : false;
+  } catch {
+    return false;
+  }
+}
+const written = (attribute: string, attrs: unknown) => ({ [attribute]: JSON.stringify(attrs) });
+/** Attributes that are no attributes of an element. */
+const unseen = (...names: readonly string[]) =>
+  Object.fromEntries(names.map((name) => [name, { default: null, rendered: false }]));
 
 /** How letters differ from those around them: size step, kind of letters, colour role, highlight. */
 const LettersMark = Mark.create({
@@ -20,10 +47,16 @@ const LettersMark = Mark.create({
     ink: { default: null },
     back: { default: null },
   }),
-  parseHTML: () => [],
+  parseHTML: () => [
+    {
+      tag: `[${OWN_WORDS.letters}]`,
+      getAttrs: (element) => own(element, OWN_WORDS.letters, lettersSchema),
+    },
+  ],
   renderHTML: ({ mark }) => {
     const letters = mark.attrs as Letters;
-    return [letters.back ? "mark" : "span", { class: lettersClass(letters) }, 0];
+    const attributes = { class: lettersClass(letters), ...written(OWN_WORDS.letters, letters) };
+    return [letters.back ? "mark" : "span", attributes, 0];
   },
 });
 
@@ -41,6 +74,13 @@ const LinkMark = Mark.create({
   addAttributes: () => ({ link: { default: NO_LINK, rendered: false } }),
   parseHTML: () => [
     {
+      tag: `a[${OWN_WORDS.link}]`,
+      getAttrs: (element) => {
+        const link = own(element, OWN_WORDS.link, linkSchema);
+        return link && { link };
+      },
+    },
+    {
       tag: "a[href]",
       getAttrs: (element) => {
         const link = linkOfAddress(element.getAttribute("href") ?? "");
@@ -48,7 +88,7 @@ const LinkMark = Mark.create({
       },
     },
   ],
-  renderHTML: () => ["a", { class: RICH_CLASSES.link }, 0],
+  renderHTML: ({ mark }) => ["a", { class: RICH_CLASSES.link, ...written(OWN_WORDS.link, mark.attrs.link) }, 0],
 });
 
 const liveField = (facts: Readonly<Record<LiveField, string>>) =>
@@ -58,13 +98,99 @@ const liveField = (facts: Readonly<Record<LiveField, string>>) =>
     inline: true,
     atom: true,
     addAttributes: () => ({ field: { default: "shop", rendered: false } }),
-    parseHTML: () => [],
+    parseHTML: () => [
+      {
+        tag: `[${OWN_WORDS.liveField}]`,
+        getAttrs: (element) => own(element, OWN_WORDS.liveField, liveFieldSchema),
+      },
+    ],
     renderHTML: ({ node }) => {
       const field = node.attrs.field as LiveField;
-      return ["span", { class: "live-field", title: LIVE_FIELDS[field] }, facts[field] || LIVE_FIELDS[field]];
+      const said = written(OWN_WORDS.liveField, { field });
+      return ["span", { class: "live-field", title: LIVE_FIELDS[field], ...said }, facts[field] || LIVE_FIELDS[field]];
     },
     renderText: ({ node }) => facts[node.attrs.field as LiveField],
   });
+
+const Footnote = Node.create({
+  name: "footnote",
+  group: "inline",
+  inline: true,
+  atom: true,
+  addAttributes: () => unseen("text"),
+  parseHTML: () => [
+    {
+      tag: `sup[${FOOTNOTE}]`,
+      getAttrs: (element) => {
+        const read = footnoteSchema.safeParse({ text: element.getAttribute(FOOTNOTE) });
+        return read.success && read.data;
+      },
+    },
+  ],
+  renderHTML: ({ node }) => {
+    const text = String(node.attrs.text);
+    return ["sup", { class: RICH_CLASSES.footnote, title: text, [FOOTNOTE]: text }];
+  },
+});
+
+const Callout = Node.create({
+  name: "callout",
+  group: "block",
+  content: "(paragraph | bulletList | orderedList)+",
+  defining: true,
+  addAttributes: () => unseen("tone"),
+  parseHTML: () => [
+    { tag: `[${OWN_WORDS.callout}]`, getAttrs: (element) => own(element, OWN_WORDS.callout, calloutSchema) },
+  ],
+  renderHTML: ({ node }) => [
+    "div",
+    { class: calloutClass(node.attrs.tone), ...written(OWN_WORDS.callout, node.attrs) },
+    0,
+  ],
+});
+
+const FIGURE_ATTRIBUTES = ["side", "width", "caption"] as const;
+const captioned = (caption: unknown) => (caption ? [["figcaption", {}, String(caption)] as const] : []);
+
+const figure = (find: Given["picture"]) =>
+  Node.create({
+    name: "figure",
+    group: "block",
+    atom: true,
+    draggable: true,
+    addAttributes: () => unseen("picture", ...FIGURE_ATTRIBUTES),
+    parseHTML: () => [
+      { tag: `[${OWN_WORDS.figure}]`, getAttrs: (element) => own(element, OWN_WORDS.figure, figureSchema) },
+    ],
+    renderHTML: ({ node: { attrs } }) => {
+      const found = find(String(attrs.picture));
+      const shown = found
+        ? ["img", { src: sourceOf(found, 960), width: found.width, height: found.height, alt: found.alt }]
+        : ["span", { class: "studio-hint" }, "This picture is gone"];
+      const attributes = { class: figureClass(attrs), ...written(OWN_WORDS.figure, attrs) };
+      return [
+        "figure",
+        attributes,
+        ["div", { class: found ? "pic" : "pic pic-none" }, shown],
+        ...captioned(attrs.caption),
+      ];
+    },
+  });
+
+const Film = Node.create({
+  name: "film",
+  group: "block",
+  atom: true,
+  draggable: true,
+  addAttributes: () => unseen("film", ...FIGURE_ATTRIBUTES),
+  parseHTML: () => [{ tag: `[${OWN_WORDS.film}]`, getAttrs: (element) => own(element, OWN_WORDS.film, filmSchema) }],
+  renderHTML: ({ node: { attrs } }) => [
+    "figure",
+    { class: figureClass(attrs), ...written(OWN_WORDS.film, attrs) },
+    ["video", { src: `/media/${String(attrs.film)}`, preload: "metadata" }],
+    ...captioned(attrs.caption),
+  ],
+});
 
 const Alignment = Extension.create({
   name: "alignment",
@@ -74,8 +200,11 @@ const Alignment = Extension.create({
       attributes: {
         align: {
           default: null,
-          parseHTML: (element) => ({ center: "center", right: "end", end: "end" })[element.style.textAlign] ?? null,
-          renderHTML: ({ align }) => (align ? { class: alignClass(align) } : {}),
+          parseHTML: (element) =>
+            ALIGNMENTS.find((each) => each === element.getAttribute(OWN_WORDS.align)) ??
+            { center: "center", right: "end", end: "end" }[element.style.textAlign] ??
+            null,
+          renderHTML: ({ align }) => (align ? { class: alignClass(align), [OWN_WORDS.align]: align as string } : {}),
         },
       },
     },
@@ -109,6 +238,8 @@ const limit = (most: number, onFull: () => void) =>
   });
 
 type Given = {
+  /** A picture of the library. */
+  readonly picture: (id: string) => Picture | undefined;
   readonly facts: Readonly<Record<LiveField, string>>;
   readonly most: number;
   readonly onFull: () => void;
@@ -116,7 +247,7 @@ type Given = {
 };
 
 /** Everything that the editor of running text is made of. */
-export const extensionsFor = ({ facts, most, onFull, keys }: Given): AnyExtension[] => [
+export const extensionsFor = ({ picture, facts, most, onFull, keys }: Given): AnyExtension[] => [
   StarterKit.configure({
     code: false,
     codeBlock: false,
@@ -135,6 +266,10 @@ export const extensionsFor = ({ facts, most, onFull, keys }: Given): AnyExtensio
   LettersMark,
   LinkMark,
   liveField(facts),
+  Footnote,
+  Callout,
+  figure(picture),
+  Film,
   Alignment,
   limit(most, onFull),
   Extension.create({ name: "studio-keys", priority: 1000, addKeyboardShortcuts: () => keys }),

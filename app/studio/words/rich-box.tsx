@@ -38,6 +38,7 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
       element,
       injectCSS: false,
       extensions: extensionsFor({
+        picture: () => undefined,
         facts: { shop: identity.name, tagline: identity.tagline, goods: String(goods), currency },
         most,
         onFull: () => undefined,
@@ -47,7 +48,7 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
       editorProps: { attributes: { role: "textbox", "aria-multiline": "true", "aria-label": label } },
       onUpdate: ({ editor: changed }) => {
         setCut("");
-        const next = fittedText(changed, most, setCut);
+        const next = fittedText(changed, { most, isFigured: false }, setCut);
         if (sameJson(next, written.current)) return;
         written.current = next;
         change(next);
@@ -55,7 +56,7 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
       onFocus: () => setOpen(true),
     });
     open.current = editor;
-    words.setState({ editor, most });
+    words.setState({ editor, room: { most, isFigured: false } });
     return () => {
       words.setState({ editor: null });
       open.current = null;

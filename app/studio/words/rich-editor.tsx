@@ -16,11 +16,16 @@ import { fieldAt, pathOf } from "./path";
 export function RichEditor({ node, at, value }: RichEditorProps) {
   const store = useStudioStore();
   const words = useWordsStore();
-  const { facts } = useEnv();
+  const { facts, picture } = useEnv();
   const holder = useRef<HTMLDivElement>(null);
   const written = useRef<Rich>(value);
   const open = useRef<Editor | null>(null);
   const first = useRef(value);
+  // Pictures that are uploaded meanwhile are found as well.
+  const find = useRef(picture);
+  useEffect(() => {
+    find.current = picture;
+  });
 
   useEffect(() => {
     const element = holder.current;
@@ -28,6 +33,7 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
     if (!element || !found) return;
     const field = fieldAt(kindOf(found)?.definition.fields ?? [], pathOf(at));
     const most = field?.type === "rich" ? field.most : 6000;
+    const room = { most, isFigured: field?.type === "rich" && field.figures === true };
     const { setEditing, say } = store.getState();
     const step = (by: "undo" | "redo") => () => {
       store.getState()[by]();
@@ -42,6 +48,7 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
       // Its few rules are in the panes' own sheet.
       injectCSS: false,
       extensions: extensionsFor({
+        picture: (id) => find.current(id),
         facts,
         most,
         onFull: () => say(`There is room for ${most} characters here.`, "problem"),
@@ -60,7 +67,7 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
       },
       autofocus: "end",
       onUpdate: ({ editor: changed }) => {
-        const next = fittedText(changed, most, (text) => say(text, "problem"));
+        const next = fittedText(changed, room, (text) => say(text, "problem"));
         const { draft, run } = store.getState();
         const now = locate(draft, node)?.node;
         if (!now || sameJson(readAt(now.props, pathOf(at)), next)) return;
@@ -72,7 +79,7 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
     open.current = editor;
     // Begun from Details, the caret is in another window than the keyboard.
     element.ownerDocument.defaultView?.focus();
-    words.setState({ editor, most });
+    words.setState({ editor, room });
     return () => {
       words.setState({ editor: null });
       open.current = null;

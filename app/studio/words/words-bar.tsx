@@ -1,4 +1,4 @@
-import { Box, Button, Divider, IconButton, Menu, MenuItem, Popover, Tooltip, Typography } from "@mui/material";
+import { Box, Button, Divider, Menu, MenuItem, Popover, Typography } from "@mui/material";
 import type { Editor } from "@tiptap/core";
 import {
   ALargeSmall,
@@ -6,7 +6,6 @@ import {
   AlignLeft,
   AlignRight,
   Bold,
-  Braces,
   Check,
   ChevronDown,
   Highlighter,
@@ -14,24 +13,23 @@ import {
   Link2,
   List,
   ListOrdered,
-  Minus,
   Palette,
-  RemoveFormatting,
   Strikethrough,
-  Table,
   Type,
   Underline,
   type LucideIcon,
 } from "lucide-react";
-import { useState, type MouseEvent, type ReactNode } from "react";
+import { useState } from "react";
 import { TEXT_ROLES } from "~/core/cascade";
-import { HIGHLIGHTS, LIVE_FIELDS, RICH_SIZES, type Letters, type LiveField } from "~/core/rich";
+import { CALLOUT_TONES, HIGHLIGHTS, RICH_SIZES, type Letters } from "~/core/rich";
 import { NO_LINK, type Link } from "~/core/schema";
 import { ROLE_WORDS, solveLook } from "~/core/theme";
 import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { LinkField } from "../links";
-import { INK, ON_LEMON, Toolbar } from "../ui";
+import { INK, Toolbar } from "../ui";
+import { InsertTools, SelectedFigure } from "./insert-tools";
+import { Chooser, Tool } from "./tools";
 import { setLetters, useEditorFact, useOpenEditor, useWordsStore } from "./editing";
 
 const SIZE_WORDS: Readonly<Record<number, string>> = {
@@ -47,80 +45,34 @@ const BLOCKS = [
   ["3", "Smaller head"],
   ["4", "Detail head"],
   ["blockquote", "Quote"],
+  ["quiet", "Call-out"],
+  ["brand", "Call-out in the brand’s colour"],
+  ["accent", "Call-out in the accent"],
 ] as const;
-
-type ToolProps = {
-  label: string;
-  keys?: string;
-  icon: LucideIcon;
-  on?: boolean;
-  onClick: (event: MouseEvent<HTMLElement>) => void;
-  more?: boolean;
-};
-
-/** One tool. The mouse leaves the caret where it is: in the pane. */
-function Tool({ label, keys, icon: Icon, on, onClick, more = false }: ToolProps) {
-  return (
-    <Tooltip title={keys ? `${label} (${keys})` : label}>
-      <IconButton
-        size="small"
-        aria-label={label}
-        {...(on === undefined ? {} : { "aria-pressed": on })}
-        {...(more ? { "aria-haspopup": "menu" as const } : {})}
-        onMouseDown={(event) => event.preventDefault()}
-        onClick={onClick}
-        sx={{
-          borderRadius: 1,
-          color: INK.ink,
-          px: 0.5,
-          height: 30,
-          minWidth: 30,
-          ...(on ? { ...ON_LEMON, boxShadow: `inset 0 0 0 1.5px ${INK.ink}`, "&:hover": ON_LEMON } : {}),
-        }}
-      >
-        <Icon size={17} strokeWidth={1.75} aria-hidden />
-        {more ? <ChevronDown size={12} aria-hidden /> : null}
-      </IconButton>
-    </Tooltip>
-  );
-}
-
-type ChooserProps = { label: string; icon: LucideIcon; on?: boolean; children: (close: () => void) => ReactNode };
-
-/** A tool that opens a list of choices. */
-function Chooser({ label, icon, on, children }: ChooserProps) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  return (
-    <>
-      <Tool
-        label={label}
-        icon={icon}
-        more
-        {...(on === undefined ? {} : { on })}
-        onClick={(e) => setAnchor(e.currentTarget)}
-      />
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)} disableRestoreFocus>
-        {children(() => setAnchor(null))}
-      </Menu>
-    </>
-  );
-}
+const isTone = (block: string): boolean => (CALLOUT_TONES as readonly string[]).includes(block);
 
 function Blocks({ editor }: { editor: Editor }) {
   const current = useEditorFact(editor, (e) =>
-    e.isActive("blockquote")
-      ? "blockquote"
-      : e.isActive("heading")
-        ? String(e.getAttributes("heading").level)
-        : "paragraph",
+    e.isActive("callout")
+      ? String(e.getAttributes("callout").tone ?? "quiet")
+      : e.isActive("blockquote")
+        ? "blockquote"
+        : e.isActive("heading")
+          ? String(e.getAttributes("heading").level)
+          : "paragraph",
   );
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const choose = (block: string) => {
     setAnchor(null);
     const chain = editor.chain().focus();
-    if (block === "blockquote") chain.setParagraph().wrapIn("blockquote").run();
+    if (isTone(block) && editor.isActive("callout")) {
+      chain.updateAttributes("callout", { tone: block }).run();
+      return;
+    }
+    for (const around of ["blockquote", "callout"]) if (editor.isActive(around)) chain.lift(around);
+    if (isTone(block)) chain.setParagraph().wrapIn("callout", { tone: block }).run();
+    else if (block === "blockquote") chain.setParagraph().wrapIn("blockquote").run();
     else {
-      if (editor.isActive("blockquote")) chain.lift("blockquote");
       if (block === "paragraph") chain.setParagraph().run();
       else chain.setHeading({ level: Number(block) as 2 | 3 | 4 }).run();
     }
@@ -341,82 +293,6 @@ function LinkTool({ editor }: { editor: Editor }) {
   );
 }
 
-function InsertTools({ editor }: { editor: Editor }) {
-  const store = useStudioStore();
-  /** What is put in or taken out as a whole is a step of its own, however soon something is typed before or after it. */
-  const asStep = (act: () => void) => {
-    store.getState().hold(false);
-    act();
-    store.getState().hold(false);
-  };
-  const inTable = useEditorFact(editor, (e) => e.isActive("table"));
-  const facts = useStudio((s) => s.draft.look.identity);
-  const told = (field: LiveField) => (field === "shop" ? facts.name : field === "tagline" ? facts.tagline : "");
-  const table: readonly (readonly [string, () => void])[] = inTable
-    ? [
-        ["Row below", () => editor.chain().focus().addRowAfter().run()],
-        ["Row above", () => editor.chain().focus().addRowBefore().run()],
-        ["Column right", () => editor.chain().focus().addColumnAfter().run()],
-        ["Column left", () => editor.chain().focus().addColumnBefore().run()],
-        ["First row heads the columns, on and off", () => editor.chain().focus().toggleHeaderRow().run()],
-        ["First column heads the rows, on and off", () => editor.chain().focus().toggleHeaderColumn().run()],
-        ["Join or split cells", () => editor.chain().focus().mergeOrSplit().run()],
-        ["Remove this row", () => editor.chain().focus().deleteRow().run()],
-        ["Remove this column", () => editor.chain().focus().deleteColumn().run()],
-        ["Remove the table", () => editor.chain().focus().deleteTable().run()],
-      ]
-    : [
-        ["Table, 2 columns", () => editor.chain().focus().insertTable({ rows: 3, cols: 2, withHeaderRow: true }).run()],
-        ["Table, 3 columns", () => editor.chain().focus().insertTable({ rows: 3, cols: 3, withHeaderRow: true }).run()],
-        ["Table, 4 columns", () => editor.chain().focus().insertTable({ rows: 3, cols: 4, withHeaderRow: true }).run()],
-      ];
-  return (
-    <>
-      <Chooser label="Live field" icon={Braces}>
-        {(close) =>
-          (Object.keys(LIVE_FIELDS) as LiveField[]).map((field) => (
-            <MenuItem
-              key={field}
-              onClick={() => {
-                close();
-                asStep(() => editor.chain().focus().insertContent({ type: "liveField", attrs: { field } }).run());
-              }}
-            >
-              {LIVE_FIELDS[field]}
-              {told(field) ? (
-                <Typography variant="caption" color="text.secondary" sx={{ ml: 1 }}>
-                  {told(field)}
-                </Typography>
-              ) : null}
-            </MenuItem>
-          ))
-        }
-      </Chooser>
-      <Chooser label="Table" icon={Table} on={inTable}>
-        {(close) =>
-          table.map(([words, act]) => (
-            <MenuItem
-              key={words}
-              onClick={() => {
-                close();
-                asStep(act);
-              }}
-            >
-              {words}
-            </MenuItem>
-          ))
-        }
-      </Chooser>
-      <Tool label="Line across" icon={Minus} onClick={() => editor.chain().focus().setHorizontalRule().run()} />
-      <Tool
-        label="Plain again"
-        icon={RemoveFormatting}
-        onClick={() => editor.chain().focus().unsetAllMarks().clearNodes().run()}
-      />
-    </>
-  );
-}
-
 function Count({ editor, most }: { editor: Editor; most: number }) {
   const length = useEditorFact(editor, (e) => e.state.doc.textContent.length);
   if (length < most * 0.8) return null;
@@ -427,29 +303,40 @@ function Count({ editor, most }: { editor: Editor; most: number }) {
   );
 }
 
+/** The tools for what is selected: a picture or film, or words. */
+function Tools({ editor }: { editor: Editor }) {
+  const figure = useEditorFact(editor, (e) => (e.isActive("figure") ? "figure" : e.isActive("film") ? "film" : ""));
+  if (figure) return <SelectedFigure editor={editor} type={figure} />;
+  return (
+    <>
+      <Blocks editor={editor} />
+      <Divider orientation="vertical" flexItem sx={{ mx: 0.5 }} />
+      {MARKS.map(([mark, label, keys, icon]) => (
+        <MarkTool key={mark} editor={editor} mark={mark} label={label} keys={keys} icon={icon} />
+      ))}
+      <Divider orientation="vertical" flexItem sx={{ mx: 0.5 }} />
+      <LettersTools editor={editor} />
+      <Divider orientation="vertical" flexItem sx={{ mx: 0.5 }} />
+      <ParagraphTools editor={editor} />
+      <LinkTool editor={editor} />
+      <Divider orientation="vertical" flexItem sx={{ mx: 0.5 }} />
+      <InsertTools editor={editor} />
+    </>
+  );
+}
+
 /** The tools for running text, above the panes while some is being written. `onDone`: in a form, instead of ending the writing in a pane. */
 export function WordsBar({ onDone }: { onDone?: () => void }) {
   const store = useStudioStore();
   const editor = useOpenEditor();
-  const { most } = useWordsStore().getState();
+  const { room } = useWordsStore().getState();
   if (!editor) return null;
   return (
     <Box sx={{ display: "flex", alignItems: "center", flex: 1, minWidth: 0, overflowX: "auto" }}>
       <Toolbar label="Words">
-        <Blocks editor={editor} />
-        <Divider orientation="vertical" flexItem sx={{ mx: 0.5 }} />
-        {MARKS.map(([mark, label, keys, icon]) => (
-          <MarkTool key={mark} editor={editor} mark={mark} label={label} keys={keys} icon={icon} />
-        ))}
-        <Divider orientation="vertical" flexItem sx={{ mx: 0.5 }} />
-        <LettersTools editor={editor} />
-        <Divider orientation="vertical" flexItem sx={{ mx: 0.5 }} />
-        <ParagraphTools editor={editor} />
-        <LinkTool editor={editor} />
-        <Divider orientation="vertical" flexItem sx={{ mx: 0.5 }} />
-        <InsertTools editor={editor} />
+        <Tools editor={editor} />
       </Toolbar>
-      <Count editor={editor} most={most} />
+      <Count editor={editor} most={room.most} />
       <Box sx={{ flex: 1 }} />
       <Button
         size="small"
