@@ -114,12 +114,17 @@ test("a product is written in full, seen on a phone while it is, kept, and in th
   await variants.getByLabel("Price of Whole").fill("21");
   await variants.getByLabel("Stock of Whole").fill("0");
   await expect(phone.locator(".opt")).toHaveCount(2);
+  const own = page.getByRole("region", { name: "Own fields" });
+  await own.getByLabel("New field for all products").fill("Maker");
+  await own.getByRole("button", { name: "Add it" }).click();
+  await own.getByRole("textbox", { name: "Maker" }).fill("Ida");
   await page.getByLabel("SKU", { exact: true }).fill("J-1");
   await page.getByRole("button", { name: "Add to the shop" }).click();
   await expect(page.getByText("“Apple jam” has the SKU “J-1” already.").first()).toBeVisible();
   await page.getByLabel("SKU", { exact: true }).fill("M-1");
   await page.getByRole("button", { name: "Add to the shop" }).click();
   await expect(page.getByText("In the shop", { exact: true })).toBeVisible();
+  await expect(own.getByRole("textbox", { name: "Maker" })).toHaveValue("Ida");
   const served = await (await askShop(page, host, "/products/medlar-cheese")).text();
   expect(served).toMatch(/<strong>\s*medlars<\/strong>/);
   expect(served).toContain('"@type":"Product"');

@@ -272,10 +272,14 @@ test("running text is written where it stands: heads, bold, lists, links, tables
     await page.getByRole("menuitem", { name: "Picture among the words …" }).click();
     const picker = page.getByRole("dialog", { name: "Choose a picture" });
     await picker.getByRole("button", { name: "Stock room", exact: true }).click();
-    await picker.getByRole("group", { name: /^Pictures, / }).getByRole("button").first().click();
+    await picker
+      .getByRole("group", { name: /^Pictures, / })
+      .getByRole("button")
+      .first()
+      .click();
     await expect(picker).toBeHidden();
     // Beside its words where there is room, above them where there is none.
-    const beside = async (name: string) => {
+    const beside = async (name: "Phone" | "Wide") => {
       const within = pane(page, name).locator(".s-freehand .w-words");
       const figure = (await within.locator("figure").boundingBox())!;
       const callout = (await within.locator(".rich-callout").boundingBox())!;

@@ -3,6 +3,9 @@ import type { z } from "zod";
 import type { Migration } from "~/core/schema";
 import type { Json, LayoutSort, Part, StyleSheet } from "~/core/document";
 
+/** What a widget takes from a field: words, a picture, or where it leads. */
+export type BoundAs = "words" | "picture" | "link";
+
 /** A value of a section that a seller can set; Details draws its controls from these. */
 export type Field = FieldShape & {
   /** It is rarely changed, and shown only to whoever asks for more. */
@@ -177,7 +180,7 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly brandPart?: { readonly by: string; readonly parts: Readonly<Record<string, string>> };
   readonly fields: readonly Field[];
   /** The value that it can take from a field of the page or the product that it stands on. */
-  readonly binds?: { readonly key: string; readonly as: "words" | "picture" };
+  readonly binds?: { readonly key: string; readonly as: BoundAs };
   readonly props: z.ZodType<Props>;
   /** How what an earlier version stored becomes what `props` asks for: steps 1 → 2, 2 → 3 … */
   readonly migrations?: readonly Migration[];

@@ -125,10 +125,18 @@ const fields = z
       id: z.string().regex(/^[a-z0-9]{1,20}$/),
       name: z.string().trim().min(1, "A field needs a name.").max(LONGEST_OWN_NAME),
       sort: z.enum(OWN_SORTS),
+      of: z.literal("product").optional(),
     }),
   )
-  .max(MOST_OWN_FIELDS, `There can be ${MOST_OWN_FIELDS} own fields.`)
-  .refine((all) => new Set(all.map((f) => f.name)).size === all.length, "Two fields have the same name.");
+  .max(2 * MOST_OWN_FIELDS)
+  .refine(
+    (all) => all.filter((f) => f.of).length <= MOST_OWN_FIELDS && all.filter((f) => !f.of).length <= MOST_OWN_FIELDS,
+    `There can be ${MOST_OWN_FIELDS} own fields.`,
+  )
+  .refine(
+    (all) => new Set(all.map((f) => `${f.of ?? ""} ${f.name}`)).size === all.length,
+    "Two fields have the same name.",
+  );
 
 const siteRoot = z.strictObject({
   home: z.string().max(40).optional(),

@@ -280,6 +280,7 @@ export function problemOf(node: Part): { path: string; why: string } | undefined
 export {
   PURPOSES,
   type Arrangement,
+  type BoundAs,
   type Definition,
   type Field,
   type Kind,

@@ -11,9 +11,10 @@ import {
   OWN_PICTURE,
   ownValuesOf,
 } from "~/core/document";
-import type { Goods } from "~/core/goods";
+import { held, type Operation } from "~/core/operations";
+import type { Goods, Product } from "~/core/goods";
 import { nodesIn, type Rich, type RichMark, type RichNode } from "~/core/rich";
-import { NO_LINK, type Link } from "~/core/schema";
+import { linkOfOwn, NO_LINK, ownLink, type Link } from "~/core/schema";
 import { chassisOf } from "./chassis";
 import type { Field } from "./definition";
 import { kindOf, nameOf } from ".";
@@ -173,6 +174,48 @@ export function mapPart(part: Part, remap: Remap): Part {
 /** What a field of a page says that holds a picture. */
 const OWN_PICTURE_VALUE = new RegExp(`^${OWN_PICTURE}[a-z0-9]{1,40}$`);
 
+/** What one of the seller's own fields says, with what it refers to changed; empty where that is gone. */
+function mapOwn(value: string, remap: Remap): string {
+  if (OWN_PICTURE_VALUE.test(value)) {
+    const next = remap({ to: "picture", id: value.slice(OWN_PICTURE.length) });
+    return next === null ? "" : OWN_PICTURE + next;
+  }
+  const link = linkOfOwn(value);
+  const next = mapLink(link, remap);
+  return next === link ? value : ownLink(next);
+}
+
+/** The own fields of a page, with what each says. */
+const ownIn = (document: PageDocument): readonly (readonly [field: string, value: string])[] =>
+  document.kind === "page" ? Object.entries(ownValuesOf(document)) : [];
+
+function referencesOfOwn(value: string): readonly Reference[] {
+  const found: Reference[] = [];
+  mapOwn(value, (reference) => {
+    found.push(reference);
+    return reference.id;
+  });
+  return found;
+}
+
+/** What a product refers to by its own fields and its film. */
+export const referencesOfProduct = ({ own, video }: Pick<Product, "own" | "video">): readonly Reference[] => [
+  ...(video ? [{ to: "film" as const, id: video.file }] : []),
+  ...Object.values(own).flatMap(referencesOfOwn),
+];
+
+/** The steps after which a page's own fields refer to other things; none where they refer to none of those. */
+export function ownRestated(document: PageDocument, remap: Remap): readonly Operation[] {
+  return ownIn(document).flatMap(([field, value]): readonly Operation[] => {
+    const next = mapOwn(value, remap);
+    if (next === value) return [];
+    const path = ["own", field];
+    return [
+      { type: "setProp", document: document.id, node: document.root.id, path, before: held(value), after: held(next) },
+    ];
+  });
+}
+
 /** The picture that is shown with links to a page, where it has one of its own. */
 const sharePictureOf = (document: PageDocument): string | null =>
   document.kind === "page" ? pageProps(document).picture : null;
@@ -187,13 +230,12 @@ export function mapReferences(document: PageDocument, remap: Remap): PageDocumen
     const isSame = JSON.stringify([products, collections]) === JSON.stringify([layout.products, layout.collections]);
     if (!isSame) root = { ...root, props: { ...root.props, products, collections } };
   }
-  for (const [field, value] of Object.entries(document.kind === "page" ? ownValuesOf(document) : {})) {
-    if (!OWN_PICTURE_VALUE.test(value)) continue;
-    const id = value.slice(OWN_PICTURE.length);
-    const next = remap({ to: "picture", id });
-    const own = { ...ownValuesOf({ ...document, root }), [field]: next === null ? "" : OWN_PICTURE + next };
-    if (next !== id) root = { ...root, props: { ...root.props, own } };
-  }
+  const own = ownIn(document);
+  const mappedOwn = mapped(own, (each) => {
+    const next = mapOwn(each[1], remap);
+    return next === each[1] ? each : ([each[0], next] as const);
+  });
+  if (mappedOwn !== own) root = { ...root, props: { ...root.props, own: Object.fromEntries(mappedOwn) } };
   const shared = sharePictureOf(document);
   if (shared) {
     const picture = remap({ to: "picture", id: shared });
@@ -222,7 +264,12 @@ export const filesIn = ({ documents }: Draft): ReadonlySet<string> =>
 
 /** The same with what goods show: everything of a shop for which such a file is asked. */
 export const shownFiles = ({ draft, goods }: { draft: Draft; goods: Pick<Goods, "products"> }): ReadonlySet<string> =>
-  new Set([...filesIn(draft), ...goods.products.flatMap((p) => (p.video ? [p.video.file] : []))]);
+  new Set([
+    ...filesIn(draft),
+    ...goods.products
+      .flatMap(referencesOfProduct)
+      .flatMap(({ to, id }) => (to === "film" || to === "document" ? [id] : [])),
+  ]);
 
 export type Use = {
   readonly document: PageDocument;
@@ -250,7 +297,9 @@ export function whereUsed(draft: Draft, is: (reference: Reference) => boolean): 
       ...layout.collections.map((id) => ({ to: "collection" as const, id })),
     ];
     const shared = sharePictureOf(document);
-    if (named?.some(is) || (shared && is({ to: "picture", id: shared }))) uses.push({ document, part: undefined });
+    const isInOwn = ownIn(document).some(([, value]) => referencesOfOwn(value).some(is));
+    if (isInOwn || named?.some(is) || (shared && is({ to: "picture", id: shared })))
+      uses.push({ document, part: undefined });
   }
   return uses;
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { emptyDocument, freeze, type Draft, type PageDocument, type Part } from "~/core/document";
 import { applyAll, invertAll } from "~/core/operations";
 import type { Goods } from "~/core/goods";
+import { ownLink } from "~/core/schema";
 import { makeNode } from ".";
 import { filesIn, placeWords, referencesOf, shownFiles, whereUsed } from "./references";
 import { replacePicture, withFileAgain, withoutFile } from "./replaced";
@@ -36,7 +37,11 @@ const draft: Draft = freeze({
     versions: {},
   },
   documents: {
-    home: withMain(emptyDocument(2, "page", "home", "Home"), [hero, backed, row], { slug: "", picture: "old" }),
+    home: withMain(emptyDocument(2, "page", "home", "Home"), [hero, backed, row], {
+      slug: "",
+      picture: "old",
+      own: { view: "picture:old" },
+    }),
     about: withMain(emptyDocument(2, "page", "about", "About"), [makeNode("hero", { picture: "other" })]),
   },
 } as unknown as Draft);
@@ -54,9 +59,9 @@ describe("a picture that is replaced everywhere", () => {
 
   it("is the new one in sections, behind words, in lists, with what is shared, as logo and icon", () => {
     if (!applied.ok) throw new Error(applied.code);
-    expect(shown(draft).filter((id) => id === "old")).toHaveLength(4);
+    expect(shown(draft).filter((id) => id === "old")).toHaveLength(5);
     expect(shown(applied.draft).filter((id) => id === "old")).toEqual([]);
-    expect(shown(applied.draft).filter((id) => id === "new")).toHaveLength(4);
+    expect(shown(applied.draft).filter((id) => id === "new")).toHaveLength(5);
     expect(applied.draft.look.identity).toMatchObject({
       logo: { picture: "mark", onDark: "new", height: 40 },
       icon: "new",
@@ -95,17 +100,16 @@ describe("a film or a document that is taken away everywhere", () => {
   const behind = { ...makeNode("hero"), props: { ...makeNode("hero").props, groundFilm: film } };
   const sheet = { to: "document", file: pdf, name: "Sizes" } as const;
   const text = makeNode("heading", { text: [{ type: "text", text: "Sizes" }] });
-  const with1 = withMain(emptyDocument(2, "page", "home", "Home"), [
-    behind,
-    makeNode("film", { film }),
-    makeNode("button", { label: "Sizes", link: sheet }),
-    text,
-  ]);
+  const with1 = withMain(
+    emptyDocument(2, "page", "home", "Home"),
+    [behind, makeNode("film", { film }), makeNode("button", { label: "Sizes", link: sheet }), text],
+    { own: { sheet: ownLink(sheet), place: "Whitby" } },
+  );
   const shop: Draft = freeze({ ...draft, documents: { home: with1 } });
 
   it.each([
     [film, 2],
-    [pdf, 1],
+    [pdf, 2],
   ])("%s goes from its %i places in one step, and comes back whole", (file, count) => {
     const outcome = withoutFile(shop, file, "It");
     if (!outcome.ok) throw new Error(outcome.why);
@@ -125,7 +129,13 @@ describe("a film or a document that is taken away everywhere", () => {
   });
 
   it("is asked for by goods as well", () => {
-    const products = [{ video: { file: "x.mp4", after: 1 } }, { video: null }] as unknown as Goods["products"];
-    expect([...shownFiles({ draft: shop, goods: { products } })].toSorted()).toEqual([film, pdf, "x.mp4"].toSorted());
+    const manual = `${"c".repeat(64)}.pdf`;
+    const products = [
+      { own: {}, video: { file: "x.mp4", after: 1 } },
+      { own: { manual: ownLink({ to: "document", file: manual, name: "Manual" }) }, video: null },
+    ] as unknown as Goods["products"];
+    expect([...shownFiles({ draft: shop, goods: { products } })].toSorted()).toEqual(
+      [film, pdf, manual, "x.mp4"].toSorted(),
+    );
   });
 });

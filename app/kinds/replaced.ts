@@ -2,7 +2,7 @@ import { pageProps, sameJson, walk, type Draft, type Json, type Logo } from "~/c
 import { transaction, refuse, type Outcome, type Transaction } from "~/core/commands";
 import { held, invertAll, type Operation } from "~/core/operations";
 import { restated } from "./leading";
-import type { Reference } from "./references";
+import { ownRestated, type Reference } from "./references";
 
 const logoWith = (logo: Logo, from: string, to: string): Logo =>
   logo.form === "picture"
@@ -27,6 +27,7 @@ function operationsFor({ documents, look: { identity } }: Draft, from: string, t
         before: held(from),
         after: held(to),
       });
+    operations.push(...ownRestated(document, (r) => (r.to === "picture" && r.id === from ? to : r.id)));
     for (const part of walk(root)) {
       if (part === root) continue;
       operations.push(...restated(id, part, (r) => (r.to === "picture" && r.id === from ? to : r.id)));
@@ -49,9 +50,11 @@ function operationsFor({ documents, look: { identity } }: Draft, from: string, t
 /** No page shows or leads to a film or a document any more, in one step. */
 export function withoutFile(draft: Draft, file: string, name: string): Outcome {
   const isIt = (r: Reference) => (r.to === "film" || r.to === "document") && r.id === file;
-  const operations = Object.values(draft.documents).flatMap(({ id, root }) =>
-    [...walk(root)].flatMap((part) => (part === root ? [] : restated(id, part, (r) => (isIt(r) ? null : r.id)))),
-  );
+  const without = (r: Reference) => (isIt(r) ? null : r.id);
+  const operations = Object.values(draft.documents).flatMap((document) => [
+    ...ownRestated(document, without),
+    ...[...walk(document.root)].flatMap((part) => (part === document.root ? [] : restated(document.id, part, without))),
+  ]);
   if (operations.length === 0) return refuse("It stands nowhere on your pages.");
   return transaction("withoutFile", `“${name}” taken away everywhere`, operations);
 }

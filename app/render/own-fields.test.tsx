@@ -1,4 +1,6 @@
 import { describe, expect, it } from "vitest";
+import type { Product } from "~/core/goods";
+import { ownLink } from "~/core/schema";
 import { pageProps, type Draft, type Json, type Part } from "~/core/document";
 import { makeNode, problemOf } from "~/kinds";
 import { sectionAround } from "~/kinds/fill";
@@ -21,6 +23,10 @@ function withFields(parts: readonly Part[], own: Record<string, string>): ShopCo
     { id: "place", name: "Place", sort: "words" },
     { id: "day", name: "Day", sort: "date" },
     { id: "view", name: "View", sort: "picture" },
+    { id: "more", name: "More", sort: "link" },
+    { id: "drawing", name: "Drawing", sort: "picture", of: "product" },
+    { id: "manual", name: "Manual", sort: "link", of: "product" },
+    { id: "maker", name: "Maker", sort: "words", of: "product" },
   ];
   const documents: Draft["documents"] = {
     ...content.draft.documents,
@@ -70,6 +76,44 @@ describe("a widget that takes what it shows from a field", () => {
     expect(mainOf(html({ page: "home" }, contentWith([title])))).not.toContain("w-heading");
   });
 
+  it("of a product shows what it says in the seller’s own fields: words, a picture, a file behind a button", () => {
+    const manual = { to: "document", file: `${"a".repeat(64)}.pdf`, name: "manual.pdf" } as const;
+    const own = { maker: "Ida & Tam", drawing: "picture:wide", manual: ownLink(manual) };
+    const parts = [
+      bound("heading", "maker", "product"),
+      bound("picture", "drawing", "product"),
+      bound("button", "manual", "product", "nothing", { label: "How it is rigged" }),
+    ];
+    const { site } = withFields([], {}).draft.documents;
+    const around = sectionAround(parts[0]!);
+    const [column] = Object.values(around.slots)[0]!;
+    const section = { ...around, slots: { columns: [{ ...column!, slots: { widgets: parts } }] } } as Part;
+    const drawnOf = (product: Product) => {
+      const content = contentWithPart("product", section);
+      const documents = { ...content.draft.documents, site: site! };
+      return mainOf(html({ page: "product", product }, { ...content, draft: { ...content.draft, documents } }));
+    };
+    const product = goods.products[0]!;
+    const drawn = drawnOf({ ...product, own });
+    expect(drawn).toContain("Ida &amp; Tam");
+    expect(drawn).toContain('alt="A wide beach"');
+    expect(drawn).toMatch(/<a [^>]*href="\/media\/a{64}\.pdf[^"]*"[^>]*><span>How it is rigged/);
+    // One that says nothing there shows nothing: no empty button, no gap.
+    expect(drawnOf({ ...product, own: {} })).not.toMatch(/w-heading|w-picture|w-button|rigged/);
+  });
+
+  it("of a page leads where the page says", () => {
+    const button = bound("button", "more", "page", "own", { label: "Read on", link: { to: "home" } });
+    const said = { more: ownLink({ to: "web", address: "https://example.com/kites" }) };
+    expect(html({ page: "home" }, withFields([button], said))).toMatch(
+      /href="https:\/\/example\.com\/kites"[^>]*><span>Read on/,
+    );
+    expect(html({ page: "home" }, withFields([button], {}))).toMatch(/href="\/"[^>]*><span>Read on/);
+    expect(
+      mainOf(html({ page: "home" }, withFields([button], { more: 'link:{"to":"web","address":"javascript:x"}' }))),
+    ).not.toContain("javascript");
+  });
+
   it("runs nothing of what stands there", () => {
     const drawn = html({ page: "home" }, withFields([bound("words", "place")], { place: "<img src=x onerror=x()>" }));
     expect(drawn).not.toContain("<img src=x");
@@ -77,7 +121,7 @@ describe("a widget that takes what it shows from a field", () => {
 
   it("is one that can do so, and says from where", () => {
     expect(problemOf(bound("heading", "title"))).toBeUndefined();
-    expect(problemOf(bound("button", "title"))).toMatchObject({ path: "bound" });
+    expect(problemOf(bound("quote", "title"))).toMatchObject({ path: "bound" });
     expect(problemOf(bound("heading", "title", "elsewhere"))).toMatchObject({ path: "bound" });
   });
 });

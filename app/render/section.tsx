@@ -1,7 +1,8 @@
 import { memo, type ReactNode } from "react";
 import { nodeAttributes, resolve } from "~/core/cascade";
-import { walk, type Look, type Part } from "~/core/document";
+import { walk, type Json, type Look, type Part } from "~/core/document";
 import { shadeClass, viewKey } from "~/core/pictures";
+import { linkOfOwn } from "~/core/schema";
 import type { Theme } from "~/core/theme";
 import { boundOf, chassisOf, hasTrait, kindOf, levelOf, type Definition } from "~/kinds";
 import {
@@ -76,7 +77,8 @@ function filled(
   if (value === undefined) return { node, from: bound.empty === "nothing" ? "nowhere" : "itself" };
   // How a picture is shown was said of the widget's own.
   const { [viewKey(binds.key)]: _view, ...props } = node.props;
-  return { node: { ...node, props: { ...props, [binds.key]: value } }, from: "field" };
+  const filledIn = binds.as === "link" ? (linkOfOwn(value) as Json) : value;
+  return { node: { ...node, props: { ...props, [binds.key]: filledIn } }, from: "field" };
 }
 
 const withoutStudio = ({ studio: _studio, ...env }: KindEnv): KindEnv => env;

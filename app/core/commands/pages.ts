@@ -27,6 +27,7 @@ import {
   type Part,
   type HeadAdditions,
   type Spelling,
+  ownFieldsOf,
   ownValuesOf,
   type OwnField,
 } from "../document";
@@ -378,10 +379,16 @@ export function setSpellings(draft: Draft, words: readonly Spelling[]): Outcome 
 }
 
 /** Says which fields of the seller's own pages have. */
-export function setOwnFields(draft: Draft, fields: readonly OwnField[]): Outcome {
-  return ofSite(draft, "setOwnFields", "Own fields changed", {
-    fields: fields.length ? fields.map((field) => ({ ...field, name: field.name.trim() })) : undefined,
-  });
+export function setOwnFields(draft: Draft, fields: readonly OwnField[], of: "page" | "product" = "page"): Outcome {
+  const others = ownFieldsOf(draft.documents, of === "page" ? "product" : "page");
+  const own = fields.map(({ id, name, sort }) => ({
+    id,
+    name: name.trim(),
+    sort,
+    ...(of === "product" ? { of } : {}),
+  }));
+  const all = of === "page" ? [...own, ...others] : [...others, ...own];
+  return ofSite(draft, "setOwnFields", "Own fields changed", { fields: all.length ? (all as Json) : undefined });
 }
 
 /** Fills in one of the seller's own fields on a page; empty: it says nothing there. */

@@ -78,6 +78,17 @@ describe("what the shop says besides its pages", () => {
     expect(setDocumentCss(DRAFT, "gone", "x").ok).toBe(false);
   });
 
+  it("own fields of goods stand beside those of pages, and may be called the same", () => {
+    const of = (name: string, id: string) => ({ id, name, sort: "words" }) as const;
+    let draft = after(DRAFT, setOwnFields(DRAFT, [of("Maker", "a")]));
+    draft = after(draft, setOwnFields(draft, [of("Maker", "b"), of("Manual", "c")], "product"));
+    draft = after(draft, setOwnFields(draft, [of("Maker", "a"), of("Place", "d")]));
+    expect(ownFieldsOf(draft.documents).map((f) => f.id)).toEqual(["a", "d"]);
+    expect(ownFieldsOf(draft.documents, "product").map((f) => f.id)).toEqual(["b", "c"]);
+    draft = after(draft, setOwnFields(draft, []));
+    expect(after(draft, setOwnFields(draft, [], "product"))).toEqual(DRAFT);
+  });
+
   it("own fields are filled in on pages, each by itself", () => {
     const [place, maker] = [
       { id: "place", name: " Place ", sort: "words" },

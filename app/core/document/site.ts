@@ -19,14 +19,19 @@ export type HeadAdditions = {
 export type Spelling = { readonly say: string; readonly instead: readonly string[] };
 
 /** What a seller's own field of pages holds. */
-export const OWN_SORTS = ["words", "number", "date", "picture"] as const;
+export const OWN_SORTS = ["words", "number", "date", "picture", "link"] as const;
 
-/** A field that the seller gave to pages, to be filled in on each and shown by widgets that take what they say from it. */
-export type OwnField = { readonly id: string; readonly name: string; readonly sort: (typeof OWN_SORTS)[number] };
+/** A field that the seller gave to pages or goods, to be filled in on each and shown by widgets that take what they say from it. */
+export type OwnField = {
+  readonly id: string;
+  readonly name: string;
+  readonly sort: (typeof OWN_SORTS)[number];
+  /** Absent: of pages. */
+  readonly of?: "product" | undefined;
+};
 
 /** How the value of a field that holds a picture begins; after it stands the picture’s id. */
 export const OWN_PICTURE = "picture:";
-
 export const MOST_OWN_FIELDS = 40;
 export const LONGEST_OWN_NAME = 60;
 export const LONGEST_OWN_VALUE = 2000;
@@ -50,8 +55,12 @@ export const headAdditions = (documents: Draft["documents"]): HeadAdditions => (
 export const spellingsOf = (documents: Draft["documents"]): readonly Spelling[] =>
   said<readonly Spelling[]>(documents, "spellings") ?? [];
 
-export const ownFieldsOf = (documents: Draft["documents"]): readonly OwnField[] =>
+const allOwnFields = (documents: Draft["documents"]): readonly OwnField[] =>
   said<readonly OwnField[]>(documents, "fields") ?? [];
+
+/** The seller's own fields of pages, or of goods. */
+export const ownFieldsOf = (documents: Draft["documents"], of: "page" | "product" = "page"): readonly OwnField[] =>
+  allOwnFields(documents).filter((field) => (field.of ?? "page") === of);
 
 /** What a page says in the seller's own fields, by their ids. */
 export const ownValuesOf = (page: PageDocument): Readonly<Record<string, string>> =>

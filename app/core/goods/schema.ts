@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { LONGEST_OWN_VALUE, MOST_OWN_FIELDS } from "../document";
 import { richSchema } from "../rich";
 import { barcodeProblem } from "./barcode";
 import { combinationsOf } from "./variants";
@@ -111,6 +112,9 @@ export const productInput = z
     weight: whole.nullable(),
     tags: z.array(z.string().trim().min(1).max(60)).max(60),
     attributes: z.record(z.string().trim().min(1).max(80), z.string().trim().max(300)),
+    own: z
+      .record(z.string().regex(/^[a-z0-9]{1,20}$/), z.string().max(LONGEST_OWN_VALUE, "That is too long for a field."))
+      .refine((values) => Object.keys(values).length <= MOST_OWN_FIELDS),
     specification: z
       .array(
         z.strictObject({

@@ -82,6 +82,8 @@ export type Product = {
   readonly weight: number | null;
   readonly tags: readonly string[];
   readonly attributes: Readonly<Record<string, string>>;
+  /** What it says in the seller's own fields of goods, by their ids. */
+  readonly own: Readonly<Record<string, string>>;
   /** The specification table, row by row, besides the attributes. */
   readonly specification: readonly { readonly name: string; readonly value: string }[];
   /** Ids of pictures, first one first. */
@@ -184,6 +186,7 @@ export function makeProduct(more: Partial<Product> & Pick<Product, "id" | "title
     weight: null,
     tags: [],
     attributes: {},
+    own: {},
     specification: [],
     pictures: [],
     video: null,

@@ -12,6 +12,7 @@ export {
   type ReadLook,
 } from "./migrations";
 export { linkSchema, NO_LINK, placeName, type Link } from "./links";
+export { linkOfOwn, ownLink } from "./own-link";
 export { reworkSchema } from "./rework";
 export { toneSchema, tonesSchema, viewSchema } from "./views";
 export { plainWords } from "./words";

@@ -23,6 +23,7 @@ export const definition: Definition<ButtonProps> = {
   },
   tag: "div",
   arrangements: [{ id: "plain", name: "Plain" }],
+  binds: { key: "link", as: "link" },
   fields: [
     { type: "line", key: "label", label: "Words", most: 40 },
     { type: "link", key: "link", label: "Leads to" },

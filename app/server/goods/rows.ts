@@ -13,6 +13,7 @@ const MORE = [
   "barcode",
   "weight",
   "specification",
+  "own",
   "video",
   "options",
   "variants",

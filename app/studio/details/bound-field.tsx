@@ -3,21 +3,25 @@ import { useMemo } from "react";
 import { setProp } from "~/core/commands";
 import { layoutProps, ownFieldsOf, type Json, type PageDocument, type Part } from "~/core/document";
 import { attributeNames } from "~/core/goods";
-import { boundOf, nameOf, type Bound } from "~/kinds";
+import { boundOf, nameOf, type Bound, type BoundAs } from "~/kinds";
 import { ATTRIBUTE } from "~/render";
 import { useStudio, useStudioStore } from "../keeping";
 
 type Choice = { readonly of: Bound["of"]; readonly field: string; readonly name: string };
 
 /** The fields that something in a document can take what it shows from. */
-function useChoices(document: PageDocument | undefined, as: "words" | "picture"): readonly Choice[] {
-  const own = ownFieldsOf(useStudio((s) => s.draft.documents));
+function useChoices(document: PageDocument | undefined, as: BoundAs): readonly Choice[] {
+  const documents = useStudio((s) => s.draft.documents);
   const products = useStudio((s) => s.goods.products);
   const attributes = useMemo(() => attributeNames(products), [products]);
   const sort = document && layoutProps(document)?.of;
   if (!document) return [];
+  const ownOf = (of: "page" | "product") =>
+    ownFieldsOf(documents, of)
+      .filter(({ sort: holds }) => (holds === "picture" || holds === "link" ? holds : "words") === as)
+      .map(({ id, name }): Choice => ({ of, field: id, name }));
   if (sort === "product") {
-    if (as === "picture") return [];
+    if (as !== "words") return ownOf("product");
     const known = [
       ["title", "Title"],
       ["price", "Price"],
@@ -26,6 +30,7 @@ function useChoices(document: PageDocument | undefined, as: "words" | "picture")
     ] as const;
     return [
       ...known.map(([field, name]): Choice => ({ of: "product", field, name })),
+      ...ownOf("product"),
       ...attributes.map((name): Choice => ({ of: "product", field: ATTRIBUTE + name, name })),
     ];
   }
@@ -39,25 +44,20 @@ function useChoices(document: PageDocument | undefined, as: "words" | "picture")
   ] as const;
   return [
     ...(as === "words" ? known.map(([field, name]): Choice => ({ of: "page", field, name })) : []),
-    ...own
-      .filter((field) => (field.sort === "picture") === (as === "picture"))
-      .map(({ id, name }): Choice => ({ of: "page", field: id, name })),
+    ...ownOf("page"),
   ];
 }
 
+const HERE: Readonly<Record<BoundAs, string>> = {
+  words: "What is written here",
+  picture: "The picture chosen here",
+  link: "What is chosen here",
+};
 const OF = { page: "Of the page", product: "Of the product", collection: "Of the collection" } as const;
 const keyOf = ({ of, field }: Pick<Choice, "of" | "field">) => `${of} ${field}`;
 
 /** Where a widget takes what it shows from: what is written in it, or a field of what it stands on. */
-export function BoundField({
-  node,
-  document,
-  as,
-}: {
-  node: Part;
-  document: PageDocument | undefined;
-  as: "words" | "picture";
-}) {
+export function BoundField({ node, document, as }: { node: Part; document: PageDocument | undefined; as: BoundAs }) {
   const store = useStudioStore();
   const choices = useChoices(document, as);
   const bound = boundOf(node);
@@ -74,7 +74,7 @@ export function BoundField({
     <Box sx={{ display: "grid", gap: 1, gridTemplateColumns: "minmax(0,1fr)" }}>
       <TextField
         select
-        label="Taken from"
+        label={as === "link" ? "Leads to what is said in" : "Taken from"}
         value={known ? keyOf(known) : bound ? "gone" : "own"}
         error={bound !== undefined && !known}
         helperText={bound && !known ? "The field that it took this from is gone." : undefined}
@@ -83,7 +83,7 @@ export function BoundField({
           set(chosen && { of: chosen.of, field: chosen.field, empty: bound?.empty ?? "nothing" });
         }}
       >
-        <MenuItem value="own">{as === "words" ? "What is written here" : "The picture chosen here"}</MenuItem>
+        <MenuItem value="own">{HERE[as]}</MenuItem>
         {bound && !known ? (
           <MenuItem value="gone" disabled>
             A field that is gone
@@ -103,15 +103,7 @@ export function BoundField({
           onChange={(_e, empty) => set({ ...bound, empty: empty === "own" ? "own" : "nothing" })}
         >
           <FormControlLabel value="nothing" control={<Radio size="small" />} label="Nothing, where that is empty" />
-          <FormControlLabel
-            value="own"
-            control={<Radio size="small" />}
-            label={
-              as === "words"
-                ? "What is written here, where that is empty"
-                : "The picture chosen here, where that is empty"
-            }
-          />
+          <FormControlLabel value="own" control={<Radio size="small" />} label={`${HERE[as]}, where that is empty`} />
         </RadioGroup>
       ) : null}
     </Box>

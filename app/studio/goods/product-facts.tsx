@@ -3,6 +3,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { useDeferredValue, useMemo } from "react";
 import { attributeNames, canBuy, goesWith, partsOf, sharedWords, type Product } from "~/core/goods";
 import { useStudio } from "../keeping";
+import { OwnFields } from "../own-fields";
 import { IconAction } from "../ui";
 import { useGoods } from "./data";
 import { Group, type FormPart } from "./product-form";
@@ -116,6 +117,16 @@ export function ProductFacts({ product, set, problem }: FormPart) {
           );
         })}
         {product.specification.length === 0 ? <Typography color="text.secondary">No rows yet.</Typography> : null}
+      </Group>
+      <Group title="Own fields">
+        <OwnFields
+          of="product"
+          values={product.own}
+          set={(field, value) => {
+            const { [field.id]: _before, ...others } = product.own;
+            set({ own: value === "" ? others : { ...others, [field.id]: value } });
+          }}
+        />
       </Group>
     </>
   );

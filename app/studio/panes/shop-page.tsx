@@ -102,9 +102,9 @@ export function usePageSheets(
 
 /** What fields say that widgets can take their words from. */
 function fieldWords(documents: Draft["documents"], page: PageDocument | undefined): unknown {
-  if (!page) return null;
-  const { summary, author, at, own } = page.root.props;
-  return [ownFieldsOf(documents), page.title, summary, author, at, own];
+  const { summary, author, at, own } = page?.root.props ?? {};
+  const fields = [ownFieldsOf(documents), ownFieldsOf(documents, "product")];
+  return [fields, page?.title, summary, author, at, own];
 }
 
 const STRUCTURAL = [...SETTINGS.values()].filter((s) => s.structural).map((s) => s.key);

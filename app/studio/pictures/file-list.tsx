@@ -17,7 +17,7 @@ import { FileText, Trash2, Upload } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Transaction } from "~/core/commands";
 import { readFiles, removeFile, type KeptFile } from "~/core/protocol";
-import { placeWords, referencesOf, whereUsed } from "~/kinds/references";
+import { placeWords, referencesOf, referencesOfProduct, whereUsed } from "~/kinds/references";
 import { withFileAgain, withoutFile } from "~/kinds/replaced";
 import { useStudio, useStudioStore } from "../keeping";
 import { FileInput, FindField, IconAction, INK, PlacesList } from "../ui";
@@ -57,9 +57,11 @@ function useCounts(): ReadonlyMap<string, number> {
   const products = useStudio((s) => s.stored.products);
   return useMemo(() => {
     const counts = new Map<string, number>();
-    for (const { to, id } of Object.values(documents).flatMap(referencesOf))
+    for (const { to, id } of [
+      ...Object.values(documents).flatMap(referencesOf),
+      ...products.flatMap(referencesOfProduct),
+    ])
       if (to === "film" || to === "document") counts.set(id, (counts.get(id) ?? 0) + 1);
-    for (const { video } of products) if (video) counts.set(video.file, (counts.get(video.file) ?? 0) + 1);
     return counts;
   }, [documents, products]);
 }
@@ -213,7 +215,7 @@ function RemoveFile({ file, onClose, onGo }: { file: KeptFile; onClose: () => vo
   const draft = useStudio((s) => s.draft);
   const products = useStudio((s) => s.stored.products);
   const goods = useMemo(
-    () => products.filter((p) => p.video?.file === file.file).map((p) => p.title),
+    () => products.filter((p) => referencesOfProduct(p).some(isTo(file.file))).map((p) => p.title),
     [products, file],
   );
   const places = useMemo(() => [...new Set(whereUsed(draft, isTo(file.file)).map(placeWords))], [draft, file]);

@@ -23,10 +23,11 @@ import {
   renamePage,
   setAround,
   setHome,
+  setOwnValue,
   setPage,
   type Outcome,
 } from "~/core/commands";
-import { entryOf, menusOf, newId, pageProps, type Around } from "~/core/document";
+import { entryOf, menusOf, newId, ownValuesOf, pageProps, type Around } from "~/core/document";
 import { journalOf } from "~/core/journal";
 import type { Link } from "~/core/schema";
 import { makeNode } from "~/kinds";
@@ -34,7 +35,7 @@ import { useStudio, useStudioStore } from "../keeping";
 import { Heading, IconAction, INK, useWhenChanged } from "../ui";
 import { itemsTo } from "../links";
 import { BeneathField, useAddressBefore } from "./addresses";
-import { OwnFields } from "./own-fields";
+import { OwnFields } from "../own-fields";
 import { PostFields } from "./post-fields";
 import { SharingFields } from "./sharing-fields";
 
@@ -244,7 +245,11 @@ function About({ page: id, onClose, onDelete, onOpen }: PageDialogProps & { page
           </Fields>
         ) : null}
         <Fields title="Own fields">
-          <OwnFields page={document} run={run} />
+          <OwnFields
+            of="page"
+            values={ownValuesOf(document)}
+            set={(field, value) => void run(setOwnValue(draft(), document.id, field, value))}
+          />
         </Fields>
         <Fields title="Search and sharing">
           <SharingFields page={id} />

@@ -1,7 +1,7 @@
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
-import { setOwnFields, setOwnValue, type Outcome } from "~/core/commands";
+import { setOwnFields } from "~/core/commands";
 import {
   entryOf,
   LONGEST_OWN_NAME,
@@ -11,12 +11,12 @@ import {
   OWN_PICTURE,
   OWN_SORTS,
   ownFieldsOf,
-  ownValuesOf,
   type OwnField,
-  type PageDocument,
 } from "~/core/document";
 import { sourceOf } from "~/core/pictures";
+import { linkOfOwn, ownLink } from "~/core/schema";
 import { useStudio, useStudioStore } from "../keeping";
+import { LinkField } from "../links";
 import { PicturePicker } from "../pictures";
 import { IconAction, INK, useWhenChanged } from "../ui";
 
@@ -25,9 +25,9 @@ const SORT_NAMES: Readonly<Record<OwnField["sort"], string>> = {
   number: "A number",
   date: "A day",
   picture: "A picture",
+  link: "A link or a file",
 };
 
-type Run = (outcome: Outcome) => boolean;
 type ValueProps = { readonly field: OwnField; readonly value: string; readonly set: (value: string) => void };
 
 function WordsValue({ field, value, set }: ValueProps) {
@@ -101,48 +101,76 @@ function PictureValue({ field, value, set }: ValueProps) {
   );
 }
 
-const CONTROLS = { words: WordsValue, number: WordsValue, date: DayValue, picture: PictureValue } as const;
+const LinkValue = ({ field, value, set }: ValueProps) => (
+  <LinkField label={field.name} value={linkOfOwn(value)} onChange={(link) => set(ownLink(link))} />
+);
 
-/** The seller's own fields of a page, filled in here, and which of them pages have. */
-export function OwnFields({ page, run }: { page: PageDocument; run: Run }) {
+const CONTROLS = {
+  words: WordsValue,
+  number: WordsValue,
+  date: DayValue,
+  picture: PictureValue,
+  link: LinkValue,
+} as const;
+
+const WORDS = {
+  page: {
+    about:
+      "Facts that each page says for itself, such as a place or a maker. Headings, words, pictures and buttons on pages and layouts can take what they show from them.",
+    one: "New field for all pages",
+    all: "all pages",
+  },
+  product: {
+    about:
+      "What each product has of its own, such as a drawing of its size or its manual. Headings, words, pictures and buttons on product layouts can take what they show from it.",
+    one: "New field for all products",
+    all: "all products",
+  },
+} as const;
+
+type OwnFieldsProps = {
+  readonly of: "page" | "product";
+  readonly values: Readonly<Record<string, string>>;
+  /** Fills one of them in; empty: it says nothing. */
+  readonly set: (field: OwnField, value: string) => void;
+};
+
+/** The seller's own fields of pages or goods, filled in here for one of them, and which of them there are. */
+export function OwnFields({ of, values, set }: OwnFieldsProps) {
   const store = useStudioStore();
-  const documents = useStudio((s) => s.draft.documents);
-  const fields = ownFieldsOf(documents);
-  const values = ownValuesOf(page);
+  const fields = ownFieldsOf(
+    useStudio((s) => s.draft.documents),
+    of,
+  );
   const [name, setName] = useState("");
+  const [problem, setProblem] = useState<string>();
   const [sort, setSort] = useState<OwnField["sort"]>("words");
-  const draft = () => store.getState().draft;
-  const add = () => {
-    if (run(setOwnFields(draft(), [...fields, { id: newId(), name, sort }]))) setName("");
+  const change = (next: readonly OwnField[]): boolean => {
+    const { draft, run } = store.getState();
+    const why = run(setOwnFields(draft, next, of));
+    setProblem(why ?? undefined);
+    return !why;
   };
+  const add = () => {
+    if (change([...fields, { id: newId(), name, sort }])) setName("");
+  };
+  const words = WORDS[of];
   return (
     <Box sx={{ display: "grid", gap: 2 }}>
       <Typography variant="body2" color="text.secondary">
-        Facts that each page says for itself, such as a place or a maker. Headings, words and pictures on pages and
-        layouts can take what they show from them.
+        {words.about}
       </Typography>
       {fields.map((field) => {
         const Control = CONTROLS[field.sort];
         return (
           <Box key={field.id} sx={{ display: "flex", gap: 1, alignItems: "center" }}>
             <Box sx={{ flex: 1, minWidth: 0, "& > *": { width: "100%" } }}>
-              <Control
-                field={field}
-                value={entryOf(values, field.id) ?? ""}
-                set={(value) => void run(setOwnValue(draft(), page.id, field, value))}
-              />
+              <Control field={field} value={entryOf(values, field.id) ?? ""} set={(value) => set(field, value)} />
             </Box>
             <IconAction
-              label={`Remove the field ${field.name} from all pages`}
+              label={`Remove the field ${field.name} from ${words.all}`}
               icon={Trash2}
-              onClick={() =>
-                run(
-                  setOwnFields(
-                    draft(),
-                    fields.filter((each) => each.id !== field.id),
-                  ),
-                )
-              }
+              onClick={() => change(fields.filter((each) => each.id !== field.id))}
             />
           </Box>
         );
@@ -158,9 +186,14 @@ export function OwnFields({ page, run }: { page: PageDocument; run: Run }) {
           }}
         >
           <TextField
-            label="New field for all pages"
+            label={words.one}
             value={name}
-            onChange={(event) => setName(event.target.value)}
+            error={problem !== undefined}
+            helperText={problem}
+            onChange={(event) => {
+              setName(event.target.value);
+              setProblem(undefined);
+            }}
             slotProps={{ htmlInput: { maxLength: LONGEST_OWN_NAME } }}
             sx={{ flex: "1 1 180px" }}
           />

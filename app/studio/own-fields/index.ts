@@ -1,0 +1,1 @@
+export { OwnFields } from "./own-fields";
