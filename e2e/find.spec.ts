@@ -1,8 +1,9 @@
 import { expect, test } from "@playwright/test";
-import { benchReady, expectAccessible, kept, openShop, pane, publish, shopAt } from "./studio";
+import { area, benchReady, expectAccessible, kept, openShop, pane, publish, shopAt } from "./studio";
 
 test("words are found on every page, seen before and after, replaced in one step and taken back", async ({ page }) => {
-  await openShop(page);
+  const goods = "SKU,Title,Price,Collection\nJ-3,Quince jelly,6.00,Jellies";
+  await openShop(page, { goods });
   await benchReady(page);
   const wide = pane(page, "Wide");
   await page.getByRole("button", { name: "Home", exact: true }).click();
@@ -20,6 +21,20 @@ test("words are found on every page, seen before and after, replaced in one step
   await expect(wide.getByRole("heading", { name: "A workshop by the sea" })).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(wide.getByRole("heading", { name: "A small shop" })).toBeVisible();
+
+  // Goods as well: kept at once, and taken back in Goods.
+  await page.getByRole("button", { name: "Home", exact: true }).click();
+  await page.getByRole("menuitem", { name: "Find and replace words …" }).click();
+  await dialog.getByLabel("Words to find").fill("quince");
+  const quince = dialog.getByRole("region", { name: "Quince jelly" });
+  await expect(quince.locator("mark").first()).toHaveText(/quince/i);
+  await dialog.getByLabel("Replace by").fill("Medlar");
+  await dialog.getByRole("button", { name: /^Replace \(/ }).click();
+  await expect(dialog).toBeHidden();
+  await area(page, "Goods");
+  await expect(page.getByRole("row", { name: /Medlar jelly/ })).toBeVisible();
+  await page.getByRole("button", { name: /^Undo in Goods: “quince” replaced by “Medlar”/ }).click();
+  await expect(page.getByRole("row", { name: /Quince jelly/ })).toBeVisible();
 });
 
 test("the shop’s words are kept in a list and put right from it, and what services ask for stands in the head of pages", async ({
@@ -39,7 +54,7 @@ test("the shop’s words are kept in a list and put right from it, and what serv
   await expect(list.getByRole("button", { name: "Save" })).toBeDisabled();
   await list.getByLabel("Not", { exact: true }).fill("shop, atelier");
   await page.keyboard.press("Tab");
-  await expect(list.getByText(/^“shop” stands on your pages/)).toBeVisible();
+  await expect(list.getByText(/^“shop” stands on your pages and goods/)).toBeVisible();
   await expectAccessible(page);
   await list.getByRole("button", { name: "Put right …" }).first().click();
   const found = page.getByRole("dialog", { name: "Find and replace words" });

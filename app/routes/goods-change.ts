@@ -10,6 +10,7 @@ import {
   removeCollection,
   removeProducts,
   removeReview,
+  replaceGoodsWords,
   replacePictures,
   shareGoods,
   stepGoods,
@@ -54,6 +55,10 @@ async function change(shop: Shop, input: GoodsRequest): Promise<Response> {
       return Response.json({});
     case "replace-pictures":
       return Response.json({ count: await replacePictures(shop, new Map(input.pairs)) });
+    case "replace-words": {
+      const kept = await replaceGoodsWords(shop, input.sought, input.by, new Set(input.only));
+      return kept.ok ? Response.json({ count: kept.count }) : refuse(kept);
+    }
     case "keep-collection": {
       const kept = await keepCollection(shop, input.id, input.collection, input.members);
       return kept.ok ? Response.json(kept) : refuse(kept);

@@ -3,7 +3,15 @@
  * milliseconds of CPU, and the import of 10,000 lines into a real database; prints the result as JSON. Made-up goods.
  */
 import { seeded } from "../../demo/pictures/random";
-import { makeProduct, NO_QUERY, searchGoods, type Goods, type GoodsQuery, type Product } from "../../app/core/goods";
+import {
+  findInGoods,
+  makeProduct,
+  NO_QUERY,
+  searchGoods,
+  type Goods,
+  type GoodsQuery,
+  type Product,
+} from "../../app/core/goods";
 import { readCsv, writeCsv } from "../../app/core/formats";
 import { renderPage, type ShopContent } from "../../app/render";
 import { createAccount } from "../../app/server/accounts/index.server";
@@ -94,6 +102,13 @@ const growth = [1_000, 10_000, 50_000].map((count) => {
   return { products: count, firstMs: first, requestMs: request, searchIndexMs: indexed, searchMs: search };
 });
 
+const MANY = 10_000;
+const sought = manyGoods(MANY);
+const finding = {
+  products: MANY,
+  ...timed(15, () => findInGoods(sought, { words: "wind", matchCase: false, whole: true })),
+};
+
 const LINES = 10_000;
 const account = await createAccount({
   name: "Bench",
@@ -136,6 +151,7 @@ await disconnect();
 console.log(
   JSON.stringify({
     growth,
+    finding,
     import: {
       lines: LINES,
       planMs: plan,

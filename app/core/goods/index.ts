@@ -3,6 +3,7 @@ export * from "./availability";
 export * from "./barcode";
 export * from "./collections";
 export { indexOf, productWith } from "./facets";
+export { findInGoods, replaceInGoods, type FoundInGoods } from "./finding";
 export * from "./import";
 export {
   COLUMN_MEANINGS,

@@ -70,6 +70,13 @@ export const goodsChange = z.discriminatedUnion("intent", [
       .max(1_000)
       .readonly(),
   }),
+  /** Other words in the place of those that are found, in the texts that are named. */
+  z.strictObject({
+    intent: z.literal("replace-words"),
+    sought: z.strictObject({ words: z.string().min(1).max(200), matchCase: z.boolean(), whole: z.boolean() }),
+    by: z.string().max(200),
+    only: z.array(z.string().max(160)).min(1).max(5_000).readonly(),
+  }),
   z.strictObject({ intent: z.literal("remove-collection"), id }),
   z.strictObject({ intent: z.literal("order-collections"), ids: z.array(id).max(2_000).readonly() }),
   z.strictObject({ intent: z.literal("settings"), settings: z.unknown() }),

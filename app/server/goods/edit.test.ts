@@ -23,6 +23,7 @@ import {
   recordOrders,
   removeCollection,
   removeProducts,
+  replaceGoodsWords,
   replacePictures,
   reviewsOf,
   stepGoods,
@@ -130,6 +131,22 @@ describe("a product", () => {
 });
 
 describe("many products", () => {
+  it("say other words as one step that comes back, or none of them does", async () => {
+    const { shop, now, find } = await shopWithGoods();
+    const products = (await allGoodsOf(await now())).products;
+    const only = new Set(products.map((p) => `product ${p.id} title`));
+    const sought = { words: "a", matchCase: false, whole: false };
+    expect(await replaceGoodsWords(shop, sought, "x".repeat(200), only)).toMatchObject({
+      ok: false,
+      problems: [{ path: "by" }],
+    });
+    expect((await find("A")).title).toBe("Apple");
+    expect(await replaceGoodsWords(await now(), sought, "o", only)).toEqual({ ok: true, count: 3 });
+    expect([(await find("A")).title, (await find("B")).title]).toEqual(["opple", "Bonono"]);
+    await stepGoods(await now(), "undo");
+    expect((await find("A")).title).toBe("Apple");
+  });
+
   it("are changed as one step, and come back as they were", async () => {
     const { now, find } = await shopWithGoods();
     const before = (await allGoodsOf(await now())).products;

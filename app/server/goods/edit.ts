@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import { newId } from "~/core/document";
+import { newId, OWN_PICTURE } from "~/core/document";
 import {
   collectionInput,
   goodsSettings,
@@ -7,6 +7,7 @@ import {
   makeCollection,
   makeProduct,
   productInput,
+  replaceInGoods,
   slugOf,
   type Collection,
   type CollectionInput,
@@ -16,11 +17,13 @@ import {
   type ProductInput,
   type StoredProduct,
 } from "~/core/goods";
+import type { Sought } from "~/core/rich";
 import { atomically, lockState } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import type { All } from "./rows";
 import { changeGoods } from "./change";
 import { goodsMoved } from "./known";
+import type { GoodsChange } from "./write";
 
 /** What was not kept, and why, by where it was given. */
 export type Refused = {
@@ -271,6 +274,30 @@ export const shareGoods = async (
   return isThere;
 };
 
+/** Puts other words in the place of those that are found in what goods say, as one step; how many texts that changed. */
+export async function replaceGoodsWords(
+  shop: Shop,
+  sought: Sought,
+  by: string,
+  only: ReadonlySet<string>,
+): Promise<Kept<{ readonly count: number }>> {
+  const label = `“${sought.words.trim()}” replaced by “${by.trim()}”`;
+  const { result } = await changeGoods(
+    shop,
+    label,
+    (all): { result: Kept<{ count: number }>; change?: GoodsChange } => {
+      const replaced = replaceInGoods(all, sought, by, only);
+      if (!replaced.ok) return { result: refused("by", replaced.why) };
+      const { products, collections, count } = replaced;
+      return {
+        result: { ok: true, count },
+        change: { products: new Map(products), collections: new Map(collections) },
+      };
+    },
+  );
+  return result;
+}
+
 /** Wherever goods and collections show a picture of `by`, they show what it leads to from now on. Gives in how many. */
 export async function replacePictures(shop: Shop, by: ReadonlyMap<string, string>): Promise<number> {
   const one = <T extends string | null>(id: T): T => (id === null ? id : ((by.get(id) as T | undefined) ?? id));
@@ -278,14 +305,21 @@ export async function replacePictures(shop: Shop, by: ReadonlyMap<string, string
   const { count } = await changeGoods(shop, label, (all) => {
     const products = new Map<string, Product>();
     for (const product of all.products) {
-      const { pictures, variants, search } = product;
-      const shown = [...pictures, ...variants.map((v) => v.picture), search.picture];
+      const { pictures, variants, search, own } = product;
+      const inOwn = Object.values(own).map((value) => value.replace(OWN_PICTURE, ""));
+      const shown = [...pictures, ...variants.map((v) => v.picture), search.picture, ...inOwn];
       if (!shown.some((id) => id && by.has(id))) continue;
       products.set(product.id, {
         ...product,
         pictures: [...new Set(pictures.map(one))],
         variants: variants.map((v) => ({ ...v, picture: one(v.picture) })),
         search: { ...search, picture: one(search.picture ?? null) },
+        own: Object.fromEntries(
+          Object.entries(own).map(([field, value]) => [
+            field,
+            value.startsWith(OWN_PICTURE) ? OWN_PICTURE + one(value.slice(OWN_PICTURE.length)) : value,
+          ]),
+        ),
       });
     }
     const collections = new Map<string, Collection>();

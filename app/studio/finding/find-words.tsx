@@ -14,8 +14,11 @@ import {
 import { useDeferredValue, useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { entryOf } from "~/core/document";
+import { findInGoods, type FoundInGoods } from "~/core/goods";
+import { changeGoods } from "~/core/protocol";
+import type { Found } from "~/core/rich";
 import { findWords, replaceWords, type FoundText } from "~/kinds/find-words";
-import { useStudio, useStudioStore } from "../keeping";
+import { useReload, useStudio, useStudioStore } from "../keeping";
 import { pageShowing } from "../shared";
 import { INK } from "../ui";
 
@@ -25,7 +28,7 @@ const MOST_SHOWN = 150;
 const AROUND = 48;
 
 /** A text around its first find, with each find marked and what would stand there. */
-function Snippet({ found, by }: { found: FoundText; by: string }) {
+function Snippet({ found, by }: { found: Found; by: string }) {
   const [[first = 0] = []] = found.spans;
   const from = first > AROUND ? Math.max(0, found.text.lastIndexOf(" ", first - AROUND / 2)) : 0;
   const to = Math.min(found.text.length, first + AROUND * 3);
@@ -59,9 +62,15 @@ function Snippet({ found, by }: { found: FoundText; by: string }) {
   );
 }
 
+/** A text on a page or of goods in which something was found, and what it is called that holds it. */
+type Place = (FoundText & { readonly title: string }) | FoundInGoods;
+const holderOf = (place: Place): string => ("of" in place ? `${place.of} ${place.thing}` : place.document);
+/** Texts of goods that are changed in one step. */
+const MOST_IN_GOODS = 5_000;
+
 const NOTHING_YET = { words: "", by: "" };
 
-/** Looks for words in everything that is written on pages, and puts others in their place. */
+/** Looks for words in everything that is written on pages and of goods, and puts others in their place. */
 export function FindWords({
   open,
   onClose,
@@ -86,7 +95,9 @@ function Finding({ onClose, begins }: { onClose: () => void; begins: typeof NOTH
   const store = useStudioStore();
   const navigate = useNavigate();
   const draft = useStudio((s) => s.draft);
+  const goods = useStudio((s) => s.stored);
   const shop = useStudio((s) => s.shop.id);
+  const reload = useReload();
   const [words, setWords] = useState(begins.words);
   const [by, setBy] = useState(begins.by);
   const [matchCase, setMatchCase] = useState(
@@ -95,15 +106,26 @@ function Finding({ onClose, begins }: { onClose: () => void; begins: typeof NOTH
   const [whole, setWhole] = useState(begins.words !== "");
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [why, setWhy] = useState("");
+  const [isBusy, setBusy] = useState(false);
   const sought = useMemo(() => ({ words, matchCase, whole }), [words, matchCase, whole]);
   const asked = useDeferredValue(sought);
-  const found = useMemo(() => findWords(draft, asked), [draft, asked]);
-  const chosen = found.filter(({ id }) => !left.has(id));
-  const count = (texts: readonly FoundText[]) => texts.reduce((sum, { spans }) => sum + spans.length, 0);
+  const onPages = useMemo(() => findWords(draft, asked), [draft, asked]);
+  const inGoods = useMemo(() => findInGoods(goods, asked), [goods, asked]);
+  const count = (texts: readonly Found[]) => texts.reduce((sum, { spans }) => sum + spans.length, 0);
+  const found: readonly Place[] = [
+    ...onPages.map((each) => ({ ...each, title: entryOf(draft.documents, each.document)?.title ?? "" })),
+    ...inGoods,
+  ];
+  const isChosen = ({ id }: { readonly id: string }) => !left.has(id);
+  const chosen = found.filter(isChosen);
   const shown = found.slice(0, MOST_SHOWN);
-  const byDocument = new Map<string, FoundText[]>();
-  for (const each of shown) byDocument.set(each.document, [...(byDocument.get(each.document) ?? []), each]);
-  const goTo = ({ document, part }: FoundText) => {
+  const byHolder = new Map<string, Place[]>();
+  for (const each of shown) byHolder.set(holderOf(each), [...(byHolder.get(holderOf(each)) ?? []), each]);
+  const goTo = (place: Place) => {
+    onClose();
+    if ("of" in place)
+      return void navigate(`/s/${shop}/goods/${place.of === "product" ? `p/${place.thing}` : "collections"}`);
+    const { document, part } = place;
     const { documents } = store.getState().draft;
     const holder = entryOf(documents, document);
     const page =
@@ -112,15 +134,33 @@ function Finding({ onClose, begins }: { onClose: () => void; begins: typeof NOTH
         : holder?.kind === "shared"
           ? pageShowing(documents, holder)
           : undefined;
-    onClose();
     void navigate(`/s/${shop}/pages${page ? `?page=${page}` : ""}`);
     if (part !== holder?.root.id) store.getState().select(part);
   };
-  const replace = () => {
-    const { run, say, draft: now } = store.getState();
-    const problem = run(replaceWords(now, sought, by, new Set(chosen.map(({ id }) => id))));
+  const replace = async () => {
+    const pages = new Set(onPages.filter(isChosen).map(({ id }) => id));
+    const ofGoods = inGoods.filter(isChosen).map(({ id }) => id);
+    const now = () => store.getState();
+    // What can't be is said before anything is changed.
+    const planned = pages.size ? replaceWords(now().draft, sought, by, pages) : undefined;
+    if (planned && !planned.ok) return setWhy(planned.why);
+    if (ofGoods.length) {
+      setBusy(true);
+      const only = ofGoods.slice(0, MOST_IN_GOODS);
+      const answer = await now().client.ask(changeGoods, { intent: "replace-words", sought, by, only });
+      setBusy(false);
+      if (!answer.ok) return setWhy(answer.problems[0]?.why ?? answer.why);
+      await reload();
+    }
+    // Somebody may have typed meanwhile.
+    const problem = pages.size ? now().run(replaceWords(now().draft, sought, by, pages)) : null;
     if (problem) return setWhy(problem);
-    say(`Replaced in ${chosen.length === 1 ? "1 text" : `${chosen.length} texts`}.`);
+    const many = chosen.length === 1 ? "1 text" : `${chosen.length} texts`;
+    now().say(
+      pages.size && ofGoods.length
+        ? `Replaced in ${many}. Undo takes it back on pages; for goods, undo is in Goods.`
+        : `Replaced in ${many}.`,
+    );
     onClose();
   };
   const total = count(found);
@@ -166,19 +206,24 @@ function Finding({ onClose, begins }: { onClose: () => void; begins: typeof NOTH
             {words.trim() === ""
               ? ""
               : total === 0
-                ? "Nowhere on your pages."
+                ? "Nowhere on your pages, nor in your goods."
                 : `${total} ${total === 1 ? "time" : "times"} in ${found.length} ${found.length === 1 ? "text" : "texts"}`}
           </Typography>
         </Box>
         {words.trim() === "" ? (
           <Typography color="text.secondary">
-            It looks through pages, posts, layouts, menus, header and footer, and shared sections.
+            It looks through pages, posts, layouts, menus, header and footer, shared sections, products and collections.
           </Typography>
         ) : (
-          [...byDocument].map(([document, texts]) => (
-            <Box key={document} component="section" aria-label={entryOf(draft.documents, document)?.title}>
+          [...byHolder].map(([holder, texts]) => (
+            <Box key={holder} component="section" aria-label={texts[0]!.title}>
               <Typography variant="h3" component="h3">
-                {entryOf(draft.documents, document)?.title}
+                {texts[0]!.title}
+                {"of" in texts[0]! ? (
+                  <Typography component="span" variant="body2" color="text.secondary" sx={{ ml: 1 }}>
+                    {texts[0].of === "product" ? "Product" : "Collection"}
+                  </Typography>
+                ) : null}
               </Typography>
               <Box component="ul" sx={{ m: 0, p: 0 }}>
                 {texts.map((each) => (
@@ -226,7 +271,11 @@ function Finding({ onClose, begins }: { onClose: () => void; begins: typeof NOTH
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Close</Button>
-        <Button variant="contained" disabled={chosen.length === 0 || by === words} onClick={replace}>
+        <Button
+          variant="contained"
+          disabled={chosen.length === 0 || by === words || isBusy}
+          onClick={() => void replace()}
+        >
           {by === "" && chosen.length ? `Take away (${count(chosen)})` : `Replace (${count(chosen)})`}
         </Button>
       </DialogActions>

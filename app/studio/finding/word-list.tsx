@@ -2,6 +2,8 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextFie
 import { useEffect, useState } from "react";
 import { setSpellings } from "~/core/commands";
 import { MOST_SPELLINGS, spellingsOf, type Spelling } from "~/core/document";
+import { findInGoods } from "~/core/goods";
+import type { Found } from "~/core/rich";
 import { findWords } from "~/kinds/find-words";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK } from "../ui";
@@ -26,6 +28,7 @@ const minds = (say: string, word: string) => say.toLowerCase() === word.toLowerC
  */
 function useCounts(rows: readonly Row[]): ReadonlyMap<string, number> {
   const draft = useStudio((s) => s.draft);
+  const goods = useStudio((s) => s.stored);
   const [counts, setCounts] = useState<ReadonlyMap<string, number>>(new Map());
   useEffect(() => {
     const sought = rows.flatMap(({ say, instead }) => wordsIn(instead).map((words) => ({ say, words })));
@@ -35,7 +38,8 @@ function useCounts(rows: readonly Row[]): ReadonlyMap<string, number> {
       const each = sought[at++];
       if (!each) return setCounts(found);
       const { say, words } = each;
-      const texts = findWords(draft, { words, whole: true, matchCase: minds(say, words) });
+      const how = { words, whole: true, matchCase: minds(say, words) };
+      const texts: readonly Found[] = [...findWords(draft, how), ...findInGoods(goods, how)];
       found.set(
         words,
         texts.reduce((sum, { spans }) => sum + spans.length, 0),
@@ -44,7 +48,7 @@ function useCounts(rows: readonly Row[]): ReadonlyMap<string, number> {
     };
     let timer = setTimeout(next);
     return () => clearTimeout(timer);
-  }, [draft, rows]);
+  }, [draft, goods, rows]);
   return counts;
 }
 
@@ -149,7 +153,8 @@ function Asked({ onClose, onPutRight }: { onClose: () => void; onPutRight: (word
               {found.map((word) => (
                 <Box key={word} sx={{ display: "flex", alignItems: "center", gap: 1 }}>
                   <Typography variant="body2" sx={{ flex: 1 }}>
-                    “{word}” stands on your pages {counts.get(word) === 1 ? "once" : `${counts.get(word)} times`}.
+                    “{word}” stands on your pages and goods{" "}
+                    {counts.get(word) === 1 ? "once" : `${counts.get(word)} times`}.
                   </Typography>
                   <Button
                     size="small"
