@@ -116,6 +116,9 @@ export const studioTheme = createTheme({
         [`[${LOOK_ATTRIBUTE}="dark"]`]: { ...variables(NIGHT), colorScheme: "dark" },
         a: { color: INK.ink, textUnderlineOffset: 3 },
         body: { fontVariantNumeric: "tabular-nums" },
+        // How fields learn that the browser filled them in; see MuiInputBase below.
+        "@keyframes mui-auto-fill": { from: { display: "block" } },
+        "@keyframes mui-auto-fill-cancel": { from: { display: "block" } },
         "@media (prefers-reduced-motion: reduce)": {
           "*, *::before, *::after": { animation: "none !important", transition: "none !important" },
         },
@@ -153,6 +156,8 @@ export const studioTheme = createTheme({
       styleOverrides: { paper: { border: `1px solid ${INK.ink}`, marginBlock: 2 } },
       defaultProps: { filterOptions: createFilterOptions({ limit: 80 }) },
     },
+    // Otherwise each field that comes or goes puts a sheet into the head, and all panes are styled anew.
+    MuiInputBase: { defaultProps: { disableInjectingGlobalStyles: true } },
     MuiTextField: { defaultProps: { size: "small", fullWidth: true } },
     MuiOutlinedInput: {
       styleOverrides: {

@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { memo, useEffect, useState } from "react";
 import { plainOf } from "~/core/rich";
 import type { RichEditorProps } from "~/kinds/parts";
 import { useStudioStore } from "../keeping";
@@ -47,11 +47,11 @@ export function RichEditor(props: RichEditorProps) {
   return tools ? <tools.Editor {...props} /> : <p style={{ whiteSpace: "pre-line" }}>{plainOf(props.value)}</p>;
 }
 
-/** The tools for running text, above the panes. */
-export function WordsBar() {
+/** The tools for running text, above the panes. They follow the editor by themselves, not each letter that reaches the draft. */
+export const WordsBar = memo(function WordsBar() {
   const tools = useTools();
   return tools ? <tools.Bar /> : null;
-}
+});
 
 /** Fetches the editor while nothing else is to be done. */
 export function useEditorAhead(isReady: boolean): void {
