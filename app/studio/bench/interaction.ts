@@ -142,6 +142,14 @@ export function attachPane(frame: Document, pane: string, store: StudioStore, ev
     if (target?.isContentEditable || target?.closest("#zest-marks, [data-editing], input")) return;
     events.onGrab(node, event);
   };
+  // A shopper's fields are parts to be chosen here: keys pressed afterwards mean the part, and nothing is typed into it.
+  const onPress = (event: MouseEvent) => {
+    const target = asElement(event.target);
+    if (!target?.closest("input,textarea,select") || target.closest("#zest-marks")) return;
+    event.preventDefault();
+    frame.defaultView?.focus();
+    if (frame.activeElement instanceof frame.defaultView!.HTMLElement) frame.activeElement.blur();
+  };
   const onMove = (event: PointerEvent) => events.onHover(nodeOf(asElement(event.target)));
   const onLeave = () => events.onHover(null);
   const never = (event: Event) => event.preventDefault();
@@ -149,6 +157,7 @@ export function attachPane(frame: Document, pane: string, store: StudioStore, ev
     ["click", onClick as EventListener],
     ["dblclick", onDouble as EventListener],
     ["pointerdown", onDown as EventListener],
+    ["mousedown", onPress as EventListener],
     ["keydown", onEscape as EventListener],
     ["pointermove", onMove as EventListener],
     ["submit", never],
