@@ -1,3 +1,4 @@
+import { conditionsOf, explain } from "~/core/conditions";
 import { entryOf, type Difference, type DocumentKind, type PageDocument, type Part } from "~/core/document";
 import { PROPERTIES } from "~/core/cascade";
 import { readPinKey, ROLE_WORDS, SET_NAMES, settingOf } from "~/core/theme";
@@ -130,6 +131,8 @@ export function changeWords(difference: Difference): Change {
       return { where, what: "shown" };
     case "not-shown":
       return { where, what: "no longer shown" };
+    case "times":
+      return { where, what: `shows ${explain(conditionsOf(difference.node))}` };
     case "props":
       return { where, what: propsWords(fields, difference.keys) };
     case "style":

@@ -1,4 +1,5 @@
 import { isKnownValue, PROPERTIES } from "~/core/cascade";
+import { conditionsSchema } from "~/core/conditions";
 import { layoutProps, newId, walk, type PageDocument, type Json, type Part, entryOf } from "~/core/document";
 import { versionOf, type Migration } from "~/core/schema";
 import { button } from "./button";
@@ -269,6 +270,8 @@ export function problemOf(node: Part): { path: string; why: string } | undefined
     const stranger = children.find((child) => kindOf(child) && !accepts(node, slot, child));
     if (stranger) return { path: slot, why: `${nameOf(stranger)} can’t stand in ${kind.definition.name}.` };
   }
+  const when = conditionsSchema.safeParse(node.conditions);
+  if (!when.success) return { path: "conditions", why: when.error.issues[0]!.message };
   const besides = kind.definition.level === "section" ? chassisProblem(node) : boundProblem(node, kind.definition);
   if (besides) return besides;
   const parsed = kind.definition.props.safeParse(node.props);

@@ -1,3 +1,4 @@
+import { conditionsSchema, type Condition } from "../conditions";
 import {
   AUDIENCES,
   copyWithNewIds,
@@ -15,6 +16,7 @@ import {
   type Place,
   type StyleValue,
   entryOf,
+  sameJson,
 } from "../document";
 import { held, readAt, type Operation, type Path } from "../operations";
 import { refuse, transaction, type Outcome } from "./transaction";
@@ -277,6 +279,32 @@ export function switchArrangement(draft: Draft, id: string, arrangement: string 
     after: held<Json>(arrangement),
   };
   return transaction("switchArrangement", label, [operation], { selects: id });
+}
+
+/** Says when parts show: what has to hold for it. Nothing has to: at any time. */
+export function setConditions(
+  draft: Draft,
+  ids: readonly string[],
+  conditions: readonly Condition[],
+  name: string,
+): Outcome {
+  const found = [...new Set(ids)].map((id) => locate(draft, id)).filter((f) => f !== undefined);
+  if (found.length === 0) return refuse(GONE);
+  const parsed = conditionsSchema.safeParse(conditions);
+  if (!parsed.success) return refuse(parsed.error.issues[0]!.message);
+  const after = parsed.data as unknown as readonly Json[];
+  const operations = found
+    .filter(({ node }) => !sameJson(node.conditions, after))
+    .map(({ document, node }): Operation => ({
+      type: "setConditions",
+      document,
+      node: node.id,
+      before: node.conditions,
+      after,
+    }));
+  if (operations.length === 0) return refuse(SAME);
+  const selects = ids.length === 1 ? { selects: ids[0]! } : {};
+  return transaction("setConditions", `When ${name} shows`, operations, selects);
 }
 
 /** Marks parts "not yet shown", or shows them. */

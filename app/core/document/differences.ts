@@ -13,7 +13,7 @@ export type Difference =
   | { readonly what: "page-added" | "page-removed" | "renamed"; readonly document: PageDocument }
   /** What a document says of itself: for which goods a layout is, a page's address and place, which page is the home page. */
   | { readonly what: "says-of-itself"; readonly document: PageDocument; readonly keys: readonly string[] }
-  | ({ readonly what: "added" | "removed" | "moved" | "shown" | "not-shown" } & At)
+  | ({ readonly what: "added" | "removed" | "moved" | "shown" | "not-shown" | "times" } & At)
   | ({ readonly what: "props" | "style"; readonly keys: readonly string[] } & At);
 
 const keysThatDiffer = (a: Readonly<Record<string, unknown>>, b: Readonly<Record<string, unknown>>): string[] =>
@@ -41,6 +41,7 @@ function nodeDifferences(at: At, before: Part): Difference[] {
   const found: Difference[] = [];
   const after = at.node;
   if (before.shown !== after.shown) found.push({ what: after.shown ? "shown" : "not-shown", ...at });
+  if (!sameJson(before.conditions, after.conditions)) found.push({ what: "times", ...at });
   const props = keysThatDiffer(before.props, after.props);
   if (props.length) found.push({ what: "props", ...at, keys: props });
   const style = new Set<string>();

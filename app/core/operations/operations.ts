@@ -145,6 +145,12 @@ function applyToDocument(
       if (node.shown !== operation.before) return fail("changed-meanwhile", operation.node);
       return withRoot(changeNode(root, node.id, (n) => ({ ...n, shown: operation.after })));
     }
+    case "setConditions": {
+      const node = findNode(root, operation.node);
+      if (!node) return fail("gone", operation.node);
+      if (!sameJson(node.conditions, operation.before)) return fail("changed-meanwhile", operation.node);
+      return withRoot(changeNode(root, node.id, (n) => ({ ...n, conditions: operation.after })));
+    }
   }
 }
 
@@ -211,6 +217,8 @@ export function invert(operation: Operation): Operation {
       return { ...operation, before: operation.after, after: operation.before } as Operation;
     case "setShown":
       return { ...operation, before: operation.after, after: operation.before };
+    case "setConditions":
+      return { ...operation, before: operation.after, after: operation.before };
   }
 }
 
@@ -260,5 +268,7 @@ export function rebase(draft: Draft, operation: Operation): Operation | undefine
       return { ...operation, before: held(entryOf(node.style[operation.audience], operation.property)) };
     case "setShown":
       return { ...operation, before: node.shown };
+    case "setConditions":
+      return { ...operation, before: node.conditions };
   }
 }

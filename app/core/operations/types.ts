@@ -49,6 +49,14 @@ export type Operation =
       readonly before: boolean;
       readonly after: boolean;
     }
+  /** What has to hold for a part to show. */
+  | {
+      readonly type: "setConditions";
+      readonly document: string;
+      readonly node: string;
+      readonly before: readonly Json[];
+      readonly after: readonly Json[];
+    }
   | { readonly type: "addDocument"; readonly added: PageDocument }
   | { readonly type: "removeDocument"; readonly added: PageDocument }
   | { readonly type: "setTitle"; readonly document: string; readonly before: string; readonly after: string }

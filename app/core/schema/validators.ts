@@ -174,6 +174,13 @@ const operationSchema: z.ZodType<Operation> = z.discriminatedUnion("type", [
     after: heldOf(styleValue),
   }),
   z.strictObject({ type: z.literal("setShown"), document: id, node: id, before: z.boolean(), after: z.boolean() }),
+  z.strictObject({
+    type: z.literal("setConditions"),
+    document: id,
+    node: id,
+    before: ownValues.conditions,
+    after: ownValues.conditions,
+  }),
   z.strictObject({ type: z.enum(["addDocument", "removeDocument"]), added: documentSchema }),
   z.strictObject({
     type: z.literal("setTitle"),

@@ -1,4 +1,5 @@
 import type { Express, Request, Response } from "express";
+import { draftOn } from "~/core/conditions";
 import { draftAt } from "~/core/journal";
 import { clockIn, clockOf } from "~/core/situation";
 import { publishable } from "~/core/document";
@@ -27,8 +28,9 @@ export async function contentFor(response: Response): Promise<ShopContent | unde
     goodsOf(shop, situationNow(shop)),
     picturesNow(shop),
   ]);
+  const clock = clockOf(situationNow(shop));
   return {
-    draft: draftAt(publishable(draft), clockOf(situationNow(shop))),
+    draft: draftOn(draftAt(publishable(draft), clock), clock),
     goods,
     pictures,
     currency: shop.currency,

@@ -7,6 +7,7 @@ import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
 import { clockOf, nextChange, outcomeOf, type Situation } from "~/core/situation";
+import { draftOn, nextTimed, timedOutcome } from "~/core/conditions";
 import { draftAt, nextPost, postsOut } from "~/core/journal";
 import { dependsOnDay } from "~/kinds/days";
 import { movedTo, renderPage, targetAt, type Broken, type RenderedPage, type ShopContent, type Target } from "~/render";
@@ -80,8 +81,9 @@ export async function contentOf(
 ): Promise<ShopContent | undefined> {
   const published = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
   if (!published) return undefined;
-  // Posts whose time has not come are not there yet.
-  const draft = draftAt(published, clockOf(situation));
+  // Posts whose time has not come are not there yet; parts outside of theirs are not shown.
+  const clock = clockOf(situation);
+  const draft = draftOn(draftAt(published, clock), clock);
   const [goods, pictures] = await Promise.all([goodsOf(shop, situation), picturesNow(shop)]);
   return {
     draft,
@@ -177,8 +179,12 @@ export async function pageAt(
   const { documents } = (await publishedDraft(shop.publicationId!)) ?? content.draft;
   const clock = clockOf(situation);
   // A post that comes out is on several pages at once.
-  const outcome = `${outcomeOf(situation, axes)} ${postsOut(documents, clock).count}`;
-  const until = Math.min(nextChange(situation, axes), nextPost(documents, clock, situation.timeZone));
+  const outcome = `${outcomeOf(situation, axes)} ${postsOut(documents, clock).count} ${timedOutcome(documents, clock)}`;
+  const until = Math.min(
+    nextChange(situation, axes),
+    nextPost(documents, clock, situation.timeZone),
+    nextTimed(documents, clock, situation.timeZone),
+  );
   const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome].join(" ");
   const key = status === 404 ? `${state} ?` : `${state} ${path} ${part}`;
   // What only friends may see is never answered without asking who it is.

@@ -2,7 +2,9 @@ import { entryOf, type Device, type Part } from "~/core/document";
 import { useEffect, useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
 import { createPortal } from "react-dom";
 import { resolve } from "~/core/cascade";
+import { showsAt } from "~/core/conditions";
 import type { Rect } from "~/core/layout";
+import { clockOf } from "~/core/situation";
 import { hasStyle, hasTrait, kindOf } from "~/kinds";
 import { nodeLayers } from "~/render";
 import { themeById } from "~/themes";
@@ -72,6 +74,7 @@ type FrameProps = {
 
 function SelectionFrame({ frame, part, box, hidden, shared, onGrip }: FrameProps) {
   const name = nameOfPart(part);
+  const isOut = useStudio((s) => !showsAt(part.node, clockOf(s.situation)));
   const isStuck = useReachesBelow(frame, box.top + box.height);
   return (
     <div
@@ -97,7 +100,7 @@ function SelectionFrame({ frame, part, box, hidden, shared, onGrip }: FrameProps
         </button>
         <b>{name}</b>
         {shared === undefined ? null : <em>{shared}</em>}
-        {part.node.shown ? null : <em>not shown yet</em>}
+        {part.node.shown ? isOut ? <em>not at this time</em> : null : <em>not shown yet</em>}
         {hidden.length ? <em>not on {hidden.join(", ")}</em> : null}
       </div>
     </div>

@@ -20,7 +20,9 @@ import { PartMenu, type MenuState } from "./part-menu";
 import { insideOf, neighbourOf } from "./plan-tree";
 import { standings } from "./sections";
 import { useSectionDrag } from "./use-drag";
-import { entryOf, sharedOf, type Draft } from "~/core/document";
+import { showsAt } from "~/core/conditions";
+import { entryOf, sharedOf, type Draft, type Part } from "~/core/document";
+import { clockOf } from "~/core/situation";
 import { useWires } from "./wireframe";
 import { GAP, Insertion, Item, ITEM, Row, type Hands } from "./plan-parts";
 
@@ -62,6 +64,7 @@ const Strip = memo(function Strip({
   onReveal,
 }: PlanProps & { draft: Draft }) {
   const store = useStudioStore();
+  const clock = useStudio((s) => clockOf(s.situation));
   const problems = useFindingsBySection(draft);
   const wires = useWires(frame, draft);
   const carry = useCarry();
@@ -71,6 +74,7 @@ const Strip = memo(function Strip({
   const strip = useRef<HTMLDivElement>(null);
   const items = useRef(new Map<string, HTMLElement>());
   const all = standings(draft, page);
+  const isOut = (node: Part) => !showsAt(node, clock);
   const open = selected ? partAt(draft, selected)?.path[0] : undefined;
   const groups = open ? insideOf(open) : [];
   const openWidth = groups.length ? groups.length * (COLUMN + 6) + 10 : 0;
@@ -194,8 +198,8 @@ const Strip = memo(function Strip({
                 key={node.id}
                 id={node.id}
                 name={name}
-                label={`${name}${node.shown ? "" : ", not shown yet"}, ${where === undefined ? "" : `shared, ${where}, `}${index + 1} of ${all.length}${found ? `, ${thingsWords(found)}` : ""}`}
-                shown={node.shown}
+                label={`${name}${node.shown ? (isOut(node) ? ", doesn’t show now" : "") : ", not shown yet"}, ${where === undefined ? "" : `shared, ${where}, `}${index + 1} of ${all.length}${found ? `, ${thingsWords(found)}` : ""}`}
+                shown={node.shown && !isOut(node)}
                 isChosen={isChosen(node.id)}
                 isStop={node.id === focusable}
                 isDragged={dragging?.id === node.id}

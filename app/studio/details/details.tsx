@@ -4,7 +4,7 @@ import { memo, useEffect, useMemo, useState, type ReactNode } from "react";
 import { Link as RouterLink } from "react-router";
 import { FAMILIES, PLACED, PROPERTIES, resolve, type Family, type Layer } from "~/core/cascade";
 import { deviceDifferences, putBackDevices } from "~/core/commands";
-import { AUDIENCES, DEVICES, type Audience, type Part, entryOf } from "~/core/document";
+import { AUDIENCES, DEVICES, type Audience, type Part, entryOf, sameJson } from "~/core/document";
 import {
   chassisOf,
   hasStyle,
@@ -408,7 +408,16 @@ function Selected({ page }: { page: string }) {
         </>
       )}
 
-      <WhenItShows ids={ids} name={name} shown={nodes.every((n) => n.shown)} layers={layers} canHide={canHide} />
+      <WhenItShows
+        ids={ids}
+        name={name}
+        shown={nodes.every((n) => n.shown)}
+        conditions={
+          nodes.every((n) => sameJson(n.conditions, node.conditions)) ? JSON.stringify(node.conditions) : undefined
+        }
+        layers={layers}
+        canHide={canHide}
+      />
     </Box>
   );
 }

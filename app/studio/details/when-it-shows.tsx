@@ -6,13 +6,22 @@ import { DEVICES, type Device } from "~/core/document";
 import { useStudioStore } from "../keeping";
 import { INK } from "../ui";
 import { Group } from "./group";
+import { Times } from "./times";
 
 const HIDE_WORDS: Readonly<Record<Device, string>> = { phone: "Phones", tablet: "Tablets", wide: "Wide screens" };
 
-type WhenProps = { ids: readonly string[]; name: string; shown: boolean; layers: readonly Layer[]; canHide: boolean };
+type WhenProps = {
+  ids: readonly string[];
+  name: string;
+  shown: boolean;
+  /** As JSON, so that other changes of a part are none of this; undefined where several parts differ in it. */
+  conditions: string | undefined;
+  layers: readonly Layer[];
+  canHide: boolean;
+};
 
 /** Whether parts are in the shop, and on which devices. */
-export const WhenItShows = memo(function WhenItShows({ ids, name, shown, layers, canHide }: WhenProps) {
+export const WhenItShows = memo(function WhenItShows({ ids, name, shown, conditions, layers, canHide }: WhenProps) {
   const store = useStudioStore();
   const now = () => store.getState();
   return (
@@ -26,6 +35,7 @@ export const WhenItShows = memo(function WhenItShows({ ids, name, shown, layers,
           {shown ? "Goes to the shop when you publish." : "You see it here; shoppers don’t."}
         </Typography>
       </Box>
+      {shown ? <Times ids={ids} name={name} conditions={conditions} /> : null}
       {canHide ? (
         <Box role="group" aria-label="Devices it shows on">
           {DEVICES.map((device) => {

@@ -13,7 +13,8 @@ import {
 } from "~/core/keeping";
 import { askForChanges, askForNews, behindSchema, sayLeave, sendChanges } from "~/core/protocol";
 import { MOST_SENT } from "~/core/schema";
-import { dayIn } from "~/core/situation";
+import { timedOutcome } from "~/core/conditions";
+import { clockIn, dayIn } from "~/core/situation";
 import { sameJson } from "~/core/document";
 import type { Reply } from "../client";
 import { forgetLeft, readLeft, storeLeft, tabsWithLeft } from "./left";
@@ -174,10 +175,15 @@ export function startKeeper(store: StudioStore): Keeper {
 
   /** Fetches what other tabs and people have kept. */
   const pull = async (): Promise<boolean> => {
-    const { situation, setNow } = store.getState();
+    const { situation, setNow, draft } = store.getState();
     const now = Date.now();
-    // A studio that stays open over midnight shows the new day.
-    if (dayIn(now, situation.timeZone) !== dayIn(situation.now, situation.timeZone)) setNow(now);
+    // A studio that stays open over midnight shows the new day, and what shows from an hour on from that hour on.
+    const timesAt = (moment: number) => timedOutcome(draft.documents, clockIn(moment, situation.timeZone));
+    if (
+      dayIn(now, situation.timeZone) !== dayIn(situation.now, situation.timeZone) ||
+      timesAt(now) !== timesAt(situation.now)
+    )
+      setNow(now);
     if (tab === undefined || notTakenUp) return false;
     for (const owner of tabsWithLeft(shop.id))
       if (owner !== tab) void ifOrphaned(owner, () => takeUp(owner, readLeft(shop.id, owner)));

@@ -2,8 +2,10 @@ import { outlineOf } from "~/kinds/outline";
 import { CONTENTS } from "~/kinds/outline-places";
 import { memo, useDeferredValue, useMemo } from "react";
 import { ownFieldsOf, SITE, type Draft, type Look, type PageDocument } from "~/core/document";
+import { draftOn } from "~/core/conditions";
 import type { Goods } from "~/core/goods";
 import { focusCss, shadeCss, type Picture } from "~/core/pictures";
+import { clockOf } from "~/core/situation";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
 import { EnvProvider, logoCss, type KindEnv } from "~/kinds/parts";
 import {
@@ -30,6 +32,7 @@ import {
 } from "~/render";
 import { themeById } from "~/themes";
 import type { Sheets } from "./shop-frame";
+import { useStudio } from "../keeping";
 
 export type Dressing = {
   readonly goods: Goods;
@@ -135,7 +138,9 @@ type ShopPageProps = {
 /** A page of the shop as the studio shows it. */
 export function ShopPage({ draft, ...rest }: ShopPageProps) {
   const look = useStructure(draft.look, draft.documents);
-  return <StillPage look={look} documents={draft.documents} {...rest} />;
+  // What doesn't show now is seen here as what is not shown yet.
+  const clock = useStudio((s) => clockOf(s.situation));
+  return <StillPage look={look} documents={draftOn(draft, clock).documents} {...rest} />;
 }
 
 /** As many sections as the tallest pane shows at first. */

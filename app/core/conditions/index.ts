@@ -1,0 +1,14 @@
+export {
+  clockWords,
+  conditionsSchema,
+  daysWords,
+  explain,
+  holdsAt,
+  nextChangeOf,
+  outlook,
+  type Condition,
+  type DateRule,
+  type Outlook,
+  type TimeRule,
+} from "./conditions";
+export { conditionsOf, draftOn, nextTimed, showsAt, timedOutcome } from "./timed";
