@@ -180,7 +180,7 @@ it.each<readonly [readonly Condition[], string]>([
   ],
   [
     [{ when: "dates", from: "2026-10-24T00:00", until: "2026-11-04T00:00", yearly: true }],
-    "every year from 24 Oct until 4 Nov",
+    "every year from 24 Oct until the end of 3 Nov",
   ],
   [[{ when: "times", days: [5, 1], from: "09:00", until: "17:00" }], "on Mondays and Fridays, between 09:00 and 17:00"],
   [

@@ -171,6 +171,15 @@ export function clockWords(at: string, withYear = true): string {
   return time === "00:00" ? day : `${day}, ${time}`;
 }
 
+/** The first moment after something in words: midnight is the end of the day before, "until 4 Nov" could mean either. */
+export const endWords = (at: string, withYear = true): string =>
+  at.endsWith("T00:00")
+    ? `the end of ${clockWords(`${clockOf(minutesOf(at) - 1).slice(0, 10)}T00:00`, withYear)}`
+    : clockWords(at, withYear);
+
+/** The midnight after a day: where what is meant to last for that day ends. */
+export const endOfDay = (day: string): string => clockOf(minutesOf(`${day}T00:00`) + MINUTES);
+
 /** The days of a week in words: "weekdays", "Mondays and Fridays". */
 export function daysWords(days: readonly number[]): string {
   const sorted = days.toSorted((a, b) => a - b);
@@ -179,13 +188,13 @@ export function daysWords(days: readonly number[]): string {
   return listed(sorted.map((day) => DAYS[day - 1]!));
 }
 
-/** Conditions in words, to stand after "Shows": "from 24 Oct 2026 until 4 Nov 2026, on weekdays, between 09:00 and 17:00". */
+/** Conditions in words, to stand after "Shows": "from 24 Oct 2026 until the end of 3 Nov 2026, on weekdays, between 09:00 and 17:00". */
 export function explain(conditions: readonly Condition[]): string {
   const parts = conditions.flatMap((each): readonly string[] => {
     if (each.when === "dates") {
       const words = [
         each.from ? `from ${clockWords(each.from, !each.yearly)}` : "",
-        each.until ? `until ${clockWords(each.until, !each.yearly)}` : "",
+        each.until ? `until ${endWords(each.until, !each.yearly)}` : "",
       ].filter(Boolean);
       return words.length ? [`${each.yearly ? "every year " : ""}${words.join(" ")}`] : [];
     }

@@ -2,6 +2,8 @@ export {
   clockWords,
   conditionsSchema,
   daysWords,
+  endOfDay,
+  endWords,
   explain,
   holdsAt,
   nextChangeOf,

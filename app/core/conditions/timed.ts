@@ -39,15 +39,25 @@ export function nextTimed(documents: Documents, clock: string, timeZone: string)
   return next === undefined ? Infinity : (momentIn(next, timeZone) ?? Infinity);
 }
 
+const notShown = new WeakMap<Part, Part>();
+
+/** A part that is not shown; the same object each time, so that nothing is drawn anew. */
+function hiddenOf(part: Part): Part {
+  let hidden = notShown.get(part);
+  if (!hidden) notShown.set(part, (hidden = { ...part, shown: false }));
+  return hidden;
+}
+
 /** A part as it is when the clocks show this: what does not show then is not shown, the rest is the same object. */
 function partAt(part: Part, clock: string): Part {
+  // What stands in it is not shown either.
+  if (part.shown && !showsAt(part, clock)) return hiddenOf(part);
   let slots = part.slots;
   for (const [slot, children] of Object.entries(part.slots)) {
     const next = children.map((child) => partAt(child, clock));
     if (next.some((child, i) => child !== children[i])) slots = { ...slots, [slot]: next };
   }
-  const isOut = part.shown && !showsAt(part, clock);
-  return slots === part.slots && !isOut ? part : { ...part, slots, shown: part.shown && !isOut };
+  return slots === part.slots ? part : { ...part, slots };
 }
 
 const documentsAt = new WeakMap<PageDocument, { readonly outcome: string; readonly document: PageDocument }>();

@@ -49,9 +49,9 @@ export function readSent(sent: readonly unknown[]): ReadSent {
  * harmless, whatever was stored in between.
  */
 export function judge(stored: Stored, sent: readonly Transaction[], problem: Objection): Judged {
-  const ids = new Set(sent.map((t) => t.id));
-  // What the sender itself had sent, without hearing back, is no news to it.
-  if (stored.since.some((t) => !ids.has(t.id)))
+  // What the sender itself had sent, without hearing back, is no news to it, where it comes first in what is sent: changes that were
+  // left by two tabs may be sent in another order than they were kept in, and would then stand in another one there.
+  if (stored.since.some((t, i) => t.id !== sent[i]?.id))
     return { answer: { ok: false, code: "behind", seq: stored.seq, missed: stored.since } };
   const fresh = sent.filter((t) => !stored.known.has(t.id));
   let { draft } = stored;

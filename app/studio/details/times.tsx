@@ -15,6 +15,8 @@ import { setConditions } from "~/core/commands";
 import {
   clockWords,
   daysWords,
+  endOfDay,
+  endWords,
   outlook,
   type Condition,
   type DateRule,
@@ -47,7 +49,7 @@ const without = <T extends object>(rule: T): T =>
 /** What is true of a part now, and what comes next, in words. */
 function nowWords({ shows, until }: Outlook): string {
   if (until === undefined) return shows ? "It shows now, and goes on to." : "It never shows again.";
-  return shows ? `It shows now, until ${clockWords(until)}.` : `It doesn’t show now, but from ${clockWords(until)} on.`;
+  return shows ? `It shows now, until ${endWords(until)}.` : `It doesn’t show now, but from ${clockWords(until)} on.`;
 }
 
 type TimesProps = { ids: readonly string[]; name: string; conditions: string | undefined };
@@ -88,13 +90,14 @@ export function Times({ ids, name, conditions }: TimesProps) {
           />
         </Word>{" "}
         <Word
-          said={dates.until ? `until ${clockWords(dates.until, !dates.yearly)}` : "without an end"}
+          said={dates.until ? `until ${endWords(dates.until, !dates.yearly)}` : "without an end"}
           label="Until when"
         >
           <Moment
             label="Until"
             value={dates.until}
-            first={`${(dates.from ?? today).slice(0, 10)}T23:00`}
+            first={endOfDay((dates.from ?? today).slice(0, 10))}
+            isEnd
             none="Without an end"
             onSet={(until) => dated({ until })}
           />
@@ -198,12 +201,14 @@ type MomentProps = {
   value: string | undefined;
   /** What is offered first. */
   first: string;
+  /** It is the first moment after it. */
+  isEnd?: boolean;
   /** What it means to say nothing. */
   none: string;
   onSet: (value: string | undefined) => void;
 };
 
-function Moment({ label, value, first, none, onSet }: MomentProps) {
+function Moment({ label, value, first, isEnd = false, none, onSet }: MomentProps) {
   const [typed, setTyped] = useState(value ?? "");
   useWhenChanged(value ?? "", setTyped);
   return (
@@ -221,7 +226,7 @@ function Moment({ label, value, first, none, onSet }: MomentProps) {
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
         {value === undefined ? (
           <Button size="small" variant="outlined" onClick={() => onSet(first)}>
-            {clockWords(first)}
+            {isEnd ? endWords(first) : clockWords(first)}
           </Button>
         ) : (
           <Button size="small" onClick={() => onSet(undefined)}>

@@ -198,6 +198,8 @@ function WordsPopover({ title, most, anchor, value, onClose, onSet }: WordsPopov
       anchorEl={anchor}
       open={anchor !== null}
       onClose={done}
+      // Writing goes on where it was.
+      disableRestoreFocus
       anchorOrigin={{ vertical: "bottom", horizontal: "left" }}
       slotProps={{ paper: { role: "dialog", "aria-label": title, sx: { p: 2, width: 360 } } }}
     >
