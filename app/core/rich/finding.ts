@@ -103,6 +103,8 @@ export type Found = { readonly text: string; readonly spans: readonly (readonly 
 
 /** Where words stand in a text; undefined where they don't. */
 export function foundIn(value: Rich, pattern: RegExp): Found | undefined {
+  // Most of many texts have nothing in them.
+  if (typeof value === "string" && value.search(pattern) < 0) return undefined;
   const texts = typeof value === "string" ? [value] : [...paragraphsOf(value)].map((p) => p.map(signOf).join(""));
   // Paragraphs are told apart by an end of line, over which nothing reaches.
   let text = "";
