@@ -103,7 +103,7 @@ test("a section shows between days and at hours, said in a sentence; panes and t
   await again.getByRole("switch", { name: "Every year" }).click();
   await done();
   await expect(sentence.getByRole("button", { name: "Until when: until 24 Dec, 18:00" })).toBeVisible();
-  await expect(inPlan(page, "Hero")).toHaveAccessibleName(/doesn’t show now/);
+  await expect(inPlan(page, "Hero")).toHaveAccessibleName(/not at this time/);
   await expect(pane(page, "Wide").locator(".s-hero[data-not-shown]")).toBeVisible();
   await kept(page);
   await publish(page);

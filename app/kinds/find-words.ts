@@ -1,7 +1,7 @@
 import { entryOf, ownFieldsOf, ownValuesOf, walk, type Draft, type Json, type Part } from "~/core/document";
 import { transaction, refuse, type Outcome } from "~/core/commands";
 import { held, type Operation, type Path } from "~/core/operations";
-import { foundIn, patternOf, rewritten, type Found, type Rich, type Sought } from "~/core/rich";
+import { foundIn, MOST_FOUND, patternOf, rewritten, type Found, type Rich, type Sought } from "~/core/rich";
 import type { Field } from "./definition";
 import { kindOf, nameOf } from ".";
 
@@ -84,7 +84,7 @@ function* textsOfDraft({ documents }: Draft): Generator<{ document: string; node
 }
 
 /** Everything in which the words stand, in the order of pages. `most`: so many texts at most. */
-export function findWords(draft: Draft, sought: Sought, most = 2000): readonly FoundText[] {
+export function findWords(draft: Draft, sought: Sought, most = MOST_FOUND): readonly FoundText[] {
   const pattern = patternOf(sought);
   if (!pattern) return [];
   const found: FoundText[] = [];

@@ -204,6 +204,10 @@ export const referencesOfProduct = ({ own, video }: Pick<Product, "own" | "video
   ...Object.values(own).flatMap(referencesOfOwn),
 ];
 
+/** What a product says in its own fields, with what they refer to changed. */
+export const mapOwnOfProduct = (own: Product["own"], remap: Remap): Product["own"] =>
+  Object.fromEntries(Object.entries(own).map(([field, value]) => [field, mapOwn(value, remap)]));
+
 /** The steps after which a page's own fields refer to other things; none where they refer to none of those. */
 export function ownRestated(document: PageDocument, remap: Remap): readonly Operation[] {
   return ownIn(document).flatMap(([field, value]): readonly Operation[] => {

@@ -94,7 +94,7 @@ function timesHold({ days, from = "00:00", until = "00:00" }: TimeRule, at: stri
 export const holdsAt = (conditions: readonly Condition[], at: string): boolean =>
   conditions.every((each) => (each.when === "dates" ? datesHold(each, at) : timesHold(each, at)));
 
-/** Years ahead that are looked into: the next day that there is only every fourth year, and over a century without one, is nearer. */
+/** Years that are looked into: the next 29 February is eight years ahead at most (1896 to 1904, 2096 to 2104). */
 const YEARS_AHEAD = 9;
 
 function momentsOf(condition: Condition, at: string): readonly string[] {
@@ -129,28 +129,27 @@ export function nextChangeOf(conditions: readonly Condition[], at: string): stri
   return next;
 }
 
-/** Whether a part shows, and the next time at which that is otherwise; `always` where it never is. */
+/** Whether a part shows, and the next time at which that is otherwise. */
 export type Outlook = {
   readonly shows: boolean;
   /** As the shop's clocks show it; undefined: it stays so. */
   readonly until: string | undefined;
 };
 
-/** Moments that are looked at before it is taken for granted that a rule of hours never meets its dates: more than nine weeks of hours. */
+/** So many moments are looked at before it is taken that a rule of hours never meets its dates: those of months, or of decades of one day a year. */
 const MOST_MOMENTS = 400;
 
 /** How a part with these conditions stands at a time, and until when. */
 export function outlook(conditions: readonly Condition[], at: string): Outlook {
   const shows = holdsAt(conditions, at);
-  // Before its dates, hours decide nothing: the search begins where the dates do.
   const dated = conditions.find((c) => c.when === "dates");
-  let now: string | undefined = at;
+  let now = at;
   for (let i = 0; i < MOST_MOMENTS; i++) {
-    const early: string | undefined =
-      dated && !shows && !datesHold(dated, now) ? nextChangeOf([dated], now) : undefined;
-    now = early ?? (dated && !shows && !datesHold(dated, now) ? undefined : nextChangeOf(conditions, now));
-    if (now === undefined) return { shows, until: undefined };
-    if (holdsAt(conditions, now) !== shows) return { shows, until: now };
+    // Outside of its dates, hours decide nothing.
+    const next = nextChangeOf(dated && !datesHold(dated, now) ? [dated] : conditions, now);
+    if (next === undefined) break;
+    if (holdsAt(conditions, next) !== shows) return { shows, until: next };
+    now = next;
   }
   return { shows, until: undefined };
 }

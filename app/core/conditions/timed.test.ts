@@ -68,6 +68,13 @@ describe("a draft at a time", () => {
     expect(nextTimed(only, clock, timeZone)).toBe(DateTime.fromISO(next, { zone: timeZone }).toMillis());
   });
 
+  it("shows what says when in a way that can’t be read, and takes no page down", () => {
+    const odd = { ...part("odd"), conditions: [null, { when: "moon" }] as unknown as Part["conditions"] };
+    const with1 = { ...draft, documents: { home: docWith("home", odd) } };
+    expect(shown(draftOn(with1, "2026-12-01T12:00"))).toEqual(["odd"]);
+    expect(nextTimed(with1.documents, "2026-12-01T12:00", "UTC")).toBe(Infinity);
+  });
+
   it("never changes where nothing has times, or all of it is over", () => {
     expect(nextTimed({ about: draft.documents.about! }, "2026-12-01T12:00", "UTC")).toBe(Infinity);
     expect(nextTimed({ home: docWith("home", part("a", [advent])) }, "2027-01-01T00:00", "UTC")).toBe(Infinity);

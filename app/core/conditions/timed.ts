@@ -1,11 +1,17 @@
-import { freeze, walk, type Draft, type PageDocument, type Part } from "../document";
+import { freeze, walk, type Draft, type Json, type PageDocument, type Part } from "../document";
 import { momentIn } from "../situation";
-import { holdsAt, nextChangeOf, type Condition } from "./conditions";
+import { conditionsSchema, holdsAt, nextChangeOf, type Condition } from "./conditions";
 
 type Documents = Draft["documents"];
 
-/** What has to hold for a part to show. */
-export const conditionsOf = (part: Part): readonly Condition[] => part.conditions as unknown as readonly Condition[];
+const readConditions = new WeakMap<readonly Json[], readonly Condition[]>();
+
+/** What has to hold for a part to show. What can't be read, of a newer version say, holds nothing back and takes no page down. */
+export function conditionsOf({ conditions }: Part): readonly Condition[] {
+  let read = readConditions.get(conditions);
+  if (!read) readConditions.set(conditions, (read = conditionsSchema.safeParse(conditions).data ?? []));
+  return read;
+}
 
 /** Whether a part shows at a time, as far as that is a matter of time. */
 export const showsAt = (part: Part, clock: string): boolean => holdsAt(conditionsOf(part), clock);
@@ -22,17 +28,34 @@ function timed(document: PageDocument): readonly Part[] {
   return parts;
 }
 
+const timedOf = new WeakMap<Documents, readonly (readonly [PageDocument, readonly Part[]])[]>();
+
+/** The documents that hold such parts, with them: of thousands of pages, few. */
+function timedDocuments(documents: Documents): readonly (readonly [PageDocument, readonly Part[]])[] {
+  let found = timedOf.get(documents);
+  if (!found) {
+    found = Object.values(documents).flatMap((document) => {
+      const parts = timed(document);
+      return parts.length ? [[document, parts] as const] : [];
+    });
+    timedOf.set(documents, found);
+  }
+  return found;
+}
+
+const outcomeOf = (parts: readonly Part[], clock: string): string =>
+  parts.map((part) => (showsAt(part, clock) ? "1" : "0")).join("");
+
 /** Which parts show that do so at times only: two times with the same outcome look alike. */
 export const timedOutcome = (documents: Documents, clock: string): string =>
-  Object.values(documents)
-    .flatMap(timed)
-    .map((part) => (showsAt(part, clock) ? "1" : "0"))
+  timedDocuments(documents)
+    .map(([, parts]) => outcomeOf(parts, clock))
     .join("");
 
 /** The moment at which another part may show, in ms since 1970; Infinity where none ever will. */
 export function nextTimed(documents: Documents, clock: string, timeZone: string): number {
   let next: string | undefined;
-  for (const part of Object.values(documents).flatMap(timed)) {
+  for (const part of timedDocuments(documents).flatMap(([, parts]) => parts)) {
     const change = nextChangeOf(conditionsOf(part), clock);
     if (change && (!next || change < next)) next = change;
   }
@@ -62,9 +85,8 @@ function partAt(part: Part, clock: string): Part {
 
 const documentsAt = new WeakMap<PageDocument, { readonly outcome: string; readonly document: PageDocument }>();
 
-function documentAt(document: PageDocument, clock: string): PageDocument {
-  if (timed(document).length === 0) return document;
-  const outcome = timedOutcome({ [document.id]: document }, clock);
+function documentAt(document: PageDocument, parts: readonly Part[], clock: string): PageDocument {
+  const outcome = outcomeOf(parts, clock);
   const known = documentsAt.get(document);
   if (known?.outcome === outcome) return known.document;
   const made = freeze({ ...document, root: partAt(document.root, clock) });
@@ -76,15 +98,13 @@ const drafts = new WeakMap<Draft, { readonly outcome: string; readonly draft: Dr
 
 /** A draft as it is when the shop's clocks show this: parts outside of their times are not shown. The same object for the same outcome. */
 export function draftOn(draft: Draft, clock: string): Draft {
-  const { documents } = draft;
-  if (Object.values(documents).every((document) => timed(document).length === 0)) return draft;
-  const outcome = timedOutcome(documents, clock);
+  const found = timedDocuments(draft.documents);
+  if (found.length === 0) return draft;
+  const outcome = timedOutcome(draft.documents, clock);
   const known = drafts.get(draft);
   if (known?.outcome === outcome) return known.draft;
-  const made = {
-    ...draft,
-    documents: Object.fromEntries(Object.entries(documents).map(([id, each]) => [id, documentAt(each, clock)])),
-  };
+  const changed = found.map(([document, parts]) => [document.id, documentAt(document, parts, clock)] as const);
+  const made = { ...draft, documents: { ...draft.documents, ...Object.fromEntries(changed) } };
   drafts.set(draft, { outcome, draft: made });
   return made;
 }

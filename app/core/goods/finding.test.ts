@@ -45,7 +45,7 @@ describe("words in goods", () => {
       ["Skua wind kite", "Description for search engines", 1],
     ]);
     expect(findInGoods(goods, { ...wind, words: " " })).toEqual([]);
-    expect(findInGoods(goods, wind, 1).every(({ thing }) => thing === "gales")).toBe(true);
+    expect(findInGoods(goods, wind, 1)).toHaveLength(1);
   });
 
   it("give way to others in the texts that are named, and nowhere else", () => {
@@ -75,11 +75,11 @@ describe("words in goods", () => {
     const only = new Set(["product line title"]);
     expect(replaceInGoods(goods, title, " ", only)).toEqual({
       ok: false,
-      why: "“Line” would be left without a title.",
+      why: "“Line”: A product needs a title.",
     });
     expect(replaceInGoods(goods, title, "x".repeat(161), only)).toEqual({
       ok: false,
-      why: "Title of “Line” would be too long: it can have 160 characters.",
+      why: "“Line”: Keep it to 160 characters.",
     });
     expect(replaceInGoods(goods, wind, "breeze", new Set(["product gone title"])).ok).toBe(false);
   });

@@ -1,5 +1,6 @@
-import { foundIn, patternOf, plainOf, rewritten, type Found, type Rich, type Sought } from "../rich";
-import { LONGEST_SHARED } from "./schema";
+import { z } from "zod";
+import { foundIn, MOST_FOUND, patternOf, plainOf, rewritten, type Found, type Rich, type Sought } from "../rich";
+import { collectionInput, productInput, type LONGEST_SHARED } from "./schema";
 import type { Collection, Product } from "./types";
 
 // Words looked for in what goods say, and put in place of each other.
@@ -16,13 +17,11 @@ export type FoundInGoods = Found & {
   readonly where: string;
 };
 
-/** A text of a thing: how long it may be, and the thing with another one. `needed`: it can't be empty. */
+/** A text of a thing, and the thing with another one. */
 type TextOf<T> = {
   readonly key: string;
   readonly where: string;
   readonly value: Rich;
-  readonly most: number;
-  readonly needed?: boolean;
   readonly put: (thing: T, value: Rich) => T;
 };
 
@@ -34,7 +33,6 @@ const ofSearch = <T extends Pick<Product, "search">>(
   key: `search.${key}`,
   where,
   value: thing.search[key],
-  most: LONGEST_SHARED[key],
   put: (now, value) => ({ ...now, search: { ...now.search, [key]: plainOf(value) } }),
 });
 
@@ -45,29 +43,24 @@ function textsOfProduct(product: Product): readonly TextOf<Product>[] {
       key: "title",
       where: "Title",
       value: product.title,
-      most: 160,
-      needed: true,
       put: (now, value) => ({ ...now, title: plainOf(value) }),
     },
     {
       key: "description",
       where: "Description",
       value: product.description,
-      most: 20_000,
       put: (now, description) => ({ ...now, description }),
     },
     ...Object.entries(product.attributes).map(([name, value]): TextOf<Product> => ({
       key: `attributes.${name}`,
       where: name,
       value,
-      most: 300,
       put: (now, next) => ({ ...now, attributes: { ...now.attributes, [name]: plainOf(next) } }),
     })),
     ...product.specification.map(({ name, value }, i): TextOf<Product> => ({
       key: `specification.${i}`,
       where: name,
       value,
-      most: 300,
       put: (now, next) => ({
         ...now,
         specification: now.specification.map((row, k) => (k === i ? { ...row, value: plainOf(next) } : row)),
@@ -83,27 +76,37 @@ const textsOfCollection = (collection: Collection): readonly TextOf<Collection>[
     key: "title",
     where: "Title",
     value: collection.title,
-    most: 160,
-    needed: true,
     put: (now, value) => ({ ...now, title: plainOf(value) }),
   },
   {
     key: "description",
     where: "Description",
     value: collection.description,
-    most: 2000,
     put: (now, value) => ({ ...now, description: plainOf(value) }),
   },
   ofSearch(collection, "title", "Title for search engines"),
   ofSearch(collection, "description", "Description for search engines"),
 ];
 
+const ofProduct = z.object(productInput.shape).pick({
+  title: true,
+  description: true,
+  attributes: true,
+  specification: true,
+  search: true,
+});
+const ofCollection = z.object(collectionInput.shape).pick({ title: true, description: true, search: true });
+
 type Things = { readonly products: readonly Product[]; readonly collections: readonly Collection[] };
 
 const idOf = (of: FoundInGoods["of"], thing: string, key: string): string => `${of} ${thing} ${key}`;
 
 /** Everything of goods in which words stand: collections, then products in their order. `most`: so many texts at most. */
-export function findInGoods({ products, collections }: Things, sought: Sought, most = 2000): readonly FoundInGoods[] {
+export function findInGoods(
+  { products, collections }: Things,
+  sought: Sought,
+  most = MOST_FOUND,
+): readonly FoundInGoods[] {
   const pattern = patternOf(sought);
   if (!pattern) return [];
   const found: FoundInGoods[] = [];
@@ -116,7 +119,8 @@ export function findInGoods({ products, collections }: Things, sought: Sought, m
       if (found.length >= most) return;
       for (const { key, where, value } of texts(thing)) {
         const here = value === "" ? undefined : foundIn(value, pattern);
-        if (here) found.push({ ...here, id: idOf(of, thing.id, key), of, thing: thing.id, title: thing.title, where });
+        if (here && found.length < most)
+          found.push({ ...here, id: idOf(of, thing.id, key), of, thing: thing.id, title: thing.title, where });
       }
     }
   };
@@ -137,7 +141,7 @@ export type ReplacedInGoods =
 
 /**
  * Goods with other words in the place of those that are found. `only`: the texts in which that is done, by `FoundInGoods.id`. All of it or
- * nothing: a title that would be empty, or a text too long, is a reason not to.
+ * nothing: what the form of a product or a collection would refuse, such as an empty title, is a reason not to.
  */
 export function replaceInGoods(
   { products, collections }: Things,
@@ -153,25 +157,27 @@ export function replaceInGoods(
     of: FoundInGoods["of"],
     things: readonly T[],
     texts: (thing: T) => readonly TextOf<T>[],
+    input: z.ZodType,
   ): ReadonlyMap<string, T> => {
     const next = new Map<string, T>();
     for (const thing of things)
-      for (const { key, where, value, most, needed, put } of texts(thing)) {
+      for (const { key, value, put } of texts(thing)) {
         if (!only.has(idOf(of, thing.id, key))) continue;
         const after = rewritten(value, pattern, by);
         if (after === undefined) continue;
-        const length = plainOf(after).length;
-        if (needed && plainOf(after).trim() === "") why ??= `“${thing.title}” would be left without a title.`;
-        if (length > most && length > plainOf(value).length)
-          why ??= `${where} of “${thing.title}” would be too long: it can have ${most} characters.`;
         next.set(thing.id, put(next.get(thing.id) ?? thing, after));
         count++;
       }
+    // What a form would refuse is refused here.
+    for (const thing of next.values()) {
+      const [issue] = input.safeParse(thing).error?.issues ?? [];
+      if (issue) why ??= `“${things.find(({ id }) => id === thing.id)!.title}”: ${issue.message}`;
+    }
     return next;
   };
   const result = {
-    collections: changed("collection", collections, textsOfCollection),
-    products: changed("product", products, textsOfProduct),
+    collections: changed("collection", collections, textsOfCollection, ofCollection),
+    products: changed("product", products, textsOfProduct, ofProduct),
   };
   if (why) return { ok: false, why };
   return count ? { ok: true, ...result, count } : { ok: false, why: "It stands nowhere any more." };

@@ -111,7 +111,7 @@ export const productInput = z
     barcode,
     weight: whole.nullable(),
     tags: z.array(z.string().trim().min(1).max(60)).max(60),
-    attributes: z.record(z.string().trim().min(1).max(80), z.string().trim().max(300)),
+    attributes: z.record(z.string().trim().min(1).max(80), z.string().trim().max(300, "Keep it to 300 characters.")),
     own: z
       .record(z.string().regex(/^[a-z0-9]{1,20}$/), z.string().max(LONGEST_OWN_VALUE, "That is too long for a field."))
       .refine((values) => Object.keys(values).length <= MOST_OWN_FIELDS),
@@ -119,7 +119,7 @@ export const productInput = z
       .array(
         z.strictObject({
           name: z.string().trim().min(1, "A row needs a name.").max(80),
-          value: z.string().trim().max(300),
+          value: z.string().trim().max(300, "Keep it to 300 characters."),
         }),
       )
       .max(80),
@@ -167,7 +167,7 @@ export const productInput = z
 export type ProductInput = z.infer<typeof productInput>;
 
 export const collectionInput = z.strictObject({
-  title: z.string().trim().min(1, "A collection needs a title.").max(160),
+  title: z.string().trim().min(1, "A collection needs a title.").max(160, "Keep it to 160 characters."),
   slug: z
     .string()
     .trim()

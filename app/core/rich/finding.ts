@@ -98,6 +98,9 @@ function replacedIn(
   });
 }
 
+/** So many texts are found at once; words that stand in more of them are replaced a part at a time. */
+export const MOST_FOUND = 2000;
+
 /** A text as it is read, and where in it words stand: each from, to. */
 export type Found = { readonly text: string; readonly spans: readonly (readonly [from: number, to: number])[] };
 

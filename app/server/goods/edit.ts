@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import { newId, OWN_PICTURE } from "~/core/document";
+import { newId } from "~/core/document";
 import {
   collectionInput,
   goodsSettings,
@@ -18,6 +18,7 @@ import {
   type StoredProduct,
 } from "~/core/goods";
 import type { Sought } from "~/core/rich";
+import { mapOwnOfProduct, referencesOfProduct } from "~/kinds/references";
 import { atomically, lockState } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import type { All } from "./rows";
@@ -306,7 +307,7 @@ export async function replacePictures(shop: Shop, by: ReadonlyMap<string, string
     const products = new Map<string, Product>();
     for (const product of all.products) {
       const { pictures, variants, search, own } = product;
-      const inOwn = Object.values(own).map((value) => value.replace(OWN_PICTURE, ""));
+      const inOwn = referencesOfProduct({ own, video: null }).flatMap(({ to, id }) => (to === "picture" ? [id] : []));
       const shown = [...pictures, ...variants.map((v) => v.picture), search.picture, ...inOwn];
       if (!shown.some((id) => id && by.has(id))) continue;
       products.set(product.id, {
@@ -314,12 +315,7 @@ export async function replacePictures(shop: Shop, by: ReadonlyMap<string, string
         pictures: [...new Set(pictures.map(one))],
         variants: variants.map((v) => ({ ...v, picture: one(v.picture) })),
         search: { ...search, picture: one(search.picture ?? null) },
-        own: Object.fromEntries(
-          Object.entries(own).map(([field, value]) => [
-            field,
-            value.startsWith(OWN_PICTURE) ? OWN_PICTURE + one(value.slice(OWN_PICTURE.length)) : value,
-          ]),
-        ),
+        own: mapOwnOfProduct(own, ({ to, id }) => (to === "picture" ? one(id) : id)),
       });
     }
     const collections = new Map<string, Collection>();

@@ -2,7 +2,6 @@ import { entryOf, type Device, type Part } from "~/core/document";
 import { useEffect, useLayoutEffect, useState, type PointerEvent as ReactPointerEvent } from "react";
 import { createPortal } from "react-dom";
 import { resolve } from "~/core/cascade";
-import { showsAt } from "~/core/conditions";
 import type { Rect } from "~/core/layout";
 import { clockOf } from "~/core/situation";
 import { hasStyle, hasTrait, kindOf } from "~/kinds";
@@ -17,7 +16,7 @@ import { FocusHandles } from "./focus-handles";
 import { PlacedHandles } from "./placed-handles";
 import type { Held } from "./placing";
 import { ColumnLines, SpaceHandles } from "./handles";
-import { nameOfPart, partAt, type PartAt } from "./parts";
+import { nameOfPart, partAt, unseenWords, type PartAt } from "./parts";
 import type { Dragging } from "./use-drag";
 import { SpanHandle } from "./span-handle";
 import { SpotHandles } from "./spot-handles";
@@ -74,7 +73,7 @@ type FrameProps = {
 
 function SelectionFrame({ frame, part, box, hidden, shared, onGrip }: FrameProps) {
   const name = nameOfPart(part);
-  const isOut = useStudio((s) => !showsAt(part.node, clockOf(s.situation)));
+  const unseen = useStudio((s) => unseenWords(part.node, clockOf(s.situation)));
   const isStuck = useReachesBelow(frame, box.top + box.height);
   return (
     <div
@@ -100,7 +99,7 @@ function SelectionFrame({ frame, part, box, hidden, shared, onGrip }: FrameProps
         </button>
         <b>{name}</b>
         {shared === undefined ? null : <em>{shared}</em>}
-        {part.node.shown ? isOut ? <em>not at this time</em> : null : <em>not shown yet</em>}
+        {unseen === undefined ? null : <em>{unseen}</em>}
         {hidden.length ? <em>not on {hidden.join(", ")}</em> : null}
       </div>
     </div>

@@ -1,3 +1,4 @@
+import { showsAt } from "~/core/conditions";
 import { pathTo, standingIn, type Draft, type Part, type Place, entryOf } from "~/core/document";
 import { accepts, kindOf, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
 
@@ -127,3 +128,7 @@ export function placeForWidget(draft: Draft, selected: string | null, widget: Pa
   }
   return undefined;
 }
+
+/** Why shoppers don't see a part, in words; undefined where they do. */
+export const unseenWords = (node: Part, clock: string): string | undefined =>
+  !node.shown ? "not shown yet" : showsAt(node, clock) ? undefined : "not at this time";

@@ -111,19 +111,19 @@ const treeItem = (id: string, isChosen: boolean, isStop: boolean, hands: Hands, 
   onPointerDown: (event: ReactPointerEvent) => hands.grab(event.nativeEvent, id, isSection),
 });
 
-type RowProps = Pick<PlanRow, "id" | "name" | "level" | "shown" | "kind"> & {
+type RowProps = Pick<PlanRow, "id" | "name" | "level" | "unseen" | "kind"> & {
   isChosen: boolean;
   isStop: boolean;
   hands: Hands;
 };
 
 /** A column or a widget of the section that is opened up. */
-export const Row = memo(function Row({ id, name, level, shown, kind, isChosen, isStop, hands }: RowProps) {
+export const Row = memo(function Row({ id, name, level, unseen, kind, isChosen, isStop, hands }: RowProps) {
   return (
     <Box
       {...treeItem(id, isChosen, isStop, hands, false)}
       aria-level={level}
-      aria-label={`${name}${shown ? "" : ", not shown yet"}`}
+      aria-label={unseen === undefined ? name : `${name}, ${unseen}`}
       sx={{
         ...focusRing,
         // Many of them are scrolled, not squeezed.
@@ -139,7 +139,7 @@ export const Row = memo(function Row({ id, name, level, shown, kind, isChosen, i
         overflow: "hidden",
         textOverflow: "ellipsis",
         fontWeight: kind === "column" || isChosen ? 650 : 450,
-        textDecoration: shown ? "none" : "line-through",
+        textDecoration: unseen === undefined ? "none" : "line-through",
         ...(isChosen ? ON_LEMON : { bgcolor: kind === "column" ? INK.bench : INK.raised }),
         boxShadow: `inset 0 0 0 1px ${isChosen ? INK.ink : kind === "column" ? "transparent" : INK.line}`,
         touchAction: "none",

@@ -1,6 +1,6 @@
 import { isGroup, kindOf } from "~/kinds";
 import type { Draft, Part } from "~/core/document";
-import { nameIn, partAt } from "./parts";
+import { nameIn, partAt, unseenWords } from "./parts";
 import { standings } from "./sections";
 
 /** A column or widget as the plan lists it. `level`: of the tree, sections being 1. */
@@ -9,26 +9,36 @@ export type PlanRow = {
   readonly kind: string;
   readonly name: string;
   readonly level: number;
-  readonly shown: boolean;
+  /** Why shoppers don’t see it. */
+  readonly unseen: string | undefined;
 };
 /** What stands below each other in the plan: a column with its widgets, or what a section of a fixed form holds besides. */
 export type RowGroup = { readonly key: string; readonly rows: readonly PlanRow[] };
 
-function rowsOf(node: Part, parent: Part, level: number): PlanRow[] {
-  const own: PlanRow = { id: node.id, kind: node.kind, name: nameIn(node, parent), level, shown: node.shown };
-  return [own, ...Object.values(node.slots).flatMap((inside) => inside.flatMap((n) => rowsOf(n, node, level + 1)))];
+function rowsOf(node: Part, parent: Part, level: number, clock: string): PlanRow[] {
+  const own: PlanRow = {
+    id: node.id,
+    kind: node.kind,
+    name: nameIn(node, parent),
+    level,
+    unseen: unseenWords(node, clock),
+  };
+  return [
+    own,
+    ...Object.values(node.slots).flatMap((inside) => inside.flatMap((n) => rowsOf(n, node, level + 1, clock))),
+  ];
 }
 
-/** What is in a section, group by group; nothing where it holds nothing. */
-export function insideOf(section: Part): readonly RowGroup[] {
+/** What is in a section, group by group; nothing where it holds nothing. `clock`: what the shop’s clocks show. */
+export function insideOf(section: Part, clock: string): readonly RowGroup[] {
   const columns = section.slots.columns;
-  if (columns) return columns.map((c) => ({ key: c.id, rows: rowsOf(c, section, 2) }));
+  if (columns) return columns.map((c) => ({ key: c.id, rows: rowsOf(c, section, 2, clock) }));
   if (kindOf(section)?.definition.eachIs !== undefined)
     return Object.values(section.slots)
       .flat()
-      .map((each) => ({ key: each.id, rows: rowsOf(each, section, 2) }));
+      .map((each) => ({ key: each.id, rows: rowsOf(each, section, 2, clock) }));
   const widgets = section.slots.widgets ?? section.slots.placed ?? [];
-  return widgets.length ? [{ key: section.id, rows: widgets.flatMap((w) => rowsOf(w, section, 2)) }] : [];
+  return widgets.length ? [{ key: section.id, rows: widgets.flatMap((w) => rowsOf(w, section, 2, clock)) }] : [];
 }
 
 const siblingsOf = (parent: Part | undefined, id: string): readonly Part[] =>

@@ -15,13 +15,12 @@ import { INK, useLatest, VISUALLY_HIDDEN } from "../ui";
 import type { BenchActions } from "./actions";
 import { useCarry } from "./carry";
 import { thingsWords, useFindingsBySection } from "./checks";
-import { partAt } from "./parts";
+import { partAt, unseenWords } from "./parts";
 import { PartMenu, type MenuState } from "./part-menu";
 import { insideOf, neighbourOf } from "./plan-tree";
 import { standings } from "./sections";
 import { useSectionDrag } from "./use-drag";
-import { showsAt } from "~/core/conditions";
-import { entryOf, sharedOf, type Draft, type Part } from "~/core/document";
+import { entryOf, sharedOf, type Draft } from "~/core/document";
 import { clockOf } from "~/core/situation";
 import { useWires } from "./wireframe";
 import { GAP, Insertion, Item, ITEM, Row, type Hands } from "./plan-parts";
@@ -74,9 +73,8 @@ const Strip = memo(function Strip({
   const strip = useRef<HTMLDivElement>(null);
   const items = useRef(new Map<string, HTMLElement>());
   const all = standings(draft, page);
-  const isOut = (node: Part) => !showsAt(node, clock);
   const open = selected ? partAt(draft, selected)?.path[0] : undefined;
-  const groups = open ? insideOf(open) : [];
+  const groups = open ? insideOf(open, clock) : [];
   const openWidth = groups.length ? groups.length * (COLUMN + 6) + 10 : 0;
   const openIndex = all.findIndex((s) => s.node.id === open?.id);
   const offset = (index: number) => index * (ITEM + GAP) + (openIndex >= 0 && index > openIndex ? openWidth : 0);
@@ -193,17 +191,18 @@ const Strip = memo(function Strip({
             const where = shared === undefined ? undefined : whereWords(draft.documents, shared);
             const isOpen = index === openIndex && groups.length > 0;
             const found = problems.get(node.id) ?? 0;
+            const unseen = unseenWords(node, clock);
             const item = (
               <Item
                 key={node.id}
                 id={node.id}
                 name={name}
-                label={`${name}${node.shown ? (isOut(node) ? ", doesn’t show now" : "") : ", not shown yet"}, ${where === undefined ? "" : `shared, ${where}, `}${index + 1} of ${all.length}${found ? `, ${thingsWords(found)}` : ""}`}
-                shown={node.shown && !isOut(node)}
+                label={`${name}${unseen === undefined ? "" : `, ${unseen}`}, ${where === undefined ? "" : `shared, ${where}, `}${index + 1} of ${all.length}${found ? `, ${thingsWords(found)}` : ""}`}
+                shown={unseen === undefined}
                 isChosen={isChosen(node.id)}
                 isStop={node.id === focusable}
                 isDragged={dragging?.id === node.id}
-                isOpen={insideOf(node).length ? isOpen : undefined}
+                isOpen={insideOf(node, clock).length ? isOpen : undefined}
                 where={where}
                 problems={found}
                 wire={wires.get(node.id)}
@@ -228,10 +227,10 @@ const Strip = memo(function Strip({
                         p: "2px",
                       }}
                     >
-                      {group.rows.map(({ id, name, level, shown, kind }) => (
+                      {group.rows.map(({ id, name, level, unseen, kind }) => (
                         <Row
                           key={id}
-                          {...{ id, name, level, shown, kind, hands }}
+                          {...{ id, name, level, unseen, kind, hands }}
                           isChosen={isChosen(id)}
                           isStop={id === focusable}
                         />

@@ -16,7 +16,7 @@ import { useNavigate } from "react-router";
 import { entryOf } from "~/core/document";
 import { findInGoods, type FoundInGoods } from "~/core/goods";
 import { changeGoods } from "~/core/protocol";
-import type { Found } from "~/core/rich";
+import { MOST_FOUND, type Found } from "~/core/rich";
 import { findWords, replaceWords, type FoundText } from "~/kinds/find-words";
 import { useReload, useStudio, useStudioStore } from "../keeping";
 import { pageShowing } from "../shared";
@@ -65,8 +65,6 @@ function Snippet({ found, by }: { found: Found; by: string }) {
 /** A text on a page or of goods in which something was found, and what it is called that holds it. */
 type Place = (FoundText & { readonly title: string }) | FoundInGoods;
 const holderOf = (place: Place): string => ("of" in place ? `${place.of} ${place.thing}` : place.document);
-/** Texts of goods that are changed in one step. */
-const MOST_IN_GOODS = 5_000;
 
 const NOTHING_YET = { words: "", by: "" };
 
@@ -146,8 +144,7 @@ function Finding({ onClose, begins }: { onClose: () => void; begins: typeof NOTH
     if (planned && !planned.ok) return setWhy(planned.why);
     if (ofGoods.length) {
       setBusy(true);
-      const only = ofGoods.slice(0, MOST_IN_GOODS);
-      const answer = await now().client.ask(changeGoods, { intent: "replace-words", sought, by, only });
+      const answer = await now().client.ask(changeGoods, { intent: "replace-words", sought, by, only: ofGoods });
       setBusy(false);
       if (!answer.ok) return setWhy(answer.problems[0]?.why ?? answer.why);
       await reload();
@@ -266,6 +263,9 @@ function Finding({ onClose, begins }: { onClose: () => void; begins: typeof NOTH
         {found.length > MOST_SHOWN ? (
           <Typography color="text.secondary">
             … and in {found.length - MOST_SHOWN} more texts, which are replaced as well.
+            {onPages.length >= MOST_FOUND || inGoods.length >= MOST_FOUND
+              ? ` They stand in more than ${MOST_FOUND.toLocaleString("en")} texts: look again afterwards for the rest.`
+              : ""}
           </Typography>
         ) : null}
       </DialogContent>

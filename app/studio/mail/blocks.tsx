@@ -1,11 +1,9 @@
 import { Autocomplete, Box, Button, TextField, Typography } from "@mui/material";
 import { ChevronDown, ChevronUp, Plus, Trash2 } from "lucide-react";
-import { useState } from "react";
 import type { BlockSort, LetterBlock } from "~/core/mail";
-import { sourceOf } from "~/core/pictures";
 import { useStudio } from "../keeping";
 import { LinkField } from "../links";
-import { PicturePicker } from "../pictures";
+import { PictureChoice } from "../pictures";
 import { IconAction, INK } from "../ui";
 
 const NAMES: Readonly<Record<BlockSort, string>> = {
@@ -36,33 +34,9 @@ function fresh(sort: BlockSort): LetterBlock {
 
 type BlockProps = { block: LetterBlock; onChange: (block: LetterBlock) => void };
 
-function PictureBlock({ block, onChange }: BlockProps & { block: Extract<LetterBlock, { sort: "picture" }> }) {
-  const [isOpen, setOpen] = useState(false);
-  const picture = useStudio((s) => s.pictures.find((p) => p.id === block.picture));
-  return (
-    <Box sx={{ display: "flex", gap: 1.5, alignItems: "center" }}>
-      {picture ? (
-        <Box
-          component="img"
-          src={sourceOf(picture, 160)}
-          alt={picture.alt}
-          sx={{ width: 88, height: 60, objectFit: "cover", borderRadius: 1 }}
-        />
-      ) : null}
-      <Button size="small" variant="outlined" onClick={() => setOpen(true)}>
-        {picture ? "Choose another" : "Choose a picture"}
-      </Button>
-      <PicturePicker
-        open={isOpen}
-        onClose={() => setOpen(false)}
-        onChoose={(chosen) => {
-          onChange({ sort: "picture", picture: chosen });
-          setOpen(false);
-        }}
-      />
-    </Box>
-  );
-}
+const PictureBlock = ({ block, onChange }: BlockProps & { block: Extract<LetterBlock, { sort: "picture" }> }) => (
+  <PictureChoice picture={block.picture} onChoose={(picture) => onChange({ sort: "picture", picture })} />
+);
 
 function GoodsBlock({ block, onChange }: BlockProps & { block: Extract<LetterBlock, { sort: "goods" }> }) {
   const products = useStudio((s) => s.goods.products);

@@ -13,12 +13,11 @@ import {
   ownFieldsOf,
   type OwnField,
 } from "~/core/document";
-import { sourceOf } from "~/core/pictures";
 import { linkOfOwn, ownLink } from "~/core/schema";
 import { useStudio, useStudioStore } from "../keeping";
 import { LinkField } from "../links";
-import { PicturePicker } from "../pictures";
-import { IconAction, INK, useWhenChanged } from "../ui";
+import { PictureChoice } from "../pictures";
+import { IconAction, useWhenChanged } from "../ui";
 
 const SORT_NAMES: Readonly<Record<OwnField["sort"], string>> = {
   words: "Words",
@@ -63,43 +62,18 @@ const DayValue = ({ field, value, set }: ValueProps) => (
   />
 );
 
-function PictureValue({ field, value, set }: ValueProps) {
-  const [open, setOpen] = useState(false);
-  const picture = useStudio((s) => s.pictures.find((p) => OWN_PICTURE + p.id === value));
-  return (
-    <Box role="group" aria-label={field.name}>
-      <Typography variant="caption" color="text.secondary" component="p">
-        {field.name}
-      </Typography>
-      <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
-        {picture ? (
-          <Box
-            component="img"
-            src={sourceOf(picture, 160)}
-            alt={picture.alt}
-            sx={{ width: 64, height: 48, objectFit: "cover", borderRadius: 1, border: `1px solid ${INK.line}` }}
-          />
-        ) : null}
-        <Button size="small" variant="outlined" onClick={() => setOpen(true)}>
-          {picture ? "Choose another" : "Choose a picture"}
-        </Button>
-        {picture ? (
-          <Button size="small" onClick={() => set("")}>
-            Remove
-          </Button>
-        ) : null}
-      </Box>
-      <PicturePicker
-        open={open}
-        onClose={() => setOpen(false)}
-        onChoose={(chosen) => {
-          set(chosen ? OWN_PICTURE + chosen : "");
-          setOpen(false);
-        }}
-      />
-    </Box>
-  );
-}
+const PictureValue = ({ field, value, set }: ValueProps) => (
+  <Box role="group" aria-label={field.name}>
+    <Typography variant="caption" color="text.secondary" component="p">
+      {field.name}
+    </Typography>
+    <PictureChoice
+      picture={value.slice(OWN_PICTURE.length)}
+      onChoose={(picture) => set(OWN_PICTURE + picture)}
+      onRemove={() => set("")}
+    />
+  </Box>
+);
 
 const LinkValue = ({ field, value, set }: ValueProps) => (
   <LinkField label={field.name} value={linkOfOwn(value)} onChange={(link) => set(ownLink(link))} />

@@ -1,4 +1,5 @@
 export { Library } from "./library";
+export { PictureChoice } from "./picture-choice";
 export { PicturePicker } from "./picker";
 export { Uploader } from "./uploader";
 export { FileList } from "./file-list";

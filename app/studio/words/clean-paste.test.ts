@@ -67,8 +67,19 @@ describe("pasted text", () => {
     expect(cleanPasted(pasted)).not.toMatch(/\[1\]|↩|<li>/);
   });
 
+  it("keeps a note that is too long for a footnote where it is written", () => {
+    const long = "long ".repeat(200);
+    const pasted = `<p>Wind<a href="#n" id="r">1</a></p><p id="n"><a href="#r">1</a> ${long}</p>`;
+    expect(cleanPasted(pasted)).toContain(long.trim());
+    expect(cleanPasted(pasted)).not.toContain("footnote");
+  });
+
   it("with links within its page has no footnotes for that", () => {
     const contents = `<ul><li><a href="#one">One</a></li></ul><h2 id="one">One</h2><p>Text <a href="#top">up</a></p>`;
     expect(cleanPasted(contents)).not.toContain("footnote");
+    // A way up from the text, to what holds the list of contents, makes no footnote of the text.
+    const up = `<div id="top"><a href="#one">One</a></div><div><h2 id="one">One</h2><p>Text <a href="#top">up</a></p></div>`;
+    expect(cleanPasted(up)).toContain("Text");
+    expect(cleanPasted(up)).not.toContain("footnote");
   });
 });

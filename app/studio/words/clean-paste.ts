@@ -117,13 +117,16 @@ function footnotesFromLinks(root: HTMLElement): void {
     if (!target || !block || block.contains(link)) continue;
     const back = [...block.querySelectorAll<HTMLAnchorElement>('a[href^="#"]')].find((each) => {
       const from = places.get(each.getAttribute("href") ?? "");
-      return (
-        from !== undefined && (from === link || from.contains(link) || link.contains(from)) && !from.contains(each)
-      );
+      // The link itself, an anchor in it, or the raised figure around it: a way up to whatever holds the link is no way back to it.
+      return from !== undefined && (link.contains(from) || (from.tagName === "SUP" && from === link.parentElement));
     });
     if (!back || link.compareDocumentPosition(back) & Node.DOCUMENT_POSITION_PRECEDING) continue;
-    back.remove();
-    const text = (block.textContent ?? "").replace(/\s+/g, " ").trim().slice(0, RICH_LIMITS.footnote);
+    const alone = block.cloneNode(true) as Element;
+    for (const each of alone.querySelectorAll("a"))
+      if (each.getAttribute("href") === back.getAttribute("href")) each.remove();
+    const text = (alone.textContent ?? "").replace(/\s+/g, " ").trim();
+    // What is longer than a footnote stays where it is written, with nothing lost.
+    if (text.length > RICH_LIMITS.footnote) continue;
     const list = block.parentElement;
     block.remove();
     // Nothing is left of the list that held them.

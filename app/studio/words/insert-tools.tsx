@@ -13,9 +13,10 @@ import {
   Table,
   TextCursorInput,
   Trash2,
+  type LucideIcon,
 } from "lucide-react";
 import { useState } from "react";
-import { FIGURE_SIDES, FIGURE_WIDTHS, LIVE_FIELDS, RICH_LIMITS, type LiveField } from "~/core/rich";
+import { LIVE_FIELDS, RICH_LIMITS, type FIGURE_SIDES, type FIGURE_WIDTHS, type LiveField } from "~/core/rich";
 import { useStudio, useStudioStore } from "../keeping";
 import { FileList, PicturePicker } from "../pictures";
 import { useEditorFact, useWordsStore } from "./editing";
@@ -94,8 +95,43 @@ function FigureTool({ editor }: { editor: Editor }) {
   );
 }
 
-const SIDE_WORDS = { start: "Left, words around it", end: "Right, words around it", middle: "By itself" } as const;
-const WIDTH_WORDS = { third: "A third of the text", half: "Half of the text", whole: "As wide as the text" } as const;
+const SIDE_WORDS: Readonly<Record<(typeof FIGURE_SIDES)[number], string>> = {
+  start: "Left, words around it",
+  end: "Right, words around it",
+  middle: "By itself",
+};
+const WIDTH_WORDS: Readonly<Record<(typeof FIGURE_WIDTHS)[number], string>> = {
+  third: "A third of the text",
+  half: "Half of the text",
+  whole: "As wide as the text",
+};
+
+type OptionsProps = {
+  label: string;
+  icon: LucideIcon;
+  words: Readonly<Record<string, string>>;
+  value: string;
+  onChoose: (value: string) => void;
+};
+
+const Options = ({ label, icon, words, value, onChoose }: OptionsProps) => (
+  <Chooser label={label} icon={icon}>
+    {(close) =>
+      Object.entries(words).map(([each, said]) => (
+        <MenuItem
+          key={each}
+          selected={value === each}
+          onClick={() => {
+            close();
+            onChoose(each);
+          }}
+        >
+          {said}
+        </MenuItem>
+      ))
+    }
+  </Chooser>
+);
 
 /** The tools for a picture or film that is selected in a text. */
 export function SelectedFigure({ editor, type }: { editor: Editor; type: "figure" | "film" }) {
@@ -112,53 +148,36 @@ export function SelectedFigure({ editor, type }: { editor: Editor; type: "figure
   };
   return (
     <>
-      <Chooser label="Where it stands" icon={AlignHorizontalJustifyCenter}>
-        {(close) =>
-          FIGURE_SIDES.map((each) => (
-            <MenuItem
-              key={each}
-              selected={side === each}
-              onClick={() => {
-                close();
-                set({ side: each });
-              }}
-            >
-              {SIDE_WORDS[each]}
-            </MenuItem>
-          ))
-        }
-      </Chooser>
-      <Chooser label="How wide" icon={MoveHorizontal}>
-        {(close) =>
-          FIGURE_WIDTHS.map((each) => (
-            <MenuItem
-              key={each}
-              selected={width === each}
-              onClick={() => {
-                close();
-                set({ width: each });
-              }}
-            >
-              {WIDTH_WORDS[each]}
-            </MenuItem>
-          ))
-        }
-      </Chooser>
+      <Options
+        label="Where it stands"
+        icon={AlignHorizontalJustifyCenter}
+        words={SIDE_WORDS}
+        value={side}
+        onChoose={(next) => set({ side: next })}
+      />
+      <Options
+        label="How wide"
+        icon={MoveHorizontal}
+        words={WIDTH_WORDS}
+        value={width}
+        onChoose={(next) => set({ width: next })}
+      />
       <Tool
         label="Words beneath it"
         icon={TextCursorInput}
         on={caption !== ""}
         onClick={(event) => setAnchor(event.currentTarget)}
       />
-      <WordsPopover
-        key={`${anchor !== null}`}
-        title="Words beneath it"
-        most={RICH_LIMITS.caption}
-        anchor={anchor}
-        value={caption}
-        onClose={() => setAnchor(null)}
-        onSet={(text) => set({ caption: text || null })}
-      />
+      {anchor ? (
+        <WordsPopover
+          title="Words beneath it"
+          most={RICH_LIMITS.caption}
+          anchor={anchor}
+          value={caption}
+          onClose={() => setAnchor(null)}
+          onSet={(text) => set({ caption: text || null })}
+        />
+      ) : null}
       {type === "figure" ? <Tool label="Another picture" icon={ImageUp} onClick={() => setChoosing(true)} /> : null}
       <PicturePicker
         open={isChoosing}
@@ -180,7 +199,7 @@ export function SelectedFigure({ editor, type }: { editor: Editor; type: "figure
 type WordsPopoverProps = {
   title: string;
   most: number;
-  anchor: HTMLElement | null;
+  anchor: HTMLElement;
   value: string;
   onClose: () => void;
   onSet: (text: string) => void;
@@ -196,7 +215,7 @@ function WordsPopover({ title, most, anchor, value, onClose, onSet }: WordsPopov
   return (
     <Popover
       anchorEl={anchor}
-      open={anchor !== null}
+      open
       onClose={done}
       // Writing goes on where it was.
       disableRestoreFocus
@@ -250,15 +269,16 @@ function FootnoteTool({ editor }: { editor: Editor }) {
         on={on}
         onClick={(event) => setAnchor(event.currentTarget)}
       />
-      <WordsPopover
-        key={`${anchor !== null}`}
-        title="What the footnote says"
-        most={RICH_LIMITS.footnote}
-        anchor={anchor}
-        value={on ? said : ""}
-        onClose={() => setAnchor(null)}
-        onSet={set}
-      />
+      {anchor ? (
+        <WordsPopover
+          title="What the footnote says"
+          most={RICH_LIMITS.footnote}
+          anchor={anchor}
+          value={on ? said : ""}
+          onClose={() => setAnchor(null)}
+          onSet={set}
+        />
+      ) : null}
     </>
   );
 }
