@@ -290,6 +290,9 @@ test("running text is written where it stands: heads, bold, lists, links, tables
     expect(onWide.callout.x + onWide.callout.width).toBeLessThanOrEqual(onWide.figure.x + 1);
     expect(onWide.callout.y).toBeLessThan(onWide.figure.y + onWide.figure.height);
     const onPhone = await beside("Phone");
+    // It keeps its distance from what stands above it.
+    const head = (await phone.locator(".s-freehand .w-words h3").boundingBox())!;
+    expect(onPhone.figure.y - head.y - head.height).toBeGreaterThan(5);
     expect(onPhone.callout.y).toBeGreaterThanOrEqual(onPhone.figure.y + onPhone.figure.height - 1);
     await editor.locator("figure").click();
     await bar.getByRole("button", { name: "Words beneath it" }).click();

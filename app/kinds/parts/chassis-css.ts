@@ -78,7 +78,8 @@ main>.s+.s:not([data-in]){animation-name:var(--comes-in);animation-timing-functi
 .rich-notes{clear:both;padding-top:.9em;border-top:max(1px,var(--rule)) solid var(--line);font-size:var(--t-1);color:var(--soft);text-align:start}
 .rich-notes ol{padding-inline-start:1.6em;list-style:decimal}
 .rich-notes li+li{margin-top:.4em}
-.rich-figure{--part:50%;width:max(var(--part),min(100%,(28rem - 100%)*999));margin:0}
+.rich-figure{--part:50%;width:max(var(--part),min(100%,(28rem - 100%)*999));clear:both;margin-inline:0;margin-bottom:0}
+.rich-figure:first-child{margin-top:0}
 .rich-figure.is-third{--part:36%}
 .rich-figure.is-whole{--part:100%}
 .rich-figure .pic{border-radius:var(--card)}
