@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { benchReady, details, expectAccessible, inPlan, kept, openShop, pane, publish, shopAt } from "./studio";
+import { benchReady, details, expectAccessible, inPlan, kept, openShop, publish, shopAt } from "./studio";
 
 test("what goes out at a set time is planned, refused where it can't be, listed, and taken back", async ({ page }) => {
   await openShop(page);
@@ -73,41 +73,4 @@ test("the draft is looked at on another device by a link, which can be left and 
   await phone.goto(link);
   await expect(phone.getByText("This link has ended")).toBeVisible();
   await context.close();
-});
-
-test("a section shows between days and at hours, said in a sentence; panes and the shop go by it", async ({ page }) => {
-  const { host } = await openShop(page);
-  await benchReady(page);
-  await inPlan(page, "Hero").click();
-  const sentence = details(page).getByRole("region", { name: "When it shows" });
-  const change = async (word: RegExp, label: string) => {
-    await sentence.getByRole("button", { name: word }).click();
-    return page.getByRole("dialog", { name: label });
-  };
-  const done = async () => {
-    await page.keyboard.press("Escape");
-    await expect(page.getByRole("dialog")).toHaveCount(0);
-  };
-  const year = new Date().getFullYear() + 1;
-  const from = await change(/^From when: from now on/, "From when");
-  await from.getByLabel("From").fill(`${year}-12-01T00:00`);
-  await expectAccessible(page);
-  await done();
-  await expect(sentence.getByText(`It doesn’t show now, but from 1 Dec ${year} on.`, { exact: false })).toBeVisible();
-  const until = await change(/^Until when: without an end/, "Until when");
-  await until.getByLabel("Until").fill(`${year}-11-01T00:00`);
-  await done();
-  await expect(sentence.getByRole("alert")).toHaveText("It ends before it begins.");
-  const again = await change(/^Until when/, "Until when");
-  await again.getByLabel("Until").fill(`${year}-12-24T18:00`);
-  await again.getByRole("switch", { name: "Every year" }).click();
-  await done();
-  await expect(sentence.getByRole("button", { name: "Until when: until 24 Dec, 18:00" })).toBeVisible();
-  await expect(inPlan(page, "Hero")).toHaveAccessibleName(/not at this time/);
-  await expect(pane(page, "Wide").locator(".s-hero[data-not-shown]")).toBeVisible();
-  await kept(page);
-  await publish(page);
-  await page.goto(shopAt(host));
-  await expect(page.locator("main")).toBeVisible();
-  await expect(page.locator(".s-hero")).toHaveCount(0);
 });

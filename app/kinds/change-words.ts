@@ -1,8 +1,17 @@
-import { conditionsOf, explain } from "~/core/conditions";
+import { conditionsOf, explain, type Names } from "~/core/conditions";
 import { entryOf, type Difference, type DocumentKind, type PageDocument, type Part } from "~/core/document";
 import { PROPERTIES } from "~/core/cascade";
 import { readPinKey, ROLE_WORDS, SET_NAMES, settingOf } from "~/core/theme";
 import { kindOf, nameOf, type Field } from ".";
+
+/** A list of changes does not say by name which pages and goods are meant. */
+const UNNAMED: Names = {
+  page: () => "a page",
+  product: () => "a product",
+  collection: () => "a collection",
+  country: (code) => code,
+  money: () => "an amount",
+};
 
 export type Change = { readonly where: string; readonly what: string };
 
@@ -132,7 +141,7 @@ export function changeWords(difference: Difference): Change {
     case "not-shown":
       return { where, what: "no longer shown" };
     case "times":
-      return { where, what: `shows ${explain(conditionsOf(difference.node))}` };
+      return { where, what: `shows ${explain(conditionsOf(difference.node), UNNAMED)}` };
     case "props":
       return { where, what: propsWords(fields, difference.keys) };
     case "style":

@@ -1,5 +1,11 @@
-import { walk, type Draft } from "~/core/document";
+import { conditionsOf, rulesIn } from "~/core/conditions";
+import { walk, type Draft, type Part } from "~/core/document";
 import { kindOf } from ".";
+
+/** Whether a part shows by how long ago goods were brought in. */
+const asksForAge = (part: Part): boolean =>
+  part.conditions.length > 0 &&
+  rulesIn(conditionsOf(part)).some((rule) => rule.when === "goods" && rule.asks?.some((ask) => ask.field === "age"));
 
 const known = new WeakMap<Draft, boolean>();
 
@@ -8,7 +14,9 @@ export function dependsOnDay(draft: Draft): boolean {
   let depends = known.get(draft);
   if (depends === undefined) {
     depends = Object.values(draft.documents).some((document) =>
-      [...walk(document.root)].some((part) => part.shown && kindOf(part)?.definition.byDay === true),
+      [...walk(document.root)].some(
+        (part) => part.shown && (kindOf(part)?.definition.byDay === true || asksForAge(part)),
+      ),
     );
     known.set(draft, depends);
   }

@@ -20,7 +20,7 @@ const pagesOf = new WeakMap<PageDocument, readonly string[]>();
 function ledToFrom(document: PageDocument): readonly string[] {
   let pages = pagesOf.get(document);
   if (!pages) {
-    const ids = referencesOf(document).filter((r) => r.to === "page" && r.id !== document.id);
+    const ids = referencesOf(document).filter((r) => r.to === "page" && !r.isAsked && r.id !== document.id);
     pagesOf.set(document, (pages = [...new Set(ids.map((r) => r.id))]));
   }
   return pages;
@@ -44,12 +44,16 @@ const isItemTo = (part: Part, page: string): boolean => {
 /** What makes a part say what it would if its references were changed. What stands in it is not looked at. */
 export function restated(document: string, part: Part, remap: Remap): Operation[] {
   const next = mapPart({ ...part, slots: {} }, remap);
-  return Object.entries(next.props).flatMap(([key, value]): Operation[] => {
+  const { id: node, conditions: before } = part;
+  const isSame = sameJson(before, next.conditions);
+  const when: Operation[] = isSame ? [] : [{ type: "setConditions", document, node, before, after: next.conditions }];
+  const said = Object.entries(next.props).flatMap(([key, value]): Operation[] => {
     const before = entryOf(part.props, key);
     return sameJson(before, value)
       ? []
       : [{ type: "setProp", document, node: part.id, path: [key], before: held(before), after: held(value) }];
   });
+  return [...when, ...said];
 }
 
 /**

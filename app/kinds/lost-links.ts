@@ -10,6 +10,8 @@ export type LostLink = {
   readonly part: Part;
   /** What is wrong with it, as the end of a sentence that begins with the part. */
   readonly why: string;
+  /** It is what has to be there before the part shows. */
+  readonly isAsked: boolean;
 };
 
 type Shop = { readonly goods: Goods; readonly pictures: readonly Picture[] };
@@ -52,7 +54,7 @@ function judge({ documents }: Draft, { goods, pictures }: Shop): (reference: Ref
   };
   return (reference) => {
     if (!isThere(reference)) return `${WORDS[reference.to]} that is no longer there`;
-    const page = reference.to === "page" ? site.byId.get(reference.id) : undefined;
+    const page = reference.to === "page" && !reference.isAsked ? site.byId.get(reference.id) : undefined;
     return page?.props.hidden ? `“${page.document.title}”, which is not in the shop yet` : undefined;
   };
 }
@@ -69,12 +71,13 @@ export function lostLinksIn(
     if (document.kind === "piece" || (document.kind === "page" && pageProps(document).hidden)) continue;
     const look = (part: Part): void => {
       if (!part.shown) return;
-      let why: string | undefined;
+      let first: Pick<LostLink, "why" | "isAsked"> | undefined;
       mapPart({ ...part, slots: {} }, (reference) => {
-        why ??= wrong(reference);
+        const why = wrong(reference);
+        if (why !== undefined) first ??= { why, isAsked: reference.isAsked === true };
         return reference.id;
       });
-      if (why !== undefined) found.push({ document, part, why });
+      if (first) found.push({ document, part, ...first });
       for (const children of Object.values(part.slots)) children.forEach(look);
     };
     for (const children of Object.values(document.root.slots)) children.forEach(look);

@@ -1,3 +1,4 @@
+import { conditionsOf, mapNamed } from "~/core/conditions";
 import {
   layoutProps,
   pageProps,
@@ -26,6 +27,8 @@ import { kindOf, nameOf } from ".";
 export type Reference = {
   readonly to: "picture" | "file" | "film" | "document" | "page" | "product" | "collection" | "menu" | "shared";
   readonly id: string;
+  /** It is asked for before something shows; nothing leads to it or shows it. */
+  readonly isAsked?: true;
 };
 
 /** What becomes of a reference: the same id, another one, or null: it refers to nothing any more. */
@@ -168,7 +171,13 @@ export function mapPart(part: Part, remap: Remap): Part {
     const next = mapped(children, (child) => mapPart(child, remap));
     if (next !== children) slots = { ...slots, [slot]: next };
   }
-  return props === part.props && slots === part.slots ? part : { ...part, props, slots };
+  // Where it shows stays as narrow as it was: what is gone is named on.
+  const conditions = part.conditions.length
+    ? (mapNamed(conditionsOf(part), (named) => remap({ ...named, isAsked: true }) ?? named.id) as unknown as Part["conditions"])
+    : part.conditions;
+  const isSame = conditions === part.conditions || conditions === (conditionsOf(part) as unknown);
+  if (props === part.props && slots === part.slots && isSame) return part;
+  return { ...part, props, slots, ...(isSame ? {} : { conditions }) };
 }
 
 /** What a field of a page says that holds a picture. */

@@ -9,7 +9,7 @@ import { EnvProvider, type KindEnv } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { pageCss } from "./css";
 import { documentCss } from "./style";
-import { codeOn, envOf, type ShopContent } from "./shop";
+import { codeOn, envOf, inSituation, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
 import { frameOf, Page, PAGE_BEGINS, PageBody, withoutAround } from "./page";
 import { isNarrowed } from "~/core/goods";
@@ -226,12 +226,13 @@ const FILLS_WINDOW = "body{display:flex;flex-direction:column;min-height:100svh}
  */
 export function renderPage(
   target: Target,
-  content: ShopContent,
+  given: ShopContent,
   origin: string,
   scripts: Scripts,
   /** What stands at the end of the page besides, with its rules. */
   strip: { readonly css: string; readonly html: string } = { css: "", html: "" },
 ): RenderedPage {
+  const content = inSituation(target, given);
   const { look } = content.draft;
   const theme = themeById(look.theme);
   const drawn = drawPage(target, content);

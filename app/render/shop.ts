@@ -1,5 +1,6 @@
 import { collectionAddress, openPages, productAddress, siteOf } from "~/core/addresses";
 import type { CodeFacts } from "~/core/code";
+import { askedIn, draftOn } from "~/core/conditions";
 import {
   entryOf,
   menusOf,
@@ -13,6 +14,7 @@ import {
 import { productWith, type Goods, type Product } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
 import { isLight, type Picture } from "~/core/pictures";
+import { FIRST_VISIT, type Situation } from "~/core/situation";
 import { readerOf, solveLook } from "~/core/theme";
 import { outlineOf } from "~/kinds/outline";
 import type { OutlineEntry } from "~/kinds/outline-places";
@@ -23,7 +25,7 @@ import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
 import { fieldsOf } from "./own-fields";
 import { firstPicture } from "./sharing";
-import type { Target } from "./target";
+import { ownDocuments, pageShownOf, type Target } from "./target";
 import { tonesOf } from "./tones";
 import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
 
@@ -40,7 +42,19 @@ export type ShopContent = {
   readonly codeOrigin?: string;
   /** What somebody sent with a form of the page that is drawn, and has to send once more. */
   readonly sent?: SentForm;
+  /** In which it is seen, except for the page; absent: its parts are shown as the draft has them. */
+  readonly situation?: Situation;
 };
+
+/** What a page is drawn from, with the parts that show on it, and to whoever looks. */
+export function inSituation(target: Target, content: ShopContent): ShopContent {
+  const { draft, goods, situation } = content;
+  if (!situation) return content;
+  const page = pageShownOf(target, draft.documents);
+  const own = ownDocuments(target, draft.documents, goods);
+  const known = { ...situation, page, person: situation.person ?? FIRST_VISIT };
+  return { ...content, draft: draftOn(draft, askedIn(known, goods), own) };
+}
 
 /** Ids of the parts that a page shows, by kind, in reading order. */
 export function partsByKind(

@@ -1,6 +1,6 @@
 import { SOME_DAY } from "~/core/goods/fixtures/day";
 import fc from "fast-check";
-import type { Draft } from "~/core/document";
+import { emptyDocument, type Draft } from "~/core/document";
 import { describe, expect, it } from "vitest";
 import { makeCollection, NO_QUERY } from "~/core/goods";
 import { contentWith, everySection, goods } from "./fixtures/content";
@@ -10,6 +10,9 @@ import {
   hardCases,
   NOT_FOUND,
   onePageOfEachKind,
+  ownDocuments,
+  pageShownOf,
+  pagesOf,
   TARGET_KINDS,
   targetAt,
   targetFor,
@@ -34,6 +37,26 @@ const every: readonly Target[] = [
   { page: "search", sought: "", query: NO_QUERY },
   { page: "search", sought: "red & blue?", query: NO_QUERY },
 ];
+
+describe("pages, as conditions ask about them", () => {
+  it("are all those on which what stands on every page is seen, each once", () => {
+    const all = pagesOf(documents, goods, "frame").map((page) => JSON.stringify(page));
+    expect(new Set(all).size).toBe(all.length);
+    for (const target of every) expect(all).toContain(JSON.stringify(pageShownOf(target, documents)));
+  });
+
+  it("are the one page itself, or those that a layout draws", () => {
+    expect(pagesOf(documents, goods, "about")).toEqual([{ sort: "page", page: "about" }]);
+    expect(pagesOf(documents, goods, "home")).toEqual([{ sort: "home", page: "home" }]);
+    const [only] = goods.products;
+    const layout = emptyDocument(2, "layout", "one", "One product");
+    const props = { of: "product", products: [only!.id], collections: [] };
+    const withOne = { ...documents, one: { ...layout, root: { ...layout.root, props } } };
+    expect(pagesOf(withOne, goods, "one")).toEqual([{ sort: "product", product: only!.id }]);
+    const own = ownDocuments({ page: "product", product: only! }, withOne, goods);
+    expect([...own]).toEqual(["one"]);
+  });
+});
 
 describe("addresses", () => {
   it.each(every.map((t) => [addressOf(t, documents)!, t] as const))(

@@ -41,6 +41,7 @@ import {
   siteOf,
 } from "~/core/addresses";
 import { journalOf, journalPartAt, journalsOf, partAddress, postsOf, withTag, type JournalPart } from "~/core/journal";
+import type { PageShown } from "~/core/situation";
 import { type PageSubject } from "~/kinds/parts";
 import { withPostLayout } from "./posts";
 
@@ -190,6 +191,75 @@ export function documentOf(target: Target, documents: Documents, goods: Goods): 
   if (!document) return undefined;
   const whole = spread(documents, document);
   return target.page === "text" && journalOf(documents, target.id) ? withPostLayout(documents, whole) : whole;
+}
+
+/** The page that is drawn, as conditions ask about it. */
+export function pageShownOf(target: Target, documents: Documents): PageShown {
+  switch (target.page) {
+    case "home":
+      return { sort: "home", page: homeOf(documents) };
+    case "text":
+      return { sort: journalOf(documents, target.id) ? "post" : "page", page: target.id };
+    case "post":
+      return { sort: "post", ...(target.id === undefined ? {} : { page: target.id }) };
+    case "product":
+      return { sort: "product", product: target.product.id };
+    case "collection":
+      return { sort: "collection", ...(target.collection ? { collection: target.collection.id } : {}) };
+    case "search":
+    case "cart":
+    case "not-found":
+      return { sort: target.page };
+    case "closed":
+    case "message":
+      return { sort: "other" };
+  }
+}
+
+/** Every page on which what stands in a document is seen, as conditions ask about it. */
+export function pagesOf(documents: Documents, goods: Goods, id: string): readonly PageShown[] {
+  const document = entryOf(documents, id);
+  const isDrawnWith = (target: Target) => storedFor(target, documents, goods)?.id === id;
+  const products = () => goods.products.map((product): Target => ({ page: "product", product }));
+  const collections = () =>
+    [undefined, ...goods.collections].map((collection): Target => ({ page: "collection", collection }));
+  const own = () => openPages(documents).map(({ document: { id: page } }): Target => ({ page: "text", id: page }));
+  const shown = (targets: readonly Target[]) => targets.map((target) => pageShownOf(target, documents));
+  const home: Target = { page: "home" };
+  if (document?.kind === "page") return shown([id === homeOf(documents) ? home : { page: "text", id }]);
+  switch (document && layoutProps(document)?.of) {
+    case undefined:
+      return shown([
+        home,
+        ...own().filter((target) => target.page === "text" && target.id !== homeOf(documents)),
+        ...products(),
+        ...collections(),
+        { page: "search", sought: "" },
+        { page: "cart", lines: [] },
+        NOT_FOUND,
+        { page: "message", title: "", text: "" },
+      ]);
+    case "product":
+      return shown(products().filter(isDrawnWith));
+    case "collection":
+      return shown(collections().filter(isDrawnWith));
+    case "post":
+      return shown(own()).filter(({ sort }) => sort === "post");
+    case "search":
+      return shown([{ page: "search", sought: "" }]);
+    case "not-found":
+      return shown([NOT_FOUND]);
+    case "closed":
+      return shown([{ page: "closed" }]);
+  }
+}
+
+/** The documents that are a page's own, by id: itself, and the layout that it is drawn with. */
+export function ownDocuments(target: Target, documents: Documents, goods: Goods): ReadonlySet<string> {
+  const stored = storedFor(target, documents, goods);
+  const post = target.page === "post" ? target.id : undefined;
+  const isPost = target.page === "text" && journalOf(documents, target.id) !== undefined;
+  return new Set([stored?.id, post, isPost ? "post" : undefined].filter((id) => id !== undefined));
 }
 
 function storedFor(target: Target, documents: Documents, goods: Goods): PageDocument | undefined {

@@ -1,212 +1,347 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { conditionsSchema, explain, holdsAt, nextChangeOf, outlook, type Condition } from ".";
+import { BY_ID, conditions, FEW_GOODS, PAGES, PERSONS, rule } from "../fixtures/conditions";
+import type { PageShown, Person } from "../situation";
+import { against, conditionsSchema, explain, holds, mapNamed, personalIn, reachOf, type Condition, type Rule } from ".";
 
-const HALF_HOUR = 30 * 60_000;
-const START = Date.UTC(2026, 0, 1);
-const clockOf = (moment: number) => new Date(moment).toISOString().slice(0, 16);
-const at = fc.nat({ max: 3 * 365 * 48 }).map((n) => clockOf(START + n * HALF_HOUR));
-const hour = fc
-  .nat({ max: 47 })
-  .map((n) => clockOf(n * HALF_HOUR).slice(11))
-  .filter((time) => time !== "00:00");
-const maybe = <T>(of: fc.Arbitrary<T>) => fc.option(of, { nil: undefined });
-const dates = fc
-  .record({
-    when: fc.constant("dates" as const),
-    from: maybe(at),
-    until: maybe(at),
-    yearly: maybe(fc.constant(true as const)),
-  })
-  .filter((rule) => conditionsSchema.safeParse([rule]).success);
-const times = fc.record({
-  when: fc.constant("times" as const),
-  days: maybe(fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { minLength: 1 })),
-  from: maybe(hour),
-  until: maybe(hour),
-});
-const conditions: fc.Arbitrary<readonly Condition[]> = fc.oneof(
-  fc.tuple(dates),
-  fc.tuple(times),
-  fc.tuple(dates, times),
-);
+const on = FEW_GOODS.asOf;
+const clock = "2026-11-30T12:00";
+const page = fc.constantFrom(...PAGES);
+const person = fc.constantFrom(...PERSONS);
 
-/** The same, said another way: with the parts of a date, and day by day. */
-function bruteForce(all: readonly Condition[], clock: string): boolean {
-  const now = new Date(`${clock}:00Z`);
-  const minute = (d: Date) => d.getUTCHours() * 60 + d.getUTCMinutes();
-  const minuteOf = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
-  return all.every((rule) => {
-    if (rule.when === "dates") {
-      const { from, until, yearly } = rule;
-      const ms = (text: string) => Date.parse(`${text}:00Z`);
-      if (!yearly) return (!from || +now >= ms(from)) && (!until || +now < ms(until));
-      // As it is each year, beginning with those around this one.
-      return [-1, 0, 1].some((years) => {
-        const inYear = (text: string, more: number) => {
-          const d = new Date(ms(text));
-          return Date.UTC(
-            now.getUTCFullYear() + more,
-            d.getUTCMonth(),
-            d.getUTCDate(),
-            d.getUTCHours(),
-            d.getUTCMinutes(),
-          );
-        };
-        const goesOver = until!.slice(5) <= from!.slice(5);
-        return +now >= inYear(from!, years) && +now < inYear(until!, years + (goesOver ? 1 : 0));
-      });
+const IN: Readonly<Record<string, readonly string[]>> = { kites: ["a", "b"], gifts: ["b"] };
+const PRICES: Readonly<Record<string, number>> = { a: 5, b: 25, c: 90 };
+const NEW = ["a", "c"];
+
+/** The same, said another way: which pages and shoppers a rule means, one by one. */
+function means(each: Rule, at: PageShown, who: Person): boolean {
+  const inNamed = (
+    id: string,
+    {
+      products = [],
+      collections = [],
+    }: { products?: readonly string[] | undefined; collections?: readonly string[] | undefined },
+  ) => [...products, ...collections.flatMap((c) => IN[c]!)].includes(id);
+  const plainly = (): boolean => {
+    switch (each.when) {
+      case "pages":
+        return [...(each.sorts ?? []), ...(each.pages ?? []).map((id) => `= ${id}`)].some(
+          (one) => one === at.sort || one === `= ${at.page}`,
+        );
+      case "goods": {
+        const [ask] = each.asks ?? [];
+        if (at.product === undefined) return !ask && (each.collections ?? []).some((c) => c === at.collection);
+        if (ask?.field === "price") return PRICES[at.product]! < Number(ask.value);
+        if (ask?.field === "tag") return NEW.includes(at.product);
+        return inNamed(at.product, each);
+      }
+      case "visitor":
+        if (each.is === "came") return who.visitor.by === each.by;
+        return {
+          new: who.visitor.visits === 1,
+          returning: who.visitor.visits === 2,
+          subscribed: who.visitor.isSubscribed,
+        }[each.is];
+      case "cart": {
+        const { count, worth, products } = who.cart;
+        if (each.asks === "empty") return count === 0;
+        if (each.asks === "goods") return products.some((id) => inNamed(id, each));
+        const n = each.asks === "worth" ? worth : count;
+        return !(n < (each.from ?? -1)) && !(n >= (each.under ?? 1e9));
+      }
+      case "country":
+        return each.countries.some((code) => code === who.country);
+      default:
+        throw new Error("no matter of time here");
     }
-    const isOn = (day: Date) => !rule.days || rule.days.includes(((day.getUTCDay() + 6) % 7) + 1);
-    const begin = rule.from ? minuteOf(rule.from) : 0;
-    const end = rule.until ? minuteOf(rule.until) : 24 * 60;
-    const yesterday = new Date(+now - 24 * 60 * 60_000);
-    const length = end > begin ? end - begin : end + 24 * 60 - begin;
-    return (
-      (isOn(now) && minute(now) >= begin && minute(now) < begin + length) ||
-      (isOn(yesterday) && minute(now) + 24 * 60 < begin + length)
-    );
-  });
+  };
+  return each.not ? !plainly() : plainly();
 }
 
+const allMeant = (all: readonly Condition[], at: PageShown, who: Person): boolean =>
+  !all.some((each) => !(each.when === "any" ? each.of : [each]).some((one) => means(one, at, who)));
+
 describe("whether conditions hold", () => {
-  it("is what another evaluator says, at any time", () => {
-    // On the 29th of February the other evaluator begins a day later in other years.
-    const noLeap = conditions.filter((all) => !JSON.stringify(all).includes("-02-29"));
+  it("is what another evaluator says, on any page and for anybody", () => {
     fc.assert(
-      fc.property(noLeap, at, (all, clock) => {
-        expect(holdsAt(all, clock)).toBe(bruteForce(all, clock));
+      fc.property(conditions, page, person, (all, at, who) => {
+        const asked = { clock, on, page: at, person: who, goods: FEW_GOODS };
+        expect(holds(all, asked)).toBe(allMeant(all, at, who));
+        expect(against(all, asked) === undefined).toBe(allMeant(all, at, who));
       }),
-      { numRuns: 2_000 },
+      { numRuns: 5_000 },
     );
   });
 
-  it.each([
-    ["2026-12-30T09:00", true],
-    ["2027-01-06T00:00", false],
-    ["2031-12-24T00:00", true],
-    ["2031-12-23T23:59", false],
-  ])("every year over the turn of the year, at %s: %s", (clock, holds) => {
-    const rule = { when: "dates", from: "2026-12-24T00:00", until: "2027-01-06T00:00", yearly: true } as const;
-    expect(holdsAt([rule], clock)).toBe(holds);
+  it("is said without knowing the page or the shopper only where these could not change it", () => {
+    fc.assert(
+      fc.property(conditions, page, person, fc.boolean(), fc.boolean(), (all, at, who, withPage, withPerson) => {
+        const known = holds(all, {
+          clock,
+          on,
+          goods: FEW_GOODS,
+          page: withPage ? at : undefined,
+          person: withPerson ? who : undefined,
+        });
+        if (known !== undefined) expect(known).toBe(allMeant(all, at, who));
+        if (withPage && withPerson) expect(known).toBeDefined();
+      }),
+      { numRuns: 3_000 },
+    );
   });
 
-  it.each([
-    ["2026-11-27T23:30", true],
-    ["2026-11-28T01:59", true],
-    ["2026-11-28T02:00", false],
-    ["2026-11-28T23:30", false],
-  ])("Friday night goes on past midnight, at %s: %s", (clock, holds) => {
-    expect(holdsAt([{ when: "times", days: [5], from: "22:00", until: "02:00" }], clock)).toBe(holds);
+  it("depends on who looks only where it says so", () => {
+    fc.assert(
+      fc.property(conditions, page, person, person, (all, at, one, other) => {
+        const asks = personalIn(all);
+        const same = {
+          visitor: asks.has("visitor") ? other.visitor : one.visitor,
+          cart: asks.has("cart") ? other.cart : one.cart,
+          country: asks.has("country") ? other.country : one.country,
+        };
+        const as = (who: Person) => holds(all, { clock, on, page: at, person: who, goods: FEW_GOODS });
+        expect(as(same)).toBe(as(other));
+      }),
+      { numRuns: 1_000 },
+    );
   });
 });
 
-describe("when that changes", () => {
-  it("is never before the time that is given, and nothing is left out", () => {
+describe("where conditions hold", () => {
+  it("counts the pages on which somebody can see it, and says when nobody ever can", () => {
     fc.assert(
-      fc.property(conditions, at, (all, clock) => {
-        const next = nextChangeOf(all, clock);
-        const from = Date.parse(`${clock}:00Z`);
-        const to = next === undefined ? from + 40 * 48 * HALF_HOUR : Date.parse(`${next}:00Z`);
-        expect(next === undefined || next > clock).toBe(true);
-        const last = Math.min(to, from + 40 * 48 * HALF_HOUR);
-        for (let m = from; m < last; m += HALF_HOUR) expect(holdsAt(all, clockOf(m))).toBe(holdsAt(all, clock));
+      fc.property(conditions, (all) => {
+        const { pages, can } = reachOf(all, PAGES, clock, on, FEW_GOODS);
+        const can2 = PAGES.some((at) => PERSONS.some((who) => allMeant(all, at, who)));
+        expect(can).toBe(can2);
+        const shown = PAGES.filter((at) => PERSONS.some((who) => allMeant(all, at, who))).length;
+        // Rules of shoppers that contradict one another are found by `can`.
+        expect(pages).toBeGreaterThanOrEqual(shown);
       }),
-      { numRuns: 300 },
+      { numRuns: 400 },
     );
   });
 
-  it("for good, or for the first time after, is said of a part as a whole", () => {
-    fc.assert(
-      fc.property(conditions, at, (all, clock) => {
-        const { shows, until } = outlook(all, clock);
-        expect(shows).toBe(holdsAt(all, clock));
-        const from = Date.parse(`${clock}:00Z`);
-        let first: string | undefined;
-        for (let m = from; m < from + 60 * 48 * HALF_HOUR && !first; m += HALF_HOUR)
-          if (holdsAt(all, clockOf(m)) !== shows) first = clockOf(m);
-        if (first) expect(until).toBe(first);
-        else if (until) expect(Date.parse(`${until}:00Z`)).toBeGreaterThanOrEqual(from + 60 * 48 * HALF_HOUR);
-      }),
-      { numRuns: 300 },
-    );
-  });
-
-  it.each<readonly [string, readonly Condition[], string, ReturnType<typeof outlook>]>([
+  it.each<readonly [string, readonly Condition[], boolean]>([
     [
-      "what is over",
-      [{ when: "dates", until: "2026-11-01T00:00" }],
-      "2026-11-30T12:00",
-      { shows: false, until: undefined },
-    ],
-    [
-      "what goes on",
-      [{ when: "dates", from: "2026-11-01T00:00" }],
-      "2026-11-30T12:00",
-      { shows: true, until: undefined },
-    ],
-    [
-      "hours that begin years after",
+      "product pages that are the cart",
       [
-        { when: "dates", from: "2030-06-01T00:00" },
-        { when: "times", days: [1], from: "09:00", until: "10:00" },
+        { when: "pages", sorts: ["product"] },
+        { when: "pages", sorts: ["cart"] },
       ],
-      "2026-11-30T12:00",
-      { shows: false, until: "2030-06-03T09:00" },
+      false,
     ],
+    ["goods that there are none of", [{ when: "goods", asks: [{ field: "price", op: "from", value: "1000" }] }], false],
     [
-      "a leap day",
-      [{ when: "dates", from: "2028-02-29T00:00", until: "2028-03-01T00:00", yearly: true }],
-      "2028-03-01T00:00",
-      { shows: false, until: "2032-02-29T00:00" },
-    ],
-    [
-      "a weekday that the dates leave out",
+      "somebody new who comes again",
       [
-        { when: "dates", from: "2026-11-30T00:00", until: "2026-12-02T00:00" },
-        { when: "times", days: [7] },
+        { when: "visitor", is: "new" },
+        { when: "visitor", is: "returning" },
       ],
-      "2026-11-30T12:00",
-      { shows: false, until: undefined },
+      false,
     ],
-  ])("%s", (_what, all, clock, expected) => expect(outlook(all, clock)).toEqual(expected));
+    [
+      "an empty cart worth something",
+      [
+        { when: "cart", asks: "empty" },
+        { when: "cart", asks: "worth", from: 1_000 },
+      ],
+      false,
+    ],
+    [
+      "a cart between two amounts",
+      [
+        { when: "cart", asks: "worth", from: 1_000, under: 5_000 },
+        { when: "cart", asks: "worth", from: 4_999 },
+      ],
+      true,
+    ],
+    [
+      "two countries at once",
+      [
+        { when: "country", countries: ["IE"] },
+        { when: "country", countries: ["FR"] },
+      ],
+      false,
+    ],
+    [
+      "one of two that contradict",
+      [
+        {
+          when: "any",
+          of: [
+            { when: "visitor", is: "new" },
+            { when: "visitor", is: "returning" },
+          ],
+        },
+      ],
+      true,
+    ],
+  ])("%s", (_what, all, can) => expect(reachOf(all, PAGES, clock, on, FEW_GOODS).can).toBe(can));
 });
 
-it.each<readonly [readonly Condition[], string]>([
-  [[], "at any time"],
+// What `explain` says, read back: each rule begins in a way of its own.
+const READ: readonly (readonly [RegExp, (m: RegExpExecArray) => Rule])[] = [
+  [/^on all pages but (.*)$/, ([, list]) => ({ ...pagesFrom(list!), not: true })],
+  [/^on (.*)$/, ([, list]) => pagesFrom(list!)],
+  [/^(not )?for (.*)$/, ([, not, list]) => ({ ...goodsFrom(list!), not: not ? true : undefined })],
+  [/^to visitors from anywhere but (.*)$/, ([, list]) => ({ when: "country", countries: names(list!), not: true })],
+  [/^to visitors from (.*)$/, ([, list]) => ({ when: "country", countries: names(list!), not: undefined })],
   [
-    [{ when: "dates", from: "2026-10-24T00:00", until: "2026-11-04T18:30" }],
-    "from 24 Oct 2026 until 4 Nov 2026, 18:30",
+    /^(not )?to those who came by a link with “from=(.*)”$/,
+    ([, not, by]) => ({ when: "visitor", is: "came", by: by!, not: not ? true : undefined }),
   ],
   [
-    [{ when: "dates", from: "2026-10-24T00:00", until: "2026-11-04T00:00", yearly: true }],
-    "every year from 24 Oct until the end of 3 Nov",
+    /^(not )?to (new visitors|visitors who come again|those who get your letters)$/,
+    ([, not, who]) => ({
+      when: "visitor",
+      is: who === "new visitors" ? "new" : who === "visitors who come again" ? "returning" : "subscribed",
+      not: not ? true : undefined,
+    }),
   ],
-  [[{ when: "times", days: [5, 1], from: "09:00", until: "17:00" }], "on Mondays and Fridays, between 09:00 and 17:00"],
+  [/^(while|unless) the cart is empty$/, ([, how]) => ({ when: "cart", asks: "empty", not: turned(how) })],
   [
+    /^(while|unless) the cart is worth (\d+)p or more, but less than (\d+)p$/,
+    ([, how, from, under]) => ({
+      when: "cart",
+      asks: "worth",
+      from: Number(from),
+      under: Number(under),
+      not: turned(how),
+    }),
+  ],
+  [
+    /^(while|unless) (\d+) or more pieces are in the cart$/,
+    ([, how, from]) => ({ when: "cart", asks: "number", from: Number(from), not: turned(how) }),
+  ],
+  [
+    /^(while|unless) the cart holds (.*)$/,
+    ([, how, list]) => ({ when: "cart", asks: "goods", products: ids("product", list!), not: turned(how) }),
+  ],
+];
+const turned = (how: string | undefined) => (how === "unless" ? (true as const) : undefined);
+const names = (list: string) => list.split(/, | and /);
+const ids = (what: string, list: string) => [...list.matchAll(new RegExp(`“${what} (.*?)”`, "g"))].map(([, id]) => id!);
+const SORTS: Readonly<Record<string, string>> = {
+  "the home page": "home",
+  "product pages": "product",
+  "collection pages": "collection",
+  posts: "post",
+  "other pages of your own": "page",
+  "the search page": "search",
+  "the cart": "cart",
+  "the page for what isn’t found": "not-found",
+  "short messages": "other",
+};
+const pagesFrom = (list: string): Rule => {
+  const pages = ids("page", list);
+  return pages.length
+    ? { when: "pages", pages, not: undefined }
+    : { when: "pages", sorts: names(list).map((each) => SORTS[each]) as never, not: undefined };
+};
+const goodsFrom = (list: string): Rule => {
+  const [products, collections] = [ids("product", list), ids("collection", list)];
+  if (products.length) return { when: "goods", products };
+  if (collections.length) return { when: "goods", collections };
+  return list.includes("price")
+    ? { when: "goods", asks: [{ field: "price", op: "under", value: /less than “(.*)”/.exec(list)![1]! }] }
+    : { when: "goods", asks: [{ field: "tag", op: "is", value: /tag is “(.*)”/.exec(list)![1]! }] };
+};
+
+describe("conditions in words", () => {
+  it("say all of it: read back, they are the same", () => {
+    fc.assert(
+      fc.property(rule, (each) => {
+        const words = explain([each], BY_ID);
+        const [how, make] = READ.find(([pattern]) => pattern.test(words)) ?? [];
+        expect(make, words).toBeDefined();
+        const { not, ...rest } = each;
+        expect(make!(how!.exec(words)!)).toEqual({ ...rest, not });
+      }),
+      { numRuns: 1_000 },
+    );
+  });
+
+  it.each<readonly [readonly Condition[], string]>([
     [
-      { when: "dates", from: "2026-12-01T00:00" },
-      { when: "times", days: [1, 2, 3, 4, 5] },
+      [
+        { when: "pages", sorts: ["product"] },
+        { when: "goods", collections: ["kites"] },
+        { when: "dates", from: "2026-10-24T00:00", until: "2026-11-05T00:00" },
+        { when: "visitor", is: "new" },
+      ],
+      "on product pages, for goods of “collection kites”, from 24 Oct 2026 until the end of 4 Nov 2026, to new visitors",
     ],
-    "from 1 Dec 2026, on weekdays",
-  ],
-])("conditions are said in words: %j", (all, words) => expect(explain(all)).toBe(words));
+    [
+      [
+        {
+          when: "any",
+          of: [
+            { when: "visitor", is: "returning" },
+            { when: "cart", asks: "worth", from: 3_000 },
+          ],
+        },
+      ],
+      "either to visitors who come again or while the cart is worth 3000p or more",
+    ],
+    [
+      [
+        {
+          when: "goods",
+          products: ["a"],
+          asks: [
+            { field: "reduced", op: "yes", value: "" },
+            { field: "attribute", name: "Colour", op: "isnt", value: "red" },
+          ],
+          not: true,
+        },
+      ],
+      "not for “product a” that are reduced and whose “Colour” is not “red”",
+    ],
+    [[{ when: "times", days: [6, 7], not: true }], "not on weekends"],
+  ])("%j", (all, words) => expect(explain(all, BY_ID)).toBe(words));
+});
+
+it("what is named is found and changed, wherever it stands, and stays the same object where nothing is", () => {
+  const all: readonly Condition[] = [
+    { when: "pages", pages: ["about"] },
+    {
+      when: "any",
+      of: [
+        { when: "goods", products: ["a"], collections: ["kites"] },
+        { when: "cart", asks: "goods", products: ["b"] },
+      ],
+    },
+  ];
+  const seen: string[] = [];
+  expect(mapNamed(all, ({ to, id }) => (seen.push(`${to} ${id}`), id))).toBe(all);
+  expect(seen).toEqual(["page about", "product a", "collection kites", "product b"]);
+  expect(JSON.stringify(mapNamed(all, ({ id }) => (id === "b" ? "z" : id)))).toContain('"products":["z"]');
+});
 
 it.each<readonly [unknown, RegExp]>([
-  [[{ when: "dates", from: "2026-11-04T00:00", until: "2026-10-24T00:00" }], /before it begins/],
-  [[{ when: "dates", from: "2026-10-24T00:00", yearly: true }], /begins and one it ends/],
-  [[{ when: "dates", from: "2026-01-01T00:00", until: "2027-06-01T00:00", yearly: true }], /within the year/],
-  [[{ when: "dates", from: "2026-02-30T00:00" }], /date and a time/],
-  [[{ when: "times", days: [] }], /at least one day/],
-  [[{ when: "times", from: "25:00" }], /time/],
+  [[{ when: "pages" }], /at least one page/],
+  [[{ when: "goods" }], /Choose goods/],
+  [[{ when: "goods", asks: [{ field: "price", op: "under", value: "much" }] }], /not a number/],
+  [[{ when: "visitor", is: "came", by: " " }], /after “from=”/],
+  [[{ when: "cart", asks: "worth" }], /from how much/],
+  [[{ when: "cart", asks: "worth", from: 50, under: 20 }], /the smaller one/],
+  [[{ when: "cart", asks: "worth", from: -1 }], /less than nothing/],
+  [[{ when: "country", countries: ["ireland"] }], /countries/],
+  [[{ when: "any", of: [{ when: "visitor", is: "new" }] }], /of/],
   [
     [
-      { when: "times", days: [1] },
-      { when: "times", days: [2] },
+      {
+        when: "any",
+        of: [
+          { when: "any", of: [] },
+          { when: "visitor", is: "new" },
+        ],
+      },
     ],
-    /one rule of each sort/,
+    /of/,
   ],
+  [Array.from({ length: 21 }, () => ({ when: "visitor", is: "new" })), /too many rules/],
 ])("what can't be is refused: %j", (all, why) => {
-  const parsed = conditionsSchema.safeParse(all);
-  expect(JSON.stringify(parsed.error?.issues)).toMatch(why);
+  expect(JSON.stringify(conditionsSchema.safeParse(all).error?.issues)).toMatch(why);
 });

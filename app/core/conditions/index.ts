@@ -1,16 +1,43 @@
+export { clockWords, daysWords, endOfDay, endWords, listed, type DateRule, type TimeRule } from "./times";
 export {
-  clockWords,
   conditionsSchema,
-  daysWords,
-  endOfDay,
-  endWords,
-  explain,
-  holdsAt,
+  mapNamed,
+  PAGE_SORTS,
+  personalIn,
+  rulesIn,
+  type AnyOf,
+  type CartRule,
+  type Condition,
+  type CountryRule,
+  type GoodsRule,
+  type Named,
+  type PageRule,
+  type PageSort,
+  type Personal,
+  type Rule,
+  type VisitorRule,
+} from "./rules";
+export {
+  against,
+  askedIn,
+  goodsHold,
+  holds,
   nextChangeOf,
   outlook,
-  type Condition,
-  type DateRule,
+  ruleHolds,
+  type Asked,
   type Outlook,
-  type TimeRule,
-} from "./conditions";
-export { conditionsOf, draftOn, nextTimed, showsAt, timedOutcome } from "./timed";
+} from "./holds";
+export { explain, PAGE_SORT_WORDS, ruleWords, type Names } from "./words";
+export { comingIn, type Coming } from "./coming";
+export { reachOf, type Reach } from "./reach";
+export {
+  conditionsOf,
+  draftOn,
+  nextTimed,
+  partsOutcome,
+  personalParts,
+  showsIn,
+  timedOutcome,
+  type PersonalParts,
+} from "./draft-on";

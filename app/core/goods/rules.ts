@@ -45,7 +45,8 @@ export type CollectionRules = { readonly all: boolean; readonly rules: readonly 
 const NUMBERS: ReadonlySet<RuleField> = new Set(["price", "stock", "weight", "age", "rating"]);
 export const isNumberRule = (field: RuleField): boolean => NUMBERS.has(field);
 
-const ruleSchema: z.ZodType<Rule> = z
+/** A rule that can be kept, with a reason where it can't. */
+export const ruleSchema: z.ZodType<Rule> = z
   .strictObject({
     field: z.enum(Object.keys(RULE_FIELDS) as [RuleField, ...RuleField[]]),
     name: z.string().max(80).optional(),

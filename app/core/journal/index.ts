@@ -98,7 +98,8 @@ export function journalOfFeed(documents: Documents, path: string): SitePage | un
   return journal?.props.journal && !journal.props.hidden ? journal : undefined;
 }
 
-type Ahead = { readonly page: PageDocument; readonly at: string };
+/** A post with the date from which it is out. */
+export type Ahead = { readonly page: PageDocument; readonly at: string };
 const scheduled = new WeakMap<Documents, readonly Ahead[]>();
 
 /** Posts that have a date and are not hidden, earliest first. */
@@ -167,3 +168,7 @@ export function draftAt(draft: Draft, clock: string): Draft {
   shownAt.set(draft, { count, draft: made });
   return made;
 }
+
+/** Posts that are ahead of a time, as clocks of the shop show it, the next one first. */
+export const postsAhead = (documents: Documents, clock: string): readonly Ahead[] =>
+  scheduledIn(documents).slice(postsOut(documents, clock).count);

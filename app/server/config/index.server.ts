@@ -34,6 +34,12 @@ const schema = z.object({
     .transform((text) => text.split(",").map((part) => part.trim()))
     .transform((parts) => parts.filter(Boolean))
     .pipe(z.array(z.string().regex(/^(?:loopback|linklocal|uniquelocal|[\da-f.:]+(?:\/\d{1,3})?)$/i, "are addresses"))),
+  /** A header in which what stands in front of the shops says in which country somebody is, by its code of two letters. */
+  ZEST_COUNTRY_HEADER: z
+    .string()
+    .regex(/^[\w-]{1,60}$/, "is the name of a header, like X-Country")
+    .transform((name) => name.toLowerCase())
+    .optional(),
   /** Accounts that may be made from one place in an hour. */
   ZEST_ACCOUNTS_PER_HOUR: z.coerce.number().int().min(1).max(1_000_000).default(20),
   /** `1`: the demo shop is loaded into an empty database, and the sign-in page offers its account. */
@@ -61,6 +67,8 @@ export type Config = {
   /** Where browsers load the frames of sellers' own code; undefined: beside the shops, under a name that no shop can have. */
   readonly codeOrigin: string | undefined;
   readonly trustedProxies: readonly string[];
+  /** The header that says the country of whoever asks, in small letters; undefined: their browser's language says it. */
+  readonly countryHeader: string | undefined;
   readonly accountsPerHour: number;
   readonly demo: boolean;
   readonly demoReset: boolean;
@@ -95,6 +103,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     shopOrigin: data.ZEST_SHOP_ORIGIN ?? localShopOrigin(data.ZEST_SHOP_PORT),
     codeOrigin: data.ZEST_CODE_ORIGIN,
     trustedProxies: data.ZEST_TRUSTED_PROXIES,
+    countryHeader: data.ZEST_COUNTRY_HEADER,
     demo: data.ZEST_DEMO === "1",
     demoReset: data.ZEST_DEMO_RESET === "1",
   };

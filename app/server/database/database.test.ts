@@ -117,6 +117,25 @@ describe("the schema", () => {
 });
 
 describe("locks", () => {
+  it("that wait for one another are let go, and both do what they were about to", async () => {
+    const [one, other] = [(await ownerWithShop()).shop.id, (await ownerWithShop()).shop.id];
+    let both = () => {};
+    const bothHold = new Promise<void>((done) => (both = done));
+    let holding = 0;
+    const inTurn = (first: string, second: string) =>
+      atomically(async (transaction) => {
+        await lockState(first, "goods", transaction);
+        if (++holding === 2) both();
+        await bothHold;
+        await lockState(second, "goods", transaction);
+        await countUp(second, "pictures", transaction);
+        return second;
+      });
+    expect(await Promise.all([inTurn(one, other), inTurn(other, one)])).toEqual([other, one]);
+    // One of them had to begin anew.
+    expect(holding).toBe(3);
+  });
+
   /** Runs `meanwhile` while somebody else is in the middle of changing this of the shop. */
   const during = async (shopId: string, state: State, meanwhile: () => Promise<unknown>): Promise<void> => {
     let release = () => {};

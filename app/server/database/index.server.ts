@@ -157,12 +157,23 @@ async function up(sequelize: Sequelize): Promise<readonly string[]> {
   return (await umzug.up()).map((m) => m.name);
 }
 
+/** How often work is tried that others are in the way of. */
+const MOST_TRIES = 5;
+
 /**
  * Runs `work` in one database transaction: all of it is stored, or none. Every query in it has to be given the
- * transaction; one that is not throws, because it would wait for a second connection.
+ * transaction; one that is not throws, because it would wait for a second connection. Where two of them wait for one another, MariaDB
+ * takes one back as if it had not begun, and it is done once more: `work` does nothing that a second time would spoil.
  */
-export const atomically = <T>(work: (transaction: Transaction) => Promise<T>): Promise<T> =>
-  database().transaction((transaction) => inside.run(transaction, () => work(transaction)));
+export async function atomically<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await database().transaction((transaction) => inside.run(transaction, () => work(transaction)));
+    } catch (error) {
+      if (tries === MOST_TRIES || !codesOf(error).includes("ER_LOCK_DEADLOCK")) throw error;
+    }
+  }
+}
 
 export async function disconnect(): Promise<void> {
   await connection?.close();

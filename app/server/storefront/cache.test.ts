@@ -12,6 +12,7 @@ import { pageAt, type ServedPage } from "./pages";
 const pageOf = (bytes: number): ServedPage => ({
   status: 200,
   hash: "",
+  isPersonal: false,
   styleHash: "",
   permissions: new Set(),
   bytes: () => Buffer.alloc(bytes),

@@ -12,6 +12,7 @@ import { draftLinkEnds } from "../publishing/index.server";
 import type { Shop } from "../shops/index.server";
 import { contentOf, drawn, inTurn, messagePage, picturesNow, targetOf, type ServedPage } from "./pages";
 import { cookieOf, originOf, send, shopOf, type Locals } from "./sending";
+import { contentForOne } from "./visitors";
 
 // The draft of a shop, at the shop's own address, for whoever has a link to it that is still good. It is drawn anew each time, and
 // nothing between here and the browser keeps it.
@@ -28,15 +29,17 @@ export async function contentFor(response: Response): Promise<ShopContent | unde
     goodsOf(shop, situationNow(shop)),
     picturesNow(shop),
   ]);
-  const clock = clockOf(situationNow(shop));
+  const situation = situationNow(shop);
+  const clock = clockOf(situation);
   return {
-    draft: draftOn(draftAt(publishable(draft), clock), clock),
+    draft: draftOn(draftAt(publishable(draft), clock), { clock }),
     goods,
     pictures,
     currency: shop.currency,
     locale: shop.locale,
     moneyFormat: shop.moneyFormat,
     codeOrigin: codeOrigin(),
+    situation,
   };
 }
 
@@ -50,7 +53,7 @@ export async function draftPage(request: Request, response: Response): Promise<S
 }
 
 /** A page for whoever asks alone; of the draft with a strip that says so. */
-export function drawnFor(
+export async function drawnFor(
   request: Request,
   response: Response,
   status: number,
@@ -59,7 +62,8 @@ export function drawnFor(
 ): Promise<ServedPage> {
   const { draftUntil } = response.locals as Locals;
   const strip = draftUntil === undefined ? undefined : stripOf(draftUntil, shopOf(response));
-  return inTurn(placeOf(request.ip ?? ""), () => drawn(status, target, content, originOf(response), "once", strip));
+  const theirs = await contentForOne(request, response, content);
+  return inTurn(placeOf(request.ip ?? ""), () => drawn(status, target, theirs, originOf(response), "once", strip));
 }
 
 const STRIP_CSS =

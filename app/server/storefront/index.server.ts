@@ -33,15 +33,19 @@ import {
   sitemapOf,
   usesFont,
 } from "./pages";
+import { linkIn } from "./came-by";
 import { TooMany } from "./gate";
 import { cookieOf, fromHere, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
 import { shopping } from "./shopping";
+import { noteLink, personOf } from "./visitors";
 
 export { letterContent } from "./lists";
 export { contentOf } from "./pages";
 
 /** At most this many words for friends are tried from one place in a minute; who knows it is known for so long. */
 const MOST_TRIES = 10;
+/** What is not the same for everybody: a browser may keep it, and asks each time whether it is still good. */
+const ASKED_EACH_TIME = "private, no-cache";
 const FRIEND_SECONDS = 30 * 86_400;
 
 let reportedAt = 0;
@@ -254,7 +258,16 @@ function whateverElse(): Express {
     if (asked !== url) return response.redirect(302, originOf(response) + asked);
     const draft = await draftPage(request, response);
     if (draft) return send(request, response, draft, FOR_ONE);
-    const page = await pageAt(shop, url, originOf(response), situationNow(shop), placeOf(request.ip ?? ""));
+    const content = linkIn(url) === undefined ? undefined : await contentOf(shop);
+    if (content) noteLink(url, response, content);
+    const page = await pageAt(
+      shop,
+      url,
+      originOf(response),
+      situationNow(shop),
+      placeOf(request.ip ?? ""),
+      (content, asks) => personOf(request, response, content, asks),
+    );
     if (page?.status === 404) {
       const [, query] = url.split(/\?(.*)/s);
       const moved = await leadsTo(shop, path);
@@ -262,7 +275,8 @@ function whateverElse(): Express {
         return response.redirect(301, `${originOf(response)}${moved}${query === undefined ? "" : `?${query}`}`);
     }
     // What friends see while the shop is closed is for them alone.
-    if (page) return send(request, response, page, (response.locals as Locals).isFriend ? FOR_ONE : undefined);
+    const cache = (response.locals as Locals).isFriend ? FOR_ONE : page?.isPersonal ? ASKED_EACH_TIME : undefined;
+    if (page) return send(request, response, page, cache);
     response.status(404).setHeader("Content-Security-Policy", "default-src 'none'");
     response
       .type("html")

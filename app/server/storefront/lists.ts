@@ -10,6 +10,7 @@ import { shopById, type Shop } from "../shops/index.server";
 import { contentFor, drawnFor } from "./draft";
 import { contentOf, messagePage } from "./pages";
 import { fromHere, originOf, perMinute, send, shopOf } from "./sending";
+import { noteSubscribed } from "./visitors";
 
 /** At most this many sign-ups, and answers to letters, from one place in a minute. */
 const MOST_PER_MINUTE = 20;
@@ -130,6 +131,7 @@ export function lists(): Router {
       address,
       page: pathIn(request, originOf(response)),
     });
+    noteSubscribed(response, true);
     return answer(200, { title: "Thank you", text });
   });
 
@@ -156,6 +158,7 @@ export function lists(): Router {
         text: "Please open the link in the letter again.",
       });
     await confirm(shopOf(response).id, token);
+    noteSubscribed(response, true);
     response.redirect(303, `${originOf(response)}/lists/yes/${encodeURIComponent(token)}`);
   });
   const letterOf = (request: Request) => {
@@ -186,6 +189,7 @@ export function lists(): Router {
         text: "Please try again in a minute.",
       });
     await leave(shopOf(response).id, token, letterOf(request));
+    noteSubscribed(response, false);
     response.redirect(303, `${originOf(response)}/lists/leave/${encodeURIComponent(token)}`);
   });
   return router;

@@ -6,11 +6,29 @@ import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/the
 import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
-import { clockOf, nextChange, outcomeOf, type Situation } from "~/core/situation";
-import { draftOn, nextTimed, timedOutcome } from "~/core/conditions";
+import { clockOf, nextChange, outcomeOf, type Person, type Situation } from "~/core/situation";
+import {
+  askedIn,
+  draftOn,
+  nextTimed,
+  partsOutcome,
+  personalParts,
+  timedOutcome,
+  type Personal,
+} from "~/core/conditions";
 import { draftAt, nextPost, postsOut } from "~/core/journal";
 import { dependsOnDay } from "~/kinds/days";
-import { movedTo, renderPage, targetAt, type Broken, type RenderedPage, type ShopContent, type Target } from "~/render";
+import {
+  movedTo,
+  ownDocuments,
+  pageShownOf,
+  renderPage,
+  targetAt,
+  type Broken,
+  type RenderedPage,
+  type ShopContent,
+  type Target,
+} from "~/render";
 import { codeOrigin } from "../config/index.server";
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
@@ -18,6 +36,7 @@ import { picturesOf } from "../pictures/index.server";
 import { formerAddresses, publishedAt, publishedDraft } from "../publishing/index.server";
 import type { Shop } from "../shops/index.server";
 import { PageCache } from "./cache";
+import { linkIn } from "./came-by";
 import { createGate } from "./gate";
 
 export type Encoding = "br" | "gzip" | "identity";
@@ -36,6 +55,8 @@ export type ServedPage = {
   readonly heads: Partial<Record<Encoding, Head>>;
   /** For `style-src`: the page's one style element, by its hash. */
   readonly styleHash: string;
+  /** It is for whoever asked: others may see it otherwise. */
+  readonly isPersonal: boolean;
   /** What its parts need to be allowed. */
   readonly permissions: ReadonlySet<Permission>;
 };
@@ -52,6 +73,7 @@ function served(status: number, { html, css, permissions }: RenderedPage, sent: 
   return {
     status,
     hash: sha(raw).slice(0, 22),
+    isPersonal: false,
     permissions,
     styleHash: `'sha256-${sha(css)}'`,
     bytes: (encoding) => (packed[encoding] ??= encoding === "identity" ? raw : pack(encoding)),
@@ -83,7 +105,7 @@ export async function contentOf(
   if (!published) return undefined;
   // Posts whose time has not come are not there yet; parts outside of theirs are not shown.
   const clock = clockOf(situation);
-  const draft = draftOn(draftAt(published, clock), clock);
+  const draft = draftOn(draftAt(published, clock), { clock });
   const [goods, pictures] = await Promise.all([goodsOf(shop, situation), picturesNow(shop)]);
   return {
     draft,
@@ -93,6 +115,7 @@ export async function contentOf(
     locale: shop.locale,
     moneyFormat: shop.moneyFormat,
     codeOrigin: codeOrigin(),
+    situation,
   };
 }
 
@@ -168,13 +191,21 @@ export async function pageAt(
   origin: string,
   situation: Situation = situationNow(shop),
   place = "",
+  /** Says what is known of whoever asks, as far as parts of the page ask for it. */
+  whoAsks?: (content: ShopContent, asks: ReadonlySet<Personal>) => Promise<Person>,
 ): Promise<ServedPage | undefined> {
-  const content = await contentOf(shop, situation);
-  if (!content) return undefined;
-  latest.set(shop.host, { content, origin });
-  const { target, status, path } = targetOf(url, content);
+  const everybodys = await contentOf(shop, situation);
+  if (!everybodys) return undefined;
+  const { target, status, path } = targetOf(url, everybodys);
+  const documentsThere = everybodys.draft.documents;
+  const personal = personalParts(documentsThere, ownDocuments(target, documentsThere, everybodys.goods));
+  const isPersonal = personal.parts.length > 0;
+  const person = isPersonal ? await whoAsks?.(everybodys, personal.asks) : undefined;
+  const content: ShopContent = person ? { ...everybodys, situation: { ...situation, person } } : everybodys;
+  latest.set(shop.host, { content: everybodys, origin });
   const part = partOf(target);
-  if (part === undefined) return inTurn(place, () => drawn(status, target, content, origin, "once"));
+  const forOne = (page: ServedPage): ServedPage => (isPersonal ? { ...page, isPersonal } : page);
+  if (part === undefined) return inTurn(place, () => forOne(drawn(status, target, content, origin, "once")));
   const axes = { day: axesOf(await goodsAsStored(shop)).day || dependsOnDay(content.draft) };
   const { documents } = (await publishedDraft(shop.publicationId!)) ?? content.draft;
   const clock = clockOf(situation);
@@ -185,10 +216,22 @@ export async function pageAt(
     nextPost(documents, clock, situation.timeZone),
     nextTimed(documents, clock, situation.timeZone),
   );
-  const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome].join(" ");
+  const who = person
+    ? partsOutcome(
+        personal,
+        askedIn({ ...situation, page: pageShownOf(target, documentsThere), person }, content.goods),
+      )
+    : "";
+  const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome, who].join(" ");
   const key = status === 404 ? `${state} ?` : `${state} ${path} ${part}`;
   // What only friends may see is never answered without asking who it is.
-  if (status === 200 && url.length <= LONGEST_ADDRESS && !closedOf(content.draft.documents).closed)
+  if (
+    status === 200 &&
+    !isPersonal &&
+    linkIn(url) === undefined &&
+    url.length <= LONGEST_ADDRESS &&
+    !closedOf(content.draft.documents).closed
+  )
     addresses.set(`${shop.id} ${url}`, { key, shop, until });
   const known = cache.get(shop.id, key);
   if (known) return known;
@@ -196,7 +239,7 @@ export async function pageAt(
     // Somebody else asked for the same, and was first.
     const made = cache.get(shop.id, key);
     if (made) return made;
-    const page = drawn(status, target, content, origin);
+    const page = forOne(drawn(status, target, content, origin));
     cache.set(shop.id, key, page);
     return page;
   });

@@ -11,6 +11,7 @@ import { ShareSection } from "../shared";
 import { AddSheet, KeepPiece } from "../add";
 import { useStudio, useStudioStore, type PaneView } from "../keeping";
 import { DEVICE_PLURAL, ShowProvider, usePageSheets } from "../panes";
+import { LookingAs } from "../looking";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
 import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider, pathOf } from "../words";
@@ -92,6 +93,7 @@ function Header({ title, page, panes }: { title: ReactNode; page: string; panes:
       {title}
       <Box sx={{ flex: 1 }} />
       <OnlyChip />
+      <LookingAs />
       <ChecksChip />
       <PageTools page={page} />
       {panes}

@@ -3,7 +3,7 @@ import { useEffect, useLayoutEffect, useState, type PointerEvent as ReactPointer
 import { createPortal } from "react-dom";
 import { resolve } from "~/core/cascade";
 import type { Rect } from "~/core/layout";
-import { clockOf } from "~/core/situation";
+import type { Asked } from "~/core/conditions";
 import { hasStyle, hasTrait, kindOf } from "~/kinds";
 import { nodeLayers } from "~/render";
 import { themeById } from "~/themes";
@@ -26,6 +26,8 @@ type MarksProps = {
   frame: Document;
   pane: PaneDevice;
   device: Device;
+  /** Where, when and as whom the pane is looked at. */
+  asked: Asked;
   hovered: string | null;
   dragging: Dragging | null;
   onGrip: (id: string, event: PointerEvent) => void;
@@ -68,12 +70,14 @@ type FrameProps = {
   hidden: readonly string[];
   /** Where else it stands, of a shared section; undefined for what is on this page alone. */
   shared: string | undefined;
+  /** Where, when and as whom the pane is looked at. */
+  asked: Asked;
   onGrip: (e: PointerEvent) => void;
 };
 
-function SelectionFrame({ frame, part, box, hidden, shared, onGrip }: FrameProps) {
+function SelectionFrame({ frame, part, box, hidden, shared, asked, onGrip }: FrameProps) {
   const name = nameOfPart(part);
-  const unseen = useStudio((s) => unseenWords(part.node, clockOf(s.situation)));
+  const unseen = unseenWords(part.node, asked);
   const isStuck = useReachesBelow(frame, box.top + box.height);
   return (
     <div
@@ -113,7 +117,19 @@ const hasSpace = (node: Part): boolean => {
 };
 
 /** Selection, hover, handles and drop place, drawn over the pane's page and outside of its layout. */
-export function Marks({ frame, pane, device, scale, hovered, dragging, held, onGrip, onPlace, onHeld }: MarksProps) {
+export function Marks({
+  frame,
+  pane,
+  device,
+  asked,
+  scale,
+  hovered,
+  dragging,
+  held,
+  onGrip,
+  onPlace,
+  onHeld,
+}: MarksProps) {
   const selected = useStudio((s) => s.selected);
   const also = useStudio((s) => s.also);
   const editing = useStudio((s) => s.editing);
@@ -170,7 +186,15 @@ export function Marks({ frame, pane, device, scale, hovered, dragging, held, onG
         <>
           {/* A thin line around what a widget stands in, so that its neighbours are seen as such. */}
           {around && boxes?.around ? <div className="zm-parent" style={boxes.around} /> : null}
-          <SelectionFrame frame={frame} part={part} box={box} hidden={hiddenElsewhere} shared={shared} onGrip={grip} />
+          <SelectionFrame
+            frame={frame}
+            part={part}
+            box={box}
+            hidden={hiddenElsewhere}
+            shared={shared}
+            asked={asked}
+            onGrip={grip}
+          />
         </>
       ) : null}
       {isAlone && section?.slots.columns ? <ColumnLines frame={frame} section={section} audience={audience} /> : null}

@@ -13,6 +13,7 @@ import {
   ShopFrame,
   ShopPage,
   useDressing,
+  useAsked,
   useTarget,
   type Sheets,
 } from "../panes";
@@ -64,6 +65,7 @@ export function Pane({ pane, page, pageSheets, fit, height, sync, onPicture, onF
   );
   const dressing = useDressing(goods, pictures, shop);
   const target = useTarget(page);
+  const asked = useAsked(target);
   const studio = useMemo(() => ({ editing, RichEditor }), [editing]);
 
   const [held, setHeld] = useState<Held | null>(null);
@@ -132,6 +134,7 @@ export function Pane({ pane, page, pageSheets, fit, height, sync, onPicture, onF
               frame={frame}
               pane={pane}
               device={device}
+              asked={asked}
               hovered={hovered}
               dragging={dragging}
               onGrip={begin}

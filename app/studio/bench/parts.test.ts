@@ -89,12 +89,14 @@ describe("parts in words", () => {
 
 describe("the plan", () => {
   it("lists what is in a section, column by column", () => {
-    const names = insideOf(main[0]!, "2026-12-01T09:00").map((g) => g.rows.map((r) => `${r.level} ${r.name}`));
+    const names = insideOf(main[0]!, { clock: "2026-12-01T09:00" }).map((g) =>
+      g.rows.map((r) => `${r.level} ${r.name}`),
+    );
     expect(names).toEqual([
       ["2 Column 1", "3 Heading", "3 Words"],
       ["2 Column 2", "3 Group", "4 Button", "4 Button"],
     ]);
-    expect(insideOf(main[1]!, "2026-12-01T09:00")).toEqual([]);
+    expect(insideOf(main[1]!, { clock: "2026-12-01T09:00" })).toEqual([]);
   });
   it.each([
     ["s1", "ArrowDown", "c1"],

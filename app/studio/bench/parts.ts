@@ -1,4 +1,4 @@
-import { showsAt } from "~/core/conditions";
+import { against, conditionsOf, type Asked, type Condition } from "~/core/conditions";
 import { pathTo, standingIn, type Draft, type Part, type Place, entryOf } from "~/core/document";
 import { accepts, kindOf, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
 
@@ -129,6 +129,20 @@ export function placeForWidget(draft: Draft, selected: string | null, widget: Pa
   return undefined;
 }
 
-/** Why shoppers don't see a part, in words; undefined where they do. */
-export const unseenWords = (node: Part, clock: string): string | undefined =>
-  !node.shown ? "not shown yet" : showsAt(node, clock) ? undefined : "not at this time";
+const AGAINST: Readonly<Record<Condition["when"], string>> = {
+  dates: "not at this time",
+  times: "not at this time",
+  pages: "not on this page",
+  goods: "not with these goods",
+  visitor: "not to this visitor",
+  cart: "not with this cart",
+  country: "not in this country",
+  any: "not as you are looking",
+};
+
+/** Why shoppers don't see a part, in words; undefined where they do. `asked`: where, when and as whom it is looked at. */
+export function unseenWords(node: Part, asked: Asked): string | undefined {
+  if (!node.shown) return "not shown yet";
+  const what = node.conditions.length ? against(conditionsOf(node), asked) : undefined;
+  return what && AGAINST[what];
+}

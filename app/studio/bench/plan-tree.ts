@@ -1,4 +1,5 @@
 import { isGroup, kindOf } from "~/kinds";
+import type { Asked } from "~/core/conditions";
 import type { Draft, Part } from "~/core/document";
 import { nameIn, partAt, unseenWords } from "./parts";
 import { standings } from "./sections";
@@ -15,30 +16,30 @@ export type PlanRow = {
 /** What stands below each other in the plan: a column with its widgets, or what a section of a fixed form holds besides. */
 export type RowGroup = { readonly key: string; readonly rows: readonly PlanRow[] };
 
-function rowsOf(node: Part, parent: Part, level: number, clock: string): PlanRow[] {
+function rowsOf(node: Part, parent: Part, level: number, asked: Asked): PlanRow[] {
   const own: PlanRow = {
     id: node.id,
     kind: node.kind,
     name: nameIn(node, parent),
     level,
-    unseen: unseenWords(node, clock),
+    unseen: unseenWords(node, asked),
   };
   return [
     own,
-    ...Object.values(node.slots).flatMap((inside) => inside.flatMap((n) => rowsOf(n, node, level + 1, clock))),
+    ...Object.values(node.slots).flatMap((inside) => inside.flatMap((n) => rowsOf(n, node, level + 1, asked))),
   ];
 }
 
-/** What is in a section, group by group; nothing where it holds nothing. `clock`: what the shop’s clocks show. */
-export function insideOf(section: Part, clock: string): readonly RowGroup[] {
+/** What is in a section, group by group; nothing where it holds nothing. `asked`: where, when and as whom it is looked at. */
+export function insideOf(section: Part, asked: Asked): readonly RowGroup[] {
   const columns = section.slots.columns;
-  if (columns) return columns.map((c) => ({ key: c.id, rows: rowsOf(c, section, 2, clock) }));
+  if (columns) return columns.map((c) => ({ key: c.id, rows: rowsOf(c, section, 2, asked) }));
   if (kindOf(section)?.definition.eachIs !== undefined)
     return Object.values(section.slots)
       .flat()
-      .map((each) => ({ key: each.id, rows: rowsOf(each, section, 2, clock) }));
+      .map((each) => ({ key: each.id, rows: rowsOf(each, section, 2, asked) }));
   const widgets = section.slots.widgets ?? section.slots.placed ?? [];
-  return widgets.length ? [{ key: section.id, rows: widgets.flatMap((w) => rowsOf(w, section, 2, clock)) }] : [];
+  return widgets.length ? [{ key: section.id, rows: widgets.flatMap((w) => rowsOf(w, section, 2, asked)) }] : [];
 }
 
 const siblingsOf = (parent: Part | undefined, id: string): readonly Part[] =>

@@ -11,6 +11,7 @@ import {
 } from "react";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import { whereWords } from "../shared";
+import { useAsked, useTarget } from "../panes";
 import { INK, useLatest, VISUALLY_HIDDEN } from "../ui";
 import type { BenchActions } from "./actions";
 import { useCarry } from "./carry";
@@ -21,7 +22,6 @@ import { insideOf, neighbourOf } from "./plan-tree";
 import { standings } from "./sections";
 import { useSectionDrag } from "./use-drag";
 import { entryOf, sharedOf, type Draft } from "~/core/document";
-import { clockOf } from "~/core/situation";
 import { useWires } from "./wireframe";
 import { GAP, Insertion, Item, ITEM, Row, type Hands } from "./plan-parts";
 
@@ -63,7 +63,7 @@ const Strip = memo(function Strip({
   onReveal,
 }: PlanProps & { draft: Draft }) {
   const store = useStudioStore();
-  const clock = useStudio((s) => clockOf(s.situation));
+  const asked = useAsked(useTarget(page));
   const problems = useFindingsBySection(draft);
   const wires = useWires(frame, draft);
   const carry = useCarry();
@@ -74,7 +74,7 @@ const Strip = memo(function Strip({
   const items = useRef(new Map<string, HTMLElement>());
   const all = standings(draft, page);
   const open = selected ? partAt(draft, selected)?.path[0] : undefined;
-  const groups = open ? insideOf(open, clock) : [];
+  const groups = open ? insideOf(open, asked) : [];
   const openWidth = groups.length ? groups.length * (COLUMN + 6) + 10 : 0;
   const openIndex = all.findIndex((s) => s.node.id === open?.id);
   const offset = (index: number) => index * (ITEM + GAP) + (openIndex >= 0 && index > openIndex ? openWidth : 0);
@@ -191,7 +191,7 @@ const Strip = memo(function Strip({
             const where = shared === undefined ? undefined : whereWords(draft.documents, shared);
             const isOpen = index === openIndex && groups.length > 0;
             const found = problems.get(node.id) ?? 0;
-            const unseen = unseenWords(node, clock);
+            const unseen = unseenWords(node, asked);
             const item = (
               <Item
                 key={node.id}
@@ -202,7 +202,7 @@ const Strip = memo(function Strip({
                 isChosen={isChosen(node.id)}
                 isStop={node.id === focusable}
                 isDragged={dragging?.id === node.id}
-                isOpen={insideOf(node, clock).length ? isOpen : undefined}
+                isOpen={insideOf(node, asked).length ? isOpen : undefined}
                 where={where}
                 problems={found}
                 wire={wires.get(node.id)}

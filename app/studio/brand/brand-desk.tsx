@@ -16,6 +16,7 @@ import { memo, useCallback, useMemo, useState } from "react";
 import { ROLE_WORDS, setName, SET_NAMES, VISIONS, type Vision } from "~/core/theme";
 import { addressOf, onePageOfEachKind, partById, TARGET_KINDS, targetAt, targetName } from "~/render";
 import { useStudio } from "../keeping";
+import { LookingAs } from "../looking";
 import { INK, ON_LEMON, useBehind, useKeys, useWhenChanged } from "../ui";
 import { createDesk, DeskProvider, useDesk, useDeskStore, type DeskView } from "./desk";
 import { PanesArea } from "./panes-area";
@@ -204,6 +205,7 @@ const DeskBar = memo(function DeskBar({ isNarrow, onSheet }: { isNarrow: boolean
     <Box sx={{ display: "flex", alignItems: "center", gap: 0.75, px: 1.5, height: 44, flex: "none" }}>
       <PageChoice />
       <Box sx={{ flex: 1 }} />
+      <LookingAs />
       <Tooltip describeChild title="A click in a pane styles what is clicked, or follows its link (W)">
         <ToggleButtonGroup
           exclusive

@@ -410,6 +410,7 @@ function Selected({ page }: { page: string }) {
 
       <WhenItShows
         ids={ids}
+        document={part.document}
         name={name}
         shown={nodes.every((n) => n.shown)}
         conditions={

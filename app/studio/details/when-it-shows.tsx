@@ -1,17 +1,19 @@
 import { Box, FormControlLabel, Switch, Typography } from "@mui/material";
 import { memo } from "react";
 import { resolve, type Layer } from "~/core/cascade";
-import { setShown, setStyle } from "~/core/commands";
+import { setConditions, setShown, setStyle } from "~/core/commands";
 import { DEVICES, type Device } from "~/core/document";
 import { useStudioStore } from "../keeping";
 import { INK } from "../ui";
+import { WhenSentence } from "../when";
 import { Group } from "./group";
-import { Times } from "./times";
 
 const HIDE_WORDS: Readonly<Record<Device, string>> = { phone: "Phones", tablet: "Tablets", wide: "Wide screens" };
 
 type WhenProps = {
   ids: readonly string[];
+  /** The document in which they stand. */
+  document: string;
   name: string;
   shown: boolean;
   /** As JSON, so that other changes of a part are none of this; undefined where several parts differ in it. */
@@ -21,7 +23,15 @@ type WhenProps = {
 };
 
 /** Whether parts are in the shop, and on which devices. */
-export const WhenItShows = memo(function WhenItShows({ ids, name, shown, conditions, layers, canHide }: WhenProps) {
+export const WhenItShows = memo(function WhenItShows({
+  ids,
+  document,
+  name,
+  shown,
+  conditions,
+  layers,
+  canHide,
+}: WhenProps) {
   const store = useStudioStore();
   const now = () => store.getState();
   return (
@@ -35,7 +45,14 @@ export const WhenItShows = memo(function WhenItShows({ ids, name, shown, conditi
           {shown ? "Goes to the shop when you publish." : "You see it here; shoppers don’t."}
         </Typography>
       </Box>
-      {shown ? <Times ids={ids} name={name} conditions={conditions} /> : null}
+      {shown ? (
+        <WhenSentence
+          key={ids.join(" ")}
+          conditions={conditions}
+          document={document}
+          onSet={(asked) => now().run(setConditions(now().draft, ids, asked, name)) ?? undefined}
+        />
+      ) : null}
       {canHide ? (
         <Box role="group" aria-label="Devices it shows on">
           {DEVICES.map((device) => {

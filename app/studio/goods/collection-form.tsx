@@ -30,13 +30,12 @@ import { madeFromCollection } from "~/render";
 import { useStudio } from "../keeping";
 import { PicturePicker } from "../pictures";
 import { hostOf, SharingForm } from "../sharing";
-import { INK, useWhenChanged } from "../ui";
+import { RuleRow, INK, useWhenChanged } from "../ui";
 import { useChange, useGoods, useSay, type Problem } from "./data";
 import { useRemoval } from "./removal";
 import { LayoutChoice } from "./layout-choice";
 import { Choice, Group, Row } from "./product-form";
 import { Sorting, SortTile } from "./sorting";
-import { RuleRow } from "./rule-row";
 
 const TWO_LINES = {
   display: "-webkit-box",
@@ -302,6 +301,7 @@ export function CollectionForm({
             </Box>
             {collection.rules.rules.map((rule, i) => (
               <RuleRow
+                products={products}
                 key={i}
                 rule={rule}
                 onChange={(next) =>

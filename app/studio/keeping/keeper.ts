@@ -175,14 +175,11 @@ export function startKeeper(store: StudioStore): Keeper {
 
   /** Fetches what other tabs and people have kept. */
   const pull = async (): Promise<boolean> => {
-    const { situation, setNow, draft } = store.getState();
+    const { now: known, situation, setNow, draft } = store.getState();
     const now = Date.now();
     // A studio that stays open over midnight shows the new day, and what shows from an hour on from that hour on.
     const timesAt = (moment: number) => timedOutcome(draft.documents, clockIn(moment, situation.timeZone));
-    if (
-      dayIn(now, situation.timeZone) !== dayIn(situation.now, situation.timeZone) ||
-      timesAt(now) !== timesAt(situation.now)
-    )
+    if (dayIn(now, situation.timeZone) !== dayIn(known, situation.timeZone) || timesAt(now) !== timesAt(known))
       setNow(now);
     if (tab === undefined || notTakenUp) return false;
     for (const owner of tabsWithLeft(shop.id))

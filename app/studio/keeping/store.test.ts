@@ -4,7 +4,8 @@ import { applyAll } from "~/core/operations";
 import { MOST_CHARACTERS, MOST_OPERATIONS } from "~/core/schema";
 import { contentWith, everySection } from "~/render/fixtures/content";
 import { heard, putAside, type Logged } from "~/core/keeping";
-import { createStudioStore } from ".";
+import { FIRST_VISIT } from "~/core/situation";
+import { clockNow, createStudioStore } from ".";
 
 const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
 const [hero, grid] = [main[0]!, main.find((n) => n.kind === "product-grid")!];
@@ -27,6 +28,28 @@ const type = (s: ReturnType<typeof studio>, text: string) =>
   s.getState().run(setProp(s.getState().draft, hero.id, ["heading"], text, "Words changed in Hero"));
 
 describe("the studio's state", () => {
+  it("is turned to another day and shopper, and back to what it was", () => {
+    const s = studio();
+    const soon = s.getState().goods.products[0]!;
+    const goods = {
+      ...s.getState().goods,
+      products: [{ ...soon, availability: "coming-soon" as const, availableFrom: "2027-05-01" }],
+    };
+    const t = createStudioStore({ ...s.getState(), goods, log: [], seq: 0, now: Date.parse("2026-11-30T12:00Z") });
+    const { availability: is } = t.getState().goods.products[0]!;
+    const person = { ...FIRST_VISIT, country: "IE" };
+    t.getState().lookAs({ at: "2027-05-02T09:00", person });
+    expect(t.getState().situation).toMatchObject({ now: Date.parse("2027-05-02T08:00Z"), person });
+    expect(t.getState().goods.products[0]!.availability).not.toBe(is);
+    // The clock goes on meanwhile, and moves none of it.
+    t.getState().setNow(Date.parse("2026-12-01T12:00Z"));
+    expect(clockNow(t.getState())).toBe("2026-12-01T12:00");
+    expect(t.getState().situation.now).toBe(Date.parse("2027-05-02T08:00Z"));
+    t.getState().lookAs(null);
+    expect(t.getState().situation).toMatchObject({ now: Date.parse("2026-12-01T12:00Z"), person: FIRST_VISIT });
+    expect(t.getState().goods.products[0]!.availability).toBe(is);
+  });
+
   it("goes back and forward to any step by its name, and all the way", () => {
     const s = studio();
     const run = (colour: string) => {

@@ -7,7 +7,8 @@ import { discard, edit, openTab, tryAgain, withDone, type Logged, type ShopVersi
 import type { Picture } from "~/core/pictures";
 import { askForShop } from "~/core/protocol";
 import { transactionSchema } from "~/core/schema";
-import { dayOf, type Situation } from "~/core/situation";
+import type { Condition } from "~/core/conditions";
+import { clockIn, dayOf, FIRST_VISIT, momentIn, type Person, type Situation } from "~/core/situation";
 import { problemOfChange } from "~/kinds/changes";
 import { createClient, type Client } from "../client";
 
@@ -60,6 +61,13 @@ export type OwnCssView = {
   readonly pointed: string;
 };
 
+/** At another time than now, or as somebody else than a first visitor, panes show the shop. */
+export type Looking = {
+  /** As the shop's clocks show it; undefined: now. */
+  readonly at?: string | undefined;
+  readonly person: Person;
+};
+
 /** What undo or redo has just done: where, so that it can be shown. */
 export type Stepped = {
   readonly direction: "undo" | "redo";
@@ -70,8 +78,12 @@ export type Stepped = {
 
 export type StudioState = Tab & {
   readonly shop: ShopFacts;
+  /** ms since 1970; it moves on with each day, and whenever something begins or ceases to show. */
+  readonly now: number;
   /** What panes are drawn for. */
   readonly situation: Situation;
+  /** How it differs from a first visit now; null: in nothing. */
+  readonly looking: Looking | null;
   readonly goods: Goods;
   /** All goods as their seller has them, what was archived among them. */
   readonly stored: SellersGoods;
@@ -104,6 +116,8 @@ export type StudioState = Tab & {
   readonly bare: boolean;
   readonly ownCss: OwnCssView;
   readonly editing: Editing | null;
+  /** Conditions that were copied from one thing, for another. */
+  readonly copiedWhen: readonly Condition[] | null;
   readonly said: Message | null;
 
   /** Carries out a command. Gives the reason when it can't be done, and says it. */
@@ -132,6 +146,8 @@ export type StudioState = Tab & {
   readonly hush: () => void;
   /** Says what time it is; on a new day, goods are looked at as they are then. */
   readonly setNow: (now: number) => void;
+  /** Turns every pane to another time, or another shopper; null: to a first visit now. */
+  readonly lookAs: (looking: Looking | null) => void;
   /** Fetches what has changed of goods and pictures, and what is published; false where the server gave no answer. */
   readonly reload: () => Promise<boolean>;
 };
@@ -158,6 +174,9 @@ export type StudioStore = StoreApi<StudioState>;
 export const selectionOf = ({ selected, also }: Pick<StudioState, "selected" | "also">): readonly string[] =>
   selected === null ? [] : [selected, ...also];
 
+/** What the shop's clocks show now, whatever time panes are turned to. */
+export const clockNow = ({ now, shop }: Pick<StudioState, "now" | "shop">): string => clockIn(now, shop.timeZone);
+
 let saidKeys = 0;
 
 /** The changes of a log that are the asker's own: made by the account, and in no tab that is open elsewhere. */
@@ -175,10 +194,21 @@ const TOO_LARGE = "That is more than one change can hold. Do it in several steps
 export function createStudioStore(loaded: Loaded): StudioStore {
   const { draft, seq, log, me, now = Date.now(), unread = [], ...rest } = loaded;
   const { stored = { ...rest.goods, products: [], collections: [] }, versions = NO_VERSIONS } = loaded;
-  const situation: Situation = { now, timeZone: loaded.shop.timeZone };
+  const { timeZone } = loaded.shop;
+  const situationOf = (looking: Looking | null, now: number): Situation => ({
+    now: (looking?.at === undefined ? undefined : momentIn(looking.at, timeZone)) ?? now,
+    timeZone,
+    person: looking?.person ?? FIRST_VISIT,
+  });
+  const situation = situationOf(null, now);
+  // As they were when they came: what has come by a later day can't be undone from what it is then.
+  let asTheyCame = loaded.goods;
   return createStore<StudioState>((set, get) => ({
     ...rest,
+    now,
     situation,
+    looking: null,
+    copiedWhen: null,
     stored,
     versions,
     goods: goodsOn(loaded.goods, dayOf(situation)),
@@ -313,9 +343,12 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     say: (text, tone = "plain", canUndo = false) => set({ said: { text, tone, canUndo, key: ++saidKeys } }),
     hush: () => set({ said: null }),
     setNow: (now) => {
-      const { situation, goods } = get();
-      const next = { ...situation, now };
-      set({ situation: next, goods: goodsOn(goods, dayOf(next)) });
+      const situation = situationOf(get().looking, now);
+      set({ now, situation, goods: goodsOn(asTheyCame, dayOf(situation)) });
+    },
+    lookAs: (looking) => {
+      const situation = situationOf(looking, get().now);
+      set({ looking, situation, goods: goodsOn(asTheyCame, dayOf(situation)) });
     },
     reload: async () => {
       const { client, versions } = get();
@@ -326,6 +359,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
       if (get().versions !== versions) return get().reload();
       const { goods, pictures, published, versions: now } = reply.value;
       const update = goods && updateGoods(get().stored, goods);
+      if (update) asTheyCame = update.goods;
       set({
         versions: now,
         ...(update ? { stored: update.stored, goods: goodsOn(update.goods, dayOf(get().situation)) } : {}),

@@ -118,7 +118,7 @@ function Row({ letter, onRemove }: RowProps) {
 
 /** What somebody who joins today will have got by a day: the letters that follow, seen before they go out. */
 function Ahead({ letters }: { letters: readonly Letter[] }) {
-  const now = useStudio((s) => s.situation.now);
+  const now = useStudio((s) => s.now);
   const moment = useMoment();
   const last = Math.max(7, ...letters.map(({ day }) => day));
   const [day, setDay] = useState(0);

@@ -7,4 +7,4 @@ export { PageSight } from "./page-sight";
 export { PartSight } from "./part-sight";
 export { PaneShell, SillName, SillScale } from "./pane-shell";
 export { BARE_CSS, ghostCss, paneCss, reachedCss } from "./studio-css";
-export { ShowProvider, useTarget } from "./target";
+export { ShowProvider, useAsked, useTarget } from "./target";

@@ -5,7 +5,7 @@ import { ownFieldsOf, SITE, type Draft, type Look, type PageDocument } from "~/c
 import { draftOn } from "~/core/conditions";
 import type { Goods } from "~/core/goods";
 import { focusCss, shadeCss, type Picture } from "~/core/pictures";
-import { clockOf } from "~/core/situation";
+import { draftAt } from "~/core/journal";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
 import { EnvProvider, logoCss, type KindEnv } from "~/kinds/parts";
 import {
@@ -17,6 +17,7 @@ import {
   frameOf,
   GOODS_SETTINGS,
   nodeCss,
+  ownDocuments,
   Page,
   PageBody,
   partsByKind,
@@ -32,6 +33,7 @@ import {
 } from "~/render";
 import { themeById } from "~/themes";
 import type { Sheets } from "./shop-frame";
+import { useAsked } from "./target";
 import { useStudio } from "../keeping";
 
 export type Dressing = {
@@ -138,9 +140,13 @@ type ShopPageProps = {
 /** A page of the shop as the studio shows it. */
 export function ShopPage({ draft, ...rest }: ShopPageProps) {
   const look = useStructure(draft.look, draft.documents);
-  // What doesn't show now is seen here as what is not shown yet.
-  const clock = useStudio((s) => clockOf(s.situation));
-  return <StillPage look={look} documents={draftOn(draft, clock).documents} {...rest} />;
+  // What doesn't show now, here, or to whoever is looked as, is seen here as what is not shown yet.
+  const asked = useAsked(rest.target);
+  const isTurned = useStudio((s) => s.looking?.at !== undefined);
+  // At another time, posts that have not come out by then are not there.
+  const then = isTurned ? draftAt(draft, asked.clock) : draft;
+  const own = ownDocuments(rest.target, draft.documents, rest.dressing.goods);
+  return <StillPage look={look} documents={draftOn(then, asked, own).documents} {...rest} />;
 }
 
 /** As many sections as the tallest pane shows at first. */

@@ -1,5 +1,7 @@
 import { createContext, useContext, useMemo } from "react";
-import { targetFor, type Target } from "~/render";
+import { askedIn, type Asked } from "~/core/conditions";
+import type { PageShown } from "~/core/situation";
+import { pageShownOf, targetFor, type Target } from "~/render";
 import { useStudio } from "../keeping";
 
 /** The page of the shop as which layouts are looked at; null: the most telling one. */
@@ -20,4 +22,12 @@ export function useTarget(page: string): Target {
   // `documents` changes with every letter; `roots` says when it matters here.
   // oxlint-disable-next-line react/exhaustive-deps
   return useMemo(() => targetFor(documents, goods, page, show), [roots, goods, page, show]);
+}
+
+/** What conditions are asked with on a page of a pane: the page, and the time and shopper that panes are turned to. The same object for as long as none of it changes. */
+export function useAsked(target: Target): Asked {
+  const situation = useStudio((s) => s.situation);
+  const goods = useStudio((s) => s.goods);
+  const page = useStudio((s) => JSON.stringify(pageShownOf(target, s.draft.documents)));
+  return useMemo(() => askedIn({ ...situation, page: JSON.parse(page) as PageShown }, goods), [situation, page, goods]);
 }

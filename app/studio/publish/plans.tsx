@@ -104,7 +104,7 @@ type PlanFormProps = {
 export function PlanForm({ seq, parts, canGoBack, onDone, onCancel, onBehind }: PlanFormProps) {
   const client = useStudio((s) => s.client);
   const timeZone = useStudio((s) => s.shop.timeZone);
-  const now = useStudio((s) => s.situation.now);
+  const now = useStudio((s) => s.now);
   const [at, setAt] = useState(() => `${clockIn(now + DAY, timeZone).slice(0, 10)}T09:00`);
   const [isBack, setIsBack] = useState(false);
   const [back, setBack] = useState(() => `${clockIn(now + 8 * DAY, timeZone).slice(0, 10)}T09:00`);

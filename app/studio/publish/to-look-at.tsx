@@ -118,7 +118,7 @@ export function ToLookAt({ onGo }: { onGo: () => void }) {
         weight: levelOf(each.part) === "item" ? "better" : "stuck",
         page: pageShowing(draft.documents, each.document),
         node: each.part.id,
-        says: `${placeWords(each)} ${levelOf(each.part) === "item" ? "is left out: it leads to" : "leads to"} ${each.why}`,
+        says: `${placeWords(each)} ${each.isAsked ? "shows only with" : levelOf(each.part) === "item" ? "is left out: it leads to" : "leads to"} ${each.why}`,
       })),
       ...done.flatMap(({ page, findings }) =>
         findings.map(({ rule, device, says, node }): Problem => {

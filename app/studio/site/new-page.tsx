@@ -23,10 +23,9 @@ import { siteOf, slugOfName, slugProblem } from "~/core/addresses";
 import { addPage, freeSlug } from "~/core/commands";
 import { emptyDocument, freeze, menusOf, newId, SITE, type Draft } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
-import { clockOf } from "~/core/situation";
 import { makeNode } from "~/kinds";
 import { DESIGN_PURPOSES, PAGE_DESIGNS, TRADES, type Given, type PageDesign } from "~/kinds/page-designs";
-import { useStudio, useStudioStore } from "../keeping";
+import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { PageSight } from "../panes";
 import { useScenes } from "../pictures";
 import { chooseByArrow, FindField, IconAction, INK } from "../ui";
@@ -194,7 +193,7 @@ function Asked({ onClose }: { onClose: () => void }) {
           ...(design.alone ? { header: false, footer: false } : {}),
           ...(design.journal ? { journal: true } : {}),
           // A page beneath a journal is a post of it.
-          ...(isPost ? { at: clockOf(store.getState().situation) } : {}),
+          ...(isPost ? { at: clockNow(store.getState()) } : {}),
         },
         menus: inMenus.map((menu) => ({ menu, item: makeNode("menu-item", { link: { to: "page", id } }) })),
       },

@@ -16,9 +16,8 @@ import type { SitePage } from "~/core/addresses";
 import { addPage, LONGEST_PAGE_TITLE } from "~/core/commands";
 import { newId } from "~/core/document";
 import { journalsOf, postsOf } from "~/core/journal";
-import { clockOf } from "~/core/situation";
 import { makeNode } from "~/kinds";
-import { useStudio, useStudioStore } from "../keeping";
+import { clockNow, useStudio, useStudioStore } from "../keeping";
 
 /** Begins a post: what it is called, and in which journal. It is written on the bench, and not in the shop until it is switched on. */
 export function NewPost({ journal, onClose }: { journal: string | undefined; onClose: () => void }) {
@@ -32,7 +31,8 @@ export function NewPost({ journal, onClose }: { journal: string | undefined; onC
   const [problem, setProblem] = useState<string | null>(null);
   const parent = chosen ?? journals[0]?.document.id ?? null;
   const make = () => {
-    const { draft, situation } = store.getState();
+    const state = store.getState();
+    const { draft } = state;
     const id = newId();
     // Whoever wrote the last one most likely writes this one as well.
     const author = (parent === null ? [] : postsOf(draft.documents, parent)).find((p) => p.props.author)?.props.author;
@@ -47,7 +47,7 @@ export function NewPost({ journal, onClose }: { journal: string | undefined; onC
         title,
         parent,
         main: [text],
-        props: { hidden: true, at: clockOf(situation), ...(author ? { author } : {}) },
+        props: { hidden: true, at: clockNow(state), ...(author ? { author } : {}) },
       },
       id,
     );

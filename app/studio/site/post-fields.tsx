@@ -3,9 +3,8 @@ import { useState } from "react";
 import { setPage, type Outcome } from "~/core/commands";
 import { pageProps, type PageDocument, type PageProps } from "~/core/document";
 import { journalOf, tagsOf } from "~/core/journal";
-import { clockOf } from "~/core/situation";
 import { LONGEST_AUTHOR, LONGEST_SUMMARY, LONGEST_TAG, MOST_TAGS } from "~/kinds/documents";
-import { useStudio, useStudioStore } from "../keeping";
+import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { useWhenChanged } from "../ui";
 
 type PostFieldsProps = { readonly post: PageDocument; readonly run: (outcome: Outcome) => void };
@@ -15,7 +14,7 @@ export function PostFields({ post, run }: PostFieldsProps) {
   const store = useStudioStore();
   const documents = useStudio((s) => s.draft.documents);
   const zone = useStudio((s) => s.shop.timeZone);
-  const now = clockOf(useStudio((s) => s.situation));
+  const now = useStudio(clockNow);
   const own = pageProps(post);
   const [author, setAuthor] = useState(own.author);
   const [summary, setSummary] = useState(own.summary);

@@ -21,8 +21,7 @@ import type { Link } from "~/core/schema";
 import { textOfPage } from "~/kinds/page-text";
 import { wayOf } from "~/render";
 import { dayWords } from "~/core/goods";
-import { clockOf } from "~/core/situation";
-import { useStudio, useStudioStore } from "../keeping";
+import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { FindField, IconAction, INK } from "../ui";
 import { archiveOf } from "./posts-files";
 import { PostsIn } from "./posts-in";
@@ -42,7 +41,7 @@ type PostsListProps = {
 /** The posts of a journal, latest first, with what becomes of each; found by title, tag, author or year. */
 export function PostsList({ journal: first, onClose, onOpen, onNew }: PostsListProps) {
   const documents = useStudio((s) => s.draft.documents);
-  const now = clockOf(useStudio((s) => s.situation));
+  const now = useStudio(clockNow);
   const isNarrow = useMediaQuery("(max-width:699.98px)");
   const journals = journalsOf(documents);
   const [chosen, setChosen] = useState(first);

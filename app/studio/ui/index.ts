@@ -3,6 +3,7 @@ export { ConfirmDialog, NameDialog } from "./ask-dialogs";
 export { HATCH, INK, ON_LEMON, LOOK_ATTRIBUTE, LOOKS, studioTheme } from "./theme";
 export { LookChoice, STUDIO_LOOKS } from "./look-choice";
 export { Blank, FindField, Heading, IconAction, PlacesList } from "./pieces";
+export { RuleRow } from "./rule-row";
 export { Zest } from "./zest";
 export { createKeyFrames, keysOf, KeyFramesProvider, useKeyFrame, useKeys, type KeyTable } from "./keys";
 export { useSize } from "./use-size";

@@ -9,24 +9,25 @@ import {
   RULE_OPS,
   ruleProblem,
   valuesOf,
+  type Product,
   type Rule,
   type RuleField,
   type RuleOp,
 } from "~/core/goods";
-import { IconAction } from "../ui";
-import { useGoods } from "./data";
+import { IconAction } from "./pieces";
 
-/** One rule of a collection, with its reason where it can't be kept. */
+/** Something that is asked of goods, with its reason where it can't be kept. `products`: those whose tags and attributes are offered. */
 export function RuleRow({
   rule,
+  products,
   onChange,
   onRemove,
 }: {
   rule: Rule;
+  products: readonly Product[];
   onChange: (r: Rule) => void;
   onRemove: () => void;
 }) {
-  const { products } = useGoods();
   const { ops } = RULE_FIELDS[rule.field];
   const needsValue = rule.op !== "yes" && rule.op !== "no";
   const options =

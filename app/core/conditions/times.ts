@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { sameJson } from "../document";
 
-// When a part of a page shows. A condition is plain data, asked with the date and time that the shop's clocks show
-// ("2026-12-01T09:00"), so that it holds the same hours whatever is done to clocks in spring and autumn.
+// Rules of dates and hours. They are asked with the date and time that the shop's clocks show ("2026-12-01T09:00"), so that they
+// hold the same hours whatever is done to clocks in spring and autumn.
 
 /** Between two moments, or from one on, or until one; every year: between the same days of each year. `until` is the first moment after it. */
 export type DateRule = {
@@ -10,6 +10,7 @@ export type DateRule = {
   readonly from?: string | undefined;
   readonly until?: string | undefined;
   readonly yearly?: true | undefined;
+  readonly not?: true | undefined;
 };
 /**
  * On days of the week, 1 for Monday to 7 for Sunday, and between hours of those days ("09:00"). Hours that end before they begin
@@ -20,9 +21,8 @@ export type TimeRule = {
   readonly days?: readonly number[] | undefined;
   readonly from?: string | undefined;
   readonly until?: string | undefined;
+  readonly not?: true | undefined;
 };
-export type Condition = DateRule | TimeRule;
-
 const MINUTES = 24 * 60;
 
 /** Minutes since 1970 of what a clock shows, as if there were no time zones; NaN where that is no date and time. */
@@ -43,15 +43,17 @@ const hour = z
   .regex(/^(?:[01]\d|2[0-3]):[0-5]\d$/, "Choose a time.")
   .optional();
 
-const dates = z
-  .strictObject({ when: z.literal("dates"), from: clock, until: clock, yearly: z.literal(true).optional() })
+const not = z.literal(true).optional();
+
+export const datesSchema = z
+  .strictObject({ when: z.literal("dates"), from: clock, until: clock, yearly: z.literal(true).optional(), not })
   .refine(({ from, until }) => !from || !until || from < until, "It ends before it begins.")
   .refine(({ from, until, yearly }) => !yearly || (from && until), "Every year needs a day it begins and one it ends.")
   .refine(
     ({ from, until, yearly }) => !yearly || minutesOf(until!) - minutesOf(from!) < 365 * MINUTES,
     "Every year, it has to end within the year.",
   );
-const times = z.strictObject({
+export const timesSchema = z.strictObject({
   when: z.literal("times"),
   days: z
     .array(z.number().int().min(1).max(7))
@@ -61,13 +63,8 @@ const times = z.strictObject({
     .optional(),
   from: hour,
   until: hour,
+  not,
 });
-
-/** What has to hold for a part to show: all of it. At most one rule of each sort. */
-export const conditionsSchema: z.ZodType<readonly Condition[]> = z
-  .array(z.union([dates, times]))
-  .max(2)
-  .refine((all) => new Set(all.map((c) => c.when)).size === all.length, "There can be one rule of each sort.");
 
 /** Within a year, of a clock: "12-01T09:00". */
 const ofYear = (at: string): string => at.slice(5);
@@ -90,14 +87,15 @@ function timesHold({ days, from = "00:00", until = "00:00" }: TimeRule, at: stri
   return (isOn(minutes) && from <= now) || (isOn(minutes - MINUTES) && now < until);
 }
 
-/** Whether all conditions hold when the shop's clocks show this. */
-export const holdsAt = (conditions: readonly Condition[], at: string): boolean =>
-  conditions.every((each) => (each.when === "dates" ? datesHold(each, at) : timesHold(each, at)));
+/** Whether a rule of dates or hours holds when the shop's clocks show this. */
+export const timeHolds = (rule: DateRule | TimeRule, at: string): boolean =>
+  (rule.when === "dates" ? datesHold(rule, at) : timesHold(rule, at)) !== (rule.not === true);
 
 /** Years that are looked into: the next 29 February is eight years ahead at most (1896 to 1904, 2096 to 2104). */
 const YEARS_AHEAD = 9;
 
-function momentsOf(condition: Condition, at: string): readonly string[] {
+/** Moments after which a rule may hold otherwise than before: all of them for some days, or years, ahead. */
+export function momentsOf(condition: DateRule | TimeRule, at: string): readonly string[] {
   const now = minutesOf(at);
   if (condition.when === "times") {
     const { from, until, days } = condition;
@@ -121,41 +119,8 @@ function momentsOf(condition: Condition, at: string): readonly string[] {
   );
 }
 
-/** The next time, as the shop's clocks show it, at which conditions may begin or cease to hold; undefined where there is none. */
-export function nextChangeOf(conditions: readonly Condition[], at: string): string | undefined {
-  let next: string | undefined;
-  for (const condition of conditions)
-    for (const moment of momentsOf(condition, at)) if (moment > at && (!next || moment < next)) next = moment;
-  return next;
-}
-
-/** Whether a part shows, and the next time at which that is otherwise. */
-export type Outlook = {
-  readonly shows: boolean;
-  /** As the shop's clocks show it; undefined: it stays so. */
-  readonly until: string | undefined;
-};
-
-/** So many moments are looked at before it is taken that a rule of hours never meets its dates: those of months, or of decades of one day a year. */
-const MOST_MOMENTS = 400;
-
-/** How a part with these conditions stands at a time, and until when. */
-export function outlook(conditions: readonly Condition[], at: string): Outlook {
-  const shows = holdsAt(conditions, at);
-  const dated = conditions.find((c) => c.when === "dates");
-  let now = at;
-  for (let i = 0; i < MOST_MOMENTS; i++) {
-    // Outside of its dates, hours decide nothing.
-    const next = nextChangeOf(dated && !datesHold(dated, now) ? [dated] : conditions, now);
-    if (next === undefined) break;
-    if (holdsAt(conditions, next) !== shows) return { shows, until: next };
-    now = next;
-  }
-  return { shows, until: undefined };
-}
-
 const DAYS = ["Mondays", "Tuesdays", "Wednesdays", "Thursdays", "Fridays", "Saturdays", "Sundays"];
-const listed = (words: readonly string[]): string =>
+export const listed = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? "") : `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
 
 /** A clock in words: "24 Oct 2026, 09:00", without its year where it is meant of each. */
@@ -187,25 +152,22 @@ export function daysWords(days: readonly number[]): string {
   return listed(sorted.map((day) => DAYS[day - 1]!));
 }
 
-/** Conditions in words, to stand after "Shows": "from 24 Oct 2026 until the end of 3 Nov 2026, on weekdays, between 09:00 and 17:00". */
-export function explain(conditions: readonly Condition[]): string {
-  const parts = conditions.flatMap((each): readonly string[] => {
-    if (each.when === "dates") {
-      const words = [
-        each.from ? `from ${clockWords(each.from, !each.yearly)}` : "",
-        each.until ? `until ${endWords(each.until, !each.yearly)}` : "",
-      ].filter(Boolean);
-      return words.length ? [`${each.yearly ? "every year " : ""}${words.join(" ")}`] : [];
-    }
-    const hours =
-      each.from && each.until
-        ? `between ${each.from} and ${each.until}`
-        : each.from
-          ? `from ${each.from} on`
-          : each.until
-            ? `until ${each.until}`
-            : "";
-    return [...(each.days && each.days.length < 7 ? [`on ${daysWords(each.days)}`] : []), ...(hours ? [hours] : [])];
-  });
-  return parts.length ? parts.join(", ") : "at any time";
+/** A rule of dates or hours in words: "from 24 Oct 2026 until the end of 3 Nov 2026", "on weekdays, between 09:00 and 17:00"; empty where it says nothing. */
+export function timeWords(each: DateRule | TimeRule): string {
+  if (each.when === "dates") {
+    const words = [
+      each.from ? `from ${clockWords(each.from, !each.yearly)}` : "",
+      each.until ? `until ${endWords(each.until, !each.yearly)}` : "",
+    ].filter(Boolean);
+    return words.length ? `${each.yearly ? "every year " : ""}${words.join(" ")}` : "";
+  }
+  const hours =
+    each.from && each.until
+      ? `between ${each.from} and ${each.until}`
+      : each.from
+        ? `from ${each.from} on`
+        : each.until
+          ? `until ${each.until}`
+          : "";
+  return [each.days && each.days.length < 7 ? `on ${daysWords(each.days)}` : "", hours].filter(Boolean).join(", ");
 }

@@ -1,0 +1,136 @@
+import type { Goods } from "../goods";
+import { FIRST_VISIT, type OnDay, type PageShown, type Person } from "../situation";
+import { holds, ruleHolds, type Asked } from "./holds";
+import { rulesIn, type Condition, type Rule } from "./rules";
+
+// Where conditions hold, and whether they ever can. Everything that can be the case is tried: rules only see a few differences
+// between pages, or between shoppers, so that few cases are left.
+
+/** What each rule says in a case; undefined where the case does not decide it. */
+type Vector = readonly (boolean | undefined)[];
+
+const vectorOf = (rules: readonly Rule[], asked: Asked): Vector => rules.map((rule) => ruleHolds(rule, asked));
+
+/** The cases that rules can tell apart. */
+function apart(rules: readonly Rule[], cases: readonly Asked[]): readonly Vector[] {
+  const found = new Map<string, Vector>();
+  for (const each of cases) {
+    const vector = vectorOf(rules, each);
+    const key = vector.join();
+    if (!found.has(key)) found.set(key, vector);
+  }
+  return [...found.values()];
+}
+
+/** Carts that rules can tell apart: empty, and at each amount that is named, with and without each of the goods that are. */
+function cartsFor(rules: readonly Rule[], goods: Goods): readonly Person["cart"][] {
+  const asked = rules.filter((rule) => rule.when === "cart");
+  const edges = (of: "worth" | "number") =>
+    asked.flatMap((rule) =>
+      rule.asks === of ? [rule.from, rule.under].flatMap((n) => (n === undefined ? [] : [n - 1, n])) : [],
+    );
+  // One of each sort of products that rules can tell apart.
+  const holding = asked.filter((rule) => rule.asks === "goods");
+  const kinds = new Map<string, string>();
+  for (const { id } of holding.length ? goods.products : []) {
+    const one = inCart({ count: 1, worth: 1, products: [id] }, goods);
+    const key = holding.map((rule) => ruleHolds(rule, one)).join();
+    if (!kinds.has(key)) kinds.set(key, id);
+  }
+  const few = [...kinds.values()].slice(0, 6);
+  const held = Array.from({ length: 2 ** few.length }, (_, bits) => few.filter((_id, i) => bits & (1 << i)));
+  const counts = new Set([1, ...edges("number")]);
+  const worths = new Set([1, ...edges("worth")]);
+  return [
+    FIRST_VISIT.cart,
+    ...[...counts].flatMap((count) =>
+      [...worths].flatMap((worth) =>
+        held.flatMap((products) =>
+          count >= Math.max(1, products.length) && worth >= 0 ? [{ count, worth, products }] : [],
+        ),
+      ),
+    ),
+  ];
+}
+
+const inCart = (cart: Person["cart"], goods: Goods): Asked => ({ clock: "", person: { ...FIRST_VISIT, cart }, goods });
+
+function personsFor(rules: readonly Rule[], goods: Goods): readonly (readonly Asked[])[] {
+  const links = ["", ...rules.flatMap((rule) => (rule.when === "visitor" && rule.by ? [rule.by] : []))];
+  const visitors = [1, 2].flatMap((visits) =>
+    links.flatMap((by) => [true, false].map((isSubscribed) => ({ visits, by, isSubscribed }))),
+  );
+  const countries = ["", ...rules.flatMap((rule) => (rule.when === "country" ? rule.countries : []))];
+  const only = (when: Rule["when"], persons: readonly Partial<Person>[]): readonly Asked[] =>
+    rules.some((rule) => rule.when === when)
+      ? persons.map((each) => ({ clock: "", person: { ...FIRST_VISIT, ...each }, goods }))
+      : [];
+  return [
+    only(
+      "visitor",
+      visitors.map((each) => ({ visitor: each })),
+    ),
+    only(
+      "cart",
+      cartsFor(rules, goods).map((each) => ({ cart: each })),
+    ),
+    only(
+      "country",
+      countries.map((each) => ({ country: each })),
+    ),
+  ];
+}
+
+const PAGE_RULES: ReadonlySet<Rule["when"]> = new Set(["pages", "goods"]);
+const PERSON_CASES = ["visitor", "cart", "country"] as const;
+
+/** Where something with these conditions shows, of the pages on which it stands. */
+export type Reach = {
+  /** Pages on which it can show at that time, whoever looks. */
+  readonly pages: number;
+  /** Whether anybody can ever see it, as far as pages and shoppers decide it. */
+  readonly can: boolean;
+};
+
+/** Where and whether conditions can hold. `pages`: those on which what has them stands. `on`: the day that goods are asked about. */
+export function reachOf(
+  conditions: readonly Condition[],
+  pages: readonly PageShown[],
+  clock: string,
+  on: OnDay,
+  goods: Goods,
+): Reach {
+  const rules = rulesIn(conditions);
+  const cases = pages.map((page): Asked => ({ clock, on, page, goods }));
+  const reached = cases.filter((each) => holds(conditions, each) !== false).length;
+  // Each rule is decided by one of these; what none decides, time does, and is taken to come.
+  const vectors = [
+    apart(
+      rules,
+      pages.map((page): Asked => ({ clock, on, page, goods })),
+    ).map((vector) => vector.map((is, i) => (PAGE_RULES.has(rules[i]!.when) ? is : undefined))),
+    ...personsFor(rules, goods).map((persons, n) =>
+      apart(rules, persons).map((vector) =>
+        vector.map((is, i) => (rules[i]!.when === PERSON_CASES[n] ? is : undefined)),
+      ),
+    ),
+  ].filter((each) => each.length > 0);
+  let known: readonly Vector[] = [rules.map(() => undefined)];
+  for (const axis of vectors) {
+    const next = new Map<string, Vector>();
+    for (const vector of known)
+      for (const more of axis) {
+        const both = vector.map((is, i) => is ?? more[i]);
+        next.set(both.join(), both);
+      }
+    known = [...next.values()];
+  }
+  const at = new Map(rules.map((rule, i) => [rule, i]));
+  const can = known.some((vector) =>
+    conditions.every((each) => {
+      const of = each.when === "any" ? each.of : [each];
+      return of.some((rule) => vector[at.get(rule)!] ?? true);
+    }),
+  );
+  return { pages: reached, can: can && (pages.length > 0 || rules.every((rule) => !PAGE_RULES.has(rule.when))) };
+}

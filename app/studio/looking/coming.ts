@@ -1,0 +1,28 @@
+import { useMemo } from "react";
+import { comingIn } from "~/core/conditions";
+import { postsAhead } from "~/core/journal";
+import { nameOf } from "~/kinds";
+import { useStudio } from "../keeping";
+
+/** What changes next by itself, earliest first. */
+export type ComingSaid = { readonly key: string; readonly at: string; readonly words: string };
+
+const MOST_COMING = 12;
+
+/** What begins or ceases to show next, and which posts come out. */
+export function useComing(clock: string): readonly ComingSaid[] {
+  const documents = useStudio((s) => s.draft.documents);
+  return useMemo(() => {
+    const parts = comingIn(documents, clock).map(({ at, document, part, shows }) => ({
+      key: part.id,
+      at,
+      words: `${nameOf(part)} ${shows ? "begins to show" : "shows no longer"} (${document.title})`,
+    }));
+    const posts = postsAhead(documents, clock).map(({ page, at }) => ({
+      key: page.id,
+      at,
+      words: `“${page.title}” comes out`,
+    }));
+    return [...parts, ...posts].toSorted((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0)).slice(0, MOST_COMING);
+  }, [documents, clock]);
+}

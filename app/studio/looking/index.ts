@@ -1,0 +1,1 @@
+export { LookingAs } from "./looking";

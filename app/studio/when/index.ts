@@ -1,0 +1,3 @@
+export { WhenSentence } from "./sentence";
+export { COUNTRIES, MoneyField } from "./rules";
+export { countryName, useNames } from "./names";

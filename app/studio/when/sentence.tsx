@@ -1,0 +1,306 @@
+import {
+  Box,
+  Button,
+  Divider,
+  FormControlLabel,
+  Link,
+  ListSubheader,
+  Menu,
+  MenuItem,
+  Switch,
+  Typography,
+} from "@mui/material";
+import { Plus } from "lucide-react";
+import { useMemo, useState } from "react";
+import {
+  clockWords,
+  conditionsSchema,
+  daysWords,
+  endOfDay,
+  endWords,
+  explain,
+  outlook,
+  ruleWords,
+  type Condition,
+  type DateRule,
+  type Outlook,
+  type Rule,
+  type TimeRule,
+} from "~/core/conditions";
+import { clockNow, useStudio, useStudioStore } from "../keeping";
+import { INK, useWhenChanged } from "../ui";
+import { useNames } from "./names";
+import { RuleEditor } from "./rules";
+import { joined, split, STARTERS, turnedAt, withRule, type Told } from "./told";
+import { STARTS } from "./starts";
+import { Days, Hours, Moment } from "./times";
+import { useReach, type ReachSaid } from "./use-reach";
+import { Word } from "./word";
+
+/** What is true of a part now, and what comes next, in words. */
+function nowWords({ shows, until }: Outlook): string {
+  if (until === undefined) return shows ? "It shows now, and goes on to." : "It never shows again.";
+  return shows ? `It shows now, until ${endWords(until)}.` : `It doesn’t show now, but from ${clockWords(until)} on.`;
+}
+
+type SentenceProps = {
+  /** As JSON; undefined: several things differ in it. */
+  conditions: string | undefined;
+  /** The document in which what shows stands; undefined: no page is to be counted. */
+  document: string | undefined;
+  /** Gives the reason where they can't be kept. */
+  onSet: (conditions: readonly Condition[]) => string | undefined;
+};
+
+/** When something shows, as a sentence whose words are pressed to change it. */
+export function WhenSentence({ conditions, document, onSet }: SentenceProps) {
+  const names = useNames();
+  const clock = useStudio(clockNow);
+  const [why, setWhy] = useState<string>();
+  const [added, setAdded] = useState<number>();
+  const [adding, setAdding] = useState<HTMLElement | null>(null);
+  useWhenChanged(conditions, () => setWhy(undefined));
+  const known = useMemo(() => JSON.parse(conditions ?? "[]") as readonly Condition[], [conditions]);
+  const told = split(known);
+  const reach = useReach(known, document);
+  const { dates, times, rules } = told;
+  const put = (next: Told) => {
+    const asked = joined(next);
+    setWhy(undefined);
+    if (conditions !== undefined && JSON.stringify(asked) === conditions) return;
+    const checked = conditionsSchema.safeParse(asked);
+    setWhy(checked.success ? onSet(asked) : checked.error.issues[0]!.message);
+  };
+  const set = (change: Partial<Told>) => put({ ...told, ...change });
+  const dated = (change: Partial<DateRule>) => {
+    const next = { ...dates, ...change };
+    set({ dates: next.from && next.until ? next : { ...next, yearly: undefined } });
+  };
+  const today = clock.slice(0, 10);
+  return (
+    <Box>
+      <Typography component="p" variant="body2" sx={{ lineHeight: 2 }}>
+        Shows{" "}
+        <Word
+          said={dates.from ? `from ${clockWords(dates.from, !dates.yearly)}` : "from now on"}
+          label="From when"
+          why={why}
+        >
+          <Moment
+            label="From"
+            value={dates.from}
+            first={`${today}T00:00`}
+            none="From now on"
+            onSet={(from) => dated({ from })}
+          />
+        </Word>{" "}
+        <Word
+          said={dates.until ? `until ${endWords(dates.until, !dates.yearly)}` : "without an end"}
+          label="Until when"
+          why={why}
+        >
+          <Moment
+            label="Until"
+            value={dates.until}
+            first={endOfDay((dates.from ?? today).slice(0, 10))}
+            isEnd
+            none="Without an end"
+            onSet={(until) => dated({ until })}
+          />
+          <FormControlLabel
+            control={
+              <Switch
+                checked={dates.yearly === true}
+                disabled={!dates.from || !dates.until}
+                onChange={(_e, on) => dated({ yearly: on ? true : undefined })}
+              />
+            }
+            label="Every year"
+          />
+          {dates.from && dates.until ? null : (
+            <Typography variant="caption" color="text.secondary" component="p">
+              Every year needs a day it begins and one it ends.
+            </Typography>
+          )}
+        </Word>
+        {dates.yearly ? " every year" : ""},{" "}
+        <Word said={times.days ? `on ${daysWords(times.days)}` : "every day"} label="Which days" why={why}>
+          <Days value={times.days} onSet={(days) => set({ times: { ...times, days } })} />
+        </Word>
+        ,{" "}
+        <Word said={hoursWords(times)} label="Which hours" why={why}>
+          <Hours rule={times} onSet={(hours) => set({ times: { ...times, ...hours } })} />
+        </Word>
+        {rules.map(({ rule, isOr }, i) => (
+          // Rules have nothing of their own to be known by.
+          <span key={i}>
+            {i === 0 ? ", " : <Joint isOr={isOr} onTurn={() => set({ rules: turnedAt(rules, i) })} />}
+            <Word
+              said={ruleWords(rule, names)}
+              label={RULE_LABELS[rule.when]}
+              width={rule.when === "goods" ? 460 : 340}
+              isNew={added === i}
+              why={why}
+            >
+              <RuleEditor rule={rule} onSet={(next) => set({ rules: withRule(rules, i, next) })} />
+              <Box>
+                <Button
+                  size="small"
+                  onClick={() => {
+                    setAdded(undefined);
+                    set({ rules: withRule(rules, i, undefined) });
+                  }}
+                >
+                  Take this out
+                </Button>
+              </Box>
+            </Word>
+          </span>
+        ))}
+        .
+      </Typography>
+      <Button
+        size="small"
+        startIcon={<Plus size={15} aria-hidden />}
+        aria-haspopup="menu"
+        onClick={(event) => setAdding(event.currentTarget)}
+      >
+        Only where, or for whom
+      </Button>
+      <AddMenu
+        anchor={adding}
+        known={known}
+        onClose={() => setAdding(null)}
+        onStarter={(rule) => {
+          setAdded(rules.length);
+          set({ rules: [...rules, { rule, isOr: false }] });
+        }}
+        onConditions={(next) => put(split(next))}
+      />
+      {conditions === undefined ? (
+        <Typography variant="caption" component="p" color="text.secondary">
+          These parts show at different times. What you set is for all of them.
+        </Typography>
+      ) : known.length ? (
+        <NowNote conditions={known} clock={clock} reach={reach} onAlways={() => put(split([]))} />
+      ) : null}
+      {why ? (
+        <Typography variant="caption" component="p" color="error" role="alert">
+          {why}
+        </Typography>
+      ) : null}
+    </Box>
+  );
+}
+
+const RULE_LABELS: Readonly<Record<Rule["when"], string>> = {
+  dates: "Which dates",
+  times: "Which hours",
+  pages: "On which pages",
+  goods: "For which goods",
+  visitor: "To whom",
+  cart: "With what cart",
+  country: "From where",
+};
+
+const hoursWords = ({ from, until }: TimeRule): string =>
+  from || until ? `between ${from ?? "00:00"} and ${until ?? "00:00"}` : "all day long";
+
+/** The word between two rules: both have to hold, or one is enough. */
+function Joint({ isOr, onTurn }: { isOr: boolean; onTurn: () => void }) {
+  return (
+    <>
+      {isOr ? " " : ", "}
+      <Link
+        component="button"
+        type="button"
+        variant="body2"
+        onClick={onTurn}
+        aria-label={isOr ? "or: one of both is enough. Press for and" : "and: both have to be so. Press for or"}
+        sx={{ verticalAlign: "baseline", color: INK.ink }}
+      >
+        {isOr ? "or" : "and"}
+      </Link>{" "}
+    </>
+  );
+}
+
+type NowProps = { conditions: readonly Condition[]; clock: string; reach: ReachSaid; onAlways: () => void };
+
+/** What is true of it now, what comes next, and where it is seen. */
+function NowNote({ conditions, clock, reach, onAlways }: NowProps) {
+  const isTimed = conditions.some((each) => each.when === "dates" || each.when === "times");
+  return (
+    <>
+      {reach.problem ? (
+        <Typography variant="caption" component="p" color="error" role="status">
+          {reach.problem}
+        </Typography>
+      ) : reach.words ? (
+        <Typography variant="caption" component="p" color="text.secondary" role="status">
+          {reach.words}
+        </Typography>
+      ) : null}
+      <Typography variant="caption" component="p" color="text.secondary">
+        {isTimed ? `${nowWords(outlook(conditions, clock))} All times are those of your shop. ` : ""}
+        <Link component="button" type="button" onClick={onAlways}>
+          Always again
+        </Link>
+      </Typography>
+    </>
+  );
+}
+
+type AddProps = {
+  anchor: HTMLElement | null;
+  known: readonly Condition[];
+  onClose: () => void;
+  onStarter: (rule: Rule) => void;
+  /** Puts others in their place. */
+  onConditions: (conditions: readonly Condition[]) => void;
+};
+
+/** What can be asked besides time, ready conditions, and those of another thing. */
+function AddMenu({ anchor, known, onClose, onStarter, onConditions }: AddProps) {
+  const store = useStudioStore();
+  const names = useNames();
+  const copied = useStudio((s) => s.copiedWhen);
+  const locale = useStudio((s) => s.shop.locale);
+  const then = (act: () => void) => () => {
+    onClose();
+    act();
+  };
+  return (
+    <Menu anchorEl={anchor} open={anchor !== null} onClose={onClose} slotProps={{ list: { dense: true } }}>
+      {STARTERS(locale).map(({ name, rule }) => (
+        <MenuItem key={name} onClick={then(() => onStarter(rule))}>
+          {name}
+        </MenuItem>
+      ))}
+      <Divider component="li" />
+      <ListSubheader sx={{ lineHeight: 2, bgcolor: "transparent" }}>Ready ones, in place of these</ListSubheader>
+      {STARTS.map(({ name, conditions }) => (
+        <MenuItem key={name} onClick={then(() => onConditions(conditions))}>
+          {name}
+        </MenuItem>
+      ))}
+      <Divider component="li" />
+      <MenuItem
+        disabled={known.length === 0}
+        onClick={then(() => {
+          store.setState({ copiedWhen: known });
+          store.getState().say("Copied. Choose another part, and put it there.");
+        })}
+      >
+        Copy when it shows
+      </MenuItem>
+      <MenuItem
+        disabled={copied === null}
+        onClick={then(() => copied && onConditions(copied))}
+        title={copied ? `Shows ${explain(copied, names)}` : undefined}
+      >
+        Put what was copied here
+      </MenuItem>
+    </Menu>
+  );
+}
