@@ -172,3 +172,62 @@ test("the dial turns all panes to another time, and says so until it is turned b
   await chip.press("Delete");
   await expect(chip).toHaveCount(0);
 });
+
+test("notices take turns, count down and are closed; without a script all of them are there", async ({
+  page,
+  browser,
+}) => {
+  const { host } = await openShop(page, { goods: GOODS });
+  await benchReady(page);
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  const sheet = page.getByRole("dialog", { name: "Add a section" });
+  await sheet.getByLabel("Find").fill("notice");
+  await sheet.getByRole("button", { name: /^Add Notice strip: In the middle/ }).click();
+  const form = details(page);
+  await form.getByRole("button", { name: /^Welcome in/ }).click();
+  await form.getByLabel("Notice", { exact: true }).fill("Last orders before Christmas");
+  const year = new Date().getFullYear() + 1;
+  await form.getByLabel("Counts down to").fill(`${year}-12-18T15:00`);
+  await form.getByRole("button", { name: "Add a message" }).click();
+  await form.getByLabel("Notice", { exact: true }).last().fill("Closed on the 24th");
+  await form.getByLabel("Shoppers can close it").check();
+  const strip = pane(page, "Wide").locator(".s-notice");
+  await expect(strip.locator(".count-unit").first()).toHaveText(/^\d\d+ d$/);
+  await kept(page);
+  await publish(page);
+
+  const shopper = await browser.newContext({ viewport: { width: 390, height: 760 } });
+  const shop = await shopper.newPage();
+  await shop.goto(shopAt(host));
+  const notice = shop.locator(".s-notice");
+  const first = notice.getByText("Last orders before Christmas");
+  const second = notice.getByText("Closed on the 24th");
+  await expect(notice.getByRole("timer")).toHaveText(/^\d+ d\s*\d\d h\s*\d\d min$/);
+  await expectAccessible(shop);
+  await notice.getByRole("button", { name: "Stop the notices" }).click();
+  const high = (await notice.boundingBox())!.height;
+  // Each takes the place of the other, and nothing below moves.
+  await expect(first).toBeVisible();
+  await expect(second).toBeHidden();
+  await shop.setViewportSize({ width: 1000, height: 760 });
+  await notice.getByRole("button", { name: "Next notice" }).click();
+  await expect(first).toBeHidden();
+  await expect(second).toBeVisible();
+  await shop.setViewportSize({ width: 390, height: 760 });
+  expect((await notice.boundingBox())!.height).toBe(high);
+  await notice.getByRole("button", { name: "Close" }).click();
+  await expect(notice).toBeHidden();
+  await shop.goto(`${shopAt(host)}/products/apple-cake`);
+  await expect(shop.locator("main h1")).toBeVisible();
+  await expect(notice).toHaveCount(0);
+  await shopper.close();
+
+  const plain = await browser.newContext({ javaScriptEnabled: false });
+  const still = await plain.newPage();
+  await still.goto(shopAt(host));
+  await expect(still.getByText("Last orders before Christmas")).toBeVisible();
+  await expect(still.getByText("Closed on the 24th")).toBeVisible();
+  await expect(still.locator(".s-notice").getByText("18 December")).toBeVisible();
+  await expect(still.getByRole("timer")).toBeHidden();
+  await plain.close();
+});

@@ -69,6 +69,8 @@ type FieldShape =
   | { readonly type: "yes"; readonly key: string; readonly label: string }
   /** A day as ISO 8601 writes it; empty: none. */
   | { readonly type: "date"; readonly key: string; readonly label: string; readonly hint?: string }
+  /** A date and a time ("2026-12-24T18:00"), or an hour ("15:00"), as the shop's clocks show them; empty: none. */
+  | { readonly type: "moment" | "hour"; readonly key: string; readonly label: string; readonly hint?: string }
   /** Chosen goods: products, collections and tags. */
   | { readonly type: "goods"; readonly key: string; readonly label: string }
   /** Single products in an order of their own; `none`: what is shown while none is picked. */
@@ -193,8 +195,14 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly rules?: (props: Props) => readonly (readonly [selector: string, declarations: string])[];
   /** The part of the shop's script that it needs, besides the one that every page has. */
   readonly script?: "goods";
+  /** Whether one part of this kind needs that part of the script, by what it says. */
+  readonly needsScript?: (props: Props) => boolean;
   /** How it looks depends on which day it is. */
   readonly byDay?: true;
+  /** When one part of this kind looks otherwise from then on, as the shop's clocks show it, by what it says. */
+  readonly changesAt?: (props: Props) => readonly string[];
+  /** What one part of this kind is known by once a shopper has closed it; undefined where they can't. */
+  readonly closes?: (props: Props) => string | undefined;
   /** What it needs to be allowed on its page. */
   readonly permissions?: readonly Permission[];
   /** What one part of this kind needs to be allowed besides, by what it says. */

@@ -22,6 +22,8 @@ declare module "react" {
       "zest-hours": Own;
       "zest-form": Own;
       "zest-frame": Own;
+      "zest-countdown": Own;
+      "zest-turns": Own;
     }
   }
 }

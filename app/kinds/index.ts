@@ -3,6 +3,7 @@ import { conditionsSchema } from "~/core/conditions";
 import { layoutProps, newId, walk, type PageDocument, type Json, type Part, entryOf } from "~/core/document";
 import { versionOf, type Migration } from "~/core/schema";
 import { button } from "./button";
+import { countdown } from "./countdown";
 import { boundProblem, chassisProblem } from "./chassis";
 import { collectionTiles } from "./collection-tiles";
 import { column } from "./column";
@@ -152,6 +153,7 @@ const LIST: readonly Kind[] = [
   code,
   markup,
   button,
+  countdown,
   product,
   quote,
   callOut,

@@ -29,7 +29,9 @@ const draft: Draft = freeze({
   documents: {
     frame: with_(emptyDocument(2, "frame", "frame", "Every page"), "top", [
       makeNode("header"),
-      makeNode("notice", { text: "Look", more: "here", link: { to: "page", id: "fair" } }),
+      makeNode("notice", {
+        messages: [{ sign: "", text: "Look", until: "", more: "here", link: { to: "page", id: "fair" } }],
+      }),
     ]),
     [SITE]: emptyDocument(2, "site", SITE, "The shop"),
     [MAIN_MENU]: with_(emptyDocument(2, "menu", MAIN_MENU, "Main menu"), "items", [

@@ -173,7 +173,10 @@ export function mapPart(part: Part, remap: Remap): Part {
   }
   // Where it shows stays as narrow as it was: what is gone is named on.
   const conditions = part.conditions.length
-    ? (mapNamed(conditionsOf(part), (named) => remap({ ...named, isAsked: true }) ?? named.id) as unknown as Part["conditions"])
+    ? (mapNamed(
+        conditionsOf(part),
+        (named) => remap({ ...named, isAsked: true }) ?? named.id,
+      ) as unknown as Part["conditions"])
     : part.conditions;
   const isSame = conditions === part.conditions || conditions === (conditionsOf(part) as unknown);
   if (props === part.props && slots === part.slots && isSame) return part;

@@ -258,7 +258,8 @@ export function renderPage(
     target.page === "product" ||
     target.page === "cart" ||
     hasGroundFilm ||
-    definitions.some((d) => d.script === "goods");
+    definitions.some((d) => d.script === "goods") ||
+    parts.some((part) => kindOf(part)?.definition.needsScript?.(part.props) === true);
   const permissions = new Set<Permission>([
     ...definitions.flatMap((d) => d.permissions ?? []),
     ...parts.flatMap((part) => kindOf(part)?.definition.asks?.(part.props) ?? []),

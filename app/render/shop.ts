@@ -14,8 +14,9 @@ import {
 import { productWith, type Goods, type Product } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
 import { isLight, type Picture } from "~/core/pictures";
-import { FIRST_VISIT, type Situation } from "~/core/situation";
+import { clockOf, FIRST_VISIT, type Situation } from "~/core/situation";
 import { readerOf, solveLook } from "~/core/theme";
+import { closedHere, withoutClosed } from "~/kinds/closing";
 import { outlineOf } from "~/kinds/outline";
 import type { OutlineEntry } from "~/kinds/outline-places";
 import { unreadable } from "~/kinds/readable";
@@ -53,7 +54,8 @@ export function inSituation(target: Target, content: ShopContent): ShopContent {
   const page = pageShownOf(target, draft.documents);
   const own = ownDocuments(target, draft.documents, goods);
   const known = { ...situation, page, person: situation.person ?? FIRST_VISIT };
-  return { ...content, draft: draftOn(draft, askedIn(known, goods), own) };
+  const asIs = draftOn(draft, askedIn(known, goods), own);
+  return { ...content, draft: withoutClosed(asIs, closedHere(asIs.documents, situation.closed ?? [])) };
 }
 
 /** Ids of the parts that a page shows, by kind, in reading order. */
@@ -231,6 +233,7 @@ export function envOf(
     postGoods: () => (here === undefined ? [] : productsIn(entryOf(documents, here), content.goods)),
     identity: look.identity,
     goods: content.goods,
+    clock: content.situation ? clockOf(content.situation) : `${content.goods.asOf.day}T00:00`,
     picture,
     tone: tonesOf(look),
     href: hrefFor(content.goods, pages, picture),

@@ -3,6 +3,7 @@ import { Buy, Options } from "./buying";
 import { Cart } from "./cart";
 import { List, Search } from "./finding";
 import { Film } from "./film";
+import { Countdown, Turns } from "./notice";
 import { Hours } from "./hours";
 import { Gallery, Tabs } from "./looking";
 import { all, one, sendsInPlace } from "./page";
@@ -56,6 +57,8 @@ for (const [name, element] of Object.entries({
   "zest-hours": Hours,
   "zest-form": Form,
   "zest-frame": Frame,
+  "zest-countdown": Countdown,
+  "zest-turns": Turns,
 }))
   customElements.define(name, element);
 

@@ -53,7 +53,8 @@ export class Slides extends HTMLElement {
       track.setAttribute("aria-live", isPlaying ? "off" : "polite");
       if (isPlaying)
         this.timer = window.setInterval(() => {
-          if (!this.matches(":hover, :focus-within") && !document.hidden) show((at + 1) % slides.length);
+          // Whoever looks at one is left with it; whoever has just pressed the button is not.
+          if (!track.matches(":hover, :focus-within") && !document.hidden) show((at + 1) % slides.length);
         }, seconds * 1000);
     };
     const chosen = (index: number) => {

@@ -57,6 +57,8 @@ export type Situation = {
   /** Absent: what is asked holds for more than one page, or one shopper. */
   readonly page?: PageShown;
   readonly person?: Person;
+  /** What whoever looks has closed, by the names of what it said. */
+  readonly closed?: readonly string[];
 };
 
 /** Date and time that clocks of the shop show: "2026-11-28T09:00". */

@@ -82,6 +82,8 @@ export type SentForm = {
 export type KindEnv = {
   readonly identity: Look["identity"];
   readonly goods: Goods;
+  /** What the shop's clocks show while it is drawn. A page is kept: only what a kind says of when it changes may depend on it. */
+  readonly clock: string;
   readonly picture: (id: string | null) => Picture | undefined;
   /** A tone as it is drawn, with the shop's colours in it; undefined where it changes nothing. */
   readonly tone: (tone: PictureView["tone"]) => DrawnTone | undefined;

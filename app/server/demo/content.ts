@@ -160,9 +160,22 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
       frame: frameDocument(
         [
           makeNode("notice", {
-            text: "Autumn gales: the vented Skua flies from 18 knots",
-            more: "See it",
-            link: { to: "product", id: product("LK-311") },
+            messages: [
+              {
+                sign: "",
+                text: "Autumn gales: the vented Skua flies from 18 knots",
+                until: "",
+                more: "See it",
+                link: { to: "product", id: product("LK-311") },
+              },
+              {
+                sign: "",
+                text: "The loft is open Thursday to Saturday, 10 to 5",
+                until: "",
+                more: "",
+                link: { to: "nowhere" },
+              },
+            ],
           }),
           makeNode("header"),
         ],

@@ -1,3 +1,6 @@
+/** What somebody has closed, as the shop's script notes it. */
+export const CLOSED_COOKIE = "closed";
+
 /** How links say where they stand: `from`, or what programs that send letters and count visits put into them. */
 const LINK_KEYS = ["from", "utm_source", "utm_campaign"] as const;
 export const LONGEST_LINK = 60;

@@ -3,6 +3,7 @@ import { config } from "../config/index.server";
 import { shopJustRead } from "../shops/index.server";
 import { keptAt } from "./pages";
 import { DRAFT_COOKIE } from "./draft";
+import { CLOSED_COOKIE } from "./came-by";
 import { encodingJustRead, hasAlready } from "./sending";
 
 // Most of what shoppers ask for lies ready. That is answered here, before a framework has looked at it; whatever is not
@@ -38,6 +39,8 @@ export function answerKept(request: IncomingMessage, response: ServerResponse): 
   if (method !== "GET" && method !== "HEAD") return false;
   // Whoever looks at a draft is sent something else.
   if (headers.cookie?.includes(`${DRAFT_COOKIE}=`)) return false;
+  // Whoever has closed something may see less than others.
+  if (headers.cookie?.includes(`${CLOSED_COOKIE}=`)) return false;
   const label = hostLabel(request);
   const shop = label === undefined ? undefined : shopJustRead(label);
   const encoding = encodingJustRead(request);

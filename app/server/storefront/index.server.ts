@@ -37,7 +37,7 @@ import { linkIn } from "./came-by";
 import { TooMany } from "./gate";
 import { cookieOf, fromHere, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
 import { shopping } from "./shopping";
-import { noteLink, personOf } from "./visitors";
+import { closedFor, noteLink, personOf } from "./visitors";
 
 export { letterContent } from "./lists";
 export { contentOf } from "./pages";
@@ -264,7 +264,7 @@ function whateverElse(): Express {
       shop,
       url,
       originOf(response),
-      situationNow(shop),
+      { ...situationNow(shop), closed: closedFor(request) },
       placeOf(request.ip ?? ""),
       (content, asks) => personOf(request, response, content, asks),
     );

@@ -6,7 +6,7 @@ import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/the
 import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
-import { clockOf, nextChange, outcomeOf, type Person, type Situation } from "~/core/situation";
+import { clockOf, momentIn, nextChange, outcomeOf, type Person, type Situation } from "~/core/situation";
 import {
   askedIn,
   draftOn,
@@ -17,7 +17,9 @@ import {
   type Personal,
 } from "~/core/conditions";
 import { draftAt, nextPost, postsOut } from "~/core/journal";
+import { closedHere } from "~/kinds/closing";
 import { dependsOnDay } from "~/kinds/days";
+import { momentsPassed } from "~/kinds/moments";
 import {
   movedTo,
   ownDocuments,
@@ -199,10 +201,11 @@ export async function pageAt(
   const { target, status, path } = targetOf(url, everybodys);
   const documentsThere = everybodys.draft.documents;
   const personal = personalParts(documentsThere, ownDocuments(target, documentsThere, everybodys.goods));
-  const isPersonal = personal.parts.length > 0;
-  const person = isPersonal ? await whoAsks?.(everybodys, personal.asks) : undefined;
+  const closed = closedHere(documentsThere, situation.closed ?? []);
+  const isPersonal = personal.parts.length > 0 || closed.length > 0;
+  const person = personal.parts.length ? await whoAsks?.(everybodys, personal.asks) : undefined;
   const content: ShopContent = person ? { ...everybodys, situation: { ...situation, person } } : everybodys;
-  latest.set(shop.host, { content: everybodys, origin });
+  latest.set(shop.host, { content: { ...everybodys, situation: { ...situation, closed: [] } }, origin });
   const part = partOf(target);
   const forOne = (page: ServedPage): ServedPage => (isPersonal ? { ...page, isPersonal } : page);
   if (part === undefined) return inTurn(place, () => forOne(drawn(status, target, content, origin, "once")));
@@ -210,11 +213,18 @@ export async function pageAt(
   const { documents } = (await publishedDraft(shop.publicationId!)) ?? content.draft;
   const clock = clockOf(situation);
   // A post that comes out is on several pages at once.
-  const outcome = `${outcomeOf(situation, axes)} ${postsOut(documents, clock).count} ${timedOutcome(documents, clock)}`;
+  const passed = momentsPassed(documents, clock);
+  const outcome = [
+    outcomeOf(situation, axes),
+    postsOut(documents, clock).count,
+    timedOutcome(documents, clock),
+    passed.count,
+  ].join(" ");
   const until = Math.min(
     nextChange(situation, axes),
     nextPost(documents, clock, situation.timeZone),
     nextTimed(documents, clock, situation.timeZone),
+    (passed.next === undefined ? undefined : momentIn(passed.next, situation.timeZone)) ?? Infinity,
   );
   const who = person
     ? partsOutcome(
@@ -222,7 +232,15 @@ export async function pageAt(
         askedIn({ ...situation, page: pageShownOf(target, documentsThere), person }, content.goods),
       )
     : "";
-  const state = [shop.publicationId, shop.goodsVersion, shop.picturesVersion, origin, outcome, who].join(" ");
+  const state = [
+    shop.publicationId,
+    shop.goodsVersion,
+    shop.picturesVersion,
+    origin,
+    outcome,
+    who,
+    closed.join("."),
+  ].join(" ");
   const key = status === 404 ? `${state} ?` : `${state} ${path} ${part}`;
   // What only friends may see is never answered without asking who it is.
   if (

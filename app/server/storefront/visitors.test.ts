@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { addNode, setConditions } from "~/core/commands";
+import { addNode, setConditions, setProp } from "~/core/commands";
 import type { Condition } from "~/core/conditions";
 import { readCsv } from "~/core/formats";
+import { NO_LINK } from "~/core/schema";
 import { makeNode } from "~/kinds";
 import { config, configure } from "../config/index.server";
 import { loadDraft } from "../drafts/index.server";
@@ -11,7 +12,7 @@ import { openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
 import { goodsOf, importGoods } from "../goods/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
 import { freshShop, shopAt } from "../shops/index.server";
-import { keptAt } from "./pages";
+import { keptAt, pageAt } from "./pages";
 import { countryOf, visitsAfter } from "./visitors";
 
 const FILE = ["SKU,Title,Price,Stock,Tags", "A,Apple cake,10.00,5,new", "B,Banana bread,80.00,5,"].join("\n");
@@ -25,16 +26,18 @@ afterAll(() => front.close());
 async function shopWith(...conditions: readonly Condition[]) {
   const { shop } = await ownerWithShop();
   await importGoods(shop, readCsv(FILE));
-  const row = makeNode("notice", { text: WORDS });
+  const row = makeNode("notice", { messages: [{ sign: "", text: WORDS, until: "", more: "", link: NO_LINK }] });
   const loaded = await loadDraft(shop.id);
   const frame = loaded.draft.documents.frame!;
   const added = addNode(loaded.draft, "frame", { parent: frame.root.id, slot: "top", index: 0 }, row, "Notice");
   if (!added.ok) throw new Error(added.why);
   await keep(shop.id, { base: loaded.seq, transactions: [added.transaction] });
-  const { draft, seq } = await loadDraft(shop.id);
-  const when = setConditions(draft, [row.id], conditions, "Notice");
-  if (!when.ok) throw new Error(when.why);
-  expect(await keep(shop.id, { base: seq, transactions: [when.transaction] })).toMatchObject({ ok: true });
+  if (conditions.length) {
+    const { draft, seq } = await loadDraft(shop.id);
+    const when = setConditions(draft, [row.id], conditions, "Notice");
+    if (!when.ok) throw new Error(when.why);
+    expect(await keep(shop.id, { base: seq, transactions: [when.transaction] })).toMatchObject({ ok: true });
+  }
   await publish(shop.id, (await pendingChanges(shop.id)).seq);
   const goods = await goodsOf(await freshShop(shop));
   const by = (sku: string) => goods.products.find((p) => p.sku === sku)!;
@@ -190,4 +193,46 @@ it("a page is drawn once for each way it can look, not for each visitor", async 
     ),
   );
   expect(new Set(tags).size).toBe(1);
+});
+
+describe("what shoppers close", () => {
+  it("is gone from the pages of whoever closed it, and of nobody else", async () => {
+    const { shop, ask, sees } = await shopWith();
+    const draft = (await loadDraft(shop.id)).draft;
+    const row = draft.documents.frame!.root.slots.top![0]!;
+    const { seq } = await loadDraft(shop.id);
+    const made = setProp(draft, row.id, ["closes"], true, "Notice");
+    if (!made.ok) throw new Error(made.why);
+    await keep(shop.id, { base: seq, transactions: [made.transaction] });
+    await publish(shop.id, (await pendingChanges(shop.id)).seq);
+    const all = await ask("/");
+    const name = /data-closes="(\w+)"/.exec(all.body)![1]!;
+    expect(all.headers["cache-control"]).toContain("public");
+    const theirs = await ask("/", { Cookie: `closed=old.${name}` });
+    expect(theirs.body).not.toContain(WORDS);
+    expect(theirs.headers["cache-control"]).toBe("private, no-cache");
+    expect(await sees("/cart", { Cookie: `closed=${name}` })).toBe(false);
+    // What is not of this shop changes nothing, however much of it there is.
+    expect((await ask("/", { Cookie: `closed=${"x.".repeat(500)}` })).headers.etag).toBe(all.headers.etag);
+    expect(await sees("/")).toBe(true);
+  });
+
+  it("counts down to the minute, and is gone from then on", async () => {
+    const { shop } = await shopWith();
+    const { draft, seq } = await loadDraft(shop.id);
+    const row = draft.documents.frame!.root.slots.top![0]!;
+    const made = setProp(draft, row.id, ["messages", 0, "until"], "2026-12-24T18:00", "Notice");
+    if (!made.ok) throw new Error(made.why);
+    await keep(shop.id, { base: seq, transactions: [made.transaction] });
+    await publish(shop.id, (await pendingChanges(shop.id)).seq);
+    const now = (await shopAt(shop.host))!;
+    const at = async (moment: string) => {
+      const situation = { now: Date.parse(moment), timeZone: "Europe/Dublin" };
+      return (await pageAt(now, "/", "http://s.example", situation))!.bytes("identity").toString();
+    };
+    expect(await at("2026-12-24T17:59:00Z")).toContain(`data-moments="${Date.parse("2026-12-24T18:00Z")}"`);
+    expect(keptAt(now, "/", Date.parse("2026-12-24T17:59:59Z"))).toBeDefined();
+    expect(keptAt(now, "/", Date.parse("2026-12-24T18:00:00Z"))).toBeUndefined();
+    expect(await at("2026-12-24T18:00:00Z")).not.toContain(WORDS);
+  });
 });

@@ -1,11 +1,12 @@
 import type { Request, Response } from "express";
 import { personalParts, type Personal } from "~/core/conditions";
+import { entryOf } from "~/core/document";
 import { priceOf } from "~/core/goods";
 import { FIRST_VISIT, type InCart, type Person, type Visitor } from "~/core/situation";
 import type { ShopContent } from "~/render";
 import { cartOf } from "../carts/index.server";
 import { config } from "../config/index.server";
-import { linkIn, LONGEST_LINK } from "./came-by";
+import { CLOSED_COOKIE, linkIn, LONGEST_LINK } from "./came-by";
 import { cookieOf, originOf, shopOf } from "./sending";
 
 // Who looks at a page, as far as its parts ask for it. Nothing is noted of anybody in a shop of which no part asks.
@@ -79,7 +80,7 @@ async function inCartOf(request: Request, response: Response, content: ShopConte
 export function countryOf(headers: Request["headers"]): string {
   const { countryHeader } = config();
   if (countryHeader !== undefined) {
-    const said = String(headers[countryHeader] ?? "").toUpperCase();
+    const said = String(entryOf(headers, countryHeader) ?? "").toUpperCase();
     return /^[A-Z]{2}$/.test(said) ? said : "";
   }
   const languages = String(headers["accept-language"] ?? "").slice(0, 300);
@@ -100,11 +101,19 @@ export async function personOf(
   };
 }
 
+/** What somebody has closed, by the names of what it said. */
+export const closedFor = (request: Request): readonly string[] =>
+  (cookieOf(request, CLOSED_COOKIE) ?? "")
+    .slice(0, 200)
+    .split(".")
+    .filter((name) => /^\w{1,10}$/.test(name));
+
 /** What a page is drawn from for whoever asks: with them in its situation, where any part of the shop asks for that. */
 export async function contentForOne(request: Request, response: Response, content: ShopContent): Promise<ShopContent> {
-  const { situation } = content;
+  if (!content.situation) return content;
+  const situation = { ...content.situation, closed: closedFor(request) };
   const { asks } = personalParts(content.draft.documents);
-  if (!situation || asks.size === 0) return content;
+  if (asks.size === 0) return { ...content, situation };
   noteLink(request.url, response, content);
   return { ...content, situation: { ...situation, person: await personOf(request, response, content, asks) } };
 }

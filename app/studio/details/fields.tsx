@@ -283,12 +283,14 @@ function ChoiceField({ node, field, path }: FieldProps & { field: Extract<Field,
   );
 }
 
-/** A day; what the browser's own field gives is a whole one or nothing. */
-function DateField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "date" }> }) {
+const CLOCK_TYPES = { date: "date", moment: "datetime-local", hour: "time" } as const;
+
+/** A day, a date and a time, or an hour; what the browser's own field gives is a whole one or nothing. */
+function DateField({ node, field, path }: FieldProps & { field: Extract<Field, { type: keyof typeof CLOCK_TYPES }> }) {
   const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
   return (
     <TextField
-      type="date"
+      type={CLOCK_TYPES[field.type]}
       label={field.label}
       value={String(readAt(node.props, path) ?? "")}
       helperText={field.hint}
@@ -429,6 +431,8 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
     case "table":
       return <TableField node={node} field={field} path={path} />;
     case "date":
+    case "moment":
+    case "hour":
       return <DateField node={node} field={field} path={path} />;
     case "goods":
       return <GoodsField node={node} field={field} path={path} />;

@@ -14,6 +14,7 @@ import {
 import { askForChanges, askForNews, behindSchema, sayLeave, sendChanges } from "~/core/protocol";
 import { MOST_SENT } from "~/core/schema";
 import { timedOutcome } from "~/core/conditions";
+import { momentsPassed } from "~/kinds/moments";
 import { clockIn, dayIn } from "~/core/situation";
 import { sameJson } from "~/core/document";
 import type { Reply } from "../client";
@@ -178,7 +179,10 @@ export function startKeeper(store: StudioStore): Keeper {
     const { now: known, situation, setNow, draft } = store.getState();
     const now = Date.now();
     // A studio that stays open over midnight shows the new day, and what shows from an hour on from that hour on.
-    const timesAt = (moment: number) => timedOutcome(draft.documents, clockIn(moment, situation.timeZone));
+    const timesAt = (moment: number) => {
+      const clock = clockIn(moment, situation.timeZone);
+      return `${timedOutcome(draft.documents, clock)} ${momentsPassed(draft.documents, clock).count}`;
+    };
     if (dayIn(now, situation.timeZone) !== dayIn(known, situation.timeZone) || timesAt(now) !== timesAt(known))
       setNow(now);
     if (tab === undefined || notTakenUp) return false;

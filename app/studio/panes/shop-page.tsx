@@ -4,6 +4,7 @@ import { memo, useDeferredValue, useMemo } from "react";
 import { ownFieldsOf, SITE, type Draft, type Look, type PageDocument } from "~/core/document";
 import { draftOn } from "~/core/conditions";
 import type { Goods } from "~/core/goods";
+import type { Situation } from "~/core/situation";
 import { focusCss, shadeCss, type Picture } from "~/core/pictures";
 import { draftAt } from "~/core/journal";
 import { lookCss, resolveSetting, SETTINGS, solveLook } from "~/core/theme";
@@ -141,20 +142,25 @@ type ShopPageProps = {
 export function ShopPage({ draft, ...rest }: ShopPageProps) {
   const look = useStructure(draft.look, draft.documents);
   // What doesn't show now, here, or to whoever is looked as, is seen here as what is not shown yet.
+  const situation = useStudio((s) => s.situation);
   const asked = useAsked(rest.target);
   const isTurned = useStudio((s) => s.looking?.at !== undefined);
   // At another time, posts that have not come out by then are not there.
   const then = isTurned ? draftAt(draft, asked.clock) : draft;
   const own = ownDocuments(rest.target, draft.documents, rest.dressing.goods);
-  return <StillPage look={look} documents={draftOn(then, asked, own).documents} {...rest} />;
+  return <StillPage look={look} documents={draftOn(then, asked, own).documents} situation={situation} {...rest} />;
 }
 
 /** As many sections as the tallest pane shows at first. */
 const FIRST_SECTIONS = 4;
 
-type StillProps = Omit<ShopPageProps, "draft"> & { look: Look; documents: Draft["documents"] };
+type StillProps = Omit<ShopPageProps, "draft"> & {
+  look: Look;
+  documents: Draft["documents"];
+  situation: Situation;
+};
 
-const StillPage = memo(function StillPage({ look, documents, target, dressing, studio }: StillProps) {
+const StillPage = memo(function StillPage({ look, documents, target, dressing, situation, studio }: StillProps) {
   const theme = themeById(look.theme);
   // Of the other documents, views ask only this; a letter that is typed must not draw every card anew.
   const pages = siteWords(documents);
@@ -174,7 +180,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
   const env = useMemo(
     () => {
       const drawn = envOf(
-        dressing,
+        { ...dressing, situation },
         { look, documents },
         studio,
         shownOf(target, dressing.goods, documents),
@@ -185,7 +191,7 @@ const StillPage = memo(function StillPage({ look, documents, target, dressing, s
     },
     // `pages` and `parts` say what of `documents` and `page` is asked for.
     // oxlint-disable-next-line react/exhaustive-deps
-    [dressing, look, pages, parts, studio, target],
+    [dressing, look, pages, parts, situation, studio, target],
   );
   return (
     <EnvProvider value={env}>
