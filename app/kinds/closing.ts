@@ -5,13 +5,6 @@ import { kindOf } from ".";
 
 type Documents = Draft["documents"];
 
-/** A short name of a text: FNV-1a, 32 bits (Fowler, Noll, Vo), in the letters of base 36. */
-export function nameOfText(text: string): string {
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
-  return (hash >>> 0).toString(36);
-}
-
 /** What a part is known by once somebody has closed it; undefined where that can't be. */
 export const closedBy = ({ kind, props }: Pick<Part, "kind" | "props">): string | undefined =>
   kindOf({ kind })?.definition.closes?.(props) ?? undefined;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { emptyDocument, freeze, walk, type Draft, type Part } from "~/core/document";
-import { closedBy, closedHere, nameOfText, withoutClosed } from "./closing";
+import { closedBy, closedHere, withoutClosed } from "./closing";
 import { makeNode } from "./index";
 import { momentsPassed } from "./moments";
 
@@ -48,11 +48,4 @@ describe("what shoppers close", () => {
     const changed = { ...closes, props: { ...closes.props, messages: [message("Goes now")] } };
     expect(shown(withoutClosed(withTop(open, changed), [name]))).toEqual([open.id, closes.id]);
   });
-
-  // Test vectors of FNV-1a, 32 bits (Fowler, Noll and Vo's own list).
-  it.each([
-    ["", 0x811c9dc5],
-    ["a", 0xe40c292c],
-    ["foobar", 0xbf9cf968],
-  ])("“%s” is named as FNV-1a names it", (text, hash) => expect(parseInt(nameOfText(text), 36)).toBe(hash));
 });

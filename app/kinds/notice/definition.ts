@@ -1,7 +1,6 @@
 import { z } from "zod";
-import { entryOf } from "~/core/document";
+import { entryOf, markOf } from "~/core/document";
 import { linkSchema, NO_LINK } from "~/core/schema";
-import { nameOfText } from "../closing";
 import type { Definition } from "../definition";
 import { COUNT_CSS } from "../parts/count";
 
@@ -88,7 +87,7 @@ export const definition: Definition<NoticeProps> = {
   style: { all: { set: "notice", width: "content", spaceTop: 1, spaceBottom: 1 } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set"],
   needsScript: ({ messages, closes }) => closes || messages.length > 1 || messages.some(({ until }) => until !== ""),
-  closes: ({ messages, closes }) => (closes ? nameOfText(JSON.stringify(messages)) : undefined),
+  closes: ({ messages, closes }) => (closes ? markOf(JSON.stringify(messages)) : undefined),
   changesAt: ({ messages }) => messages.flatMap(({ until }) => until || []),
   later: { element: "zest-turns", classes: ["is-playing", "is-turning", "is-now"] },
   css: `
