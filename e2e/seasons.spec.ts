@@ -231,3 +231,70 @@ test("notices take turns, count down and are closed; without a script all of the
   await expect(still.getByRole("timer")).toBeHidden();
   await plain.close();
 });
+
+test("the year shows what shows when: bars are moved by hand and by keys, and the dial on it turns the panes", async ({
+  page,
+}) => {
+  await openShop(page);
+  await benchReady(page);
+  await page.keyboard.press("y");
+  const year = page.getByRole("region", { name: "The year" });
+  await expect(year.getByText(/Nothing shows between dates yet/)).toBeVisible();
+  await inPlan(page, "Hero").click();
+  const next = new Date().getFullYear() + 1;
+  const sentence = sentenceOf(page);
+  for (const [word, label, value] of [
+    [/^From when/, "From when", `${next}-02-10T00:00`],
+    [/^Until when/, "Until when", `${next}-02-20T00:00`],
+  ] as const) {
+    await sentence.getByRole("button", { name: word }).click();
+    await page
+      .getByRole("dialog", { name: label })
+      .getByLabel(/^(From|Until)$/)
+      .fill(value);
+    await done(page);
+  }
+  const bar = year.getByRole("button", { name: /^Hero, shows/ });
+  await expect(bar).toHaveAccessibleName(`Hero, shows from 10 Feb ${next} until the end of 19 Feb ${next}`);
+  await bar.focus();
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(bar).toHaveAccessibleName(`Hero, shows from 11 Feb ${next} until the end of 21 Feb ${next}`);
+  await expectAccessible(page);
+
+  // By hand: as far as the pointer goes, in whole days; Escape puts it back.
+  const box = (await bar.boundingBox())!;
+  const lane = (await bar.locator("xpath=..").boundingBox())!;
+  const day = lane.width / 366;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 30 * day, y, { steps: 5 });
+  await page.mouse.up();
+  await expect(bar).toHaveAccessibleName(`Hero, shows from 13 Mar ${next} until the end of 23 Mar ${next}`);
+  const there = (await bar.boundingBox())!;
+  expect(Math.abs(there.x - box.x - 30 * day)).toBeLessThan(2);
+  await page.mouse.move(there.x + 10, y);
+  await page.mouse.down();
+  await page.mouse.move(there.x - 90, y, { steps: 4 });
+  await page.keyboard.press("Escape");
+  await page.mouse.up();
+  await expect(bar).toHaveAccessibleName(`Hero, shows from 13 Mar ${next} until the end of 23 Mar ${next}`);
+  // An end that would come before the beginning is refused, and said.
+  await bar.focus();
+  for (let i = 0; i < 11; i++) await page.keyboard.press("Shift+ArrowLeft");
+  await expect(page.getByText("It ends before it begins.")).toBeVisible();
+
+  const hero = pane(page, "Wide").locator(".s-hero");
+  await expect(hero).toHaveAttribute("data-not-shown", "");
+  const dial = year.getByRole("slider", { name: "Day that all panes show" });
+  await dial.press("End");
+  await expect(hero).toHaveAttribute("data-not-shown", "");
+  await expect(page.getByRole("button", { name: /^As on / })).toBeVisible();
+  await dial.press("Home");
+  const first = (await dial.boundingBox())!;
+  await page.mouse.click(there.x + 0.3 * day, first.y + first.height / 2);
+  await expect(hero).not.toHaveAttribute("data-not-shown", "");
+  await year.getByRole("button", { name: "Close the year" }).click();
+  await expect(year).toHaveCount(0);
+});

@@ -29,8 +29,9 @@ export class Turns extends HTMLElement {
       box.setAttribute("aria-live", isPlaying ? "off" : "polite");
       if (isPlaying)
         this.timer = window.setInterval(() => {
-          // Whoever reads one is left with it; whoever has just pressed the button is not.
-          if (!box.matches(":hover, :focus-within") && !document.hidden) show(at + 1);
+          // Whoever is at it is left with what is there; whoever has just pressed the button to let them go on is not.
+          const isAtIt = this.matches(":hover, :focus-within") && stop?.matches(":hover, :focus") !== true;
+          if (!isAtIt && !document.hidden) show(at + 1);
         }, seconds * 1000);
     };
     for (const [way, by] of [
@@ -94,6 +95,7 @@ export class Countdown extends HTMLElement {
       this.timer = window.setTimeout(say, ((next - now) % step) + 1);
     };
     say();
+    this.classList.add("is-on");
   }
 
   private end(): void {

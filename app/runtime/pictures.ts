@@ -53,8 +53,9 @@ export class Slides extends HTMLElement {
       track.setAttribute("aria-live", isPlaying ? "off" : "polite");
       if (isPlaying)
         this.timer = window.setInterval(() => {
-          // Whoever looks at one is left with it; whoever has just pressed the button is not.
-          if (!track.matches(":hover, :focus-within") && !document.hidden) show((at + 1) % slides.length);
+          // Whoever is at it is left with what is there; whoever has just pressed the button to let them go on is not.
+          const isAtIt = this.matches(":hover, :focus-within") && stop?.matches(":hover, :focus") !== true;
+          if (!isAtIt && !document.hidden) show((at + 1) % slides.length);
         }, seconds * 1000);
     };
     const chosen = (index: number) => {

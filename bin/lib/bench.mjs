@@ -91,6 +91,7 @@ await runMain(async () => {
       return JSON.parse(done.stdout.trim().split("\n").at(-1));
     };
     const render = measured("bin/lib/bench-render.ts");
+    const conditions = measured("bin/lib/bench-conditions.ts");
     say("Many goods …");
     const goods = measured("bin/lib/bench-goods.ts");
     say("Many pages …");
@@ -124,6 +125,7 @@ await runMain(async () => {
       pageWeightKB: weight,
       phone: lab,
       goods,
+      conditions,
       site: { ...site, ...seen },
       pictures: { cut, tones, choosing },
       brand: { solve, cssKB: css, drag, palette },
@@ -143,6 +145,7 @@ await runMain(async () => {
     console.table([{ what: `bench opened, ${work.sections} sections (ms)`, ...work.open }]);
     console.table([{ what: `a widget carried, ${work.sections} sections (frames per second)`, ...work.carry }]);
     console.table([{ what: "memory of the studio over 1,000 edits (MB)", ...work.memoryMB }]);
+    console.table(Object.entries(conditions).map(([what, ms]) => ({ what: `${what} (ms of CPU)`, ...ms })));
     console.table(render.growth);
     console.table([
       { what: `list of ${render.journal.posts} posts (ms of CPU)`, ...render.journal.list, target: 20 },

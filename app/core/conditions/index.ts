@@ -1,4 +1,4 @@
-export { clockWords, daysWords, endOfDay, endWords, listed, type DateRule, type TimeRule } from "./times";
+export { clockPlus, clockWords, daysWords, endOfDay, endWords, listed, type DateRule, type TimeRule } from "./times";
 export {
   conditionsSchema,
   mapNamed,
@@ -30,8 +30,10 @@ export {
 } from "./holds";
 export { explain, PAGE_SORT_WORDS, ruleWords, type Names } from "./words";
 export { comingIn, type Coming } from "./coming";
+export { movedDates, spansOf, type Span } from "./year";
 export { reachOf, type Reach } from "./reach";
 export {
+  conditionalDocuments,
   conditionsOf,
   draftOn,
   nextTimed,

@@ -1,6 +1,6 @@
 import type { Goods } from "../goods";
 import { FIRST_VISIT, type OnDay, type PageShown, type Person } from "../situation";
-import { holds, ruleHolds, type Asked } from "./holds";
+import { ruleHolds, type Asked } from "./holds";
 import { rulesIn, type Condition, type Rule } from "./rules";
 
 // Where conditions hold, and whether they ever can. Everything that can be the case is tried: rules only see a few differences
@@ -9,15 +9,20 @@ import { rulesIn, type Condition, type Rule } from "./rules";
 /** What each rule says in a case; undefined where the case does not decide it. */
 type Vector = readonly (boolean | undefined)[];
 
-const vectorOf = (rules: readonly Rule[], asked: Asked): Vector => rules.map((rule) => ruleHolds(rule, asked));
-
-/** The cases that rules can tell apart. */
-function apart(rules: readonly Rule[], cases: readonly Asked[]): readonly Vector[] {
-  const found = new Map<string, Vector>();
+/** The cases that some rules can tell apart, by what all rules say in them, with how many of each there are. The others say nothing. */
+function apart(
+  rules: readonly Rule[],
+  decided: (rule: Rule) => boolean,
+  cases: readonly Asked[],
+): readonly { readonly vector: Vector; readonly count: number }[] {
+  const found = new Map<string, { vector: Vector; count: number }>();
+  const asked = rules.map(decided);
   for (const each of cases) {
-    const vector = vectorOf(rules, each);
+    const vector = rules.map((rule, i) => (asked[i] ? ruleHolds(rule, each) : undefined));
     const key = vector.join();
-    if (!found.has(key)) found.set(key, vector);
+    const known = found.get(key);
+    if (known) known.count++;
+    else found.set(key, { vector, count: 1 });
   }
   return [...found.values()];
 }
@@ -101,36 +106,34 @@ export function reachOf(
   goods: Goods,
 ): Reach {
   const rules = rulesIn(conditions);
-  const cases = pages.map((page): Asked => ({ clock, on, page, goods }));
-  const reached = cases.filter((each) => holds(conditions, each) !== false).length;
-  // Each rule is decided by one of these; what none decides, time does, and is taken to come.
-  const vectors = [
-    apart(
-      rules,
-      pages.map((page): Asked => ({ clock, on, page, goods })),
-    ).map((vector) => vector.map((is, i) => (PAGE_RULES.has(rules[i]!.when) ? is : undefined))),
-    ...personsFor(rules, goods).map((persons, n) =>
-      apart(rules, persons).map((vector) =>
-        vector.map((is, i) => (rules[i]!.when === PERSON_CASES[n] ? is : undefined)),
-      ),
-    ),
+  const at = new Map(rules.map((rule, i) => [rule, i]));
+  /** Whether conditions can hold where rules say this; what is not decided is taken to come. */
+  const canHold = (says: (i: number) => boolean | undefined): boolean =>
+    conditions.every((each) => (each.when === "any" ? each.of : [each]).some((rule) => says(at.get(rule)!) ?? true));
+  const onPages = apart(
+    rules,
+    ({ when }) => PAGE_RULES.has(when),
+    pages.map((page): Asked => ({ clock, on, page, goods })),
+  );
+  const now = rules.map((rule) => ruleHolds(rule, { clock }));
+  const reached = onPages
+    .filter(({ vector }) => canHold((i) => vector[i] ?? now[i]))
+    .reduce((sum, { count }) => sum + count, 0);
+  // Each rule is decided by one of these; what none decides, time does.
+  const axes = [
+    onPages,
+    ...personsFor(rules, goods).map((persons, n) => apart(rules, ({ when }) => when === PERSON_CASES[n], persons)),
   ].filter((each) => each.length > 0);
   let known: readonly Vector[] = [rules.map(() => undefined)];
-  for (const axis of vectors) {
+  for (const axis of axes) {
     const next = new Map<string, Vector>();
     for (const vector of known)
       for (const more of axis) {
-        const both = vector.map((is, i) => is ?? more[i]);
+        const both = vector.map((is, i) => is ?? more.vector[i]);
         next.set(both.join(), both);
       }
     known = [...next.values()];
   }
-  const at = new Map(rules.map((rule, i) => [rule, i]));
-  const can = known.some((vector) =>
-    conditions.every((each) => {
-      const of = each.when === "any" ? each.of : [each];
-      return of.some((rule) => vector[at.get(rule)!] ?? true);
-    }),
-  );
+  const can = known.some((vector) => canHold((i) => vector[i]));
   return { pages: reached, can: can && (pages.length > 0 || rules.every((rule) => !PAGE_RULES.has(rule.when))) };
 }

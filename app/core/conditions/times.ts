@@ -79,7 +79,7 @@ function datesHold({ from, until, yearly }: DateRule, at: string): boolean {
 const dayOfWeek = (minutes: number): number => ((((Math.floor(minutes / MINUTES) + 3) % 7) + 7) % 7) + 1;
 
 function timesHold({ days, from = "00:00", until = "00:00" }: TimeRule, at: string): boolean {
-  const minutes = minutesOf(at);
+  const minutes = Date.parse(`${at}:00Z`) / 60_000;
   const isOn = (m: number) => !days || days.includes(dayOfWeek(m));
   const now = at.slice(11);
   if (from < until || until === "00:00") return isOn(minutes) && from <= now && (until === "00:00" || now < until);
@@ -143,6 +143,9 @@ export const endWords = (at: string, withYear = true): string =>
 
 /** The midnight after a day: where what is meant to last for that day ends. */
 export const endOfDay = (day: string): string => clockOf(minutesOf(`${day}T00:00`) + MINUTES);
+
+/** A clock so many days later, or earlier. */
+export const clockPlus = (at: string, days: number): string => clockOf(minutesOf(at) + days * MINUTES);
 
 /** The days of a week in words: "weekdays", "Mondays and Fridays". */
 export function daysWords(days: readonly number[]): string {

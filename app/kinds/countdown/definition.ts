@@ -106,6 +106,7 @@ export const definition: Definition<CountdownProps> = {
   style: { all: {} },
   styles: ["align", "above", "hidden", "ink"],
   script: "goods",
+  later: { classes: ["is-on"] },
   byDay: true,
   changesAt: ({ to, at }) => (to === "moment" && at ? [at] : []),
   css: `

@@ -44,7 +44,7 @@ export const definition: Definition<NoticeProps> = {
       one: "message",
       most: MOST,
       fields: [
-        { type: "line", key: "text", label: "Notice", most: 160 },
+        { type: "text", key: "text", label: "Notice", most: 160 },
         { type: "line", key: "more", label: "Link", most: 40, hint: "Optional" },
         { type: "link", key: "link", label: "Link leads to" },
         { type: "moment", key: "until", label: "Counts down to", hint: "Gone by itself when it is over. Optional" },
@@ -66,7 +66,6 @@ export const definition: Definition<NoticeProps> = {
     { type: "yes", key: "closes", label: "Shoppers can close it" },
   ],
   props,
-  placeholders: ["text"],
   synonyms: ["announcement", "banner", "bar", "strip", "message", "rotating", "countdown"],
   defaults: { messages: [{ ...FRESH, text: "Welcome in. Have a look around." }], seconds: "8", closes: false },
   migrations: [
@@ -89,7 +88,7 @@ export const definition: Definition<NoticeProps> = {
   needsScript: ({ messages, closes }) => closes || messages.length > 1 || messages.some(({ until }) => until !== ""),
   closes: ({ messages, closes }) => (closes ? markOf(JSON.stringify(messages)) : undefined),
   changesAt: ({ messages }) => messages.flatMap(({ until }) => until || []),
-  later: { element: "zest-turns", classes: ["is-playing", "is-turning", "is-now"] },
+  later: { element: "zest-turns", classes: ["is-playing", "is-turning", "is-now", "is-on"] },
   css: `
 .s-notice{font-size:var(--t-1);line-height:1.4}
 .notice-message{display:flex;flex-wrap:wrap;justify-content:var(--align-box);align-items:center;gap:0 1.25em;text-align:var(--align);min-height:1.75rem}

@@ -52,22 +52,21 @@ export function useCounts(count: CountTo): boolean {
 }
 
 /**
- * What is left until a moment. The numbers are the script's: a page may have been kept for hours. Without a script the moment itself is said; in
- * panes the numbers are those of the time that panes are turned to.
+ * What is left until a moment. A page may have been kept for hours: its numbers take the room, and are seen once the script has put them right. Without
+ * a script the moment itself is said; in panes the numbers are those of the time that panes are turned to.
  */
 export function Count({ count, units, seconds = false, className = "", over = "", children }: CountProps): ReactNode {
-  const { clock, goods, locale, still, studio } = useEnv();
+  const { clock, goods, locale, still } = useEnv();
   const { timeZone } = goods.asOf;
   const moments = momentsFrom(count, clock.slice(0, 10), timeZone);
   if (!useCounts(count)) return null;
-  // Where no script will come, the numbers are as they were then.
-  const now = studio || still ? momentIn(clock, timeZone) : undefined;
+  const now = momentIn(clock, timeZone);
   const next = now === undefined ? undefined : moments.find((at) => at > now);
   const left = now === undefined || next === undefined ? undefined : leftOf(next - now);
   const shown = seconds ? units : units.slice(0, 3);
   return (
     <zest-countdown
-      className={`count ${className}`.trim()}
+      className={`count ${still ? "is-on" : ""} ${className}`.replace(/\s+/g, " ").trim()}
       data-moments={moments.join(" ")}
       data-over={over || undefined}
       data-seconds={seconds ? "" : undefined}
@@ -76,7 +75,7 @@ export function Count({ count, units, seconds = false, className = "", over = ""
       <span className="count-units" role="timer">
         {shown.map((unit, i) => (
           <span key={i} className="count-unit">
-            <b>{left ? String(left[i]).padStart(2, "0") : "––"}</b> <i>{unit}</i>
+            <b>{String(left?.[i] ?? 0).padStart(2, "0")}</b> <i>{unit}</i>
           </span>
         ))}
       </span>
@@ -90,6 +89,7 @@ export const COUNT_CSS = `
 .count{display:inline-flex;align-items:baseline;gap:.5em;font-variant-numeric:lining-nums tabular-nums}
 .count[hidden]{display:none}
 .count-units{display:inline-flex;flex-wrap:wrap;gap:.15em .6em}
+.count:not(.is-on) .count-units{visibility:hidden}
 .count-unit{white-space:nowrap}
 .count-unit b{font-weight:var(--strong)}
 .count-unit i{font-style:normal}

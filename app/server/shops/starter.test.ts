@@ -42,7 +42,9 @@ describe("a new shop", () => {
       ),
     ),
   );
-  const defaults = [...KINDS.values()].map((k) => JSON.stringify(k.definition.defaults));
+  // What counts down names its units; that promises nothing.
+  const units = /"(?:days|dayWord)":"\w+"/g;
+  const defaults = [...KINDS.values()].map((k) => JSON.stringify(k.definition.defaults).replace(units, ""));
 
   it("gives no instructions, no address that is nobody's, and promises nothing", () => {
     const all = freeze([...texts, ...defaults]).join("\n");

@@ -11,7 +11,7 @@ import { ShareSection } from "../shared";
 import { AddSheet, KeepPiece } from "../add";
 import { useStudio, useStudioStore, type PaneView } from "../keeping";
 import { DEVICE_PLURAL, ShowProvider, usePageSheets } from "../panes";
-import { LookingAs } from "../looking";
+import { LookingAs, YearLine } from "../looking";
 import { PicturePicker } from "../pictures";
 import { INK, useKeys, useSize } from "../ui";
 import { createWordsStore, useEditorAhead, useOpenEditor, WordsBar, WordsProvider, pathOf } from "../words";
@@ -93,7 +93,7 @@ function Header({ title, page, panes }: { title: ReactNode; page: string; panes:
       {title}
       <Box sx={{ flex: 1 }} />
       <OnlyChip />
-      <LookingAs />
+      <LookingAs canShowYear />
       <ChecksChip />
       <PageTools page={page} />
       {panes}
@@ -232,6 +232,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
     "1": () => store.getState().setView("phone"),
     "2": () => store.getState().setView("both"),
     "3": () => store.getState().setView("wide"),
+    y: () => store.setState({ yearOpen: !store.getState().yearOpen }),
     v: () => store.getState().setBare(!store.getState().bare),
     "[": () => actions.step(-1),
     "]": () => actions.step(1),
@@ -257,6 +258,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
     "4": () => void navigate(`/s/${shop}/pages/all`),
   });
 
+  const yearOpen = useStudio((s) => s.yearOpen);
   const panes = useStudio((s) => s.panes);
   const fits = size && (isNarrow ? fitNarrow(size.width) : fitPanes(view, size.width, size.height, panes));
   const height = size ? Math.max(200, size.height - SILL - PAD) : 0;
@@ -380,6 +382,7 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
                 }
               />
             </Box>
+            {yearOpen ? <YearLine onClose={() => store.setState({ yearOpen: false })} /> : null}
             <Box
               ref={ref}
               sx={{

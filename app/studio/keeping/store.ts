@@ -117,6 +117,8 @@ export type StudioState = Tab & {
   readonly ownCss: OwnCssView;
   readonly editing: Editing | null;
   /** Conditions that were copied from one thing, for another. */
+  /** The year stands above the panes. */
+  readonly yearOpen: boolean;
   readonly copiedWhen: readonly Condition[] | null;
   readonly said: Message | null;
 
@@ -208,6 +210,7 @@ export function createStudioStore(loaded: Loaded): StudioStore {
     now,
     situation,
     looking: null,
+    yearOpen: false,
     copiedWhen: null,
     stored,
     versions,

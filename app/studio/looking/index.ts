@@ -1,1 +1,2 @@
 export { LookingAs } from "./looking";
+export { YearLine } from "./year-line";

@@ -26,13 +26,18 @@ function lookingWords({ at, person }: Looking, money: (amount: number) => string
 }
 
 /** Turns every pane of the studio to another time or another shopper, and says so for as long as they are. */
-export function LookingAs() {
+export function LookingAs({
+  canShowYear = false,
+}: {
+  /** The year can stand above the panes here. */ canShowYear?: boolean;
+}) {
   const store = useStudioStore();
   const looking = useStudio((s) => s.looking);
   const { currency, moneyFormat } = useStudio((s) => s.shop);
   // The place, not the button: that is another one as soon as the panes are turned.
   const [place, setPlace] = useState<HTMLElement | null>(null);
   const [open, setOpen] = useState(false);
+  const words = looking ? lookingWords(looking, (amount) => formatMoney(amount, currency, moneyFormat)) : "";
   const back = () => store.getState().lookAs(null);
   return (
     <Box ref={setPlace} sx={{ display: "flex", minWidth: 0 }}>
@@ -41,13 +46,17 @@ export function LookingAs() {
           <Chip
             size="small"
             icon={<CalendarClock size={14} aria-hidden />}
-            label={lookingWords(looking, (amount) => formatMoney(amount, currency, moneyFormat))}
+            label={words}
+            aria-label={words}
             aria-haspopup="dialog"
             onClick={() => setOpen(true)}
             onDelete={back}
             deleteIcon={<X size={14} aria-label="Back to a first visit now" />}
             sx={{
               maxWidth: 320,
+              // On a phone there is room for the sign alone; what it says is its name.
+              "& .MuiChip-label, & .MuiChip-deleteIcon": { display: { xs: "none", md: "block" } },
+              "& .MuiChip-icon": { mx: { xs: 0.75 } },
               bgcolor: INK.lemon,
               color: INK.onLemon,
               "& .MuiChip-icon, & .MuiChip-deleteIcon, & .MuiChip-deleteIcon:hover": { color: INK.onLemon },
@@ -75,6 +84,17 @@ export function LookingAs() {
           <Button size="small" variant="outlined" disabled={looking === null} onClick={back}>
             A first visit, now
           </Button>
+          {canShowYear ? (
+            <Button
+              size="small"
+              onClick={() => {
+                setOpen(false);
+                store.setState({ yearOpen: true });
+              }}
+            >
+              Show the year (Y)
+            </Button>
+          ) : null}
           <Box sx={{ flex: 1 }} />
           <Button size="small" onClick={() => setOpen(false)}>
             Close

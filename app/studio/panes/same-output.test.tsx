@@ -39,8 +39,6 @@ function plain(html: string): string {
   for (const element of holder.querySelectorAll("link, script, noscript")) element.remove();
   // Where words could stand, a pane has a place for them that takes no room; what shows nothing yet says so there.
   for (const element of holder.querySelectorAll("[data-at]:empty, .studio-empty")) element.remove();
-  // The numbers of what counts down are the script's; panes, which have none, draw them as they are then.
-  for (const element of holder.querySelectorAll(".count-unit b")) element.textContent = "––";
   for (const element of holder.querySelectorAll("*")) {
     // The order of attributes carries no meaning; the two writers differ in it.
     const kept = element

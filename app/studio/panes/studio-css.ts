@@ -3,6 +3,7 @@ export const BARE_CSS = `
 html{scroll-behavior:auto!important}
 body{position:relative;min-height:100vh}
 a,button{cursor:default}
+.count-units{visibility:visible!important}
 [data-at]:empty,[data-rich-at]:empty,.studio-hint,.undrawable,[data-not-shown],.is-elsewhere,.studio-empty{display:none!important}
 [data-dead]{display:none!important}
 `;
@@ -35,6 +36,7 @@ export const paneCss = (scale: number): string => `
 html{--k:${(1 / scale).toFixed(4)};scroll-behavior:auto!important}
 body{position:relative;min-height:100vh}
 a,button,[data-at]{cursor:default}
+.count-units{visibility:visible!important}
 [data-at]:empty:not([contenteditable]),[data-rich-at]:empty:not([data-editing]){position:absolute;display:none;min-width:0;max-width:none;margin:0;z-index:2}
 :is([data-at],[data-rich-at]):empty:not([contenteditable],[data-editing])::before{content:"+ " attr(data-hint);display:block;width:max-content;transform:translateY(-100%);padding:calc(3px*var(--k)) calc(7px*var(--k));border:calc(1px*var(--k)) dashed #17241d;border-radius:calc(4px*var(--k));background:#faf8f2;color:#17241d;font:500 calc(12px*var(--k))/1.2 "Instrument Sans",sans-serif;letter-spacing:0;text-transform:none}
 [data-at][contenteditable]{cursor:text;outline:calc(1.5px*var(--k)) solid #17241d;outline-offset:calc(3px*var(--k));box-shadow:0 0 0 calc(3px*var(--k)) #f5c518;border-radius:2px;min-width:1ch}

@@ -221,6 +221,10 @@ function VisitorEditor({ rule, onSet }: EditorProps<VisitorRule>) {
           helperText={said === "" ? "Write a word." : `Such a link: ${address}/?from=${encodeURIComponent(said)}`}
         />
       ) : null}
+      <Typography variant="caption" color="text.secondary">
+        Your shop notes visits, links and sign-ups in cookies of its own, only where a part asks for them, and nothing
+        of who it is.
+      </Typography>
       <Turned rule={rule} label="To everybody else instead" onSet={onSet} />
     </>
   );

@@ -1,0 +1,317 @@
+import { Box, Slider, Tooltip, Typography } from "@mui/material";
+import { X } from "lucide-react";
+import { useMemo, useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent, type ReactNode } from "react";
+import { useNavigate } from "react-router";
+import { setConditions } from "~/core/commands";
+import {
+  clockPlus,
+  clockWords,
+  conditionalDocuments,
+  conditionsOf,
+  movedDates,
+  ruleWords,
+  spansOf,
+  type DateRule,
+} from "~/core/conditions";
+import type { PageDocument, Part } from "~/core/document";
+import { postsAhead } from "~/core/journal";
+import { FIRST_VISIT } from "~/core/situation";
+import { nameOf } from "~/kinds";
+import { clockNow, useStudio, useStudioStore } from "../keeping";
+import { pageShowing } from "../shared";
+import { followPointer, IconAction, INK, useSize } from "../ui";
+import { useNames } from "../when";
+
+/** What the line shows: a year from the first of this month on. */
+const DAYS = 366;
+const LABELS = 168;
+/** And where there is little room for all of it. */
+const NARROW_LABELS = 108;
+const ROW = 24;
+/** Rows that are seen at once; the others scroll. */
+const SEEN_ROWS = 4;
+
+type Dated = { readonly document: PageDocument; readonly part: Part; readonly rule: DateRule };
+
+/** The parts that show between dates, those that begin first first. */
+function useDated(): readonly Dated[] {
+  const documents = useStudio((s) => s.draft.documents);
+  return useMemo(
+    () =>
+      conditionalDocuments(documents)
+        .flatMap(([document, parts]) =>
+          document.kind === "piece"
+            ? []
+            : parts.flatMap((part): readonly Dated[] => {
+                const rule = conditionsOf(part).find((each) => each.when === "dates");
+                return rule && !rule.not ? [{ document, part, rule }] : [];
+              }),
+        )
+        .toSorted((a, b) => ((a.rule.from ?? "") < (b.rule.from ?? "") ? -1 : 1)),
+    [documents],
+  );
+}
+
+const dayOf = (clock: string): number => Date.parse(`${clock}:00Z`) / 86_400_000;
+
+type Move = { readonly days: number; readonly which: "both" | "from" | "until" };
+const MOVES = new Map([
+  ["ArrowLeft", -1],
+  ["ArrowRight", 1],
+]);
+
+type BarProps = {
+  dated: Dated;
+  begin: string;
+  end: string;
+  /** Width of a day, in px. */
+  day: number;
+  onMove: (move: Move) => void;
+  onGo: () => void;
+};
+
+/** The times of one part as bars, to be moved and lengthened. */
+function Bars({ dated, begin, end, day, onMove, onGo }: BarProps) {
+  const names = useNames();
+  const [held, setHeld] = useState<Move | null>(null);
+  const { part, rule } = dated;
+  const shown = held ? movedDates(rule, held.days, held.which) : rule;
+  const words = ruleWords(shown, names);
+  const grab = (which: Move["which"]) => (event: ReactPointerEvent) => {
+    event.stopPropagation();
+    let days = 0;
+    followPointer(event.nativeEvent, {
+      farEnough: 3,
+      onMove: (dx) => {
+        days = Math.round(dx / day);
+        setHeld({ days, which });
+      },
+      onEnd: (how) => {
+        setHeld(null);
+        if (how === "clicked") onGo();
+        else if (how === "dropped" && days !== 0) onMove({ days, which });
+      },
+      swallowsClick: true,
+    });
+  };
+  const press = (event: KeyboardEvent) => {
+    const days = MOVES.get(event.key);
+    if (event.key === "Enter") onGo();
+    else if (days !== undefined) onMove({ days, which: event.shiftKey ? "until" : event.altKey ? "from" : "both" });
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  return spansOf(shown, begin, end).map((span) => {
+    const [left, width] = [(dayOf(span.from) - dayOf(begin)) * day, (dayOf(span.until) - dayOf(span.from)) * day];
+    const edge = (which: "from" | "until", is: boolean) =>
+      is ? (
+        <Box
+          onPointerDown={grab(which)}
+          sx={{
+            position: "absolute",
+            top: 0,
+            bottom: 0,
+            [which === "from" ? "left" : "right"]: -3,
+            width: 9,
+            cursor: "ew-resize",
+            touchAction: "none",
+          }}
+        />
+      ) : null;
+    return (
+      <Tooltip key={`${span.from.slice(0, 4)} ${rule.yearly ? "" : "once"}`} title={`Shows ${words}`} placement="top">
+        <Box
+          role="button"
+          tabIndex={0}
+          aria-label={`${nameOf(part)}, shows ${words}`}
+          aria-describedby="year-line-keys"
+          onPointerDown={grab("both")}
+          onKeyDown={press}
+          sx={{
+            position: "absolute",
+            left,
+            width: Math.max(6, width),
+            top: 3,
+            height: ROW - 6,
+            bgcolor: held ? INK.plum : INK.ink,
+            borderRadius: `${span.isOpen.before ? 0 : 5}px ${span.isOpen.after ? 0 : 5}px ${span.isOpen.after ? 0 : 5}px ${span.isOpen.before ? 0 : 5}px`,
+            opacity: part.shown ? 1 : 0.4,
+            cursor: "grab",
+            touchAction: "none",
+            "&:focus-visible": { outline: `2px solid ${INK.lemon}`, outlineOffset: 1 },
+          }}
+        >
+          {edge("from", !span.isOpen.before)}
+          {edge("until", !span.isOpen.after)}
+        </Box>
+      </Tooltip>
+    );
+  });
+}
+
+/** What of the shop shows when, over the coming year; the dial on it turns all panes. */
+export function YearLine({ onClose }: { onClose: () => void }) {
+  const store = useStudioStore();
+  const navigate = useNavigate();
+  const { ref, size } = useSize();
+  const now = useStudio(clockNow);
+  const looking = useStudio((s) => s.looking);
+  const shop = useStudio((s) => s.shop.id);
+  const documents = useStudio((s) => s.draft.documents);
+  const dated = useDated();
+  const begin = `${now.slice(0, 7)}-01T00:00`;
+  const end = clockPlus(begin, DAYS);
+  const labels = (size?.width ?? 0) < 600 ? NARROW_LABELS : LABELS;
+  const room = Math.max(120, (size?.width ?? 0) - labels - 12);
+  const day = room / DAYS;
+  const at = looking?.at ?? now;
+  const turn = (to: number) => {
+    const clock = `${clockPlus(begin, to).slice(0, 10)}T${at.slice(11)}`;
+    const person = looking?.person ?? FIRST_VISIT;
+    const isNow = clock.slice(0, 10) === now.slice(0, 10);
+    store.getState().lookAs(isNow && person === FIRST_VISIT ? null : { at: isNow ? undefined : clock, person });
+  };
+  const move = ({ part, rule }: Dated, { days, which }: Move) => {
+    const { draft, run, say } = store.getState();
+    const next = conditionsOf(part).map((each) => (each === rule ? movedDates(rule, days, which) : each));
+    const why = run(setConditions(draft, [part.id], next, nameOf(part)));
+    if (why) say(why, "problem");
+  };
+  const go = ({ part, document }: Dated) => {
+    const { draft, select } = store.getState();
+    select(part.id);
+    void navigate(`/s/${shop}/pages?page=${pageShowing(draft.documents, document)}`);
+  };
+  const months = monthsFrom(begin).map((first) => ({
+    value: Math.round(dayOf(first) - dayOf(begin)),
+    label: room < 460 ? monthWords(first).slice(0, 1) : monthWords(first),
+  }));
+  const posts = postsAhead(documents, now).filter(({ at: out }) => out < end);
+  return (
+    <Box
+      component="section"
+      ref={ref}
+      aria-label="The year"
+      sx={{
+        flex: "none",
+        px: 0,
+        borderTop: `1px solid ${INK.line}`,
+        borderBottom: `1px solid ${INK.line}`,
+        bgcolor: INK.raised,
+        minWidth: 0,
+      }}
+    >
+      <Box sx={{ display: "flex", alignItems: "flex-start", height: 40 }}>
+        <Box sx={{ width: labels, flex: "none", display: "flex", alignItems: "center", pl: 1.5 }}>
+          <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
+            The year
+          </Typography>
+          <IconAction label="Close the year" icon={X} size={15} onClick={onClose} />
+        </Box>
+        <Slider
+          size="small"
+          track={false}
+          aria-label="Day that all panes show"
+          min={0}
+          max={DAYS}
+          value={Math.min(DAYS, Math.max(0, Math.floor(dayOf(at) - dayOf(begin))))}
+          marks={months}
+          getAriaValueText={(value) => clockWords(`${clockPlus(begin, value).slice(0, 10)}T00:00`)}
+          valueLabelDisplay="auto"
+          valueLabelFormat={(value) => clockWords(`${clockPlus(begin, value).slice(0, 10)}T00:00`)}
+          onChange={(_e, value) => turn(value)}
+          sx={{
+            width: room,
+            p: "10px 0 0",
+            "& .MuiSlider-markLabel": { top: 18, fontSize: 11 },
+            "& .MuiSlider-thumb": { bgcolor: INK.lemon, border: `2px solid ${INK.ink}`, width: 16, height: 16 },
+          }}
+        />
+      </Box>
+      <Box sx={{ maxHeight: SEEN_ROWS * ROW + 4, overflowY: "auto", pb: 0.5 }}>
+        {dated.map((each) => (
+          <Box key={each.part.id} sx={{ display: "flex", height: ROW, alignItems: "center" }}>
+            <Typography
+              variant="caption"
+              noWrap
+              title={each.document.title}
+              sx={{ width: labels, flex: "none", pl: 1.5, pr: 1 }}
+            >
+              {nameOf(each.part)} · {each.document.title}
+            </Typography>
+            <Lane width={room} months={months.map(({ value }) => value * day)} at={(dayOf(at) - dayOf(begin)) * day}>
+              <Bars
+                dated={each}
+                begin={begin}
+                end={end}
+                day={day}
+                onMove={(how) => move(each, how)}
+                onGo={() => go(each)}
+              />
+            </Lane>
+          </Box>
+        ))}
+        {posts.map(({ page, at: out }) => (
+          <Box key={page.id} sx={{ display: "flex", height: ROW, alignItems: "center" }}>
+            <Typography variant="caption" noWrap sx={{ width: labels, flex: "none", pl: 1.5, pr: 1 }}>
+              “{page.title}”
+            </Typography>
+            <Lane width={room} months={months.map(({ value }) => value * day)} at={(dayOf(at) - dayOf(begin)) * day}>
+              <Tooltip title={`Comes out ${clockWords(out)}`} placement="top">
+                <Box
+                  sx={{
+                    position: "absolute",
+                    left: (dayOf(out) - dayOf(begin)) * day - 5,
+                    top: 7,
+                    width: 10,
+                    height: 10,
+                    transform: "rotate(45deg)",
+                    bgcolor: INK.plum,
+                  }}
+                />
+              </Tooltip>
+            </Lane>
+          </Box>
+        ))}
+        {dated.length + posts.length === 0 ? (
+          <Typography variant="body2" color="text.secondary" sx={{ px: 1.5, pb: 1 }}>
+            Nothing shows between dates yet. Choose a part, and press “from now on” under “When it shows” in Details.
+          </Typography>
+        ) : null}
+      </Box>
+      <Typography id="year-line-keys" hidden>
+        Arrow keys move it by a day, with Shift they move its end, with Alt its beginning; Enter goes to it.
+      </Typography>
+    </Box>
+  );
+}
+
+const month = new Intl.DateTimeFormat("en-GB", { month: "short", timeZone: "UTC" });
+const monthWords = (clock: string): string => month.format(Date.parse(`${clock}:00Z`));
+
+/** The firsts of twelve months. */
+const monthsFrom = (begin: string): readonly string[] => {
+  const [year = 0, first = 1] = begin.split("-").map(Number);
+  return Array.from({ length: 12 }, (_, i) =>
+    new Date(Date.UTC(year, first - 1 + i, 1)).toISOString().slice(0, 10).concat("T00:00"),
+  );
+};
+
+type LaneProps = { width: number; months: readonly number[]; at: number; children: ReactNode };
+
+/** The place of one part's bars, with lines where months begin and where panes are turned to. */
+function Lane({ width, months, at, children }: LaneProps) {
+  return (
+    <Box sx={{ position: "relative", width, height: ROW, flex: "none", borderTop: `1px solid ${INK.line}` }}>
+      {months.map((left) => (
+        <Box key={left} sx={{ position: "absolute", left, top: 0, bottom: 0, borderLeft: `1px solid ${INK.line}` }} />
+      ))}
+      {children}
+      <Box
+        aria-hidden
+        sx={{ position: "absolute", left: at, top: -1, bottom: 0, width: 2, bgcolor: INK.lemon, pointerEvents: "none" }}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,73 @@
+/**
+ * Times how long it takes to ask 10,000 conditions, and to say on how many pages of a shop with 10,000 products something shows, in
+ * milliseconds of CPU; prints the result as JSON. Made-up goods.
+ */
+import { holds, reachOf, type Asked, type Condition } from "../../app/core/conditions";
+import { makeCollection, makeProduct, type Goods } from "../../app/core/goods";
+import { FIRST_VISIT, type PageShown } from "../../app/core/situation";
+
+const TIMES = 40;
+const on = { day: "2026-11-30", timeZone: "Europe/Dublin" };
+const collections = ["a", "b", "c"].map((id) => makeCollection({ id, title: id }));
+const goods: Goods = {
+  products: Array.from({ length: 10_000 }, (_, i) =>
+    makeProduct({
+      id: `p${i}`,
+      title: `Product ${i}`,
+      price: i,
+      collections: [collections[i % 3]!.id],
+      tags: [`t${i % 7}`],
+    }),
+  ),
+  collections,
+  asOf: on,
+};
+const RULES: readonly Condition[] = [
+  { when: "dates", from: "2026-10-24T00:00", until: "2026-12-24T18:00", yearly: true },
+  { when: "times", days: [1, 2, 3, 4, 5], from: "09:00", until: "17:00" },
+  { when: "pages", sorts: ["product", "collection"] },
+  { when: "goods", collections: ["a"], asks: [{ field: "price", op: "under", value: "80" }] },
+  { when: "visitor", is: "returning", not: true },
+  { when: "cart", asks: "worth", from: 0, under: 5_000 },
+  {
+    when: "any",
+    of: [
+      { when: "country", countries: ["IE"] },
+      { when: "cart", asks: "empty" },
+    ],
+  },
+];
+const asked: Asked = {
+  clock: "2026-11-30T12:00",
+  on,
+  goods,
+  page: { sort: "product", product: "p3" },
+  person: FIRST_VISIT,
+};
+const pages: readonly PageShown[] = goods.products.map(({ id }) => ({ sort: "product", product: id }));
+
+const percentile = (values: readonly number[], share: number) =>
+  Math.round(values.toSorted((a, b) => a - b)[Math.floor((values.length - 1) * share)]! * 100) / 100;
+
+function timed(work: () => unknown): { p50: number; p95: number } {
+  const times = Array.from({ length: TIMES + 5 }, () => {
+    const begin = process.cpuUsage();
+    work();
+    const { user, system } = process.cpuUsage(begin);
+    return (user + system) / 1000;
+  }).slice(5);
+  return { p50: percentile(times, 0.5), p95: percentile(times, 0.95) };
+}
+
+const asks = timed(() => {
+  let yes = 0;
+  for (let i = 0; i < 10_000; i++) if (holds([RULES[i % RULES.length]!], asked)) yes++;
+  return yes;
+});
+const reach = timed(() => reachOf(RULES, pages, asked.clock, on, goods));
+console.log(
+  JSON.stringify({
+    "10,000 conditions": { ...asks, target: "under 10" },
+    "on how many of 10,000 pages": reach,
+  }),
+);
