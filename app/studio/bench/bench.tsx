@@ -361,8 +361,8 @@ export function Bench({ page: asked, show = null, title, panel, panelLabel }: Be
               sx={{
                 display: "flex",
                 alignItems: "center",
-                gap: { xs: 0.5, md: 2 },
-                px: { xs: 1, md: 2 },
+                gap: { xs: 0, md: 2 },
+                px: { xs: 0.75, md: 2 },
                 height: 44,
                 flex: "none",
                 minWidth: 0,
