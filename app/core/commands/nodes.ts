@@ -304,7 +304,9 @@ export function setConditions(
     }));
   if (operations.length === 0) return refuse(SAME);
   const selects = ids.length === 1 ? { selects: ids[0]! } : {};
-  return transaction("setConditions", `When ${name} shows`, operations, selects);
+  // A word that is typed into a rule is one step.
+  const more = { ...selects, mergeKey: `when ${ids.join(" ")}` };
+  return transaction("setConditions", `When ${name} shows`, operations, more);
 }
 
 /** Marks parts "not yet shown", or shows them. */

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { leftOf, momentsFrom, type CountTo } from "~/core/countdown";
+import { leftOf, momentsFrom, type CountDays, type CountTo } from "~/core/countdown";
 import { momentIn } from "~/core/situation";
 import { useEnv } from "./env";
 
@@ -18,22 +18,24 @@ type CountProps = {
   children?: ReactNode;
 };
 
-const WEEKDAYS: Readonly<Record<string, string>> = {
-  every: "",
-  weekdays: "Mon–Fri ",
-  saturdays: "Mon–Sat ",
-  1: "Mon ",
-  2: "Tue ",
-  3: "Wed ",
-  4: "Thu ",
-  5: "Fri ",
-  6: "Sat ",
-  7: "Sun ",
-};
+/** First and last day of the week on which an hour comes again. */
+const SPANS: ReadonlyMap<CountDays, readonly [number, number]> = new Map([
+  ["weekdays", [1, 5]],
+  ["saturdays", [1, 6]],
+]);
+
+/** Days of the week in the shop's own language: "Mon – Fri", "Tue"; empty for every day. */
+function weekdaysWords(days: CountDays, locale: string): string {
+  if (days === "every") return "";
+  const writer = new Intl.DateTimeFormat(locale, { weekday: "short", timeZone: "UTC" });
+  // The fifth of January 1970 was a Monday.
+  const [from, to] = (SPANS.get(days) ?? [Number(days), Number(days)]).map((day) => Date.UTC(1970, 0, 4 + day));
+  return from === to ? writer.format(from) : writer.formatRange(from!, to!);
+}
 
 /** What is counted down to, in words for whoever has no script. */
 function whenWords(count: CountTo, locale: string): string {
-  if (count.to === "hour") return `${WEEKDAYS[count.days] ?? ""}${count.time}`;
+  if (count.to === "hour") return `${weekdaysWords(count.days, locale)} ${count.time}`.trim();
   return new Intl.DateTimeFormat(locale, {
     day: "numeric",
     month: "long",

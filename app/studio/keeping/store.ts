@@ -1,7 +1,7 @@
 import { createContext, useContext } from "react";
 import { createStore, useStore, type StoreApi } from "zustand";
 import { redo, undo, type Outcome, type Transaction } from "~/core/commands";
-import { selectable, type Audience, type Device, type Draft } from "~/core/document";
+import { sameJson, selectable, type Audience, type Device, type Draft } from "~/core/document";
 import { goodsOn, updateGoods, type Goods, type SellersGoods } from "~/core/goods";
 import { discard, edit, openTab, tryAgain, withDone, type Logged, type ShopVersions, type Tab } from "~/core/keeping";
 import type { Picture } from "~/core/pictures";
@@ -349,7 +349,8 @@ export function createStudioStore(loaded: Loaded): StudioStore {
       const situation = situationOf(get().looking, now);
       set({ now, situation, goods: goodsOn(asTheyCame, dayOf(situation)) });
     },
-    lookAs: (looking) => {
+    lookAs: (as) => {
+      const looking = as && (as.at !== undefined || !sameJson(as.person, FIRST_VISIT)) ? as : null;
       const situation = situationOf(looking, get().now);
       set({ looking, situation, goods: goodsOn(asTheyCame, dayOf(situation)) });
     },

@@ -1,48 +1,22 @@
-import {
-  Autocomplete,
-  Box,
-  Checkbox,
-  FormControlLabel,
-  Link,
-  MenuItem,
-  Slider,
-  TextField,
-  Typography,
-} from "@mui/material";
+import { Autocomplete, Box, Checkbox, FormControlLabel, Link, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { clockWords } from "~/core/conditions";
 import { priceOf, type Product } from "~/core/goods";
-import { DAY, FIRST_VISIT, type InCart, type Person } from "~/core/situation";
-import { sameJson } from "~/core/document";
+import { type InCart, type Person } from "~/core/situation";
 import { clockNow, useStudio, type Looking } from "../keeping";
 import { useWhenChanged } from "../ui";
 import { COUNTRIES, MoneyField, useNames } from "../when";
 import { useComing } from "./coming";
+import { Dial } from "./dial";
 
 type FormProps = {
   looking: Looking;
-  /** null: as at a first visit now. */
-  onLook: (looking: Looking | null) => void;
+  onLook: (looking: Looking) => void;
 };
-
-/** The days that the dial goes round. */
-const DIAL_DAYS = 365;
-
-const dayNumber = (clock: string): number => Math.floor(Date.parse(`${clock.slice(0, 10)}T00:00Z`) / DAY);
-const dayOfNumber = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);
-
-/** The first days of the months that come, for the marks of the dial. */
-function monthsFrom(today: number): { value: number; label: string }[] {
-  const name = new Intl.DateTimeFormat("en-GB", { month: "narrow", timeZone: "UTC" });
-  return Array.from({ length: DIAL_DAYS + 1 }, (_, i) => today + i)
-    .filter((day) => dayOfNumber(day).endsWith("-01"))
-    .map((day) => ({ value: day, label: name.format(day * DAY) }));
-}
 
 /** When it is looked at: by a dial of the coming year, a date and an hour, or what comes next. */
 function WhenPart({ at, onAt }: { at: string | undefined; onAt: (at: string | undefined) => void }) {
   const clock = useStudio(clockNow);
-  const today = dayNumber(clock);
   const shown = at ?? clock;
   const [typed, setTyped] = useState(shown);
   useWhenChanged(shown, setTyped);
@@ -51,17 +25,13 @@ function WhenPart({ at, onAt }: { at: string | undefined; onAt: (at: string | un
     <Box component="section" aria-label="When" sx={{ display: "grid", gap: 1 }}>
       <Typography variant="h3">When</Typography>
       <Box sx={{ px: 1 }}>
-        <Slider
-          size="small"
-          aria-label="Day of the coming year"
-          min={today}
-          max={today + DIAL_DAYS}
-          marks={monthsFrom(today)}
-          value={Math.min(Math.max(dayNumber(shown), today), today + DIAL_DAYS)}
-          getAriaValueText={(day) => clockWords(`${dayOfNumber(day)}T00:00`)}
-          valueLabelDisplay="auto"
-          valueLabelFormat={(day) => clockWords(`${dayOfNumber(day)}T00:00`)}
-          onChange={(_e, day) => onAt(day === today ? undefined : `${dayOfNumber(day)}T${shown.slice(11)}`)}
+        <Dial
+          label="Day of the coming year"
+          begin={`${clock.slice(0, 10)}T00:00`}
+          at={shown}
+          now={clock}
+          letters
+          onTurn={onAt}
         />
       </Box>
       <TextField
@@ -110,8 +80,7 @@ export function LookingForm({ looking, onLook }: FormProps) {
   const { at, person } = looking;
   const products = useStudio((s) => s.goods.products);
   const names = useNames();
-  const look = (next: Looking) => onLook(next.at === undefined && sameJson(next.person, FIRST_VISIT) ? null : next);
-  const as = (change: Partial<Person>) => look({ at, person: { ...person, ...change } });
+  const as = (change: Partial<Person>) => onLook({ at, person: { ...person, ...change } });
   const { visitor, cart, country } = person;
   const withGoods = (chosen: readonly Product[]): InCart => ({
     count: chosen.length,
@@ -120,7 +89,7 @@ export function LookingForm({ looking, onLook }: FormProps) {
   });
   return (
     <Box sx={{ display: "grid", gap: 2 }}>
-      <WhenPart at={at} onAt={(next) => look({ at: next, person })} />
+      <WhenPart at={at} onAt={(next) => onLook({ at: next, person })} />
       <Box component="section" aria-label="Who looks" sx={{ display: "grid", gap: 1.5 }}>
         <Typography variant="h3">Who looks</Typography>
         <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>

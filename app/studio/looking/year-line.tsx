@@ -1,4 +1,4 @@
-import { Box, Slider, Tooltip, Typography } from "@mui/material";
+import { Box, Tooltip, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useMemo, useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent, type ReactNode } from "react";
 import { useNavigate } from "react-router";
@@ -21,9 +21,8 @@ import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { pageShowing } from "../shared";
 import { followPointer, IconAction, INK, useSize } from "../ui";
 import { useNames } from "../when";
+import { Dial, DIAL_DAYS, daysOf, monthsFrom } from "./dial";
 
-/** What the line shows: a year from the first of this month on. */
-const DAYS = 366;
 const LABELS = 168;
 /** And where there is little room for all of it. */
 const NARROW_LABELS = 108;
@@ -51,8 +50,6 @@ function useDated(): readonly Dated[] {
     [documents],
   );
 }
-
-const dayOf = (clock: string): number => Date.parse(`${clock}:00Z`) / 86_400_000;
 
 type Move = { readonly days: number; readonly which: "both" | "from" | "until" };
 const MOVES = new Map([
@@ -103,7 +100,7 @@ function Bars({ dated, begin, end, day, onMove, onGo }: BarProps) {
     event.stopPropagation();
   };
   return spansOf(shown, begin, end).map((span) => {
-    const [left, width] = [(dayOf(span.from) - dayOf(begin)) * day, (dayOf(span.until) - dayOf(span.from)) * day];
+    const [left, width] = [(daysOf(span.from) - daysOf(begin)) * day, (daysOf(span.until) - daysOf(span.from)) * day];
     const edge = (which: "from" | "until", is: boolean) =>
       is ? (
         <Box
@@ -161,17 +158,11 @@ export function YearLine({ onClose }: { onClose: () => void }) {
   const documents = useStudio((s) => s.draft.documents);
   const dated = useDated();
   const begin = `${now.slice(0, 7)}-01T00:00`;
-  const end = clockPlus(begin, DAYS);
+  const end = clockPlus(begin, DIAL_DAYS);
   const labels = (size?.width ?? 0) < 600 ? NARROW_LABELS : LABELS;
   const room = Math.max(120, (size?.width ?? 0) - labels - 12);
-  const day = room / DAYS;
+  const day = room / DIAL_DAYS;
   const at = looking?.at ?? now;
-  const turn = (to: number) => {
-    const clock = `${clockPlus(begin, to).slice(0, 10)}T${at.slice(11)}`;
-    const person = looking?.person ?? FIRST_VISIT;
-    const isNow = clock.slice(0, 10) === now.slice(0, 10);
-    store.getState().lookAs(isNow && person === FIRST_VISIT ? null : { at: isNow ? undefined : clock, person });
-  };
   const move = ({ part, rule }: Dated, { days, which }: Move) => {
     const { draft, run, say } = store.getState();
     const next = conditionsOf(part).map((each) => (each === rule ? movedDates(rule, days, which) : each));
@@ -183,10 +174,7 @@ export function YearLine({ onClose }: { onClose: () => void }) {
     select(part.id);
     void navigate(`/s/${shop}/pages?page=${pageShowing(draft.documents, document)}`);
   };
-  const months = monthsFrom(begin).map((first) => ({
-    value: Math.round(dayOf(first) - dayOf(begin)),
-    label: room < 460 ? monthWords(first).slice(0, 1) : monthWords(first),
-  }));
+  const months = monthsFrom(begin);
   const posts = postsAhead(documents, now).filter(({ at: out }) => out < end);
   return (
     <Box
@@ -209,18 +197,13 @@ export function YearLine({ onClose }: { onClose: () => void }) {
           </Typography>
           <IconAction label="Close the year" icon={X} size={15} onClick={onClose} />
         </Box>
-        <Slider
-          size="small"
-          track={false}
-          aria-label="Day that all panes show"
-          min={0}
-          max={DAYS}
-          value={Math.min(DAYS, Math.max(0, Math.floor(dayOf(at) - dayOf(begin))))}
-          marks={months}
-          getAriaValueText={(value) => clockWords(`${clockPlus(begin, value).slice(0, 10)}T00:00`)}
-          valueLabelDisplay="auto"
-          valueLabelFormat={(value) => clockWords(`${clockPlus(begin, value).slice(0, 10)}T00:00`)}
-          onChange={(_e, value) => turn(value)}
+        <Dial
+          label="Day that all panes show"
+          begin={begin}
+          at={at}
+          now={now}
+          letters={room < 460}
+          onTurn={(to) => store.getState().lookAs({ at: to, person: looking?.person ?? FIRST_VISIT })}
           sx={{
             width: room,
             p: "10px 0 0",
@@ -240,7 +223,7 @@ export function YearLine({ onClose }: { onClose: () => void }) {
             >
               {nameOf(each.part)} · {each.document.title}
             </Typography>
-            <Lane width={room} months={months.map(({ value }) => value * day)} at={(dayOf(at) - dayOf(begin)) * day}>
+            <Lane width={room} months={months.map(({ value }) => value * day)} at={(daysOf(at) - daysOf(begin)) * day}>
               <Bars
                 dated={each}
                 begin={begin}
@@ -257,12 +240,12 @@ export function YearLine({ onClose }: { onClose: () => void }) {
             <Typography variant="caption" noWrap sx={{ width: labels, flex: "none", pl: 1.5, pr: 1 }}>
               “{page.title}”
             </Typography>
-            <Lane width={room} months={months.map(({ value }) => value * day)} at={(dayOf(at) - dayOf(begin)) * day}>
+            <Lane width={room} months={months.map(({ value }) => value * day)} at={(daysOf(at) - daysOf(begin)) * day}>
               <Tooltip title={`Comes out ${clockWords(out)}`} placement="top">
                 <Box
                   sx={{
                     position: "absolute",
-                    left: (dayOf(out) - dayOf(begin)) * day - 5,
+                    left: (daysOf(out) - daysOf(begin)) * day - 5,
                     top: 7,
                     width: 10,
                     height: 10,
@@ -286,17 +269,6 @@ export function YearLine({ onClose }: { onClose: () => void }) {
     </Box>
   );
 }
-
-const month = new Intl.DateTimeFormat("en-GB", { month: "short", timeZone: "UTC" });
-const monthWords = (clock: string): string => month.format(Date.parse(`${clock}:00Z`));
-
-/** The firsts of twelve months. */
-const monthsFrom = (begin: string): readonly string[] => {
-  const [year = 0, first = 1] = begin.split("-").map(Number);
-  return Array.from({ length: 12 }, (_, i) =>
-    new Date(Date.UTC(year, first - 1 + i, 1)).toISOString().slice(0, 10).concat("T00:00"),
-  );
-};
 
 type LaneProps = { width: number; months: readonly number[]; at: number; children: ReactNode };
 

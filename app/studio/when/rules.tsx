@@ -13,7 +13,7 @@ import {
 import { Plus } from "lucide-react";
 import codes from "i18n-iso-countries/codes.json";
 import { useState } from "react";
-import { openPages } from "~/core/addresses";
+import { siteOf } from "~/core/addresses";
 import {
   PAGE_SORT_WORDS,
   PAGE_SORTS,
@@ -54,7 +54,8 @@ type Named = { readonly id: string; readonly title: string };
 
 function PagesEditor({ rule, onSet }: EditorProps<PageRule>) {
   const documents = useStudio((s) => s.draft.documents);
-  const pages = openPages(documents).map(({ document }): Named => document);
+  // Those that are not in the shop yet as well: what waits for one can be set up before it.
+  const pages = siteOf(documents).pages.map(({ document }): Named => document);
   const chosen = pages.filter((page) => rule.pages?.includes(page.id));
   return (
     <>

@@ -31,7 +31,7 @@ import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { INK, useWhenChanged } from "../ui";
 import { useNames } from "./names";
 import { RuleEditor } from "./rules";
-import { joined, split, STARTERS, turnedAt, withRule, type Told } from "./told";
+import { joined, split, startersFor, turnedAt, withRule, type Told } from "./told";
 import { STARTS } from "./starts";
 import { Days, Hours, Moment } from "./times";
 import { useReach, type ReachSaid } from "./use-reach";
@@ -272,7 +272,7 @@ function AddMenu({ anchor, known, onClose, onStarter, onConditions }: AddProps) 
   };
   return (
     <Menu anchorEl={anchor} open={anchor !== null} onClose={onClose} slotProps={{ list: { dense: true } }}>
-      {STARTERS(locale).map(({ name, rule }) => (
+      {startersFor(locale).map(({ name, rule }) => (
         <MenuItem key={name} onClick={then(() => onStarter(rule))}>
           {name}
         </MenuItem>

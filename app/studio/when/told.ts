@@ -50,7 +50,7 @@ export const turnedAt = (rules: readonly ToldRule[], at: number): readonly ToldR
   rules.with(at, { ...rules[at]!, isOr: !rules[at]!.isOr });
 
 /** What can be asked besides time, each as it begins. */
-export const STARTERS = (locale: string): readonly { readonly name: string; readonly rule: Rule }[] => [
+export const startersFor = (locale: string): readonly { readonly name: string; readonly rule: Rule }[] => [
   { name: "On certain pages", rule: { when: "pages", sorts: ["product"] } },
   { name: "For certain goods", rule: { when: "goods", asks: [{ field: "reduced", op: "yes", value: "" }] } },
   { name: "To certain visitors", rule: { when: "visitor", is: "new" } },
