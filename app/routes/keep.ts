@@ -32,7 +32,7 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
     return Response.json(answer, { status: statusOf(answer) });
   }
   const question = askSchema.safeParse(sent);
-  if (question.success) return Response.json(await ask(shop.id, question.data.known, question.data.whole));
+  if (question.success) return Response.json(await ask(shop.id, question.data.known, question.data.since));
   const farewell = leaveSchema.safeParse(sent);
   if (!farewell.success) return unreadable();
   await leave(shop.id, farewell.data.leave);

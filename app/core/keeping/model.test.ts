@@ -159,10 +159,12 @@ class World {
   }
 
   adopt(open: Open): void {
-    if (!open.left) return;
+    // As the studio does: first the answer to what is under way.
+    if (!open.left || open.outstanding) return;
     const ids = open.left.pending.map((t) => t.id);
     const known = this.log.filter((t) => ids.includes(t.id)).map((t) => t.id);
-    this.take(open, adopt(open.tab, open.left, known));
+    const news = { seq: this.log.length, missed: this.log.slice(open.tab.base) };
+    this.take(open, adopt(open.tab, open.left, { known, news }));
     open.left = undefined;
   }
 

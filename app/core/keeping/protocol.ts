@@ -23,10 +23,13 @@ export type Send = {
   readonly transactions: readonly Transaction[];
 };
 
-/** A tab asks which of its changes the server has already; with `whole`, for the draft itself as well. */
+/**
+ * A tab asks which of its changes the server has already, and for what it missed since the last change that it knows of; with
+ * `null`, for the whole draft.
+ */
 export const askSchema = z.strictObject({
   known: z.array(z.string().min(1).max(40)).max(5_000),
-  whole: z.boolean(),
+  since: z.number().int().min(0).nullable(),
 });
 export type Ask = z.infer<typeof askSchema>;
 
@@ -69,12 +72,15 @@ export const newsSchema = z.object({
 });
 export type News = { readonly seq: number; readonly missed: readonly Transaction[] };
 
+/** As all of it was at one moment. */
 export const askedSchema = z.object({
   known: z.array(z.string()),
+  news: z.object({ seq, missed: transactions }).optional(),
   whole: z.object({ draft: draftSchema, seq }).optional(),
 });
 export type Asked = {
   readonly known: readonly string[];
+  readonly news?: News | undefined;
   readonly whole?: { readonly draft: Draft; readonly seq: number } | undefined;
 };
 

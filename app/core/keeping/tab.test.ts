@@ -1,6 +1,6 @@
 import { expect, it } from "vitest";
 import { contentWith, everySection } from "~/render/fixtures/content";
-import { setProp } from "../commands";
+import { redo, removeNodes, setProp, undo, type Outcome } from "../commands";
 import { adopt, edit, heard, openTab, type Tab } from ".";
 
 const hero = everySection.find((s) => s.node.kind === "hero")!.node;
@@ -19,12 +19,12 @@ it("what a reloaded tab had sent is its own to undo, whether the server tells of
   const before = written();
   const [sent] = before.pending;
   const left = { pending: before.pending, aside: [] };
-  const known = [sent!.id];
+  const asked = { known: [sent!.id] };
   const news = { seq: 5, missed: [sent!] };
   const after = openTab(draft, 4, []);
 
-  const toldLate = heard(adopt(after, left, known).tab, 4, news).tab;
-  const toldEarly = adopt(heard(after, 4, news).tab, left, known).tab;
+  const toldLate = heard(adopt(after, left, asked).tab, 4, news).tab;
+  const toldEarly = adopt(heard(after, 4, news).tab, left, asked).tab;
   for (const tab of [toldLate, toldEarly]) {
     expect(tab.history.past.map((step) => step.label)).toEqual(["Words changed"]);
     expect(tab.pending).toEqual([]);
@@ -33,4 +33,26 @@ it("what a reloaded tab had sent is its own to undo, whether the server tells of
   }
   // Somebody else's stays theirs.
   expect(heard(after, 4, news).tab.history.past).toEqual([]);
+});
+
+it("what was done just before a reload fits, though the server had stored what it stands on after this tab was loaded", () => {
+  const carriedOut = (tab: Tab, outcome: Outcome) => {
+    if (!outcome.ok) throw new Error(outcome.why);
+    const edited = edit(tab, outcome.transaction);
+    if (!edited.ok) throw new Error("it can be done");
+    return edited.tab;
+  };
+  const gone = carriedOut(openTab(draft, 4, []), removeNodes(draft, [hero.id], "Hero"));
+  const removed = gone.pending[0]!;
+  // The server had the removal. Then it was taken back, which reached the server after the page had been loaded anew.
+  const back = carriedOut(gone, undo(gone.draft, gone.history));
+  const again = carriedOut(back, redo(back.draft, back.history));
+  const [, taken, redone] = again.pending;
+  const loaded = openTab(gone.draft, 5, [removed]);
+  const left = { pending: [taken!, redone!], aside: [] };
+  const met = adopt(loaded, left, { known: [taken!.id], news: { seq: 6, missed: [taken!] } });
+  expect(met.aside).toEqual([]);
+  expect(met.isNews).toBe(false);
+  expect(met.tab.pending.map((t) => t.id)).toEqual([redone!.id]);
+  expect(met.tab.history.past.map((step) => step.group)).toEqual([removed.group]);
 });

@@ -223,8 +223,15 @@ export function heard(tab: Tab, since: number, news: News): Met {
 /** What a tab that closed, crashed or was reloaded left behind. */
 export type Left = { readonly pending: readonly Transaction[]; readonly aside: readonly Aside[] };
 
-/** Makes another tab's left changes this one's; the server has said which of them it has already. */
-export function adopt(tab: Tab, left: Left, known: Asked["known"]): Met {
+/**
+ * Makes another tab's left changes this one's; the server has said which of them it has already, and what this tab missed since
+ * its base. What is stored comes in before what is not: that may have been made on top of it.
+ */
+export function adopt(before: Tab, left: Left, { known, news = { seq: before.base, missed: [] } }: Asked): Met {
+  const coming = new Set([...before.coming, ...known.filter((id) => !before.heard.includes(id))]);
+  const told = heard({ ...before, coming }, before.base, news);
+  if (told.isAstray) return told;
+  const { tab } = told;
   const has = new Set([...known, ...tab.pending.map((t) => t.id)]);
   const fresh = left.pending.filter((t) => !has.has(t.id));
   const { draft, kept, dropped } = rebaseAll(tab.draft, fresh);
@@ -238,18 +245,18 @@ export function adopt(tab: Tab, left: Left, known: Asked["known"]): Met {
   const late = left.pending.filter((t) => tab.heard.includes(t.id) && !tab.done.some((each) => each.id === t.id));
   const done = [...tab.done, ...late, ...kept].slice(-MOST_DONE);
   // What had been put aside before has been told before.
-  const told = { ...tab, aside: [...tab.aside, ...left.aside] };
-  return met(told, {
+  const knew = { ...before, aside: [...before.aside, ...left.aside] };
+  const next: Tab = {
     ...tab,
     draft,
     pending: [...tab.pending, ...kept],
     // They may have been sent before the tab was closed.
     sealed: new Set([...tab.sealed, ...kept.map((t) => t.id)]),
-    coming: new Set([...tab.coming, ...known.filter((id) => !tab.heard.includes(id))]),
     aside,
     done,
     history: historyOf(done),
-  });
+  };
+  return met(knew, next, told.isNews);
 }
 
 /** Starts over from the server's whole draft, with what is pending on top of it. */

@@ -348,8 +348,11 @@ it("says which changes are stored already, and gives the whole draft of that mom
   const { draft, seq } = await loadDraft(shop.id);
   const change = heading(draft, "Stored");
   await keep(shop.id, { base: seq, transactions: [change] });
-  expect(await ask(shop.id, [change.id, "unheard-of"], false)).toEqual({ known: [change.id] });
-  const { whole } = await ask(shop.id, [], true);
+  expect(await ask(shop.id, [change.id, "unheard-of"], 0)).toMatchObject({
+    known: [change.id],
+    news: { missed: [{ id: change.id }] },
+  });
+  const { whole } = await ask(shop.id, [], null);
   const now = await loadDraft(shop.id);
   expect(whole).toEqual({ draft: now.draft, seq: now.seq });
 });

@@ -120,8 +120,8 @@ const rowsSince = (shopId: string, seq: number, transaction?: DbTransaction) =>
   });
 
 /** What others have kept since `seq`, in order. */
-export async function since(shopId: string, seq: number): Promise<News> {
-  const rows = await rowsSince(shopId, seq);
+export async function since(shopId: string, seq: number, transaction?: DbTransaction): Promise<News> {
+  const rows = await rowsSince(shopId, seq, transaction);
   return { seq: rows.at(-1)?.seq ?? seq, missed: parseLog(rows) };
 }
 
@@ -135,13 +135,13 @@ async function knownOf(shopId: string, ids: readonly string[], transaction: DbTr
   return rows.map((row) => row.transactionId);
 }
 
-/** Which of these changes are stored already; with `whole`, the draft as well, as it was at the same moment. */
-export const ask = (shopId: string, ids: readonly string[], whole: boolean): Promise<Asked> =>
+/** Which of these changes are stored already, and what came after `seq`; without it, the draft. All as it was at one moment. */
+export const ask = (shopId: string, ids: readonly string[], seq: number | null): Promise<Asked> =>
   atomically(async (transaction) => {
     const known = await knownOf(shopId, ids, transaction);
-    if (!whole) return { known };
-    const { draft, seq } = await loadDraftIn(shopId, transaction);
-    return { known, whole: { draft, seq } };
+    if (seq !== null) return { known, news: await since(shopId, seq, transaction) };
+    const { draft, seq: now } = await loadDraftIn(shopId, transaction);
+    return { known, whole: { draft, seq: now } };
   });
 
 /** The parts of a draft that operations name. */

@@ -28,7 +28,10 @@ class FakeServer {
     }
     const sent = JSON.parse(String(init.body)) as Sent | { known: string[] } | { leave: string };
     if ("leave" in sent) return Response.json({ ok: true });
-    if ("known" in sent) return Response.json({ known: sent.known.filter((id) => this.known.includes(id)) });
+    if ("known" in sent) {
+      const known = sent.known.filter((id) => this.known.includes(id));
+      return Response.json({ known, news: { seq: this.seq, missed: this.missed.splice(0) } });
+    }
     this.sent.push(sent);
     const next = this.answers.shift();
     if (next) return next();

@@ -87,7 +87,7 @@ export function startKeeper(store: StudioStore): Keeper {
   /** Loads the whole draft and puts what is pending on top of it. */
   const startOver = async (): Promise<boolean> => {
     const known = store.getState().pending.map((t) => t.id);
-    const reply = await client.ask(askForChanges, { known, whole: true });
+    const reply = await client.ask(askForChanges, { known, since: null });
     if (reply.ok) take(reloaded(store.getState(), reply.value));
     return reply.ok;
   };
@@ -152,11 +152,17 @@ export function startKeeper(store: StudioStore): Keeper {
   /** Takes up changes that a closed or crashed tab left behind, once the server has said which of them it has. */
   const takeUp = async (owner: string, left: Left): Promise<void> => {
     for (let n = 0; !stopped; n++) {
-      const reply = await client.ask(askForChanges, { known: left.pending.map((t) => t.id), whole: false });
+      await running;
+      const { base: since } = store.getState();
+      const reply = await client.ask(askForChanges, { known: left.pending.map((t) => t.id), since });
+      // What was stored of this tab meanwhile is asked for again.
+      if (reply.ok && (running || store.getState().base !== since)) continue;
       if (reply.ok) {
         if (owner === tab) notTakenUp = undefined;
-        take(adopt(store.getState(), left, reply.value.known));
+        const met = adopt(store.getState(), left, reply.value);
+        take(met);
         if (owner !== tab) forgetLeft(shop.id, owner);
+        if (met.isAstray) await startOver();
         return schedule(0);
       }
       if (reply.code === "gone") return;

@@ -38,7 +38,8 @@ export function KeysHelp({ open, onClose }: { open: boolean; onClose: () => void
         </Typography>
         <IconAction label="Close" icon={X} onClick={onClose} />
       </DialogTitle>
-      <DialogContent>
+      {/* Longer than a low window: whoever has no mouse goes on in it by keys. */}
+      <DialogContent tabIndex={0} aria-label="List of keys" role="group">
         <Box component="dl" sx={{ display: "grid", gridTemplateColumns: "auto 1fr", gap: "6px 24px", m: 0 }}>
           {KEYS.map(([keys, does]) => (
             <Box key={keys} sx={{ display: "contents" }}>
