@@ -64,6 +64,7 @@ const THINGS: Readonly<Record<DocumentKind, string>> = {
   site: "page",
   piece: "piece",
   shared: "shared section",
+  offer: "offer",
 };
 
 /** What a document says of itself, by its keys. */
@@ -86,10 +87,15 @@ const SAID: Readonly<Record<string, string>> = {
   spellings: "word list changed",
   fields: "own fields changed",
   own: "own fields filled in",
+  gives: "what it gives changed",
+  code: "code changed",
+  fromWorth: "what it takes changed",
+  fromCount: "what it takes changed",
+  alone: "with what it goes together changed",
 };
 
 function saidWords(document: PageDocument, keys: readonly string[]): string {
-  const { hidden, closed, header, footer } = document.root.props;
+  const { hidden, closed, header, footer, off } = document.root.props;
   const around = (what: string, value: unknown) =>
     value === "own" ? `a ${what} of its own` : value === false ? `no ${what}` : `the shop’s ${what}`;
   const now: Readonly<Record<string, string>> = {
@@ -98,6 +104,7 @@ function saidWords(document: PageDocument, keys: readonly string[]): string {
     footer: around("footer", footer),
     hidden: hidden ? "no longer in the shop" : "in the shop",
     closed: closed ? "closed for now" : "open",
+    off: off ? "switched off" : "switched on",
   };
   const words = keys.map((key) => entryOf(now, key) ?? key);
   return [...new Set(words)].join(", ");

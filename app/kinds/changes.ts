@@ -1,5 +1,6 @@
 import { integrityOf, MAIN_MENU, SITE, walk, pageProps, type Draft, type PageDocument, entryOf } from "~/core/document";
 import { pageProblem, siteOf } from "~/core/addresses";
+import { codeProblem, offerOf } from "~/core/offers";
 import type { Operation } from "~/core/operations";
 import {
   DOCUMENT_VERSION,
@@ -118,12 +119,16 @@ export function siteTouchedBy(draft: Draft, operations: readonly Operation[]): R
 /** What a page says that has to do with the other pages. */
 const SITE_KEYS: ReadonlySet<string> = new Set(["slug", "parent", "hidden"]);
 
-/** Whether operations may change the tree of pages, so that what is at hand has to be all of the draft. */
+/** What has to be unlike what others say: addresses of pages, codes of offers. */
+const ASKS_ALL: ReadonlySet<string> = new Set([...SITE_KEYS, "code"]);
+
+/** Whether operations may change the tree of pages, or what has to be unlike all others, so that what is at hand has to be all of the draft. */
 export const asksForSite = (operations: readonly Operation[]): boolean =>
   operations.some(
     (o) =>
       ((o.type === "addDocument" || o.type === "removeDocument") && o.added.kind === "page") ||
-      (o.type === "setProp" && (SITE_KEYS.has(String(o.path[0])) || o.document === SITE)),
+      (o.type === "addDocument" && o.added.kind === "offer") ||
+      (o.type === "setProp" && (ASKS_ALL.has(String(o.path[0])) || o.document === SITE)),
   );
 
 /**
@@ -148,6 +153,11 @@ export function problemOfChange(
   const unsound = pagesChanged.size ? pageProblem(draft.documents, pagesChanged) : undefined;
   if (unsound) return unsound;
   const touched = touchedBy(operations);
+  for (const id of touched.documents) {
+    const offer = offerOf(entryOf(draft.documents, id));
+    const taken = offer && codeProblem(draft.documents, id, offer.code);
+    if (taken) return taken;
+  }
   for (const id of touched.documents) {
     const document = entryOf(draft.documents, id);
     const why = document && problemOfDocument(document, touched);

@@ -16,6 +16,7 @@ import {
   type Part,
   type PageDocument,
 } from "~/core/document";
+import { offerRoot } from "~/core/offers";
 import { MOST_ENTRIES } from "~/core/schema";
 
 /** The longest title and description for search engines that are kept, in characters. */
@@ -161,6 +162,7 @@ const ROOTS = {
   menu: NOTHING,
   piece: NOTHING,
   shared: NOTHING,
+  offer: offerRoot,
 } as const;
 
 /** How deep the items of a menu go. */

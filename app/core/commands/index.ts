@@ -4,6 +4,7 @@ export * from "./look";
 export * from "./columns";
 export * from "./layouts";
 export * from "./pages";
+export * from "./offers";
 export * from "./pieces";
 export * from "./shared";
 export * from "./restore";

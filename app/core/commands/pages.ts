@@ -76,7 +76,10 @@ const titleProblem = (title: string): string | undefined =>
       : undefined;
 
 /** Changes what the root of a document says. */
-function rootOperations(document: PageDocument, values: Readonly<Record<string, Json | undefined>>): Operation[] {
+export function rootOperations(
+  document: PageDocument,
+  values: Readonly<Record<string, Json | undefined>>,
+): Operation[] {
   return Object.entries(values).flatMap(([key, value]): Operation[] => {
     const before = held(entryOf(document.root.props, key));
     const after = held(value);

@@ -46,12 +46,15 @@ export function conditionalDocuments(documents: Documents): readonly WithParts[]
 }
 
 /**
- * Those of them that stand on a page: its own documents, and what can stand on any. `own`: the page's documents, by id; undefined: on
+ * Those of them that stand on a page: its own documents, and what can stand on any; offers stand on none, whoever adds up a cart asks
+ * them. `own`: the page's documents, by id; undefined: on
  * whichever page.
  */
 const onPage = (documents: Documents, own: ReadonlySet<string> | undefined): readonly WithParts[] => {
   const found = conditionalDocuments(documents);
-  return own ? found.filter(([{ id, kind }]) => (kind !== "page" && kind !== "layout") || own.has(id)) : found;
+  return found.filter(
+    ([{ id, kind }]) => kind !== "offer" && (!own || (kind !== "page" && kind !== "layout") || own.has(id)),
+  );
 };
 
 const OUTCOMES = new Map([

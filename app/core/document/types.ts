@@ -35,9 +35,9 @@ export type Part = {
  * `page`: one page's own sections. `frame`: what stands above and below the sections of every page. `layout`: the
  * arrangement that all pages of one sort share; its root says which sort, and for which goods it is. `menu`: items that lead
  * to pages, up to three deep. `site`: what holds for the shop as a whole. `piece`: sections that the seller keeps to use again; shoppers never see it.
- * `shared`: one section that stands on several pages and is edited once.
+ * `shared`: one section that stands on several pages and is edited once. `offer`: what shoppers get cheaper, or given (`core/offers`).
  */
-export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site", "piece", "shared"] as const;
+export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site", "piece", "shared", "offer"] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** The sorts of pages that have a layout. */
@@ -220,6 +220,7 @@ export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
   site: [],
   piece: ["main"],
   shared: ["main"],
+  offer: [],
 };
 
 /** The slots that a page's root has besides, while it has rows of its own above or below it. */

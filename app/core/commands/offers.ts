@@ -1,0 +1,93 @@
+import { emptyDocument, entryOf, newId, type Draft, type Json, type PageDocument, type Part } from "../document";
+import { codeProblem, LONGEST_OFFER_NAME, MOST_OFFERS, offerRoot, offersOf, type OfferRoot } from "../offers";
+import { DOCUMENT_VERSION } from "../schema/migrations";
+import { rootOperations } from "./pages";
+import { refuse, transaction, type Outcome } from "./transaction";
+
+const GONE = "This offer is no longer there.";
+
+function nameProblem(draft: Draft, name: string, but?: string): string | undefined {
+  if (name === "") return "An offer needs a name. Shoppers see it in their cart.";
+  if (name.length > LONGEST_OFFER_NAME) return `Keep the name to ${LONGEST_OFFER_NAME} characters.`;
+  const isTaken = offersOf(draft.documents).some((o) => o.id !== but && o.name.toLowerCase() === name.toLowerCase());
+  return isTaken ? `There is an offer called “${name}” already.` : undefined;
+}
+
+/** What an offer is to say; undefined where it may not be like that, with why. */
+function problemOf(draft: Draft, id: string, root: unknown): string | undefined {
+  const parsed = offerRoot.safeParse(root);
+  if (!parsed.success) return parsed.error.issues[0]!.message;
+  return codeProblem(draft.documents, id, parsed.data.code ?? "");
+}
+
+/** A new offer. `off` until the seller has looked at it: nothing is given away by accident. */
+export function addOffer(
+  draft: Draft,
+  name: string,
+  root: OfferRoot,
+  conditions: Part["conditions"] = [],
+  id: string = newId(),
+): Outcome {
+  const title = name.trim();
+  if (offersOf(draft.documents).length >= MOST_OFFERS) return refuse(`A shop can have ${MOST_OFFERS} offers.`);
+  const problem = nameProblem(draft, title) ?? problemOf(draft, id, root);
+  if (problem) return refuse(problem);
+  const empty = emptyDocument(DOCUMENT_VERSION, "offer", id, title, root as unknown as Part["props"]);
+  const added: PageDocument = { ...empty, root: { ...empty.root, conditions } };
+  return transaction("addOffer", `Offer “${title}” made`, [{ type: "addDocument", added }]);
+}
+
+/** Changes what an offer says; `undefined`: what is usual. Refuses what no offer can be, so that nothing of it is half stored. */
+export function changeOffer(draft: Draft, id: string, values: Partial<OfferRoot>): Outcome {
+  const document = entryOf(draft.documents, id);
+  if (document?.kind !== "offer") return refuse(GONE);
+  const next = Object.fromEntries(
+    Object.entries({ ...document.root.props, ...values }).filter(([, value]) => value !== undefined),
+  );
+  const problem = problemOf(draft, id, next);
+  if (problem) return refuse(problem);
+  const operations = rootOperations(document, values as Readonly<Record<string, Json | undefined>>);
+  if (operations.length === 0) return refuse("It is like that already.");
+  const keys = Object.keys(values);
+  const said = keys.length === 1 && keys[0] === "off" ? (values.off ? " switched off" : " switched on") : " changed";
+  return transaction("changeOffer", `Offer “${document.title}”${said}`, operations, {
+    mergeKey: `offer ${id} ${keys.join(" ")}`,
+  });
+}
+
+export function renameOffer(draft: Draft, id: string, name: string): Outcome {
+  const document = entryOf(draft.documents, id);
+  const title = name.trim();
+  if (document?.kind !== "offer") return refuse(GONE);
+  if (title === document.title) return refuse("It is called that already.");
+  const problem = nameProblem(draft, title, id);
+  if (problem) return refuse(problem);
+  return transaction(
+    "renameOffer",
+    `Offer “${document.title}” renamed to “${title}”`,
+    [{ type: "setTitle", document: id, before: document.title, after: title }],
+    { mergeKey: `offer ${id} name` },
+  );
+}
+
+/** A copy under another name, switched off and without the code: two offers can't have the same one. */
+export function copyOffer(draft: Draft, id: string, copy: string = newId()): Outcome {
+  const document = entryOf(draft.documents, id);
+  if (document?.kind !== "offer") return refuse(GONE);
+  const { code: _code, ...root } = document.root.props as unknown as OfferRoot;
+  const isCoded = _code !== undefined;
+  const names = new Set(offersOf(draft.documents).map((o) => o.name.toLowerCase()));
+  const nameOf = (n: number) => `${document.title.slice(0, LONGEST_OFFER_NAME - 4)} ${n}`;
+  let n = 2;
+  while (names.has(nameOf(n).toLowerCase())) n++;
+  const made = addOffer(draft, nameOf(n), { ...root, off: true }, document.root.conditions, copy);
+  return made.ok && isCoded
+    ? { ...made, transaction: { ...made.transaction, label: `${made.transaction.label}, without a code` } }
+    : made;
+}
+
+export function removeOffer(draft: Draft, id: string): Outcome {
+  const document = entryOf(draft.documents, id);
+  if (document?.kind !== "offer") return refuse(GONE);
+  return transaction("removeOffer", `Offer “${document.title}” removed`, [{ type: "removeDocument", added: document }]);
+}

@@ -1,0 +1,21 @@
+export {
+  codeProblem,
+  isOnGoods,
+  LONGEST_CODE,
+  LONGEST_OFFER_NAME,
+  MOST_OFFERS,
+  MOST_STEPS,
+  offerOf,
+  offerRoot,
+  offersOf,
+  offerWithCode,
+  plainCode,
+  type Gives,
+  type Offer,
+  type OfferGoods,
+  type OfferRoot,
+  type Step,
+} from "./offer";
+export { price, type Bill, type Gift, type Line, type Off, type Priced, type PricedLine, type Why } from "./price";
+export { portion, split } from "./split";
+export { givesWords, offWords, whyWords, type OfferNames } from "./words";
