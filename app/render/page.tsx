@@ -18,7 +18,8 @@ import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
 import { RegionProvider, useEnv, Wordmark } from "~/kinds/parts";
 import { lyingRows, type Lying } from "./lying";
-import { CartPage, FriendsDoor, MessagePage } from "./pages/views";
+import { CartPage } from "./pages/cart";
+import { FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { classOfMain } from "./style";
 import { targetName, type Target } from "./target";
@@ -188,7 +189,7 @@ export function PageBody({ target, page, documents, goods, theme, look, most = I
     case "post":
       return inLayout;
     case "cart":
-      return <CartPage lines={target.lines} said={target.said} />;
+      return <CartPage lines={target.lines} codes={target.codes ?? []} said={target.said} documents={documents} />;
     case "message":
       return <MessagePage {...target} goods={goods} />;
   }

@@ -13,6 +13,7 @@ import {
 } from "~/core/document";
 import { productWith, type Goods, type Product } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
+import { offersOf, price } from "~/core/offers";
 import { isLight, type Picture } from "~/core/pictures";
 import { clockOf, FIRST_VISIT, type Situation } from "~/core/situation";
 import { readerOf, solveLook } from "~/core/theme";
@@ -256,6 +257,11 @@ export function envOf(
       currency: content.currency,
     },
     money,
+    bill: (lines, codes = []) => {
+      const { goods, situation } = content;
+      const asked = situation ? askedIn(situation, goods) : { clock: `${goods.asOf.day}T00:00`, goods };
+      return price({ lines, offers: offersOf(documents), codes, goods, asked });
+    },
     darkSets: darkSetsOf(look),
     digits: currencyDigits(content.currency) ?? 2,
     locale: content.locale,

@@ -58,7 +58,13 @@ export type Target =
   | { readonly page: "collection"; readonly collection: Collection | undefined; readonly query?: GoodsQuery }
   | { readonly page: "product"; readonly product: Product; readonly variant?: Variant | undefined }
   | { readonly page: "search"; readonly sought: string; readonly query?: GoodsQuery }
-  | { readonly page: "cart"; readonly lines: readonly CartLine[]; readonly said?: string }
+  /** `codes`: those that the shopper gave, as `plainCode` writes them. */
+  | {
+      readonly page: "cart";
+      readonly lines: readonly CartLine[];
+      readonly codes?: readonly string[];
+      readonly said?: string;
+    }
   | { readonly page: "not-found" }
   /** The shop is not open. `wrong`: a word for friends was tried that is none. */
   | { readonly page: "closed"; readonly wrong?: boolean }

@@ -40,6 +40,14 @@ export class Cart extends HTMLElement {
     const said = await answer;
     // A later press is on its way, and will show what all of them came to.
     if (mine !== this.asked) return;
+    // What could not be taken is said where it was given, and stands there still.
+    const beside = said.ok ? null : one(".message", form);
+    if (beside) {
+      this.removeAttribute("aria-busy");
+      beside.classList.remove("unseen");
+      beside.textContent = said.text;
+      return;
+    }
     const focused = document.activeElement?.getAttribute("aria-label");
     try {
       const page = new DOMParser().parseFromString(await (await fetch("/cart")).text(), "text/html");

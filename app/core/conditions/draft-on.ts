@@ -45,16 +45,16 @@ export function conditionalDocuments(documents: Documents): readonly WithParts[]
   return found;
 }
 
+/** What stands on no page but its own; an offer on none: whoever adds up a cart asks it. */
+const OF_THEIR_OWN: ReadonlySet<PageDocument["kind"]> = new Set(["page", "layout", "offer"]);
+
 /**
- * Those of them that stand on a page: its own documents, and what can stand on any; offers stand on none, whoever adds up a cart asks
- * them. `own`: the page's documents, by id; undefined: on
+ * Those of them that stand on a page: its own documents, and what can stand on any. `own`: the page's documents, by id; undefined: on
  * whichever page.
  */
 const onPage = (documents: Documents, own: ReadonlySet<string> | undefined): readonly WithParts[] => {
   const found = conditionalDocuments(documents);
-  return found.filter(
-    ([{ id, kind }]) => kind !== "offer" && (!own || (kind !== "page" && kind !== "layout") || own.has(id)),
-  );
+  return own ? found.filter(([{ id, kind }]) => !OF_THEIR_OWN.has(kind) || own.has(id)) : found;
 };
 
 const OUTCOMES = new Map([

@@ -1,4 +1,5 @@
 export {
+  CODE_KEY,
   codeProblem,
   isOnGoods,
   LONGEST_CODE,

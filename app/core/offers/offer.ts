@@ -55,6 +55,9 @@ export const MOST_OFFERS = 200;
 export const MOST_STEPS = 8;
 const MOST_PIECES = 99;
 
+/** What a link says before a code that it brings along: `?offer=KITE15`. */
+export const CODE_KEY = "offer";
+
 /** A code as it is compared: capitals, without blanks. */
 export const plainCode = (code: string): string => code.replace(/\s+/g, "").toUpperCase();
 

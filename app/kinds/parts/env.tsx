@@ -11,6 +11,7 @@ import {
   type Variant,
 } from "~/core/goods";
 import { sourceOf, type DrawnTone, type Picture, type PictureView, type ScrimTone } from "~/core/pictures";
+import type { Line, Priced } from "~/core/offers";
 import type { LiveField, Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress, type SitePage } from "~/core/addresses";
@@ -92,6 +93,8 @@ export type KindEnv = {
   /** The address that a link leads to; undefined where it leads nowhere (any more). */
   readonly href: (link: Link) => string | undefined;
   readonly money: (amount: number) => string;
+  /** What a cart costs with the shop's offers, asked for by these codes, for whoever looks. */
+  readonly bill: (lines: readonly Line[], codes?: readonly string[]) => Priced;
   /** What a product card lists, as the brand says. */
   readonly card: {
     readonly facts: number;

@@ -41,8 +41,24 @@ zest-cart[aria-busy=true] .cart-both{opacity:.6;transition:opacity .2s .15s}
 .cart-count{align-self:start}
 .cart-line>.price{min-height:2.5rem;align-items:center;justify-self:end}
 }
+.cart-line>.price del{display:block;color:var(--soft);font-weight:400;font-size:var(--t-1);text-align:end}
+.cart-line>.price ins{text-decoration:none}
+.cart-off{color:var(--accent-ink);font-size:var(--t-1)}
+.cart-given{grid-area:count;align-self:end;color:var(--soft)}
+.cart-offers{display:grid;gap:var(--s3);align-content:start}
+.cart-offs{display:grid;gap:.5rem}
+.cart-offs li{display:flex;flex-wrap:wrap;gap:0 1rem;justify-content:space-between;align-items:baseline}
+.cart-offs form{flex-basis:100%}
+.cart-why{display:block;color:var(--soft);font-size:var(--t-1)}
+.cart-drop{border:0;background:none;padding:0;min-height:1.75rem;color:var(--soft);font-size:var(--t-1);text-decoration:underline;text-underline-offset:.2em;cursor:pointer}
+.cart-drop:hover{color:var(--ink)}
+.cart-code{display:grid;gap:.35rem}
+.cart-code-row{display:flex;gap:.5rem}
+.cart-code-row input{flex:1;min-width:0;text-transform:uppercase}
+.cart-code-row .button{flex:none}
 @media (min-width:1000px){
-.cart-both{grid-template-columns:minmax(0,1fr) 19rem;gap:var(--s6)}
+.cart-both{grid-template:auto 1fr/minmax(0,1fr) 19rem;gap:var(--s4) var(--s6)}
+.cart{grid-row:1/3}
 .cart-sum{position:sticky;top:1.5rem;padding:var(--s3);background:var(--raised);border-radius:var(--card)}
 }
 @media (max-width:999.98px){

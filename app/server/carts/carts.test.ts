@@ -40,7 +40,7 @@ describe("a cart", () => {
     const [small] = by("C").variants;
     expect(await add(first.id, by("C").id, 1, small!.id)).toMatchObject({ count: 6 });
     expect(
-      (await cartOf(shop.id, first.id, goods)).map((l) => [l.product.title, l.variant?.values[0], l.count]),
+      (await cartOf(shop.id, first.id, goods)).lines.map((l) => [l.product.title, l.variant?.values[0], l.count]),
     ).toEqual([
       ["Apple", undefined, 5],
       ["Cone", "S", 1],
@@ -59,7 +59,7 @@ describe("a cart", () => {
       count: 1,
     });
     if (!made.ok) throw new Error(made.why);
-    expect(await cartOf(two.shop.id, made.id, one.goods)).toEqual([]);
+    expect((await cartOf(two.shop.id, made.id, one.goods)).lines).toEqual([]);
     const other = await changeCart(two.shop.id, made.id, two.goods, "add", {
       product: two.by("A").id,
       variant: null,
@@ -82,11 +82,11 @@ describe("a cart", () => {
       ...goods,
       products: goods.products.map((p) => (p.sku === "A" ? { ...p, stock } : p)),
     });
-    expect((await cartOf(shop.id, made.id, left(2)))[0]).toMatchObject({ problem: "There are only 2 of it." });
-    expect((await cartOf(shop.id, made.id, left(0)))[0]).toMatchObject({
+    expect((await cartOf(shop.id, made.id, left(2))).lines[0]).toMatchObject({ problem: "There are only 2 of it." });
+    expect((await cartOf(shop.id, made.id, left(0))).lines[0]).toMatchObject({
       problem: expect.stringContaining("can’t be bought") as string,
     });
-    expect(await cartOf(shop.id, made.id, { ...goods, products: [] })).toEqual([]);
+    expect((await cartOf(shop.id, made.id, { ...goods, products: [] })).lines).toEqual([]);
   });
 
   it("goes when nobody comes back to it", async () => {

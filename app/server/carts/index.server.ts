@@ -5,13 +5,22 @@ import { mostOf, variantById, type Goods } from "~/core/goods";
 import type { CartLine } from "~/render";
 import { AlertRow, atomically, CartRow } from "../database/index.server";
 
-/** What is stored of a cart: what, and how many. Prices are always those of now. */
+/** What is stored of a cart: what, how many, and the codes that were given. Prices are always those of now. */
 type Line = { readonly product: string; readonly variant: string | null; readonly count: number };
-const stored = z.array(
+type Stored = { readonly lines: readonly Line[]; readonly codes: readonly string[] };
+const storedLines = z.array(
   z.object({ product: z.string(), variant: z.string().nullable(), count: z.number().int().min(1) }),
 );
+const stored = z.union([
+  z.object({ lines: storedLines, codes: z.array(z.string()) }),
+  // Carts from before there were codes are their lines alone.
+  storedLines.transform((lines) => ({ lines, codes: [] })),
+]);
+const read = (row: CartRow | null): Stored => (row ? stored.parse(JSON.parse(row.body)) : { lines: [], codes: [] });
 
 const MOST_LINES = 100;
+/** Of more codes than that, the first is forgotten. */
+const MOST_CODES = 10;
 const MOST_OF_ONE = 99;
 /** A cart that nobody touched for so long is gone. */
 const KEPT_DAYS = 60;
@@ -20,15 +29,14 @@ const DAY = 86_400_000;
 export const isCartId = (text: string | undefined): text is string => /^[\w-]{43}$/.test(text ?? "");
 const newCartId = () => randomBytes(32).toString("base64url");
 
-async function linesOf(shopId: string, id: string | undefined): Promise<readonly Line[]> {
-  if (!isCartId(id)) return [];
-  const row = await CartRow.findOne({ where: { id, shopId } });
-  return row ? stored.parse(JSON.parse(row.body)) : [];
-}
-
-/** A cart as it is shown: with the goods that there are now, and what is wrong with a line. */
-export async function cartOf(shopId: string, id: string | undefined, goods: Goods): Promise<readonly CartLine[]> {
-  return (await linesOf(shopId, id)).flatMap((line): CartLine[] => {
+/** A cart as it is shown: with the goods that there are now, what is wrong with a line, and the codes that were given. */
+export async function cartOf(
+  shopId: string,
+  id: string | undefined,
+  goods: Goods,
+): Promise<{ readonly lines: readonly CartLine[]; readonly codes: readonly string[] }> {
+  const { lines, codes } = read(isCartId(id) ? await CartRow.findOne({ where: { id, shopId } }) : null);
+  const shown = lines.flatMap((line): CartLine[] => {
     const product = goods.products.find((p) => p.id === line.product);
     const variant = product && variantById(product, line.variant);
     if (!product || (line.variant !== null && !variant)) return [];
@@ -46,6 +54,41 @@ export async function cartOf(shopId: string, id: string | undefined, goods: Good
       },
     ];
   });
+  return { lines: shown, codes };
+}
+
+/** Changes what is stored of a cart, alone; one is made when it is needed first. `change` gives undefined where nothing is to be stored. */
+async function changed(
+  shopId: string,
+  id: string | undefined,
+  change: (cart: Stored) => Stored | undefined,
+): Promise<{ readonly id: string; readonly cart: Stored } | undefined> {
+  return atomically(async (transaction) => {
+    const row = isCartId(id) ? await CartRow.findOne({ where: { id, shopId }, transaction, lock: true }) : null;
+    const cart = change(read(row));
+    if (!cart) return undefined;
+    const body = JSON.stringify(cart);
+    const cartId = row?.id ?? newCartId();
+    if (row) await row.update({ body, updatedAt: new Date() }, { transaction });
+    else await CartRow.create({ id: cartId, shopId, body, updatedAt: new Date() }, { transaction });
+    return { id: cartId, cart };
+  });
+}
+
+const countOf = ({ lines }: Stored): number => lines.reduce((sum, line) => sum + line.count, 0);
+
+/** Notes a code that a shopper gave, as `plainCode` writes it, or takes it out again. That there is such an offer is the caller's to know. */
+export async function changeCode(
+  shopId: string,
+  id: string | undefined,
+  code: string,
+  how: "add" | "remove",
+): Promise<{ readonly id: string; readonly count: number }> {
+  const done = await changed(shopId, id, ({ lines, codes }) => {
+    const others = codes.filter((each) => each !== code);
+    return { lines, codes: how === "add" ? [...others, code].slice(-MOST_CODES) : others };
+  });
+  return { id: done!.id, count: countOf(done!.cart) };
 }
 
 export const cartInput = z.object({
@@ -80,14 +123,14 @@ export async function changeCart(
     return { ok: false, why: "There is nothing in this combination. Choose another one." };
   const most = product ? Math.min(mostOf(product, variant), MOST_OF_ONE) : 0;
   if (how === "add" && most === 0) return { ok: false, why: `“${product!.title}” can’t be bought just now.` };
-  return atomically(async (transaction): Promise<CartChanged> => {
-    const row = isCartId(id) ? await CartRow.findOne({ where: { id, shopId }, transaction, lock: true }) : null;
-    const lines = row ? stored.parse(JSON.parse(row.body)) : [];
+  let said = "";
+  const done = await changed(shopId, id, ({ lines: before, codes }) => {
+    const lines = [...before];
     const at = lines.findIndex((l) => l.product === productId && l.variant === variantId);
     const has = lines[at]?.count ?? 0;
     const wanted = how === "add" ? has + Math.max(1, count) : count;
     const next = Math.min(wanted, most);
-    const said =
+    said =
       wanted > next && next > 0
         ? has === next
           ? `All ${most} that there are lie in your cart already.`
@@ -96,14 +139,11 @@ export async function changeCart(
     if (next === 0) {
       if (at >= 0) lines.splice(at, 1);
     } else if (at >= 0) lines[at] = { ...lines[at]!, count: next };
-    else if (lines.length >= MOST_LINES) return { ok: false, why: "The cart is full." };
+    else if (lines.length >= MOST_LINES) return undefined;
     else lines.push({ product: productId, variant: variantId, count: next });
-    const body = JSON.stringify(lines);
-    const cartId = row?.id ?? newCartId();
-    if (row) await row.update({ body, updatedAt: new Date() }, { transaction });
-    else await CartRow.create({ id: cartId, shopId, body, updatedAt: new Date() }, { transaction });
-    return { ok: true, id: cartId, count: lines.reduce((sum, l) => sum + l.count, 0), said };
+    return { lines, codes };
   });
+  return done ? { ok: true, id: done.id, count: countOf(done.cart), said } : { ok: false, why: "The cart is full." };
 }
 
 /** Takes away carts that nobody came back to. */

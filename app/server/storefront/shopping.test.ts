@@ -57,14 +57,14 @@ describe("a cart in the shop", () => {
   it("works by forms alone: in, on a page of its own, changed, and out", async () => {
     const { by, ask, send } = await openShop();
     const added = await send("/cart/add", { product: by("A").id, count: "2" });
-    expect([added.status, added.headers.location]).toEqual([303, "/cart?added=1"]);
+    expect([added.status, added.headers.location]).toEqual([303, "/cart?done=added"]);
     const given = added.headers["set-cookie"]!;
     // The cart's own name is nothing for scripts; how much is in it is for them.
     expect(given.find((c) => c.startsWith("cart="))).toMatch(/; HttpOnly; .*SameSite=Lax/);
     expect(given.find((c) => c.startsWith("items="))).toMatch(/^items=2; /);
     expect(given.find((c) => c.startsWith("items="))).not.toContain("HttpOnly");
     const Cookie = cookies(added);
-    const page = await ask("/cart?added=1", { headers: { Cookie } });
+    const page = await ask("/cart?done=added", { headers: { Cookie } });
     expect(page.headers["cache-control"]).toBe("no-store");
     expect(page.body).toContain("It is in your cart.");
     expect(page.body).toContain("Apple cake");

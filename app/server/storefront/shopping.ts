@@ -5,9 +5,10 @@ import { renditionAddress, sourceOf } from "~/core/pictures";
 import { formatMoney } from "~/core/money";
 import { priceSpan } from "~/core/goods";
 import { renderCards } from "~/render";
-import { cartInput, cartOf, changeCart, tellInput, tellWhenThere } from "../carts/index.server";
+import { CODE_KEY, offerWithCode, plainCode } from "~/core/offers";
+import { cartInput, cartOf, changeCart, changeCode, tellInput, tellWhenThere } from "../carts/index.server";
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
-import { placeOf } from "../limits/index.server";
+import { countTry, placeOf, takeBack } from "../limits/index.server";
 import { contentFor, drawnFor } from "./draft";
 import { contentOf, inTurn, messagePage } from "./pages";
 import { cookieOf, fromHere, originOf, perMinute, send, shopOf } from "./sending";
@@ -44,6 +45,52 @@ function countedOf(body: Record<string, unknown>): Record<string, unknown> {
   return step === "1" || step === "-1" ? { ...body, count: Math.max(0, Number(count) + Number(step)) } : body;
 }
 
+/** What a page says of what was done just before. */
+const SAID: ReadonlyMap<string, string> = new Map([
+  ["added", "It is in your cart."],
+  ["code", "The code is noted."],
+]);
+
+const codeInput = z.object({
+  code: z.string().max(200).catch("").transform(plainCode),
+  remove: z
+    .string()
+    .optional()
+    .transform((value) => value === "1"),
+});
+
+/** So many codes that there are not may be tried from one place; for each one more, it has to be waited twice as long. */
+const FREE_TRIES = 8;
+
+type Tried =
+  { readonly ok: true; readonly code: string } | { readonly ok: false; readonly status: number; readonly why: string };
+
+/** Looks for the offer that a code asks for. Codes can be guessed, so each try counts until it turns out to be one. */
+async function tryCode(
+  request: Request,
+  response: Response,
+  given: string,
+  documents: Parameters<typeof offerWithCode>[0],
+): Promise<Tried> {
+  const code = plainCode(given);
+  if (code === "") return { ok: false, status: 422, why: "Write the code first." };
+  const name = `code:${shopOf(response).id}:${placeOf(request.ip ?? "")}`;
+  const wait = await countTry(name, FREE_TRIES);
+  if (wait > 0)
+    return {
+      ok: false,
+      status: 429,
+      why: `Too many codes were tried. Please wait ${minutesWords(wait)} and try again.`,
+    };
+  const offer = offerWithCode(documents, code);
+  if (!offer || offer.isOff) return { ok: false, status: 422, why: "There is no such code here. Please check it." };
+  await takeBack(name);
+  return { ok: true, code };
+}
+
+const minutesWords = (seconds: number): string =>
+  seconds < 60 ? `${seconds} seconds` : seconds < 120 ? "two minutes" : `${Math.ceil(seconds / 60)} minutes`;
+
 /** What shoppers do besides reading: carts, reviews, wishes, and what pages ask for while they are read. */
 export function shopping(): Router {
   const router = express.Router();
@@ -71,13 +118,31 @@ export function shopping(): Router {
       next();
     };
 
+  // A link that brings a code along: it lies in the cart, and the address is the page's own again.
+  router.get("/{*path}", async (request, response, next) => {
+    if (!request.url.includes(`${CODE_KEY}=`)) return next();
+    const { pathname, searchParams } = new URL(request.url, originOf(response));
+    const code = searchParams.get(CODE_KEY);
+    if (code === null) return next();
+    const shop = shopOf(response);
+    const done = await tryCode(request, response, code, (await contentFor(response))?.draft.documents ?? {});
+    if (done.ok) {
+      const { id, count } = await changeCode(shop.id, cookieOf(request, "cart"), done.code, "add");
+      setCart(request, response, id, count);
+    }
+    response.setHeader("Cache-Control", "no-store");
+    searchParams.delete(CODE_KEY);
+    const rest = searchParams.toString();
+    response.redirect(303, `${originOf(response)}${pathname.replace(/^\/+/, "/")}${rest ? `?${rest}` : ""}`);
+  });
+
   router.get("/cart", async (request, response, next) => {
     const shop = shopOf(response);
     const content = await contentFor(response);
     if (!content) return next();
-    const lines = await cartOf(shop.id, cookieOf(request, "cart"), content.goods);
-    const said = request.query.added === "1" ? "It is in your cart." : undefined;
-    const target = { page: "cart", lines, ...(said ? { said } : {}) } as const;
+    const { lines, codes } = await cartOf(shop.id, cookieOf(request, "cart"), content.goods);
+    const said = SAID.get(String(request.query.done));
+    const target = { page: "cart", lines, codes, ...(said ? { said } : {}) } as const;
     send(request, response, await drawnFor(request, response, 200, target, content), "no-store");
   });
 
@@ -96,9 +161,22 @@ export function shopping(): Router {
       if (!done.ok) return answer(request, response, 422, "That could not be put into the cart", done.why);
       setCart(request, response, done.id, done.count);
       if (wantsJson(request)) return void response.json({ ok: true, count: done.count, text: done.said });
-      response.redirect(303, how === "add" ? "/cart?added=1" : "/cart");
+      response.redirect(303, how === "add" ? "/cart?done=added" : "/cart");
     });
   }
+
+  router.post("/cart/code", form, guard(mayChange), async (request, response) => {
+    const shop = shopOf(response);
+    const { code, remove } = codeInput.parse(request.body ?? {});
+    const done = remove
+      ? { ok: true as const, code }
+      : await tryCode(request, response, code, (await contentFor(response))?.draft.documents ?? {});
+    if (!done.ok) return answer(request, response, done.status, "That did not work", done.why);
+    const { id, count } = await changeCode(shop.id, cookieOf(request, "cart"), done.code, remove ? "remove" : "add");
+    setCart(request, response, id, count);
+    if (wantsJson(request)) return void response.json({ ok: true, count, text: remove ? "" : SAID.get("code") });
+    response.redirect(303, remove ? "/cart" : "/cart?done=code");
+  });
 
   router.post("/tell-me", form, guard(mayWrite), async (request, response) => {
     const shop = shopOf(response);

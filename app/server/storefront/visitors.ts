@@ -65,7 +65,7 @@ function visitorOf(request: Request, response: Response): Visitor {
 }
 
 async function inCartOf(request: Request, response: Response, content: ShopContent): Promise<InCart> {
-  const lines = await cartOf(shopOf(response).id, cookieOf(request, "cart"), content.goods);
+  const { lines } = await cartOf(shopOf(response).id, cookieOf(request, "cart"), content.goods);
   return {
     count: lines.reduce((sum, line) => sum + line.count, 0),
     worth: lines.reduce((sum, { product, variant, count }) => sum + priceOf(product, variant) * count, 0),

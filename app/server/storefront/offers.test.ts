@@ -1,0 +1,161 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { addOffer } from "~/core/commands";
+import type { Condition } from "~/core/conditions";
+import type { Part } from "~/core/document";
+import { readCsv } from "~/core/formats";
+import type { OfferRoot } from "~/core/offers";
+import { loadDraft } from "../drafts/index.server";
+import { keep } from "../fixtures/keeping";
+import { ownerWithShop } from "../fixtures/owner";
+import { openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
+import { goodsOf, importGoods } from "../goods/index.server";
+import { pendingChanges, publish } from "../publishing/index.server";
+import { freshShop } from "../shops/index.server";
+
+let front: Awaited<ReturnType<typeof openStorefront>>;
+beforeAll(async () => void (front = await openStorefront()));
+afterAll(() => front.close());
+
+type Made = { readonly name: string; readonly root: OfferRoot; readonly conditions?: readonly Condition[] };
+const TENTH: OfferRoot = { gives: { sort: "percent", off: 1000, on: "all" } };
+
+/** A published shop that sells apples at 10.00 and bread at 8.00, with offers. */
+async function openShop(offers: readonly Made[], isPublished = true) {
+  const { shop } = await ownerWithShop();
+  await importGoods(shop, readCsv("SKU,Title,Price\nA,Apple,10.00\nB,Bread,8.00\n"));
+  if (!isPublished) await publish(shop.id, (await pendingChanges(shop.id)).seq);
+  for (const { name, root, conditions = [] } of offers) {
+    const { draft, seq } = await loadDraft(shop.id);
+    const made = addOffer(draft, name, root, conditions as unknown as Part["conditions"]);
+    if (!made.ok) throw new Error(made.why);
+    expect(await keep(shop.id, { base: seq, transactions: [made.transaction] })).toMatchObject({ ok: true });
+  }
+  if (isPublished) await publish(shop.id, (await pendingChanges(shop.id)).seq);
+  const { products } = await goodsOf(await freshShop(shop));
+  const by = (sku: string) => products.find((p) => p.sku === sku)!;
+  const ask = (path: string, asked: Asked = {}) => front.ask(path, { host: shop.host, ...asked });
+  const send = (path: string, fields: Record<string, string>, headers: Record<string, string> = {}) =>
+    ask(path, {
+      method: "POST",
+      headers: { "Content-Type": "application/x-www-form-urlencoded", Accept: "text/html", ...headers },
+      body: new URLSearchParams(fields).toString(),
+    });
+  /** A shopper with apples in the cart, and what the cart says to them. */
+  const shopper = async (count = "1") => {
+    const Cookie = cookies(await send("/cart/add", { product: by("A").id, count }));
+    const cart = async () => (await ask("/cart", { headers: { Cookie } })).body;
+    return { Cookie, cart, total: async () => /class="cart-total".*?class="price">([^<]+)</.exec(await cart())?.[1] };
+  };
+  return { shop, by, ask, send, shopper };
+}
+const cookies = (answer: Answer) => (answer.headers["set-cookie"] ?? []).map((c) => c.split(";")[0]!).join("; ");
+const SCRIPT = { Accept: "application/json" };
+
+describe("offers in the cart", () => {
+  it("apply by themselves: each line says what it cost, what took something off, and what it costs", async () => {
+    const { shopper } = await openShop([{ name: "Harvest <b>", root: TENTH }]);
+    const { cart, total } = await shopper("2");
+    const page = await cart();
+    expect(page).toMatch(/<ins>€18.00<\/ins>.*<del>€20.00<\/del>/);
+    // A seller's words are words.
+    expect(page).toContain("Harvest &lt;b&gt; −€2.00");
+    expect(page).not.toContain("Harvest <b>");
+    expect(await total()).toBe("€18.00");
+    // Nobody is asked for a code where there is none.
+    expect(page).not.toContain("/cart/code");
+  });
+
+  it("do nothing before they are published, while they are off, and outside of their dates", async () => {
+    const before = await openShop([{ name: "Tenth", root: TENTH }], false);
+    expect(await (await before.shopper()).total()).toBe("€10.00");
+    const later: Condition = { when: "dates", from: "2099-01-01T00:00" };
+    const others = await openShop([
+      { name: "Off", root: { ...TENTH, off: true } },
+      { name: "Later", root: TENTH, conditions: [later] },
+      { name: "Elsewhere", root: TENTH, conditions: [{ when: "country", countries: ["NZ"] }] },
+    ]);
+    expect(await (await others.shopper()).total()).toBe("€10.00");
+  });
+
+  it("give what is given with them, and say what is missing until a code counts", async () => {
+    const made = await openShop([]);
+    const { shop } = made;
+    const { draft, seq } = await loadDraft(shop.id);
+    const gift = addOffer(draft, "Bread with it", {
+      gives: { sort: "gift", product: made.by("B").id, variant: null, count: 1 },
+      fromWorth: 2000,
+      code: "BREAD",
+    });
+    if (!gift.ok) throw new Error(gift.why);
+    await keep(shop.id, { base: seq, transactions: [gift.transaction] });
+    await publish(shop.id, (await pendingChanges(shop.id)).seq);
+    const { Cookie, cart, total } = await made.shopper();
+    await made.send("/cart/code", { code: "bread" }, { Cookie });
+    expect(await cart()).toContain("€10.00 to go until it counts.");
+    await made.send("/cart/change", { product: made.by("A").id, count: "2" }, { Cookie });
+    expect(await cart()).toMatch(/Bread<\/a>.*Bread with it.*Free/s);
+    expect(await total()).toBe("€20.00");
+  });
+});
+
+describe("codes", () => {
+  const FIFTH: Made = { name: "Friends", root: { gives: { sort: "percent", off: 2000, on: "all" }, code: "KITE20" } };
+
+  it("are given and taken out by forms alone, in any case, once each", async () => {
+    const { send, shopper } = await openShop([FIFTH]);
+    const { Cookie, cart, total } = await shopper();
+    expect(await total()).toBe("€10.00");
+    for (let i = 0; i < 2; i++) {
+      const given = await send("/cart/code", { code: " kite 20" }, { Cookie });
+      expect([given.status, given.headers.location]).toEqual([303, "/cart?done=code"]);
+    }
+    expect(await total()).toBe("€8.00");
+    expect((await cart()).match(/Take out the code KITE20/g)).toHaveLength(1);
+    await send("/cart/code", { code: "KITE20", remove: "1" }, { Cookie });
+    expect(await total()).toBe("€10.00");
+  });
+
+  it("that there are not are refused with a sentence, and nothing is stored", async () => {
+    const { send, shopper } = await openShop([FIFTH, { name: "Old", root: { ...TENTH, code: "OLD10", off: true } }]);
+    const { Cookie, total } = await shopper();
+    const page = await send("/cart/code", { code: "<script>" }, { Cookie });
+    expect(page.status).toBe(422);
+    expect(page.body).toContain("There is no such code here. Please check it.");
+    expect(page.body).not.toContain("<script>alert");
+    const script = await send("/cart/code", { code: "OLD10" }, { Cookie, ...SCRIPT });
+    expect([script.status, JSON.parse(script.body)]).toMatchObject([422, { ok: false }]);
+    expect(JSON.parse((await send("/cart/code", {}, { Cookie, ...SCRIPT })).body)).toMatchObject({
+      text: "Write the code first.",
+    });
+    expect(await total()).toBe("€10.00");
+  });
+
+  it("come with a link: any page of the shop, whose address is its own again, before anything is in the cart", async () => {
+    const { ask, send, by } = await openShop([FIFTH]);
+    const came = await ask("/collections/all?offer=kite20&sort=name");
+    expect(came.status).toBe(303);
+    expect(came.headers.location).toMatch(/\/collections\/all\?sort=name$/);
+    const Cookie = cookies(came);
+    await send("/cart/add", { product: by("A").id }, { Cookie });
+    expect((await ask("/cart", { headers: { Cookie } })).body).toContain("€8.00");
+    // One that there is not leads to the page all the same; none leads to another site.
+    const wrong = await ask("/collections/all?offer=nothing");
+    expect([wrong.status, wrong.headers["set-cookie"]]).toEqual([303, undefined]);
+    expect(new URL((await ask("//evil.example/?offer=kite20")).headers.location!).host).not.toBe("evil.example");
+  });
+
+  it("can't be guessed quickly: after some tries one has to wait, longer each time, even with a right one", async () => {
+    const { send, shopper } = await openShop([FIFTH]);
+    const { Cookie, total } = await shopper();
+    const tries: number[] = [];
+    for (let i = 0; i < 12; i++) tries.push((await send("/cart/code", { code: `TRY${i}` }, { Cookie })).status);
+    expect(tries.slice(0, 8)).toEqual(Array.from({ length: 8 }, () => 422));
+    expect(tries.at(-1)).toBe(429);
+    const right = await send("/cart/code", { code: "KITE20" }, { Cookie, ...SCRIPT });
+    expect([right.status, (JSON.parse(right.body) as { text: string }).text]).toEqual([
+      429,
+      expect.stringMatching(/^Too many codes were tried. Please wait \d+ seconds and try again.$/),
+    ]);
+    expect(await total()).toBe("€10.00");
+  });
+});
