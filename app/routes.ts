@@ -51,6 +51,7 @@ export default [
       route("words", "routes/goods-words.tsx"),
       route("p/:product", "routes/goods-product.tsx"),
     ]),
+    route("offers", "routes/offers.tsx"),
     route("pictures", "routes/pictures.tsx"),
     route("mail", "routes/mail.tsx", [
       index("routes/mail-messages.tsx"),

@@ -239,7 +239,7 @@ test("the year shows what shows when: bars are moved by hand and by keys, and th
   await benchReady(page);
   await page.keyboard.press("y");
   const year = page.getByRole("region", { name: "The year" });
-  await expect(year.getByText(/Nothing shows between dates yet/)).toBeVisible();
+  await expect(year.getByText(/Nothing has dates yet/)).toBeVisible();
   await inPlan(page, "Hero").click();
   const next = new Date().getFullYear() + 1;
   const sentence = sentenceOf(page);

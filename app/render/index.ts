@@ -57,7 +57,7 @@ export {
   targetAt,
   targetFor,
   targetName,
-  type CartLine,
   type HardCase,
   type Target,
 } from "./target";
+export type { CartLine, CartTarget } from "./cart-target";

@@ -43,6 +43,7 @@ import {
 import { journalOf, journalPartAt, journalsOf, partAddress, postsOf, withTag, type JournalPart } from "~/core/journal";
 import type { PageShown } from "~/core/situation";
 import { type PageSubject } from "~/kinds/parts";
+import type { CartTarget } from "./cart-target";
 import { withPostLayout } from "./posts";
 
 type Documents = Draft["documents"];
@@ -58,13 +59,7 @@ export type Target =
   | { readonly page: "collection"; readonly collection: Collection | undefined; readonly query?: GoodsQuery }
   | { readonly page: "product"; readonly product: Product; readonly variant?: Variant | undefined }
   | { readonly page: "search"; readonly sought: string; readonly query?: GoodsQuery }
-  /** `codes`: those that the shopper gave, as `plainCode` writes them. */
-  | {
-      readonly page: "cart";
-      readonly lines: readonly CartLine[];
-      readonly codes?: readonly string[];
-      readonly said?: string;
-    }
+  | CartTarget
   | { readonly page: "not-found" }
   /** The shop is not open. `wrong`: a word for friends was tried that is none. */
   | { readonly page: "closed"; readonly wrong?: boolean }
@@ -80,15 +75,6 @@ export type Target =
       /** What is done by a press, before anything else. */
       readonly press?: { readonly action: string; readonly label: string };
     };
-
-/** A line of a cart, with the goods that it is of. */
-export type CartLine = {
-  readonly product: Product;
-  readonly variant: Variant | undefined;
-  readonly count: number;
-  /** Why it can't be bought as it is, or was changed; undefined where it can. */
-  readonly problem?: string;
-};
 
 export const NOT_FOUND: Target = { page: "not-found" };
 

@@ -1,4 +1,5 @@
-import { emptyDocument, entryOf, newId, type Draft, type Json, type PageDocument, type Part } from "../document";
+import { conditionsSchema, type Condition } from "../conditions";
+import { emptyDocument, entryOf, newId, sameJson, type Draft, type PageDocument, type Part } from "../document";
 import { codeProblem, LONGEST_OFFER_NAME, MOST_OFFERS, offerRoot, offersOf, type OfferRoot } from "../offers";
 import { DOCUMENT_VERSION } from "../schema/migrations";
 import { rootOperations } from "./pages";
@@ -46,13 +47,30 @@ export function changeOffer(draft: Draft, id: string, values: Partial<OfferRoot>
   );
   const problem = problemOf(draft, id, next);
   if (problem) return refuse(problem);
-  const operations = rootOperations(document, values as Readonly<Record<string, Json | undefined>>);
+  const operations = rootOperations(document, values);
   if (operations.length === 0) return refuse("It is like that already.");
   const keys = Object.keys(values);
   const said = keys.length === 1 && keys[0] === "off" ? (values.off ? " switched off" : " switched on") : " changed";
   return transaction("changeOffer", `Offer “${document.title}”${said}`, operations, {
     mergeKey: `offer ${id} ${keys.join(" ")}`,
   });
+}
+
+/** When an offer holds, and for whom. */
+export function setOfferConditions(draft: Draft, id: string, conditions: readonly Condition[]): Outcome {
+  const document = entryOf(draft.documents, id);
+  if (document?.kind !== "offer") return refuse(GONE);
+  const parsed = conditionsSchema.safeParse(conditions);
+  if (!parsed.success) return refuse(parsed.error.issues[0]!.message);
+  const { root } = document;
+  const after = parsed.data as unknown as Part["conditions"];
+  if (sameJson(root.conditions, after)) return refuse("It is like that already.");
+  return transaction(
+    "setConditions",
+    `When “${document.title}” holds`,
+    [{ type: "setConditions", document: id, node: root.id, before: root.conditions, after }],
+    { mergeKey: `when ${id}` },
+  );
 }
 
 export function renameOffer(draft: Draft, id: string, name: string): Outcome {

@@ -108,8 +108,19 @@ const gives = z.discriminatedUnion("sort", [
 
 const ids = z.array(z.string().min(1).max(40)).max(500, "Those are too many; choose collections.");
 
-/** What the root of an offer says; what is usual is absent. */
-export const offerRoot = z.strictObject({
+/** What the root of an offer says; what is usual is absent. `alone`: with which class of others it doesn't go together. */
+export type OfferRoot = {
+  readonly gives: Gives;
+  readonly products?: readonly string[] | undefined;
+  readonly collections?: readonly string[] | undefined;
+  readonly code?: string | undefined;
+  readonly fromWorth?: number | undefined;
+  readonly fromCount?: number | undefined;
+  readonly alone?: readonly ("goods" | "rest")[] | undefined;
+  readonly off?: true | undefined;
+};
+
+export const offerRoot: z.ZodType<OfferRoot> = z.strictObject({
   gives,
   products: ids.optional(),
   collections: ids.optional(),
@@ -128,8 +139,6 @@ export const offerRoot = z.strictObject({
     .optional(),
   off: z.literal(true).optional(),
 });
-export type OfferRoot = z.infer<typeof offerRoot>;
-
 const read = new WeakMap<PageDocument, Offer | null>();
 
 function offerIn({ id, title, root }: PageDocument, { gives, alone = [], ...said }: OfferRoot): Offer {

@@ -1,5 +1,5 @@
 import { against, type Asked } from "../conditions";
-import type { Gives, Offer, OfferGoods } from "./offer";
+import type { Offer, OfferGoods } from "./offer";
 import type { Why } from "./price";
 
 // Offers in words, for sellers.

@@ -4,7 +4,7 @@ import { mostOf } from "~/core/goods";
 import { LONGEST_CODE, offersOf, type Gift, type Offer, type Priced, type PricedLine, type Why } from "~/core/offers";
 import type { Draft } from "~/core/document";
 import { Pic, useEnv, WaysOn } from "~/kinds/parts";
-import type { CartLine } from "../target";
+import type { CartLine } from "../cart-target";
 
 /** What a line costs, and what it would cost without offers. */
 function LinePrice({ full, total }: Pick<PricedLine, "full" | "total">): ReactNode {
@@ -39,7 +39,7 @@ function Line({ line: { product, variant, count, problem }, priced, nameOf }: Li
         {variant ? <p className="cart-choice">{variant.values.join(" · ")}</p> : null}
         {priced.offs.map(({ offer, amount }) => (
           <p className="cart-off" key={offer}>
-            {nameOf(offer)} −{money(amount)}
+            {nameOf(offer)} <b>−{money(amount)}</b>
           </p>
         ))}
         {problem ? (
@@ -132,7 +132,9 @@ function Offers({ priced, offers, codes }: OffersProps): ReactNode {
   const given = offers.filter((offer) => offer.code !== "" && codes.includes(offer.code));
   const idle = given.filter((offer) => priced.refused.has(offer.id));
   const asksForCode = offers.some((offer) => offer.code !== "" && !offer.isOff);
-  if (priced.applied.length === 0 && idle.length === 0 && !asksForCode) return null;
+  // What is given lies among the lines.
+  const taken = priced.applied.filter(({ offer }) => byId.get(offer)?.gives.sort !== "gift" || byId.get(offer)?.code);
+  if (taken.length === 0 && idle.length === 0 && !asksForCode) return null;
   const takeOut = (offer: Offer | undefined) =>
     offer && offer.code !== "" ? (
       <form method="post" action="/cart/code">
@@ -150,9 +152,9 @@ function Offers({ priced, offers, codes }: OffersProps): ReactNode {
     ) : null;
   return (
     <section className="cart-offers" aria-label="Offers">
-      {priced.applied.length || idle.length ? (
+      {taken.length || idle.length ? (
         <ul className="cart-offs">
-          {priced.applied.map(({ offer: id, amount }) => {
+          {taken.map(({ offer: id, amount }) => {
             const offer = byId.get(id);
             const isFree = offer?.gives.sort === "delivery" && priced.delivery === undefined;
             return (
@@ -187,6 +189,7 @@ function Offers({ priced, offers, codes }: OffersProps): ReactNode {
           <label htmlFor="cart-code">A code</label>
           <div className="cart-code-row">
             <input
+              className="field"
               id="cart-code"
               name="code"
               maxLength={2 * LONGEST_CODE}

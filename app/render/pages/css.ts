@@ -29,6 +29,7 @@ zest-cart{display:block}
 .cart-remove button:hover{color:var(--ink)}
 .cart-sum{display:grid;gap:var(--s2);align-self:start}
 .cart-total{display:flex;justify-content:space-between;gap:1rem;font-weight:var(--strong);font-size:var(--t1)}
+.cart-total .price{font-size:inherit;line-height:inherit}
 .cart-none{display:grid;gap:var(--s3);justify-items:start}
 .ways-on{width:100%;margin-top:var(--s5);--head:var(--t2)}
 .ways-on .head{margin-block:var(--s4) var(--s2)}
@@ -41,9 +42,9 @@ zest-cart[aria-busy=true] .cart-both{opacity:.6;transition:opacity .2s .15s}
 .cart-count{align-self:start}
 .cart-line>.price{min-height:2.5rem;align-items:center;justify-self:end}
 }
-.cart-line>.price del{display:block;color:var(--soft);font-weight:400;font-size:var(--t-1);text-align:end}
-.cart-line>.price ins{text-decoration:none}
+@media (max-width:799.98px){.cart-line>.price{flex-flow:column;align-items:flex-end;text-align:end}.cart-line>.price del{font-weight:400}}
 .cart-off{color:var(--accent-ink);font-size:var(--t-1)}
+.cart-off b{font-weight:inherit;white-space:nowrap}
 .cart-given{grid-area:count;align-self:end;color:var(--soft)}
 .cart-offers{display:grid;gap:var(--s3);align-content:start}
 .cart-offs{display:grid;gap:.5rem}

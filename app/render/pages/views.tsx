@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { ALL_GOODS, closedOf } from "~/core/addresses";
 import type { Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
-import { Pic, useEnv, WaysOn } from "~/kinds/parts";
+import { WaysOn } from "~/kinds/parts";
 import type { Target } from "../target";
 
 /** A page that says one thing: not found, thank you, something went wrong. */

@@ -2,7 +2,7 @@ import { Box, Tooltip, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useMemo, useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent, type ReactNode } from "react";
 import { useNavigate } from "react-router";
-import { setConditions } from "~/core/commands";
+import { setConditions, setOfferConditions } from "~/core/commands";
 import {
   clockPlus,
   clockWords,
@@ -31,6 +31,12 @@ const ROW = 24;
 const SEEN_ROWS = 4;
 
 type Dated = { readonly document: PageDocument; readonly part: Part; readonly rule: DateRule };
+
+/** What a thing with dates is called, what it does between them, and whether it does so at all. */
+const calledOf = ({ document, part }: Pick<Dated, "document" | "part">) =>
+  document.kind === "offer"
+    ? { name: `“${document.title}”`, where: "offer", does: "holds" as const, isOn: part.props.off !== true }
+    : { name: nameOf(part), where: document.title, does: "shows" as const, isOn: part.shown };
 
 /** The parts that show between dates, those that begin first first. */
 function useDated(): readonly Dated[] {
@@ -71,9 +77,10 @@ type BarProps = {
 function Bars({ dated, begin, end, day, onMove, onGo }: BarProps) {
   const names = useNames();
   const [held, setHeld] = useState<Move | null>(null);
-  const { part, rule } = dated;
+  const { rule } = dated;
   const shown = held ? movedDates(rule, held.days, held.which) : rule;
   const words = ruleWords(shown, names);
+  const { name, does, isOn } = calledOf(dated);
   const grab = (which: Move["which"]) => (event: ReactPointerEvent) => {
     event.stopPropagation();
     let days = 0;
@@ -117,11 +124,15 @@ function Bars({ dated, begin, end, day, onMove, onGo }: BarProps) {
         />
       ) : null;
     return (
-      <Tooltip key={`${span.from.slice(0, 4)} ${rule.yearly ? "" : "once"}`} title={`Shows ${words}`} placement="top">
+      <Tooltip
+        key={`${span.from.slice(0, 4)} ${rule.yearly ? "" : "once"}`}
+        title={`${does === "shows" ? "Shows" : "Holds"} ${words}`}
+        placement="top"
+      >
         <Box
           role="button"
           tabIndex={0}
-          aria-label={`${nameOf(part)}, shows ${words}`}
+          aria-label={`${name}, ${does} ${words}`}
           aria-describedby="year-line-keys"
           onPointerDown={grab("both")}
           onKeyDown={press}
@@ -133,7 +144,7 @@ function Bars({ dated, begin, end, day, onMove, onGo }: BarProps) {
             height: ROW - 6,
             bgcolor: held ? INK.plum : INK.ink,
             borderRadius: `${span.isOpen.before ? 0 : 5}px ${span.isOpen.after ? 0 : 5}px ${span.isOpen.after ? 0 : 5}px ${span.isOpen.before ? 0 : 5}px`,
-            opacity: part.shown ? 1 : 0.4,
+            opacity: isOn ? 1 : 0.4,
             cursor: "grab",
             touchAction: "none",
             "&:focus-visible": { outline: `2px solid ${INK.lemon}`, outlineOffset: 1 },
@@ -163,13 +174,19 @@ export function YearLine({ onClose }: { onClose: () => void }) {
   const room = Math.max(120, (size?.width ?? 0) - labels - 12);
   const day = room / DIAL_DAYS;
   const at = looking?.at ?? now;
-  const move = ({ part, rule }: Dated, { days, which }: Move) => {
+  const move = (each: Dated, { days, which }: Move) => {
+    const { part, rule } = each;
     const { draft, run, say } = store.getState();
-    const next = conditionsOf(part).map((each) => (each === rule ? movedDates(rule, days, which) : each));
-    const why = run(setConditions(draft, [part.id], next, nameOf(part)));
+    const next = conditionsOf(part).map((c) => (c === rule ? movedDates(rule, days, which) : c));
+    const outcome =
+      each.document.kind === "offer"
+        ? setOfferConditions(draft, each.document.id, next)
+        : setConditions(draft, [part.id], next, nameOf(part));
+    const why = run(outcome);
     if (why) say(why, "problem");
   };
   const go = ({ part, document }: Dated) => {
+    if (document.kind === "offer") return void navigate(`/s/${shop}/offers?offer=${document.id}`);
     const { draft, select } = store.getState();
     select(part.id);
     void navigate(`/s/${shop}/pages?page=${pageShowing(draft.documents, document)}`);
@@ -221,7 +238,7 @@ export function YearLine({ onClose }: { onClose: () => void }) {
               title={each.document.title}
               sx={{ width: labels, flex: "none", pl: 1.5, pr: 1 }}
             >
-              {nameOf(each.part)} · {each.document.title}
+              {calledOf(each).name} · {calledOf(each).where}
             </Typography>
             <Lane width={room} months={months.map(({ value }) => value * day)} at={(daysOf(at) - daysOf(begin)) * day}>
               <Bars
@@ -259,7 +276,7 @@ export function YearLine({ onClose }: { onClose: () => void }) {
         ))}
         {dated.length + posts.length === 0 ? (
           <Typography variant="body2" color="text.secondary" sx={{ px: 1.5, pb: 1 }}>
-            Nothing shows between dates yet. Choose a part, and press “from now on” under “When it shows” in Details.
+            Nothing has dates yet. Press “from now on” under “When it shows” in Details, or in the sentence of an offer.
           </Typography>
         ) : null}
       </Box>

@@ -31,6 +31,7 @@ const AREAS = [
   ["Brand", "brand"],
   ["Pages", "pages"],
   ["Goods", "goods"],
+  ["Offers", "offers"],
   ["Pictures", "pictures"],
   ["Mail", "mail"],
 ] as const;

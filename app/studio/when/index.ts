@@ -1,3 +1,4 @@
 export { WhenSentence } from "./sentence";
-export { COUNTRIES, MoneyField } from "./rules";
+export { AmountField, COUNTRIES, GoodsChoice, MoneyField } from "./rules";
+export { Word } from "./word";
 export { countryName, useNames } from "./names";

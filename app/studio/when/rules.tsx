@@ -3,6 +3,7 @@ import {
   Box,
   Button,
   Checkbox,
+  createFilterOptions,
   FormControlLabel,
   Radio,
   RadioGroup,
@@ -101,8 +102,11 @@ function PagesEditor({ rule, onSet }: EditorProps<PageRule>) {
 type GoodsOption = Named & { readonly sort: "products" | "collections"; readonly group: string };
 type GoodsNamed = Pick<GoodsRule, "products" | "collections">;
 
+/** More than that are not listed at once: whoever looks for one types. */
+const filterGoods = createFilterOptions<GoodsOption>({ limit: 60 });
+
 /** Products and whole collections, chosen by name. */
-function GoodsChoice({
+export function GoodsChoice({
   value,
   label,
   onSet,
@@ -128,6 +132,7 @@ function GoodsChoice({
       multiple
       size="small"
       options={things}
+      filterOptions={filterGoods}
       groupBy={(each) => each.group}
       getOptionLabel={(each) => each.title}
       getOptionKey={(each) => `${each.sort} ${each.id}`}
@@ -248,7 +253,7 @@ type AmountProps = {
 };
 
 /** An amount that can be left open. What can't be read is said, and nothing is kept of it. */
-function Amount({ label, value, written, read, onSet }: AmountProps) {
+export function AmountField({ label, value, written, read, onSet }: AmountProps) {
   const [text, setText] = useState(value === undefined ? "" : written(value));
   const is = text.trim() === "" ? undefined : read(text);
   useWhenChanged(value, (now) => now !== is && setText(now === undefined ? "" : written(now)));
@@ -305,14 +310,14 @@ function CartEditor({ rule, onSet }: EditorProps<CartRule>) {
       ) : null}
       {rule.asks === "number" ? (
         <Box sx={TWO}>
-          <Amount
+          <AmountField
             label="From"
             value={rule.from}
             written={String}
             read={readCount}
             onSet={(from) => onSet({ ...rule, from })}
           />
-          <Amount
+          <AmountField
             label="Less than"
             value={rule.under}
             written={String}
@@ -336,7 +341,7 @@ export function MoneyField(props: Pick<AmountProps, "label" | "value" | "onSet">
     const parsed = parseMoney(text, currency);
     return parsed.ok ? parsed.amount : parsed.why;
   };
-  return <Amount {...props} written={(n) => decimalMoney(n, currency)} read={read} />;
+  return <AmountField {...props} written={(n) => decimalMoney(n, currency)} read={read} />;
 }
 
 /** All countries, by name. */

@@ -20,6 +20,7 @@ import {
   endWords,
   explain,
   outlook,
+  rulesIn,
   ruleWords,
   type Condition,
   type DateRule,
@@ -38,22 +39,30 @@ import { useReach, type ReachSaid } from "./use-reach";
 import { Word } from "./word";
 
 /** What is true of a part now, and what comes next, in words. */
-function nowWords({ shows, until }: Outlook): string {
-  if (until === undefined) return shows ? "It shows now, and goes on to." : "It never shows again.";
-  return shows ? `It shows now, until ${endWords(until)}.` : `It doesn’t show now, but from ${clockWords(until)} on.`;
+function nowWords({ shows: is, until }: Outlook, of: Of): string {
+  const [does, doesnt] = of === "part" ? ["shows", "doesn’t show"] : ["holds", "doesn’t hold"];
+  if (until === undefined) return is ? `It ${does} now, and goes on to.` : `It never ${does} again.`;
+  return is ? `It ${does} now, until ${endWords(until)}.` : `It ${doesnt} now, but from ${clockWords(until)} on.`;
 }
+
+type Of = "part" | "offer";
+
+/** What offers ask about; their goods are their own. */
+const OF_OFFERS: ReadonlySet<Rule["when"]> = new Set(["dates", "times", "visitor", "cart", "country"]);
 
 type SentenceProps = {
   /** As JSON; undefined: several things differ in it. */
   conditions: string | undefined;
   /** The document in which what shows stands; undefined: no page is to be counted. */
   document: string | undefined;
+  /** What it is about: a part that shows, or an offer that holds. An offer is asked about in a cart, on no page. */
+  of?: Of;
   /** Gives the reason where they can't be kept. */
   onSet: (conditions: readonly Condition[]) => string | undefined;
 };
 
 /** When something shows, as a sentence whose words are pressed to change it. */
-export function WhenSentence({ conditions, document, onSet }: SentenceProps) {
+export function WhenSentence({ conditions, document, of = "part", onSet }: SentenceProps) {
   const names = useNames();
   const clock = useStudio(clockNow);
   const [why, setWhy] = useState<string>();
@@ -80,7 +89,7 @@ export function WhenSentence({ conditions, document, onSet }: SentenceProps) {
   return (
     <Box>
       <Typography component="p" variant="body2" sx={{ lineHeight: 2 }}>
-        Shows{" "}
+        {of === "part" ? "Shows" : "Holds"}{" "}
         <Word
           said={dates.from ? `from ${clockWords(dates.from, !dates.yearly)}` : "from now on"}
           label="From when"
@@ -165,11 +174,12 @@ export function WhenSentence({ conditions, document, onSet }: SentenceProps) {
         aria-haspopup="menu"
         onClick={(event) => setAdding(event.currentTarget)}
       >
-        Only where, or for whom
+        {of === "part" ? "Only where, or for whom" : "Only for some"}
       </Button>
       <AddMenu
         anchor={adding}
         known={known}
+        of={of}
         onClose={() => setAdding(null)}
         onStarter={(rule) => {
           setAdded(rules.length);
@@ -182,7 +192,7 @@ export function WhenSentence({ conditions, document, onSet }: SentenceProps) {
           These parts show at different times. What you set is for all of them.
         </Typography>
       ) : known.length ? (
-        <NowNote conditions={known} clock={clock} reach={reach} onAlways={() => put(split([]))} />
+        <NowNote conditions={known} of={of} clock={clock} reach={reach} onAlways={() => put(split([]))} />
       ) : null}
       {why ? (
         <Typography variant="caption" component="p" color="error" role="alert">
@@ -225,10 +235,10 @@ function Joint({ isOr, onTurn }: { isOr: boolean; onTurn: () => void }) {
   );
 }
 
-type NowProps = { conditions: readonly Condition[]; clock: string; reach: ReachSaid; onAlways: () => void };
+type NowProps = { conditions: readonly Condition[]; of: Of; clock: string; reach: ReachSaid; onAlways: () => void };
 
 /** What is true of it now, what comes next, and where it is seen. */
-function NowNote({ conditions, clock, reach, onAlways }: NowProps) {
+function NowNote({ conditions, of, clock, reach, onAlways }: NowProps) {
   const isTimed = conditions.some((each) => each.when === "dates" || each.when === "times");
   return (
     <>
@@ -242,7 +252,7 @@ function NowNote({ conditions, clock, reach, onAlways }: NowProps) {
         </Typography>
       ) : null}
       <Typography variant="caption" component="p" color="text.secondary">
-        {isTimed ? `${nowWords(outlook(conditions, clock))} All times are those of your shop. ` : ""}
+        {isTimed ? `${nowWords(outlook(conditions, clock), of)} All times are those of your shop. ` : ""}
         <Link component="button" type="button" onClick={onAlways}>
           Always again
         </Link>
@@ -254,6 +264,7 @@ function NowNote({ conditions, clock, reach, onAlways }: NowProps) {
 type AddProps = {
   anchor: HTMLElement | null;
   known: readonly Condition[];
+  of: Of;
   onClose: () => void;
   onStarter: (rule: Rule) => void;
   /** Puts others in their place. */
@@ -261,25 +272,28 @@ type AddProps = {
 };
 
 /** What can be asked besides time, ready conditions, and those of another thing. */
-function AddMenu({ anchor, known, onClose, onStarter, onConditions }: AddProps) {
+function AddMenu({ anchor, known, of, onClose, onStarter, onConditions }: AddProps) {
   const store = useStudioStore();
   const names = useNames();
   const copied = useStudio((s) => s.copiedWhen);
   const locale = useStudio((s) => s.shop.locale);
+  const may = (all: readonly Condition[]) => of === "part" || rulesIn(all).every(({ when }) => OF_OFFERS.has(when));
   const then = (act: () => void) => () => {
     onClose();
     act();
   };
   return (
     <Menu anchorEl={anchor} open={anchor !== null} onClose={onClose} slotProps={{ list: { dense: true } }}>
-      {startersFor(locale).map(({ name, rule }) => (
-        <MenuItem key={name} onClick={then(() => onStarter(rule))}>
-          {name}
-        </MenuItem>
-      ))}
+      {startersFor(locale)
+        .filter(({ rule }) => may([rule]))
+        .map(({ name, rule }) => (
+          <MenuItem key={name} onClick={then(() => onStarter(rule))}>
+            {name}
+          </MenuItem>
+        ))}
       <Divider component="li" />
       <ListSubheader sx={{ lineHeight: 2, bgcolor: "transparent" }}>Ready ones, in place of these</ListSubheader>
-      {STARTS.map(({ name, conditions }) => (
+      {STARTS.filter(({ conditions }) => may(conditions)).map(({ name, conditions }) => (
         <MenuItem key={name} onClick={then(() => onConditions(conditions))}>
           {name}
         </MenuItem>
@@ -289,13 +303,13 @@ function AddMenu({ anchor, known, onClose, onStarter, onConditions }: AddProps) 
         disabled={known.length === 0}
         onClick={then(() => {
           store.setState({ copiedWhen: known });
-          store.getState().say("Copied. Choose another part, and put it there.");
+          store.getState().say("Copied. Choose another thing, and put it there.");
         })}
       >
-        Copy when it shows
+        {of === "part" ? "Copy when it shows" : "Copy when it holds"}
       </MenuItem>
       <MenuItem
-        disabled={copied === null}
+        disabled={copied === null || !may(copied)}
         onClick={then(() => copied && onConditions(copied))}
         title={copied ? `Shows ${explain(copied, names)}` : undefined}
       >

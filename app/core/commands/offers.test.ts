@@ -1,0 +1,90 @@
+import { describe, expect, it } from "vitest";
+import { contentWith } from "~/render/fixtures/content";
+import { offerOf, offersOf, type OfferRoot } from "../offers";
+import { applyAll, invertAll } from "../operations";
+import type { Draft } from "../document";
+import { addOffer, changeOffer, copyOffer, removeOffer, renameOffer, setOfferConditions, type Outcome } from ".";
+
+const { draft: empty } = contentWith([]);
+const TENTH: OfferRoot = { gives: { sort: "percent", off: 1000, on: "all" }, off: true };
+
+/** The draft after something that has to go well; what was done is taken back and done once more on the way. */
+function after(draft: Draft, outcome: Outcome): Draft {
+  if (!outcome.ok) throw new Error(outcome.why);
+  const { operations } = outcome.transaction;
+  const next = applyAll(draft, operations);
+  if (!next.ok) throw new Error(next.code);
+  const back = applyAll(next.draft, invertAll(operations));
+  expect(back.ok && back.draft).toEqual(draft);
+  return next.draft;
+}
+const why = (outcome: Outcome) => (outcome.ok ? undefined : outcome.why);
+const made = after(empty, addOffer(empty, " Autumn ", { ...TENTH, code: "LEAF" }, [], "autumn"));
+
+describe("an offer", () => {
+  it("is made, changed, renamed, dated, copied and removed, and each of it can be taken back", () => {
+    expect(offersOf(made.documents)).toMatchObject([{ id: "autumn", name: "Autumn", code: "LEAF", isOff: true }]);
+    let draft = after(made, changeOffer(made, "autumn", { fromWorth: 6000, alone: ["rest"], off: undefined }));
+    draft = after(draft, renameOffer(draft, "autumn", "Late autumn"));
+    draft = after(draft, setOfferConditions(draft, "autumn", [{ when: "dates", until: "2026-12-01T00:00" }]));
+    const offer = offerOf(draft.documents.autumn)!;
+    expect(offer).toMatchObject({
+      name: "Late autumn",
+      fromWorth: 6000,
+      withGoods: true,
+      withRest: false,
+      isOff: false,
+    });
+    draft = after(draft, copyOffer(draft, "autumn", "copy"));
+    // A copy is off, and two can't have one code.
+    expect(offerOf(draft.documents.copy)).toEqual({
+      ...offer,
+      id: "copy",
+      name: "Late autumn 2",
+      code: "",
+      isOff: true,
+    });
+    expect(offersOf(after(draft, removeOffer(draft, "autumn")).documents).map(({ id }) => id)).toEqual(["copy"]);
+  });
+
+  it.each<[string, (draft: Draft) => Outcome]>([
+    ["An offer needs a name. Shoppers see it in their cart.", (d) => addOffer(d, " ", TENTH)],
+    ["There is an offer called “autumn” already.", (d) => addOffer(d, "autumn", TENTH)],
+    ["“Autumn” has this code already.", (d) => addOffer(d, "Another", { ...TENTH, code: "LEAF" })],
+    ["A code has three letters at least.", (d) => changeOffer(d, "autumn", { code: "AB" })],
+    ["A code has letters, digits and “-”.", (d) => changeOffer(d, "autumn", { code: "<B>ABC" })],
+    [
+      "No more than 100 % can be taken off.",
+      (d) => changeOffer(d, "autumn", { gives: { sort: "percent", off: 10_001, on: "all" } }),
+    ],
+    [
+      "Fewer have to be paid than are taken.",
+      (d) => changeOffer(d, "autumn", { gives: { sort: "bundle", take: 2, pay: 2 } }),
+    ],
+    [
+      "Each step needs more pieces than the one before.",
+      (d) =>
+        changeOffer(d, "autumn", {
+          gives: {
+            sort: "steps",
+            steps: [
+              { from: 3, off: 500 },
+              { from: 3, off: 900 },
+            ],
+          },
+        }),
+    ],
+    [
+      "It ends before it begins.",
+      (d) => setOfferConditions(d, "autumn", [{ when: "dates", from: "2026-12-01T00:00", until: "2026-11-01T00:00" }]),
+    ],
+    ["This offer is no longer there.", (d) => changeOffer(d, "home", { off: true })],
+    ["It is like that already.", (d) => changeOffer(d, "autumn", { off: true })],
+  ])("%s", (words, act) => expect(why(act(made))).toContain(words.replace(/\.$/, "")));
+
+  it("of a newer version gives nothing and takes no cart down", () => {
+    const { autumn } = made.documents;
+    const root = { ...autumn!.root, props: { ...autumn!.root.props, gives: { sort: "of tomorrow" } } };
+    expect(offerOf({ ...autumn!, root })).toBeUndefined();
+  });
+});

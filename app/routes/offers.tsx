@@ -1,0 +1,5 @@
+import { OffersArea } from "~/studio/offers";
+
+export default function Offers() {
+  return <OffersArea />;
+}

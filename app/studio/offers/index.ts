@@ -1,0 +1,1 @@
+export { OffersArea } from "./area";
