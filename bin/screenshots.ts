@@ -89,6 +89,13 @@ await take("goods-product");
 await page.goto(page.url().replace(/goods.*/, "pages?page=product"));
 await wide().locator(".w-product-options").click();
 await take("product-layout");
+await area("Offers");
+await page
+  .getByRole("list", { name: "Offers" })
+  .getByRole("button", { name: /^Autumn gales/ })
+  .click();
+await page.frameLocator('iframe[title="The cart on a phone"]').getByRole("heading", { name: "Your cart" }).waitFor();
+await take("offers");
 await area("Mail");
 await page.getByRole("button", { name: /Oda Brennick/ }).click();
 await page.getByRole("article").waitFor();
@@ -104,10 +111,6 @@ await page.getByText(/^Its edge|^Some of its edge/).waitFor();
 await page.getByRole("radio", { name: "Your brand’s colour" }).click();
 await take("cut-out");
 await page.getByRole("button", { name: "Cancel" }).click();
-await page.getByRole("button", { name: "Stock room", exact: true }).click();
-await page.getByRole("group", { name: /^Pictures, / }).waitFor();
-await take("stock");
-await page.keyboard.press("Escape");
 
 const shop = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await shop.goto(SHOP);

@@ -5,8 +5,10 @@ import { applyAll } from "~/core/operations";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { contentWith, goods, pictures } from "~/render/fixtures/content";
 import { makeNode } from ".";
+import { offerOf } from "~/core/offers";
 import { lostLinksIn } from "./lost-links";
 import { makeWidget } from "./make-widget";
+import { mapReferences, placeWords, referencesOf, whereUsed } from "./references";
 
 const shop = { goods, pictures };
 const button = (link: Readonly<Record<string, string>>) => makeWidget("button", { label: "Go", link });
@@ -58,4 +60,24 @@ describe("what leads nowhere", () => {
     const hidden = draftWith(held({ ...button({ to: "page", id: "gone" }), shown: false }), []);
     expect(lostIn(hidden)).toEqual([]);
   });
+});
+
+it("an offer about goods that are gone is told of while it is on, and stays with what it was for", () => {
+  const gone = { gives: { sort: "percent", off: 500, on: "all" }, products: ["no-such"] };
+  const made = (id: string, props: Part["props"]) => emptyDocument(DOCUMENT_VERSION, "offer", id, "Tenth", props);
+  const draft = draftWith([], [made("on", gone), made("none", { ...gone, off: true })]);
+  expect(lostIn(draft, "on")).toEqual(["a product that is no longer there"]);
+  expect(lostIn(draft, "none")).toEqual([]);
+  const gift = {
+    gives: { sort: "gift", product: goods.products[0]!.id, variant: null, count: 1 },
+    collections: ["no-such"],
+  };
+  const document = made("gift", gift);
+  expect(referencesOf(document)).toEqual([
+    { to: "collection", id: "no-such" },
+    { to: "product", id: goods.products[0]!.id },
+  ]);
+  const uses = whereUsed(draftWith([], [document]), (r) => r.id === goods.products[0]!.id);
+  expect(uses.map(placeWords)).toContain("the offer “Tenth”");
+  expect(offerOf(mapReferences(document, () => null))).toEqual(offerOf(document));
 });

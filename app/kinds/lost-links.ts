@@ -2,7 +2,7 @@ import { siteOf } from "~/core/addresses";
 import { entryOf, pageProps, type Draft, type PageDocument, type Part } from "~/core/document";
 import { productWith, type Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
-import { mapPart, type Reference } from "./references";
+import { mapPart, referencesOfOffer, type Reference } from "./references";
 
 /** A part that leads to something, or shows something, that is gone or that shoppers can't reach. */
 export type LostLink = {
@@ -81,6 +81,10 @@ export function lostLinksIn(
       for (const children of Object.values(part.slots)) children.forEach(look);
     };
     for (const children of Object.values(document.root.slots)) children.forEach(look);
+    if (document.root.props.off === true) continue;
+    // What an offer is for, asks about or gives.
+    const why = document.kind === "offer" ? referencesOfOffer(document).map(wrong).find(Boolean) : undefined;
+    if (why !== undefined) found.push({ document, part: document.root, why, isAsked: true });
   }
   return found;
 }

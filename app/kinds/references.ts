@@ -14,6 +14,7 @@ import {
 } from "~/core/document";
 import { held, type Operation } from "~/core/operations";
 import type { Goods, Product } from "~/core/goods";
+import { offerOf } from "~/core/offers";
 import { nodesIn, type Rich, type RichMark, type RichNode } from "~/core/rich";
 import { linkOfOwn, NO_LINK, ownLink, type Link } from "~/core/schema";
 import { chassisOf } from "./chassis";
@@ -236,6 +237,25 @@ export function ownRestated(document: PageDocument, remap: Remap): readonly Oper
 const sharePictureOf = (document: PageDocument): string | null =>
   document.kind === "page" ? pageProps(document).picture : null;
 
+/**
+ * The goods that an offer is for, asks about or gives. They stay named when they are gone: what was for one product must not
+ * be for all.
+ */
+export function referencesOfOffer(document: PageDocument): readonly Reference[] {
+  const offer = offerOf(document);
+  if (!offer) return [];
+  const found: Reference[] = [
+    ...offer.goods.products.map((id) => ({ to: "product", id }) as const),
+    ...offer.goods.collections.map((id) => ({ to: "collection", id }) as const),
+    ...(offer.gives.sort === "gift" ? [{ to: "product", id: offer.gives.product } as const] : []),
+  ];
+  mapNamed(offer.conditions, (named) => {
+    found.push({ ...named, isAsked: true });
+    return named.id;
+  });
+  return found;
+}
+
 /** A document with what it refers to changed: what its parts show and lead to, and the goods that a layout is for. */
 export function mapReferences(document: PageDocument, remap: Remap): PageDocument {
   let root = mapPart(document.root, remap);
@@ -262,6 +282,7 @@ export function mapReferences(document: PageDocument, remap: Remap): PageDocumen
 
 /** Everything that a document refers to, with repetitions, in reading order. */
 export function referencesOf(document: PageDocument): readonly Reference[] {
+  if (document.kind === "offer") return referencesOfOffer(document);
   const found: Reference[] = [];
   mapReferences(document, (reference) => {
     found.push(reference);
@@ -314,7 +335,8 @@ export function whereUsed(draft: Draft, is: (reference: Reference) => boolean): 
     ];
     const shared = sharePictureOf(document);
     const isInOwn = ownIn(document).some(([, value]) => referencesOfOwn(value).some(is));
-    if (isInOwn || named?.some(is) || (shared && is({ to: "picture", id: shared })))
+    const isInOffer = document.kind === "offer" && referencesOfOffer(document).some(is);
+    if (isInOwn || isInOffer || named?.some(is) || (shared && is({ to: "picture", id: shared })))
       uses.push({ document, part: undefined });
   }
   return uses;
@@ -326,4 +348,6 @@ export const placeWords = ({ document, part }: Use): string =>
     ? `${document.title} › ${nameOf(part)}`
     : document.kind === "page"
       ? `${document.title} › what is shared`
-      : `the layout “${document.title}”`;
+      : document.kind === "offer"
+        ? `the offer “${document.title}”`
+        : `the layout “${document.title}”`;

@@ -11,8 +11,8 @@ export type OfferNames = {
   readonly money: (amount: number) => string;
 };
 
-/** Hundredths of a percent as people write them: "12.5 %". */
-export const offWords = (hundredths: number): string => `${hundredths / 100} %`;
+/** Hundredths of a percent as people write them: "12.5 %", which no line breaks apart. */
+export const offWords = (hundredths: number): string => `${hundredths / 100}\u00a0%`;
 
 const listed = (all: readonly string[]): string =>
   all.length < 2 ? (all[0] ?? "") : `${all.slice(0, -1).join(", ")} and ${all.at(-1)}`;

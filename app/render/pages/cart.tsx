@@ -105,6 +105,23 @@ function GiftLine({ gift: { product, variant, count }, name }: { gift: Gift; nam
   );
 }
 
+/** At most so many offers that are within reach are named. */
+const MOST_GOALS = 2;
+
+/** Offers that come by themselves once there is more in the cart, the nearest first. */
+function goalsIn(
+  priced: Priced,
+  offers: readonly Offer[],
+): readonly (readonly [Offer, Extract<Why, { toGo: number }>])[] {
+  return offers
+    .flatMap((offer) => {
+      const why = offer.code === "" ? priced.refused.get(offer.id) : undefined;
+      return why && "toGo" in why ? [[offer, why] as const] : [];
+    })
+    .toSorted(([, a], [, b]) => (a.why === b.why ? a.toGo - b.toGo : a.why === "worth" ? -1 : 1))
+    .slice(0, MOST_GOALS);
+}
+
 /** Why an offer that a shopper has a code for takes nothing off, as a sentence for them. */
 function whyNot(why: Why, money: (amount: number) => string): string {
   switch (why.why) {
@@ -134,7 +151,8 @@ function Offers({ priced, offers, codes }: OffersProps): ReactNode {
   const asksForCode = offers.some((offer) => offer.code !== "" && !offer.isOff);
   // What is given lies among the lines.
   const taken = priced.applied.filter(({ offer }) => byId.get(offer)?.gives.sort !== "gift" || byId.get(offer)?.code);
-  if (taken.length === 0 && idle.length === 0 && !asksForCode) return null;
+  const goals = goalsIn(priced, offers);
+  if (taken.length === 0 && idle.length === 0 && goals.length === 0 && !asksForCode) return null;
   const takeOut = (offer: Offer | undefined) =>
     offer && offer.code !== "" ? (
       <form method="post" action="/cart/code">
@@ -184,6 +202,13 @@ function Offers({ priced, offers, codes }: OffersProps): ReactNode {
           ))}
         </ul>
       ) : null}
+      {goals.map(([{ id, name }, { why, toGo }]) => (
+        <p className="cart-goal" key={id}>
+          <b>{why === "worth" ? money(toGo) : `${toGo} more ${toGo === 1 ? "piece" : "pieces"}`}</b>
+          {why === "worth" ? " to go: " : ": "}
+          {name}
+        </p>
+      ))}
       {asksForCode ? (
         <form className="cart-code" method="post" action="/cart/code">
           <label htmlFor="cart-code">A code</label>

@@ -50,6 +50,7 @@ zest-cart[aria-busy=true] .cart-both{opacity:.6;transition:opacity .2s .15s}
 .cart-offs{display:grid;gap:.5rem}
 .cart-offs li{display:flex;flex-wrap:wrap;gap:0 1rem;justify-content:space-between;align-items:baseline}
 .cart-offs form{flex-basis:100%}
+.cart-goal{padding:.6rem .8rem;background:var(--raised);border-radius:calc(var(--card)/2)}
 .cart-why{display:block;color:var(--soft);font-size:var(--t-1)}
 .cart-drop{border:0;background:none;padding:0;min-height:1.75rem;color:var(--soft);font-size:var(--t-1);text-decoration:underline;text-underline-offset:.2em;cursor:pointer}
 .cart-drop:hover{color:var(--ink)}

@@ -7,6 +7,7 @@ import { firstLayouts } from "~/kinds/layouts";
 import { placedAt } from "~/kinds/poster/placed-at";
 import { demoJournal } from "./journal";
 import { demoForms } from "./mail";
+import { demoOffers } from "./offers";
 import { frameDocument, menuDocument, menuItem, pageDocument } from "../shops/index.server";
 
 export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.example", password: "kites-and-string" };
@@ -157,6 +158,7 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
       versions: {},
     },
     documents: {
+      ...demoOffers(collection),
       frame: frameDocument(
         [
           makeNode("notice", {

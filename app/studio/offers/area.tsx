@@ -45,7 +45,11 @@ function OffersList({ offers, chosen, onChoose }: ListProps) {
           No offer is called so, and none has such a code.
         </Typography>
       ) : null}
-      <Box component="ul" aria-label="Offers" sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gap: 0.75 }}>
+      <Box
+        component="ul"
+        aria-label="Offers"
+        sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 0.75 }}
+      >
         {found.map((offer) => {
           const is = offer.id === chosen;
           return (
@@ -74,10 +78,10 @@ function OffersList({ offers, chosen, onChoose }: ListProps) {
                 <Typography component="span" variant="body2" noWrap sx={{ display: "block", fontWeight: 700 }}>
                   {offer.name}
                 </Typography>
-                <Typography component="span" variant="caption" noWrap sx={{ display: "block" }}>
+                <Typography component="span" variant="caption" sx={{ display: "block" }}>
                   {givesWords(offer, names)}
                 </Typography>
-                <Typography component="span" variant="caption" noWrap color="text.secondary" sx={{ display: "block" }}>
+                <Typography component="span" variant="caption" color="text.secondary" sx={{ display: "block" }}>
                   {stateWords(offer, clock)}
                 </Typography>
               </Box>
@@ -182,7 +186,7 @@ export function OffersArea() {
             },
           }}
         >
-          <Box sx={{ display: "grid", gap: 1.5, alignContent: "start" }}>
+          <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 1.5, alignContent: "start" }}>
             <OffersList offers={offers} chosen={offer.id} onChoose={choose} />
           </Box>
           <Slip key={`slip ${offer.id}`} offer={offer} onGone={() => choose("")} onCopied={choose} />

@@ -6,7 +6,7 @@ import { differences, entryOf, layoutProps, type Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { LayoutRule } from "~/core/checks";
 import { levelOf } from "~/kinds";
-import { lostLinksIn } from "~/kinds/lost-links";
+import { lostLinksIn, type LostLink } from "~/kinds/lost-links";
 import { placeWords } from "~/kinds/references";
 import { PageSurvey, RULE_WORDS, type PageFindings } from "../checks";
 import { useStudio, useStudioStore } from "../keeping";
@@ -36,7 +36,28 @@ const RULE_WEIGHT: Readonly<Record<LayoutRule, Weight>> = {
   "long-line": "better",
 };
 
-type Problem = { readonly weight: Weight; readonly page: string; readonly node: string; readonly says: string };
+type Problem = {
+  readonly weight: Weight;
+  /** The page on which it is, or the offer. */
+  readonly page: string;
+  /** A part of the page; absent: it is about an offer. */
+  readonly node?: string;
+  readonly says: string;
+};
+
+function problemOf(each: LostLink, { documents }: Draft): Problem {
+  const { document, part, why, isAsked } = each;
+  if (document.kind === "offer")
+    return { weight: "stuck", page: document.id, says: `The offer “${document.title}” is about ${why}` };
+  // An item of a menu that leads nowhere is left out by itself.
+  const isItem = levelOf(part) === "item";
+  return {
+    weight: isItem ? "better" : "stuck",
+    page: pageShowing(documents, document),
+    node: part.id,
+    says: `${placeWords(each)} ${isAsked ? "shows only with" : isItem ? "is left out: it leads to" : "leads to"} ${why}`,
+  };
+}
 
 /** The problems of one weight. */
 function Weighed({
@@ -87,6 +108,8 @@ function changedPages(published: Draft | undefined, draft: Draft): readonly stri
   if (!published) return Object.keys(draft.documents).filter(known).slice(0, MOST_PAGES);
   const changed = differences(published, draft).flatMap((d) => {
     if (!("document" in d)) return "frame";
+    // Offers stand on no page.
+    if (d.document.kind === "offer") return [];
     return d.document.kind === "shared" ? pageShowing(draft.documents, d.document) : d.document.id;
   });
   // What stands on every page is looked at on the home page.
@@ -113,13 +136,7 @@ export function ToLookAt({ onGo }: { onGo: () => void }) {
   });
   const problems = useMemo(
     () => [
-      ...lost.map((each): Problem => ({
-        // An item of a menu that leads nowhere is left out by itself.
-        weight: levelOf(each.part) === "item" ? "better" : "stuck",
-        page: pageShowing(draft.documents, each.document),
-        node: each.part.id,
-        says: `${placeWords(each)} ${each.isAsked ? "shows only with" : levelOf(each.part) === "item" ? "is left out: it leads to" : "leads to"} ${each.why}`,
-      })),
+      ...lost.map((each) => problemOf(each, draft)),
       ...done.flatMap(({ page, findings }) =>
         findings.map(({ rule, device, says, node }): Problem => {
           const what = `${entryOf(draft.documents, page)?.title}, ${DEVICE_NAME[device].toLowerCase()}: ${RULE_WORDS[rule].toLowerCase()}`;
@@ -133,6 +150,7 @@ export function ToLookAt({ onGo }: { onGo: () => void }) {
   const isDone = done.length === pages.length;
   const go = ({ page, node }: Problem) => {
     onGo();
+    if (node === undefined) return void navigate(`/s/${shop.id}/offers?offer=${page}`);
     store.getState().select(node);
     void navigate(`/s/${shop.id}/pages?page=${page}`);
   };

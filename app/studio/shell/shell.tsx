@@ -251,7 +251,7 @@ export function Shell({
               fontWeight: 700,
               fontSize: 16,
               whiteSpace: "nowrap",
-              display: { xs: "none", md: "inline" },
+              display: { xs: "none", lg: "inline" },
             }}
           >
             Zest Window
@@ -270,6 +270,7 @@ export function Shell({
             order: { xs: 9, md: 0 },
             flexBasis: { xs: "100%", md: "auto" },
             minHeight: 44,
+            overflowX: { xs: "auto", md: "visible" },
           }}
         >
           {AREAS.map(([label, path]) => (
@@ -280,7 +281,7 @@ export function Shell({
               sx={{
                 display: "flex",
                 alignItems: "center",
-                px: 1.25,
+                px: { xs: "clamp(3px, 2.5vw - 5px, 10px)", md: 1, lg: 1.25 },
                 color: INK.ink,
                 textDecoration: "none",
                 fontWeight: 500,
