@@ -105,6 +105,7 @@ function saidWords(document: PageDocument, keys: readonly string[]): string {
     hidden: hidden ? "no longer in the shop" : "in the shop",
     closed: closed ? "closed for now" : "open",
     off: off ? "switched off" : "switched on",
+    conditions: `holds ${explain(conditionsOf(document.root), UNNAMED)}`,
   };
   const words = keys.map((key) => entryOf(now, key) ?? key);
   return [...new Set(words)].join(", ");

@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import { contentWith } from "~/render/fixtures/content";
 import { offerOf, offersOf, type OfferRoot } from "../offers";
 import { applyAll, invertAll } from "../operations";
-import type { Draft } from "../document";
+import { differences, type Draft } from "../document";
+import { changeWords } from "~/kinds/change-words";
 import { addOffer, changeOffer, copyOffer, removeOffer, renameOffer, setOfferConditions, type Outcome } from ".";
 
 const { draft: empty } = contentWith([]);
@@ -87,4 +88,14 @@ describe("an offer", () => {
     const root = { ...autumn!.root, props: { ...autumn!.root.props, gives: { sort: "of tomorrow" } } };
     expect(offerOf({ ...autumn!, root })).toBeUndefined();
   });
+});
+
+it("what changed in an offer is known before publishing, its dates alone as well, and said in words", () => {
+  const words = (before: Draft, now: Draft) => differences(before, now).map((each) => changeWords(each).what);
+  expect(words(empty, made)).toEqual(["new offer"]);
+  expect(words(made, empty)).toEqual(["offer removed"]);
+  const dated = after(made, setOfferConditions(made, "autumn", [{ when: "dates", until: "2026-12-01T00:00" }]));
+  expect(words(made, dated)).toEqual(["holds until the end of 30 Nov 2026"]);
+  const on = after(made, changeOffer(made, "autumn", { off: undefined, code: "LEAVES" }));
+  expect(words(made, on)).toEqual(["code changed, switched on"]);
 });

@@ -73,7 +73,11 @@ function standingsOf(root: Part): ReadonlyMap<string, PlaceInSection> {
 export function documentDifferences(before: PageDocument, after: PageDocument): Difference[] {
   const found: Difference[] = before.title === after.title ? [] : [{ what: "renamed", document: after }];
   if (before.root === after.root) return found;
-  const said = keysThatDiffer(before.root.props, after.root.props);
+  const said = [
+    ...keysThatDiffer(before.root.props, after.root.props),
+    // When an offer holds.
+    ...(sameJson(before.root.conditions, after.root.conditions) ? [] : ["conditions"]),
+  ];
   if (said.length) found.push({ what: "says-of-itself", document: after, keys: said });
   const was = standingsOf(before.root);
   const is = standingsOf(after.root);

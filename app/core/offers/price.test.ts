@@ -144,6 +144,10 @@ describe("one offer", () => {
     expect(priced.gifts).toMatchObject([{ offer: "line", product: { id: "a" }, count: 2 }]);
     expect(priced.total).toBe(9000);
     expect(priced.refused.get("gone")).toEqual({ why: "gift" });
+    // What is sold out is not promised.
+    const soldOut = { ...FEW_GOODS, products: FEW_GOODS.products.map((p) => ({ ...p, stock: 1, oversell: false })) };
+    const few = bill([line("c")], [offer(gift("a"), { name: "line" })], { goods: soldOut });
+    expect([few.gifts, few.refused.get("line")]).toEqual([[], { why: "gift" }]);
   });
 
   it("makes delivery cheaper once it is known, and says before that it will be free", () => {

@@ -1,5 +1,14 @@
 import { holds, type Asked } from "../conditions";
-import { isInCollection, priceOf, productWith, variantById, type Goods, type Product, type Variant } from "../goods";
+import {
+  isInCollection,
+  mostOf,
+  priceOf,
+  productWith,
+  variantById,
+  type Goods,
+  type Product,
+  type Variant,
+} from "../goods";
 import type { Minor } from "../money";
 import { isOnGoods, type Gives, type Offer } from "./offer";
 import { portion, split } from "./split";
@@ -215,12 +224,12 @@ function carriedOut(ready: readonly Ready[], lines: readonly Line[], full: reado
   return { left, cuts, saves: sumOf(full) - sumOf(left) };
 }
 
-/** What an offer gives for nothing, and what it is worth to whoever gets it; undefined where that is no longer among the goods. */
+/** What an offer gives for nothing, and what it is worth to whoever gets it; undefined where there is not enough of it. */
 function giftOf({ id, gives }: Offer, goods: Goods): (Gift & { readonly worth: Minor }) | undefined {
   if (gives.sort !== "gift") return undefined;
   const product = productWith(goods, gives.product);
   const variant = product && variantById(product, gives.variant);
-  if (!product || product.archived || (product.variants.length > 0 && !variant)) return undefined;
+  if (!product || (product.variants.length > 0 && !variant) || mostOf(product, variant) < gives.count) return undefined;
   return { offer: id, product, variant, count: gives.count, worth: priceOf(product, variant) * gives.count };
 }
 
@@ -261,17 +270,20 @@ function bestOf(onGoods: readonly Weighed[], rest: readonly Weighed[]) {
   return best;
 }
 
-/**
- * What a cart costs, and why: every amount that is added up in a shop comes from here. Of offers that don't go together, those are taken
- * that save the shopper most; of ways that save the same, the one with more offers, then the first by name.
- */
-export function price({ lines, offers, codes, goods, asked, delivery }: Bill): Priced {
-  const full = lines.map(({ product, variant, count }) => priceOf(product, variant) * count);
-  const refused = new Map<string, Why>();
+type Sorted = {
+  /** In the order in which they are applied. */
+  readonly ready: readonly Ready[];
+  readonly refused: ReadonlyMap<string, Why>;
+  readonly gifts: ReadonlyMap<string, Gift & { readonly worth: Minor }>;
+};
+
+/** Which offers could apply to a cart, whatever the others do, and why the rest can't. */
+function sortOut({ lines, offers, codes, goods, asked }: Bill, full: readonly Minor[]): Sorted {
   const ready: Ready[] = [];
+  const refused = new Map<string, Why>();
+  const gifts = new Map<string, Gift & { readonly worth: Minor }>();
   const members = membersIn(lines, goods);
   const all = lines.map((_line, at) => at);
-  const gifts = new Map<string, Gift & { readonly worth: Minor }>();
   for (const offer of offers) {
     const at = linesFor(offer, lines, all, members);
     const gift = giftOf(offer, goods);
@@ -283,75 +295,94 @@ export function price({ lines, offers, codes, goods, asked, delivery }: Bill): P
       if (gift) gifts.set(offer.id, gift);
     }
   }
-  ready.sort((a, b) => rankOf(a.offer) - rankOf(b.offer));
+  return { ready: ready.sort((a, b) => rankOf(a.offer) - rankOf(b.offer)), refused, gifts };
+}
 
-  const onGoods = waysOf(ready.filter(({ offer }) => isOnGoods(offer))).map((way): Weighed => {
-    const { saves } = carriedOut(way.taken, lines, full);
-    return { ...way, saves };
-  });
-  const rest = waysOf(ready.filter(({ offer }) => !isOnGoods(offer))).map((way): Weighed => {
-    let left = delivery ?? 0;
-    for (const { offer } of way.taken) left -= cutOfDelivery(offer.gives, left);
-    const given = sumOf(way.taken.map(({ offer }) => gifts.get(offer.id)?.worth ?? 0));
-    return { ...way, saves: (delivery ?? 0) - left + given };
-  });
-  const best = bestOf(onGoods, rest);
+type Delivered = {
+  readonly left: Minor;
+  readonly isFree: boolean;
+  /** Offers on delivery that do something, and those for which nothing was left. */
+  readonly did: readonly Off[];
+  readonly idle: readonly string[];
+};
+
+/** What offers on delivery make of it. As long as nobody knows what it costs, all of them may do something, until it is free. */
+function deliver(taken: readonly Ready[], delivery: Minor | undefined): Delivered {
+  let left = delivery ?? 0;
+  let isFree = false;
+  const did: Off[] = [];
+  const idle: string[] = [];
+  for (const { offer } of taken) {
+    if (offer.gives.sort !== "delivery") continue;
+    const amount = cutOfDelivery(offer.gives, left);
+    left -= amount;
+    if (isFree || (delivery !== undefined && amount === 0)) idle.push(offer.id);
+    else did.push({ offer: offer.id, amount });
+    isFree ||= offer.gives.off === 10_000;
+  }
+  return { left, isFree, did, idle };
+}
+
+/** Why an offer that could apply was not taken: those that were, and that it doesn't go with, save more. */
+function whyNotTaken(offer: Offer, chosen: readonly Ready[]): Why {
+  const others: string[] = [];
+  for (const each of chosen) {
+    if (others.length === MOST_NAMED) break;
+    if (!together(each.offer, offer)) others.push(each.offer.id);
+  }
+  return others.length ? { why: "others", others } : { why: "nothing" };
+}
+
+/**
+ * What a cart costs, and why: every amount that is added up in a shop comes from here. Of offers that don't go together, those are taken
+ * that save the shopper most; of ways that save the same, the one with more offers, then the first by name.
+ */
+export function price(bill: Bill): Priced {
+  const { lines, delivery } = bill;
+  const full = lines.map(({ product, variant, count }) => priceOf(product, variant) * count);
+  const { ready, refused: before, gifts } = sortOut(bill, full);
+  const refused = new Map(before);
+  const best = bestOf(
+    waysOf(ready.filter(({ offer }) => isOnGoods(offer))).map((way) => ({
+      ...way,
+      saves: carriedOut(way.taken, lines, full).saves,
+    })),
+    waysOf(ready.filter(({ offer }) => !isOnGoods(offer))).map((way) => {
+      const given = sumOf(way.taken.map(({ offer }) => gifts.get(offer.id)?.worth ?? 0));
+      return { ...way, saves: (delivery ?? 0) - deliver(way.taken, delivery).left + given };
+    }),
+  );
   const { left, cuts } = carriedOut(best.onGoods.taken, lines, full);
+  const delivered = deliver(best.rest.taken, delivery);
+  const given = best.rest.taken.flatMap(({ offer }) => gifts.get(offer.id) ?? []);
 
-  let deliveryLeft = delivery ?? 0;
-  const deliveryOffs: Off[] = [];
   const applied: Off[] = [];
+  const offs = lines.map((): Off[] => []);
+  for (const [offer, amounts] of cuts) {
+    const amount = sumOf(amounts);
+    if (amount === 0) refused.set(offer, { why: "nothing" });
+    else applied.push({ offer, amount });
+    for (let i = 0; i < amounts.length; i++) if (amounts[i]! > 0) offs[i]!.push({ offer, amount: amounts[i]! });
+  }
+  for (const { offer } of given) applied.push({ offer, amount: 0 });
+  applied.push(...delivered.did);
+  for (const offer of delivered.idle) refused.set(offer, { why: "nothing" });
   const chosen = [...best.onGoods.taken, ...best.rest.taken];
   const taken = new Set(chosen.map(({ offer }) => offer.id));
-  for (const { offer } of best.onGoods.taken) {
-    const amount = sumOf(cuts.get(offer.id)!);
-    if (amount === 0) refused.set(offer.id, { why: "nothing" });
-    else applied.push({ offer: offer.id, amount });
-  }
-  let isDeliveryFree = false;
-  for (const { offer } of best.rest.taken) {
-    if (offer.gives.sort === "gift") {
-      applied.push({ offer: offer.id, amount: 0 });
-      continue;
-    }
-    const amount = cutOfDelivery(offer.gives, deliveryLeft);
-    deliveryLeft -= amount;
-    if (isDeliveryFree || (delivery !== undefined && amount === 0)) refused.set(offer.id, { why: "nothing" });
-    else {
-      if (delivery !== undefined) deliveryOffs.push({ offer: offer.id, amount });
-      applied.push({ offer: offer.id, amount });
-    }
-    if (offer.gives.sort === "delivery" && offer.gives.off === 10_000) isDeliveryFree = true;
-  }
-  for (const { offer } of ready) {
-    if (taken.has(offer.id)) continue;
-    const others: string[] = [];
-    for (const each of chosen) {
-      if (others.length === MOST_NAMED) break;
-      if (!together(each.offer, offer)) others.push(each.offer.id);
-    }
-    refused.set(offer.id, others.length ? { why: "others", others } : { why: "nothing" });
-  }
+  for (const { offer } of ready) if (!taken.has(offer.id)) refused.set(offer.id, whyNotTaken(offer, chosen));
 
-  const offs = lines.map((): Off[] => []);
-  for (const [offer, amounts] of cuts)
-    for (let i = 0; i < amounts.length; i++) if (amounts[i]! > 0) offs[i]!.push({ offer, amount: amounts[i]! });
-  const priced = lines.map((_line, i): PricedLine => ({ full: full[i]!, offs: offs[i]!, total: left[i]! }));
-  const goodsTotal = sumOf(left);
+  const [all, goods] = [sumOf(full), sumOf(left)];
   return {
-    lines: priced,
-    gifts: best.rest.taken.flatMap(({ offer }) => {
-      const gift = gifts.get(offer.id);
-      return gift ? [{ offer: gift.offer, product: gift.product, variant: gift.variant, count: gift.count }] : [];
-    }),
-    full: sumOf(full),
-    off: sumOf(full) - goodsTotal,
-    goods: goodsTotal,
-    delivery: delivery === undefined ? undefined : { full: delivery, offs: deliveryOffs, total: deliveryLeft },
-    isDeliveryFree,
+    lines: lines.map((_line, i) => ({ full: full[i]!, offs: offs[i]!, total: left[i]! })),
+    gifts: given.map(({ worth: _worth, ...gift }) => gift),
+    full: all,
+    off: all - goods,
+    goods,
+    delivery: delivery === undefined ? undefined : { full: delivery, offs: delivered.did, total: delivered.left },
+    isDeliveryFree: delivered.isFree,
     applied,
     refused,
-    total: goodsTotal + deliveryLeft,
+    total: goods + delivered.left,
   };
 }
 

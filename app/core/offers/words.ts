@@ -89,6 +89,6 @@ export function whyWords(
     case "nothing":
       return "Nothing is left that it could make cheaper.";
     case "gift":
-      return "What it gives is no longer among the goods.";
+      return "What it gives can’t be had just now.";
   }
 }

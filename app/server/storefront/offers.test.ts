@@ -116,7 +116,10 @@ describe("codes", () => {
   });
 
   it("that there are not are refused with a sentence, and nothing is stored", async () => {
-    const { send, shopper } = await openShop([FIFTH, { name: "Old", root: { ...TENTH, code: "OLD10", off: true } }]);
+    const { ask, send, shopper } = await openShop([
+      FIFTH,
+      { name: "Old", root: { ...TENTH, code: "OLD10", off: true } },
+    ]);
     const { Cookie, total } = await shopper();
     const page = await send("/cart/code", { code: "<script>" }, { Cookie });
     expect(page.status).toBe(422);
@@ -127,6 +130,12 @@ describe("codes", () => {
     expect(JSON.parse((await send("/cart/code", {}, { Cookie, ...SCRIPT })).body)).toMatchObject({
       text: "Write the code first.",
     });
+    const twice = await ask("/cart/code", {
+      method: "POST",
+      headers: { "Content-Type": "application/x-www-form-urlencoded", Accept: "text/html", Cookie },
+      body: "code=a&code=b&remove=1&remove=1",
+    });
+    expect(twice.status).toBe(422);
     expect(await total()).toBe("€10.00");
   });
 

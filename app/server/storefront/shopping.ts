@@ -53,9 +53,11 @@ const SAID: ReadonlyMap<string, string> = new Map([
 
 const codeInput = z.object({
   code: z.string().max(200).catch("").transform(plainCode),
+  // What comes twice is a list, and asks for nothing.
   remove: z
     .string()
     .optional()
+    .catch(undefined)
     .transform((value) => value === "1"),
 });
 
