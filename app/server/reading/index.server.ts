@@ -50,16 +50,25 @@ export type Apart<T> = { readonly ok: true; readonly value: T } | { readonly ok:
 
 type Reader = { readonly child: ChildProcess; read: number };
 
-const idle: Reader[] = [];
+/** Who is being served, who waits, and the readers that have nothing to do. `isBehind`: with what the machine has left over. */
+type Queue = {
+  readonly places: number;
+  readonly isBehind: boolean;
+  busy: number;
+  readonly waiting: (() => void)[];
+  readonly idle: Reader[];
+};
+const queueOf = (places: number, isBehind: boolean): Queue => ({ places, isBehind, busy: 0, waiting: [], idle: [] });
+/** Shoppers come before uploads. */
+const files = queueOf(MOST_AT_ONCE, true);
+/**
+ * Somebody waits for these, and doesn't wait for somebody else's archive: fonts of shoppers, and maps, which are drawn from our own
+ * data in a moment, but not by a reader that gets a tenth of a busy machine.
+ */
+const soon = queueOf(1, false);
+const queueFor = (job: JobName): Queue => (job === "font" || job === "map" ? soon : files);
 
-/** Who is being served, and who waits. */
-type Queue = { readonly places: number; busy: number; readonly waiting: (() => void)[] };
-const queueOf = (places: number): Queue => ({ places, busy: 0, waiting: [] });
-const files = queueOf(MOST_AT_ONCE);
-/** Shoppers wait for fonts, and don't wait for somebody's archive. */
-const fonts = queueOf(1);
-
-function startReader(): Reader {
+function startReader({ isBehind, idle }: Queue): Reader {
   const child = fork(resolve("build/reader/reader.js"), [], {
     serialization: "advanced",
     execArgv: ["--max-old-space-size=600"],
@@ -68,8 +77,7 @@ function startReader(): Reader {
     stdio: ["ignore", "ignore", "ignore", "ipc"],
   });
   try {
-    // Shoppers come before uploads.
-    if (child.pid) setPriority(child.pid, constants.priority.PRIORITY_BELOW_NORMAL);
+    if (isBehind && child.pid) setPriority(child.pid, constants.priority.PRIORITY_BELOW_NORMAL);
   } catch {
     // Not allowed here: then they share alike.
   }
@@ -185,15 +193,15 @@ export async function readApart<J extends JobName>(
   ask: Jobs[J]["ask"],
   options: Options<J> = {},
 ): Promise<Apart<Jobs[J]["answer"]>> {
-  const queue = job === "font" ? fonts : files;
+  const queue = queueFor(job);
   if (!(await turn(queue))) return { ok: false, why: BUSY };
-  const reader = idle.pop() ?? startReader();
+  const reader = queue.idle.pop() ?? startReader(queue);
   try {
     return await readWith(reader, job, ask, options);
   } finally {
     reader.read++;
     if (reader.child.exitCode === null && !reader.child.killed && reader.child.connected) {
-      if (reader.read < MOST_READ) idle.push(reader);
+      if (reader.read < MOST_READ) queue.idle.push(reader);
       else reader.child.kill();
     }
     leave(queue);

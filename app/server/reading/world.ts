@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { resolve } from "node:path";
 import { geoMercator, geoPath, type GeoContext, type GeoProjection } from "d3-geo";
-import type { MultiPolygon } from "geojson";
+import type { MultiLineString, MultiPolygon, Polygon, Position } from "geojson";
 import { feature, mesh } from "topojson-client";
 import type { GeometryCollection, Topology } from "topojson-specification";
 import {
@@ -22,8 +22,45 @@ const FINE_UP_TO_KM = 700;
 /** A path of more letters is drawn with fewer points. */
 const MOST_LETTERS = 26_000;
 
-const read = async (detail: "10m" | "50m"): Promise<World> =>
-  JSON.parse(await readFile(resolve(`node_modules/world-atlas/countries-${detail}.json`), "utf8")) as World;
+type Detail = "10m" | "50m";
+/** From where to where, in degrees. */
+type Extent = { readonly south: number; readonly north: number; readonly west: number; readonly east: number };
+type Ready = {
+  readonly islands: readonly (readonly [Extent, Polygon["coordinates"]])[];
+  readonly borders: MultiLineString;
+};
+
+const extentOf = (ring: Position[]): Extent => {
+  let [south, north, west, east] = [90, -90, 180, -180];
+  for (const [x = 0, y = 0] of ring) {
+    south = Math.min(south, y);
+    north = Math.max(north, y);
+    west = Math.min(west, x);
+    east = Math.max(east, x);
+  }
+  return { south, north, west, east };
+};
+
+async function read(detail: Detail): Promise<Ready> {
+  const world = JSON.parse(
+    await readFile(resolve(`node_modules/world-atlas/countries-${detail}.json`), "utf8"),
+  ) as World;
+  const polygons = feature(world, world.objects.land).features.flatMap(({ geometry }) =>
+    geometry.type === "MultiPolygon" ? geometry.coordinates : geometry.type === "Polygon" ? [geometry.coordinates] : [],
+  );
+  return {
+    islands: polygons.map((rings) => [extentOf(rings[0] ?? []), rings] as const),
+    borders: mesh(world, world.objects.countries, (a, b) => a !== b),
+  };
+}
+
+const worlds = new Map<Detail, Promise<Ready>>();
+/** Reading the world takes a second of work, and drawing a part of it a few hundredths: it is kept for the next map. */
+function worldOf(detail: Detail): Promise<Ready> {
+  const kept = worlds.get(detail) ?? read(detail);
+  worlds.set(detail, kept);
+  return kept;
+}
 
 /** Writes a path in whole units and leaves out points that are less than `apart` from the one before; islands of no size as well. */
 class Pen implements GeoContext {
@@ -86,25 +123,16 @@ export function projectionAround({ lat, lon }: Point, across: number): GeoProjec
 }
 
 /** The islands and coasts that can be within so many kilometres of a point; all others are not looked at further. */
-function landAround(world: World, { lat, lon }: Point, across: number): MultiPolygon {
+function landAround({ islands }: Ready, { lat, lon }: Point, across: number): MultiPolygon {
   const tall = across / KM_OF_DEGREE + 1;
   const wide = across / (KM_OF_DEGREE * Math.cos((lat * Math.PI) / 180)) + 1;
-  const polygons = feature(world, world.objects.land).features.flatMap(({ geometry }) =>
-    geometry.type === "MultiPolygon" ? geometry.coordinates : geometry.type === "Polygon" ? [geometry.coordinates] : [],
-  );
-  const apart = (a: number) => ((a - lon + 540) % 360) - 180;
-  const coordinates = polygons.filter(([ring = []]) => {
-    let [south, north, west, east] = [90, -90, 180, -180];
-    for (const [x = 0, y = 0] of ring) {
-      south = Math.min(south, y);
-      north = Math.max(north, y);
-      const d = apart(x);
-      west = Math.min(west, d);
-      east = Math.max(east, d);
-    }
-    return north > lat - tall && south < lat + tall && east > -wide && west < wide;
-  });
-  return { type: "MultiPolygon", coordinates };
+  const isBeside = ({ west, east }: Extent) => {
+    // How far east of the point it begins, going round once; it is beside when it begins or ends there, or lies all around.
+    const begins = (((west - lon + wide) % 360) + 360) % 360;
+    return begins <= 2 * wide || begins + (east - west) >= 360;
+  };
+  const near = islands.filter(([extent]) => extent.north > lat - tall && extent.south < lat + tall && isBeside(extent));
+  return { type: "MultiPolygon", coordinates: near.map(([, rings]) => rings) };
 }
 
 /** As wide as a letter of a town's name, and as high as its line, in units of the map. */
@@ -158,7 +186,7 @@ export async function drawMap(
   places: readonly Place[],
 ): Promise<MapDrawing> {
   const { across } = REACHES[reach];
-  const world = await read(across > FINE_UP_TO_KM ? "50m" : "10m");
+  const world = await worldOf(across > FINE_UP_TO_KM ? "50m" : "10m");
   const projection = projectionAround(point, across);
   const draw = (what: Parameters<ReturnType<typeof geoPath>>[0]): string => {
     for (const apart of [1, 1.6, 2.5, 4, 7, 12]) {
@@ -174,7 +202,7 @@ export async function drawMap(
     ...point,
     reach,
     land: draw(landAround(world, point, across)),
-    borders: draw(mesh(world, world.objects.countries, (a, b) => a !== b)),
+    borders: draw(world.borders),
     towns: [...townsOn(projection, places, place)],
   };
 }
