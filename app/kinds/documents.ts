@@ -16,6 +16,7 @@ import {
   type Part,
   type PageDocument,
 } from "~/core/document";
+import { conditionsSchema } from "~/core/conditions";
 import { offerRoot } from "~/core/offers";
 import { MOST_ENTRIES } from "~/core/schema";
 
@@ -173,6 +174,10 @@ const depthOf = (part: Part): number =>
 export function documentProblem(document: PageDocument): string | undefined {
   const parsed = ROOTS[document.kind].safeParse(document.root.props);
   if (!parsed.success) return parsed.error.issues[0]!.message;
+  if (document.kind === "offer") {
+    const when = conditionsSchema.safeParse(document.root.conditions);
+    if (!when.success) return when.error.issues[0]!.message;
+  }
   if (document.kind === "shared") {
     const [section, ...more] = document.root.slots.main ?? [];
     if (!section || more.length) return "A shared section is one section.";

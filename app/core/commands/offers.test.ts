@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { after, whyNot } from "../fixtures/outcomes";
 import { contentWith } from "~/render/fixtures/content";
 import { offerOf, offersOf, type OfferRoot } from "../offers";
-import { applyAll, invertAll } from "../operations";
 import { differences, type Draft } from "../document";
 import { changeWords } from "~/kinds/change-words";
 import { addOffer, changeOffer, copyOffer, removeOffer, renameOffer, setOfferConditions, type Outcome } from ".";
@@ -9,17 +9,6 @@ import { addOffer, changeOffer, copyOffer, removeOffer, renameOffer, setOfferCon
 const { draft: empty } = contentWith([]);
 const TENTH: OfferRoot = { gives: { sort: "percent", off: 1000, on: "all" }, off: true };
 
-/** The draft after something that has to go well; what was done is taken back and done once more on the way. */
-function after(draft: Draft, outcome: Outcome): Draft {
-  if (!outcome.ok) throw new Error(outcome.why);
-  const { operations } = outcome.transaction;
-  const next = applyAll(draft, operations);
-  if (!next.ok) throw new Error(next.code);
-  const back = applyAll(next.draft, invertAll(operations));
-  expect(back.ok && back.draft).toEqual(draft);
-  return next.draft;
-}
-const why = (outcome: Outcome) => (outcome.ok ? undefined : outcome.why);
 const made = after(empty, addOffer(empty, " Autumn ", { ...TENTH, code: "LEAF" }, [], "autumn"));
 
 describe("an offer", () => {
@@ -81,12 +70,15 @@ describe("an offer", () => {
     ],
     ["This offer is no longer there.", (d) => changeOffer(d, "home", { off: true })],
     ["It is like that already.", (d) => changeOffer(d, "autumn", { off: true })],
-  ])("%s", (words, act) => expect(why(act(made))).toContain(words.replace(/\.$/, "")));
+  ])("%s", (words, act) => expect(whyNot(act(made))).toContain(words.replace(/\.$/, "")));
 
   it("of a newer version gives nothing and takes no cart down", () => {
     const { autumn } = made.documents;
     const root = { ...autumn!.root, props: { ...autumn!.root.props, gives: { sort: "of tomorrow" } } };
     expect(offerOf({ ...autumn!, root })).toBeUndefined();
+    // Whom it is for can't be understood: it is for nobody, not for everybody.
+    const conditions = [{ when: "moon", is: "full" }];
+    expect(offerOf({ ...autumn!, root: { ...autumn!.root, conditions } })).toBeUndefined();
   });
 });
 

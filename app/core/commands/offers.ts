@@ -2,7 +2,7 @@ import { conditionsSchema, type Condition } from "../conditions";
 import { emptyDocument, entryOf, newId, sameJson, type Draft, type PageDocument, type Part } from "../document";
 import { codeProblem, LONGEST_OFFER_NAME, MOST_OFFERS, offerRoot, offersOf, type OfferRoot } from "../offers";
 import { DOCUMENT_VERSION } from "../schema/migrations";
-import { rootOperations } from "./pages";
+import { rootOperations } from "./root";
 import { refuse, transaction, type Outcome } from "./transaction";
 
 const GONE = "This offer is no longer there.";
@@ -14,14 +14,14 @@ function nameProblem(draft: Draft, name: string, but?: string): string | undefin
   return isTaken ? `There is an offer called “${name}” already.` : undefined;
 }
 
-/** What an offer is to say; undefined where it may not be like that, with why. */
+/** Why an offer may not say that; undefined where it may. */
 function problemOf(draft: Draft, id: string, root: unknown): string | undefined {
   const parsed = offerRoot.safeParse(root);
   if (!parsed.success) return parsed.error.issues[0]!.message;
   return codeProblem(draft.documents, id, parsed.data.code ?? "");
 }
 
-/** A new offer. `off` until the seller has looked at it: nothing is given away by accident. */
+/** A new offer, with nothing asked of it or these conditions. */
 export function addOffer(
   draft: Draft,
   name: string,
@@ -92,16 +92,14 @@ export function renameOffer(draft: Draft, id: string, name: string): Outcome {
 export function copyOffer(draft: Draft, id: string, copy: string = newId()): Outcome {
   const document = entryOf(draft.documents, id);
   if (document?.kind !== "offer") return refuse(GONE);
-  const { code: _code, ...root } = document.root.props as unknown as OfferRoot;
-  const isCoded = _code !== undefined;
+  const { code, ...root } = document.root.props as unknown as OfferRoot;
   const names = new Set(offersOf(draft.documents).map((o) => o.name.toLowerCase()));
   const nameOf = (n: number) => `${document.title.slice(0, LONGEST_OFFER_NAME - 4)} ${n}`;
   let n = 2;
   while (names.has(nameOf(n).toLowerCase())) n++;
   const made = addOffer(draft, nameOf(n), { ...root, off: true }, document.root.conditions, copy);
-  return made.ok && isCoded
-    ? { ...made, transaction: { ...made.transaction, label: `${made.transaction.label}, without a code` } }
-    : made;
+  if (!made.ok || code === undefined) return made;
+  return { ...made, transaction: { ...made.transaction, label: `${made.transaction.label}, without a code` } };
 }
 
 export function removeOffer(draft: Draft, id: string): Outcome {

@@ -31,8 +31,9 @@ import {
   ownValuesOf,
   type OwnField,
 } from "../document";
-import { applyAll, held, type Operation } from "../operations";
+import { applyAll, type Operation } from "../operations";
 import { DOCUMENT_VERSION } from "../schema/migrations";
+import { rootOperations } from "./root";
 import { refuse, transaction, type Outcome } from "./transaction";
 
 /** The longest title of a page that can be typed. */
@@ -74,20 +75,6 @@ const titleProblem = (title: string): string | undefined =>
     : title.length > LONGEST_PAGE_TITLE
       ? `Keep the name to ${LONGEST_PAGE_TITLE} characters.`
       : undefined;
-
-/** Changes what the root of a document says. */
-export function rootOperations(
-  document: PageDocument,
-  values: Readonly<Record<string, Json | undefined>>,
-): Operation[] {
-  return Object.entries(values).flatMap(([key, value]): Operation[] => {
-    const before = held(entryOf(document.root.props, key));
-    const after = held(value);
-    return sameJson(before, after)
-      ? []
-      : [{ type: "setProp", document: document.id, node: document.root.id, path: [key], before, after }];
-  });
-}
 
 /** What a page is to say; what is usual is not written down. */
 function pageOperations(document: PageDocument, values: Partial<PageProps>): Operation[] {

@@ -1,24 +1,12 @@
 import { describe, expect, it } from "vitest";
+import { after, whyNot } from "../fixtures/outcomes";
 import { siteOf } from "../addresses";
-import { entryOf, headAdditions, ownValuesOf, pageProps, spellingsOf, ownFieldsOf, type Draft } from "../document";
-import { applyAll, invertAll } from "../operations";
+import { entryOf, headAdditions, ownValuesOf, pageProps, spellingsOf, ownFieldsOf } from "../document";
 import { withFirst } from "~/kinds/layouts";
 import { starterDraft } from "~/server/shops/starter";
-import { addPages, setDocumentCss, setHead, setOwnFields, setOwnValue, setSpellings, type Outcome } from ".";
+import { addPages, setDocumentCss, setHead, setOwnFields, setOwnValue, setSpellings } from ".";
 
 const DRAFT = withFirst(starterDraft("Kites"));
-
-/** The draft after a command, which can be taken back whole. */
-function after(draft: Draft, outcome: Outcome): Draft {
-  if (!outcome.ok) throw new Error(outcome.why);
-  const { operations } = outcome.transaction;
-  const next = applyAll(draft, operations);
-  if (!next.ok) throw new Error(next.code);
-  const back = applyAll(next.draft, invertAll(operations));
-  expect(back.ok && back.draft).toEqual(draft);
-  return next.draft;
-}
-const why = (outcome: Outcome) => (outcome.ok ? undefined : outcome.why);
 
 describe("several pages at once", () => {
   const page = (id: string, title: string, slug?: string) => ({
@@ -47,7 +35,7 @@ describe("several pages at once", () => {
   });
 
   it("are all made, or none", () => {
-    expect(why(addPages(DRAFT, parent, [page("one", "Gale"), page("two", " ")]))).toMatch(/name/i);
+    expect(whyNot(addPages(DRAFT, parent, [page("one", "Gale"), page("two", " ")]))).toMatch(/name/i);
     expect(addPages(DRAFT, "gone", [page("one", "Gale")]).ok).toBe(false);
   });
 });
@@ -62,7 +50,7 @@ describe("what the shop says besides its pages", () => {
     const words = [{ say: "kite string", instead: ["kitestring"] }];
     let draft = after(DRAFT, setHead(DRAFT, head));
     expect(headAdditions(draft.documents)).toEqual(head);
-    expect(why(setHead(draft, head))).toMatch(/already/);
+    expect(whyNot(setHead(draft, head))).toMatch(/already/);
     draft = after(draft, setHead(draft, { proofs: [], bar: null, early: [] }));
     expect(entryOf(draft.documents, "site")!.root.props).not.toHaveProperty("head");
     draft = after(draft, setSpellings(draft, words));
@@ -99,7 +87,7 @@ describe("what the shop says besides its pages", () => {
     draft = after(draft, setOwnValue(draft, "home", place, "Whitby"));
     draft = after(draft, setOwnValue(draft, "home", maker, "Ida"));
     expect(ownValuesOf(entryOf(draft.documents, "home")!)).toEqual({ place: "Whitby", maker: "Ida" });
-    expect(why(setOwnValue(draft, "home", maker, "Ida"))).toMatch(/already/);
+    expect(whyNot(setOwnValue(draft, "home", maker, "Ida"))).toMatch(/already/);
     draft = after(draft, setOwnValue(draft, "home", place, ""));
     draft = after(draft, setOwnValue(draft, "home", maker, ""));
     expect(entryOf(draft.documents, "home")!.root.props).not.toHaveProperty("own");

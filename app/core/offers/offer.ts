@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { conditionsOf, type Condition } from "../conditions";
+import { conditionsSchema, type Condition } from "../conditions";
 import type { Draft, PageDocument } from "../document";
 
 // An offer is a document of the draft: its name is the title, when it holds are the conditions of its root, and the root says what it
@@ -141,7 +141,12 @@ export const offerRoot: z.ZodType<OfferRoot> = z.strictObject({
 });
 const read = new WeakMap<PageDocument, Offer | null>();
 
-function offerIn({ id, title, root }: PageDocument, { gives, alone = [], ...said }: OfferRoot): Offer {
+function offerIn({ id, title, root }: PageDocument): Offer | null {
+  const props = offerRoot.safeParse(root.props);
+  // What asks for nothing holds for everybody: whom an offer is for has to be understood, or it is for nobody.
+  const conditions = conditionsSchema.safeParse(root.conditions);
+  if (!props.success || !conditions.success) return null;
+  const { gives, alone = [], ...said } = props.data;
   return {
     id,
     name: title,
@@ -153,7 +158,7 @@ function offerIn({ id, title, root }: PageDocument, { gives, alone = [], ...said
     withGoods: !alone.includes("goods"),
     withRest: !alone.includes("rest"),
     isOff: said.off ?? false,
-    conditions: conditionsOf(root),
+    conditions: conditions.data,
   };
 }
 
@@ -162,12 +167,14 @@ export function offerOf(document: PageDocument | undefined): Offer | undefined {
   if (document?.kind !== "offer") return undefined;
   let offer = read.get(document);
   if (offer === undefined) {
-    const parsed = offerRoot.safeParse(document.root.props);
-    offer = parsed.success ? offerIn(document, parsed.data) : null;
+    offer = offerIn(document);
     read.set(document, offer);
   }
   return offer ?? undefined;
 }
+
+// “Sale 2” comes before “Sale 10”.
+const byName = new Intl.Collator("en", { numeric: true });
 
 const found = new WeakMap<Draft["documents"], readonly Offer[]>();
 
@@ -177,7 +184,7 @@ export function offersOf(documents: Draft["documents"]): readonly Offer[] {
   if (!offers) {
     offers = Object.values(documents)
       .flatMap((document) => offerOf(document) ?? [])
-      .sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.id < b.id ? -1 : 1));
+      .sort((a, b) => byName.compare(a.name, b.name) || (a.id < b.id ? -1 : 1));
     found.set(documents, offers);
   }
   return offers;

@@ -78,11 +78,17 @@ export function Price({
   const only = variant ?? (product.variants.length ? product.variants[0] : undefined);
   const price = priceOf(product, only);
   const before = says ? compareAtOf(product, only) : null;
-  if (before === null || before <= price) return <span className="price">{money(price)}</span>;
+  return <Amount now={price} before={before} />;
+}
+
+/** What something costs, and what it did before where that was more. Minor units. */
+export function Amount({ now, before }: { now: number; before: number | null }): ReactNode {
+  const { money } = useEnv();
+  if (before === null || before <= now) return <span className="price">{money(now)}</span>;
   return (
     <span className="price">
       <span className="unseen">Now </span>
-      <ins>{money(price)}</ins> <span className="unseen">was </span>
+      <ins>{money(now)}</ins> <span className="unseen">was </span>
       <del>{money(before)}</del>
     </span>
   );

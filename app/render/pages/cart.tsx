@@ -3,21 +3,8 @@ import { ALL_GOODS, productAddress } from "~/core/addresses";
 import { mostOf } from "~/core/goods";
 import { LONGEST_CODE, offersOf, type Gift, type Offer, type Priced, type PricedLine, type Why } from "~/core/offers";
 import type { Draft } from "~/core/document";
-import { Pic, useEnv, WaysOn } from "~/kinds/parts";
+import { Amount, Pic, useEnv, WaysOn } from "~/kinds/parts";
 import type { CartLine } from "../cart-target";
-
-/** What a line costs, and what it would cost without offers. */
-function LinePrice({ full, total }: Pick<PricedLine, "full" | "total">): ReactNode {
-  const { money } = useEnv();
-  if (total === full) return <span className="price">{money(full)}</span>;
-  return (
-    <span className="price">
-      <span className="unseen">now </span>
-      <ins>{money(total)}</ins> <span className="unseen">was </span>
-      <del>{money(full)}</del>
-    </span>
-  );
-}
 
 type LineProps = { line: CartLine; priced: PricedLine; nameOf: (offer: string) => string };
 
@@ -78,7 +65,7 @@ function Line({ line: { product, variant, count, problem }, priced, nameOf }: Li
           +
         </button>
       </form>
-      <LinePrice {...priced} />
+      <Amount now={priced.total} before={priced.full} />
       <form className="cart-remove" method="post" action="/cart/change">
         {which}
         <button type="submit" name="remove" value="1" aria-label={`Remove ${title}`}>

@@ -4,7 +4,7 @@ import { z } from "zod";
 import { newId } from "~/core/document";
 import { config, studioOrigin } from "../config/index.server";
 import { atomically, NewPassword, Owner } from "../database/index.server";
-import { countTry, forgive, placeOf, takeBack, within } from "../limits/index.server";
+import { countTry, forgive, placeOf, takeBack, waitWords, within } from "../limits/index.server";
 import { send } from "../outbox/index.server";
 import { endOtherSessions, identityOf, isKnownDevice, newSecret, sha256, type OwnerIdentity } from "./sessions";
 
@@ -52,8 +52,7 @@ export const newPasswordSchema = z.object({ token: z.string().max(100), password
 export type AccountResult =
   { readonly ok: true; readonly owner: OwnerIdentity } | { readonly ok: false; readonly why: string };
 
-const wait = (seconds: number): string =>
-  `Too many tries. Wait ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}, then try again.`;
+const wait = (seconds: number): string => `Too many tries. Wait ${waitWords(seconds)}, then try again.`;
 
 /** Makes an account. The password is kept as an Argon2id hash only. `from`: the address that asks. */
 export async function createAccount(input: z.infer<typeof accountSchema>, from?: string): Promise<AccountResult> {

@@ -4,7 +4,7 @@ import { CartRow } from "../database/index.server";
 import { ownerWithShop } from "../fixtures/owner";
 import { goodsOf, importGoods } from "../goods/index.server";
 import { freshShop } from "../shops/index.server";
-import { cartInput, cartOf, changeCart, dropOldCarts, tellWhenThere, waitingFor } from "./index.server";
+import { cartInput, cartOf, changeCart, changeCode, dropOldCarts, tellWhenThere, waitingFor } from "./index.server";
 
 async function setUp() {
   const { shop } = await ownerWithShop();
@@ -48,6 +48,23 @@ describe("a cart", () => {
     expect(
       await changeCart(shop.id, first.id, goods, "set", { product: by("A").id, variant: null, count: 0 }),
     ).toMatchObject({ count: 1 });
+  });
+
+  it("holds codes besides, of many the last ones, and one from before there were codes is read", async () => {
+    const { shop, goods, by } = await setUp();
+    const { id } = await changeCode(shop.id, undefined, "FIRST", "add");
+    for (let i = 0; i < 9; i++) await changeCode(shop.id, id, `CODE${i}`, "add");
+    await changeCart(shop.id, id, goods, "add", { product: by("A").id, variant: null, count: 2 });
+    // Once more is once, and the last.
+    expect(await changeCode(shop.id, id, "FIRST", "add")).toEqual({ id, count: 2 });
+    expect((await cartOf(shop.id, id, goods)).codes).toHaveLength(10);
+    await changeCode(shop.id, id, "NEW", "add");
+    await changeCode(shop.id, id, "FIRST", "remove");
+    const { codes } = await cartOf(shop.id, id, goods);
+    expect([codes[0], codes.at(-1), codes.length]).toEqual(["CODE1", "NEW", 9]);
+    const body = JSON.stringify([{ product: by("A").id, variant: null, count: 3 }]);
+    await CartRow.update({ body }, { where: { id } });
+    expect(await cartOf(shop.id, id, goods)).toMatchObject({ lines: [{ count: 3 }], codes: [] });
   });
 
   it("is one shop's alone, and nobody's by a made-up name", async () => {

@@ -49,6 +49,10 @@ const FORGET_MS = 24 * 60 * 60_000;
 export const waitAfter = (failures: number, free: number): number =>
   failures < free ? 0 : Math.min(LONGEST_BLOCK_SECONDS, 2 ** (failures - free + 1));
 
+/** How long somebody has to wait, in words. */
+export const waitWords = (seconds: number): string =>
+  seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`;
+
 /**
  * Counts a try as failed before it is made, and gives the seconds that have to be waited before it may be: 0, and it may.
  * Tries that come at the same moment are counted one after the other.

@@ -7,7 +7,7 @@ import type { OfferRoot } from "~/core/offers";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
 import { ownerWithShop } from "../fixtures/owner";
-import { openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
+import { formsBy, openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
 import { goodsOf, importGoods } from "../goods/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
 import { freshShop } from "../shops/index.server";
@@ -34,12 +34,7 @@ async function openShop(offers: readonly Made[], isPublished = true) {
   const { products } = await goodsOf(await freshShop(shop));
   const by = (sku: string) => products.find((p) => p.sku === sku)!;
   const ask = (path: string, asked: Asked = {}) => front.ask(path, { host: shop.host, ...asked });
-  const send = (path: string, fields: Record<string, string>, headers: Record<string, string> = {}) =>
-    ask(path, {
-      method: "POST",
-      headers: { "Content-Type": "application/x-www-form-urlencoded", Accept: "text/html", ...headers },
-      body: new URLSearchParams(fields).toString(),
-    });
+  const send = formsBy(ask);
   /** A shopper with apples in the cart, and what the cart says to them. */
   const shopper = async (count = "1") => {
     const Cookie = cookies(await send("/cart/add", { product: by("A").id, count }));
@@ -95,6 +90,36 @@ describe("offers in the cart", () => {
     await made.send("/cart/change", { product: made.by("A").id, count: "2" }, { Cookie });
     expect(await cart()).toMatch(/Bread<\/a>.*Bread with it.*Free/s);
     expect(await total()).toBe("€20.00");
+  });
+});
+
+it("conditions that can't be read are not kept, whoever sends them", async () => {
+  const { shop } = await openShop([{ name: "Tenth", root: TENTH }]);
+  const { draft, seq } = await loadDraft(shop.id);
+  const document = Object.values(draft.documents).find((d) => d.kind === "offer")!;
+  const operation = {
+    type: "setConditions" as const,
+    document: document.id,
+    node: document.root.id,
+    before: [],
+    after: [{ when: "moon", is: "full" }],
+  };
+  const sent = { id: "t1", group: "g1", intent: "x", label: "x", operations: [operation] };
+  expect(await keep(shop.id, { base: seq, transactions: [sent] })).toMatchObject({ ok: false, code: "refused" });
+  const made = addOffer(draft, "Another", TENTH, [{ when: "moon" }]);
+  if (!made.ok) throw new Error(made.why);
+  expect(await keep(shop.id, { base: seq, transactions: [made.transaction] })).toMatchObject({ ok: false });
+});
+
+it("two tabs can't give two offers one code", async () => {
+  const { shop } = await openShop([]);
+  const { draft, seq } = await loadDraft(shop.id);
+  const [one, two] = ["One", "Two"].map((name) => addOffer(draft, name, { ...TENTH, code: "SAME" }));
+  if (!one!.ok || !two!.ok) throw new Error("each can be made by itself");
+  expect(await keep(shop.id, { base: seq, transactions: [one!.transaction] })).toMatchObject({ ok: true });
+  expect(await keep(shop.id, { base: seq + 1, transactions: [two!.transaction] })).toMatchObject({
+    ok: false,
+    why: "“One” has this code already.",
   });
 });
 

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { readCsv } from "~/core/formats";
 import { AlertRow, CartRow, ProductView } from "../database/index.server";
 import { ownerWithShop } from "../fixtures/owner";
-import { openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
+import { formsBy, openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
 import { changeReviews, goodsOf, importGoods, keepGoodsSettings, reviewsOf } from "../goods/index.server";
 import { addPicture, addVideo } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
@@ -40,12 +40,7 @@ async function openShop() {
   const goods = await goodsOf(await now());
   const by = (sku: string) => goods.products.find((p) => p.sku === sku)!;
   const ask = (path: string, asked: Asked = {}) => front.ask(path, { host: shop.host, ...asked });
-  const send = (path: string, fields: Record<string, string>, headers: Record<string, string> = {}) =>
-    ask(path, {
-      method: "POST",
-      headers: { "Content-Type": "application/x-www-form-urlencoded", Accept: "text/html", ...headers },
-      body: new URLSearchParams(fields).toString(),
-    });
+  const send = formsBy(ask);
   return { shop, now, by, ask, send };
 }
 const SCRIPT = { Accept: "application/json" };

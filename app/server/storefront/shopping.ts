@@ -1,5 +1,6 @@
 import express, { type Request, type Response, type Router } from "express";
 import { z } from "zod";
+import type { Draft } from "~/core/document";
 import { searchGoods, variantFor, type Goods } from "~/core/goods";
 import { renditionAddress, sourceOf } from "~/core/pictures";
 import { formatMoney } from "~/core/money";
@@ -8,7 +9,7 @@ import { renderCards } from "~/render";
 import { CODE_KEY, offerWithCode, plainCode } from "~/core/offers";
 import { cartInput, cartOf, changeCart, changeCode, tellInput, tellWhenThere } from "../carts/index.server";
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
-import { countTry, placeOf, takeBack } from "../limits/index.server";
+import { countTry, placeOf, takeBack, waitWords } from "../limits/index.server";
 import { contentFor, drawnFor } from "./draft";
 import { contentOf, inTurn, messagePage } from "./pages";
 import { cookieOf, fromHere, originOf, perMinute, send, shopOf } from "./sending";
@@ -72,7 +73,7 @@ async function tryCode(
   request: Request,
   response: Response,
   given: string,
-  documents: Parameters<typeof offerWithCode>[0],
+  documents: Draft["documents"],
 ): Promise<Tried> {
   const code = plainCode(given);
   if (code === "") return { ok: false, status: 422, why: "Write the code first." };
@@ -82,7 +83,7 @@ async function tryCode(
     return {
       ok: false,
       status: 429,
-      why: `Too many codes were tried. Please wait ${minutesWords(wait)} and try again.`,
+      why: `Too many codes were tried. Please wait ${waitWords(wait)} and try again.`,
     };
   const offer = offerWithCode(documents, code);
   if (!offer || offer.isOff) return { ok: false, status: 422, why: "There is no such code here. Please check it." };
@@ -90,8 +91,12 @@ async function tryCode(
   return { ok: true, code };
 }
 
-const minutesWords = (seconds: number): string =>
-  seconds < 60 ? `${seconds} seconds` : seconds < 120 ? "two minutes" : `${Math.ceil(seconds / 60)} minutes`;
+/** Puts a code into somebody's cart, or takes it out; gives how many pieces lie in that. */
+async function giveCode(request: Request, response: Response, code: string, how: "add" | "remove"): Promise<number> {
+  const { id, count } = await changeCode(shopOf(response).id, cookieOf(request, "cart"), code, how);
+  setCart(request, response, id, count);
+  return count;
+}
 
 /** What shoppers do besides reading: carts, reviews, wishes, and what pages ask for while they are read. */
 export function shopping(): Router {
@@ -126,11 +131,10 @@ export function shopping(): Router {
     const { pathname, searchParams } = new URL(request.url, originOf(response));
     const code = searchParams.get(CODE_KEY);
     if (code === null) return next();
-    const shop = shopOf(response);
-    const done = await tryCode(request, response, code, (await contentFor(response))?.draft.documents ?? {});
-    if (done.ok) {
-      const { id, count } = await changeCode(shop.id, cookieOf(request, "cart"), done.code, "add");
-      setCart(request, response, id, count);
+    // Whoever knows a code could have carts made without an end: they count like any other change of one.
+    if (await mayChange(request, response)) {
+      const done = await tryCode(request, response, code, (await contentFor(response))?.draft.documents ?? {});
+      if (done.ok) await giveCode(request, response, done.code, "add");
     }
     response.setHeader("Cache-Control", "no-store");
     searchParams.delete(CODE_KEY);
@@ -168,14 +172,12 @@ export function shopping(): Router {
   }
 
   router.post("/cart/code", form, guard(mayChange), async (request, response) => {
-    const shop = shopOf(response);
     const { code, remove } = codeInput.parse(request.body ?? {});
     const done = remove
       ? { ok: true as const, code }
       : await tryCode(request, response, code, (await contentFor(response))?.draft.documents ?? {});
     if (!done.ok) return answer(request, response, done.status, "That did not work", done.why);
-    const { id, count } = await changeCode(shop.id, cookieOf(request, "cart"), done.code, remove ? "remove" : "add");
-    setCart(request, response, id, count);
+    const count = await giveCode(request, response, done.code, remove ? "remove" : "add");
     if (wantsJson(request)) return void response.json({ ok: true, count, text: remove ? "" : SAID.get("code") });
     response.redirect(303, remove ? "/cart" : "/cart?done=code");
   });

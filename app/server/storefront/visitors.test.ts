@@ -8,7 +8,7 @@ import { config, configure } from "../config/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
 import { ownerWithShop } from "../fixtures/owner";
-import { openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
+import { formsBy, openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
 import { goodsOf, importGoods } from "../goods/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
 import { freshShop, shopAt } from "../shops/index.server";
@@ -45,16 +45,7 @@ async function shopWith(...conditions: readonly Condition[]) {
     front.ask(path, { host: shop.host, headers: { Accept: "text/html", ...headers }, ...asked });
   const sees = async (path: string, headers: Record<string, string> = {}) =>
     (await ask(path, headers)).body.includes(WORDS);
-  const send = (path: string, fields: Record<string, string>, headers: Record<string, string> = {}) =>
-    ask(
-      path,
-      {},
-      {
-        method: "POST",
-        headers: { "Content-Type": "application/x-www-form-urlencoded", Accept: "text/html", ...headers },
-        body: new URLSearchParams(fields).toString(),
-      },
-    );
+  const send = formsBy((path, asked) => ask(path, {}, asked));
   return { shop, by, ask, sees, send };
 }
 /** What a browser sends back of the cookies it was given, those it had before among them. */

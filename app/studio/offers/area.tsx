@@ -1,15 +1,15 @@
 import { Box, Button, Menu, MenuItem, Typography } from "@mui/material";
 import { CalendarRange, Plus } from "lucide-react";
-import { useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { addOffer } from "~/core/commands";
 import { clockWords, endWords, outlook } from "~/core/conditions";
 import { givesWords, offersOf, type Offer } from "~/core/offers";
 import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { LookingAs, YearLine } from "../looking";
-import { FindField, INK } from "../ui";
+import { FindField, INK, useKeys } from "../ui";
 import { useNames } from "../when";
-import { Slip, StartButton } from "./slip";
+import { Slip } from "./slip";
 import { startsFor, type Start } from "./starts";
 import { Tried } from "./tried";
 
@@ -31,6 +31,9 @@ function OffersList({ offers, chosen, onChoose }: ListProps) {
   const names = useNames();
   const clock = useStudio(clockNow);
   const [sought, setSought] = useState("");
+  const list = useRef<HTMLUListElement>(null);
+  // Of many, the one that is chosen may be far down.
+  useEffect(() => void list.current?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest" }), [chosen]);
   const words = sought.trim().toLowerCase();
   const found = words
     ? offers.filter((o) => o.name.toLowerCase().includes(words) || o.code.toLowerCase().includes(words))
@@ -47,6 +50,7 @@ function OffersList({ offers, chosen, onChoose }: ListProps) {
       ) : null}
       <Box
         component="ul"
+        ref={list}
         aria-label="Offers"
         sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 0.75 }}
       >
@@ -93,6 +97,31 @@ function OffersList({ offers, chosen, onChoose }: ListProps) {
   );
 }
 
+/** One of the ready starts, where there is no offer yet. */
+const StartButton = ({ name, say, onGo }: { name: string; say: string; onGo: () => void }) => (
+  <Button
+    onClick={onGo}
+    sx={{
+      display: "block",
+      textAlign: "start",
+      p: 1.75,
+      border: `1px solid ${INK.line}`,
+      borderLeft: `4px solid ${INK.lemon}`,
+      borderRadius: 1,
+      bgcolor: INK.raised,
+      color: INK.ink,
+      "&:hover": { bgcolor: INK.wash, borderColor: INK.ink, borderLeftColor: INK.lemon },
+    }}
+  >
+    <Typography component="span" sx={{ display: "block", fontWeight: 700 }}>
+      {name}
+    </Typography>
+    <Typography component="span" variant="body2" color="text.secondary">
+      {say}
+    </Typography>
+  </Button>
+);
+
 /** The Offers area: what shoppers get cheaper or given, for whom and when; tried on a cart put together by hand. */
 export function OffersArea() {
   const store = useStudioStore();
@@ -103,7 +132,9 @@ export function OffersArea() {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const offers = offersOf(documents);
   const offer = offers.find(({ id }) => id === search.get("offer")) ?? offers[0];
-  const starts = startsFor(goods);
+  const starts = useMemo(() => startsFor(goods), [goods]);
+  const toggleYear = () => store.setState({ yearOpen: !store.getState().yearOpen });
+  useKeys({ y: toggleYear });
   const choose = (id: string) => setSearch(id ? { offer: id } : {}, { replace: true });
   const begin = ({ name, root }: Start) => {
     setAnchor(null);
@@ -141,7 +172,7 @@ export function OffersArea() {
           size="small"
           startIcon={<CalendarRange size={16} aria-hidden />}
           aria-pressed={yearOpen}
-          onClick={() => store.setState({ yearOpen: !yearOpen })}
+          onClick={toggleYear}
         >
           The year
         </Button>
@@ -165,7 +196,7 @@ export function OffersArea() {
           ))}
         </Menu>
       </Box>
-      {yearOpen ? <YearLine onClose={() => store.setState({ yearOpen: false })} /> : null}
+      {yearOpen ? <YearLine onClose={toggleYear} /> : null}
       {offer ? (
         <Box
           sx={{
@@ -186,7 +217,17 @@ export function OffersArea() {
             },
           }}
         >
-          <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 1.5, alignContent: "start" }}>
+          <Box
+            sx={{
+              display: "grid",
+              gridTemplateColumns: "minmax(0,1fr)",
+              gap: 1.5,
+              alignContent: "start",
+              // Where all stands below one another, many offers leave the chosen one in reach.
+              maxHeight: { xs: 320, md: "none" },
+              overflowY: "auto",
+            }}
+          >
             <OffersList offers={offers} chosen={offer.id} onChoose={choose} />
           </Box>
           <Slip key={`slip ${offer.id}`} offer={offer} onGone={() => choose("")} onCopied={choose} />

@@ -34,6 +34,7 @@ const PercentField = ({ label, value, onSet }: { label: string; value: number; o
     value={value}
     written={writtenPercent}
     read={readPercent}
+    isNeeded
     onSet={(off) => off !== undefined && onSet(off)}
   />
 );
@@ -43,6 +44,7 @@ const CountField = ({ label, value, onSet }: { label: string; value: number; onS
     value={value}
     written={String}
     read={readCount}
+    isNeeded
     onSet={(count) => count !== undefined && onSet(count)}
   />
 );
@@ -90,6 +92,7 @@ function Details({ gives, onSet }: Props) {
       return (
         <>
           <MoneyField
+            isNeeded
             label={`Amount, in ${currency}`}
             value={gives.amount}
             onSet={(amount) => amount && onSet({ ...gives, amount })}
@@ -109,6 +112,7 @@ function Details({ gives, onSet }: Props) {
     case "price":
       return (
         <MoneyField
+          isNeeded
           label={`Each piece costs, in ${currency}`}
           value={gives.price}
           onSet={(price) => price && onSet({ ...gives, price })}
@@ -149,6 +153,7 @@ function Details({ gives, onSet }: Props) {
           ) : null}
           {gives.amount !== null ? (
             <MoneyField
+              isNeeded
               label={`Less, in ${currency}`}
               value={gives.amount}
               onSet={(amount) => amount && onSet({ ...gives, amount })}

@@ -1,4 +1,4 @@
-import { Box, Button, FormControlLabel, Radio, RadioGroup, Switch, TextField, Typography } from "@mui/material";
+import { Box, FormControlLabel, Radio, RadioGroup, Switch, TextField, Typography } from "@mui/material";
 import { Check, Copy, Files, Shuffle, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { changeOffer, copyOffer, removeOffer, renameOffer, setOfferConditions, type Outcome } from "~/core/commands";
@@ -83,6 +83,8 @@ function HowEditor({ offer, onSet }: { offer: Offer; onSet: Set }) {
                 const code = plainCode(e.target.value);
                 if (code && code !== offer.code) onSet({ code });
               }}
+              error={plainCode(text) !== offer.code}
+              helperText={plainCode(text) === "" ? "Write a code, or let it come by itself." : undefined}
               slotProps={{ htmlInput: { maxLength: LONGEST_CODE, spellCheck: false } }}
               sx={{ flex: 1, input: { textTransform: "uppercase", letterSpacing: "0.06em" } }}
             />
@@ -258,28 +260,3 @@ export function Slip({
     </Box>
   );
 }
-
-/** What begins below the sentences, where no offer is chosen. */
-export const StartButton = ({ name, say, onGo }: { name: string; say: string; onGo: () => void }) => (
-  <Button
-    onClick={onGo}
-    sx={{
-      display: "block",
-      textAlign: "start",
-      p: 1.75,
-      border: `1px solid ${INK.line}`,
-      borderLeft: `4px solid ${INK.lemon}`,
-      borderRadius: 1,
-      bgcolor: INK.raised,
-      color: INK.ink,
-      "&:hover": { bgcolor: INK.wash, borderColor: INK.ink, borderLeftColor: INK.lemon },
-    }}
-  >
-    <Typography component="span" sx={{ display: "block", fontWeight: 700 }}>
-      {name}
-    </Typography>
-    <Typography component="span" variant="body2" color="text.secondary">
-      {say}
-    </Typography>
-  </Button>
-);

@@ -1,39 +1,53 @@
-import { Box, Checkbox, FormControlLabel, Typography } from "@mui/material";
+import { Box, Checkbox, FormControlLabel, Typography, useMediaQuery, type Theme } from "@mui/material";
 import { Minus, Plus } from "lucide-react";
 import { useMemo, useState } from "react";
-import { askedIn } from "~/core/conditions";
+import { askedIn, type Asked } from "~/core/conditions";
 import { entryOf, type Draft } from "~/core/document";
-import { canBuy, firstVariant, isInCollection, mostOf, productWith, variantById, type Goods } from "~/core/goods";
-import { offersOf, price, whyWords, type Line, type Offer, type Priced } from "~/core/offers";
+import {
+  canBuy,
+  firstVariant,
+  isInCollection,
+  mostOf,
+  productWith,
+  variantById,
+  type Goods,
+  type Product,
+} from "~/core/goods";
+import { offersOf, price, whyWords, type Line, type Offer, type OfferGoods, type Priced } from "~/core/offers";
 import { useStudio } from "../keeping";
 import { DEVICE_WIDTH, DraftFrame } from "../panes";
-import { IconAction, INK, useSize } from "../ui";
+import { IconAction, INK } from "../ui";
 import { useNames } from "../when";
 import { ProductChoice } from "./product-choice";
 
-/** How high the pane with the cart is, in px: two lines and what stands below them. */
+/** How wide and high the pane with the cart is, in px: two lines and what stands below them. */
+const PANE_WIDTH = 320;
 const PANE_HEIGHT = 840;
 
 /** What lies in a cart that is only tried. */
 type Kept = { readonly product: string; readonly variant: string | null; readonly count: number };
 
-/** A cart in which an offer can be seen at work: two of what it is for, where that can be bought. */
-function firstCart(goods: Goods, offer: Offer): readonly Kept[] {
-  const { products, collections } = offer.goods;
+/** The first goods that can be bought and that an offer is for; of ten thousand, only as many are looked at as it takes. */
+function firstFor({ products, collections }: OfferGoods, goods: Goods): readonly Product[] {
   const named = goods.collections.filter(({ id }) => collections.includes(id));
-  const isFor = products.length + collections.length > 0;
-  const some = goods.products.filter(
-    (p) =>
-      canBuy(p) &&
-      (!isFor || products.includes(p.id) || named.some((collection) => isInCollection(goods, p, collection))),
-  );
-  const needs = Math.max(1, offer.fromCount, offer.gives.sort === "bundle" ? offer.gives.take : 1);
-  return some.slice(0, 2).map((p, i) => ({
-    product: p.id,
-    variant: firstVariant(p)?.id ?? null,
-    count: i === 0 ? Math.max(1, Math.min(needs, mostOf(p, firstVariant(p)), 99)) : 1,
-  }));
+  const isForAll = products.length + collections.length === 0;
+  const found: Product[] = [];
+  for (const product of goods.products) {
+    if (found.length === 2) break;
+    const isMeant = () => products.includes(product.id) || named.some((each) => isInCollection(goods, product, each));
+    if (canBuy(product) && (isForAll || isMeant())) found.push(product);
+  }
+  return found;
 }
+
+/** A cart in which an offer can be seen at work: two of what it is for, of the first as many as it takes. */
+const firstCart = (goods: Goods, { goods: meant, gives, fromCount }: Offer): readonly Kept[] =>
+  firstFor(meant, goods).map((product, i) => {
+    const variant = firstVariant(product);
+    const needs = Math.max(1, fromCount, gives.sort === "bundle" ? gives.take : 1);
+    const count = i === 0 ? Math.min(needs, mostOf(product, variant), 99) : 1;
+    return { product: product.id, variant: variant?.id ?? null, count };
+  });
 
 const linesOf = (kept: readonly Kept[], goods: Goods): readonly Line[] =>
   kept.flatMap(({ product: id, variant: variantId, count }) => {
@@ -49,12 +63,7 @@ const withOn = (draft: Draft, id: string): Draft => {
   return { ...draft, documents: { ...draft.documents, [id]: { ...document, root: { ...document.root, props } } } };
 };
 
-type ReasonsProps = {
-  priced: Priced;
-  offers: readonly Offer[];
-  chosen: string;
-  asked: Parameters<typeof whyWords>[2]["asked"];
-};
+type ReasonsProps = { priced: Priced; offers: readonly Offer[]; chosen: string; asked: Asked };
 
 /** Each offer, with what it does for the cart or why it does nothing; the one that is chosen first. */
 function Reasons({ priced, offers, chosen, asked }: ReasonsProps) {
@@ -110,7 +119,7 @@ export function Tried({ offer }: { offer: Offer }) {
   const names = useNames();
   const [own, setOwn] = useState<readonly Kept[]>();
   const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
-  const { ref, size } = useSize();
+  const hasRoom = useMediaQuery((theme: Theme) => theme.breakpoints.up("lg"));
   const kept = useMemo(() => own ?? firstCart(goods, offer), [own, goods, offer]);
   const draft = useMemo(() => withOn(whole, offer.id), [whole, offer.id]);
   const offers = offersOf(draft.documents);
@@ -128,14 +137,13 @@ export function Tried({ offer }: { offer: Offer }) {
   }, [kept, goods, situation, draft, offer.id, turned]);
   const set = (at: number, count: number) =>
     setOwn(count > 0 ? kept.with(at, { ...kept[at]!, count }) : kept.toSpliced(at, 1));
-  const width = Math.min(320, size?.width ?? 320);
   return (
     <Box
       component="section"
       aria-label="A cart to try it"
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "minmax(0,1fr)", lg: "minmax(0,1fr) 320px" },
+        gridTemplateColumns: { xs: "minmax(0,1fr)", lg: `minmax(0,1fr) ${PANE_WIDTH}px` },
         gap: 3,
         minHeight: 0,
       }}
@@ -225,19 +233,27 @@ export function Tried({ offer }: { offer: Offer }) {
           </Typography>
         ) : null}
       </Box>
-      <Box ref={ref} sx={{ minWidth: 0, display: { xs: "none", lg: "block" } }}>
-        <Box sx={{ border: `1px solid ${INK.ink}`, borderRadius: 1, overflow: "hidden", width, bgcolor: "#fff" }}>
+      {hasRoom ? (
+        <Box
+          sx={{
+            border: `1px solid ${INK.ink}`,
+            borderRadius: 1,
+            overflow: "hidden",
+            alignSelf: "start",
+            bgcolor: "#fff",
+          }}
+        >
           <DraftFrame
             inert
             title="The cart on a phone"
             draft={draft}
             target={target}
             device="phone"
-            scale={width / DEVICE_WIDTH.phone}
+            scale={PANE_WIDTH / DEVICE_WIDTH.phone}
             height={PANE_HEIGHT}
           />
         </Box>
-      </Box>
+      ) : null}
     </Box>
   );
 }

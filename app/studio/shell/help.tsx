@@ -21,7 +21,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ["Del", "Remove"],
   ["H", "Not shown yet, or show"],
   ["P", "Change for phone only, on and off"],
-  ["Y", "In Pages: the year, with what shows when"],
+  ["Y", "In Pages and Offers: the year, with what shows when"],
   ["G", "Go to …"],
   ["Ctrl + Z", "Undo"],
   ["Ctrl + Shift + Z", "Redo"],

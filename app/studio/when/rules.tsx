@@ -250,12 +250,16 @@ type AmountProps = {
   written: (value: number) => string;
   read: (text: string) => number | string;
   onSet: (value: number | undefined) => void;
+  /** It can't be left open: nothing is kept of that, and it is said. */
+  isNeeded?: boolean;
 };
 
-/** An amount that can be left open. What can't be read is said, and nothing is kept of it. */
-export function AmountField({ label, value, written, read, onSet }: AmountProps) {
+/** An amount that can be left open, unless it is needed. What can't be read is said, and nothing is kept of it. */
+export function AmountField({ label, value, written, read: readText, onSet, isNeeded = false }: AmountProps) {
+  const read = (typed: string) =>
+    typed.trim() !== "" ? readText(typed) : isNeeded ? "It can’t be left open." : undefined;
   const [text, setText] = useState(value === undefined ? "" : written(value));
-  const is = text.trim() === "" ? undefined : read(text);
+  const is = read(text);
   useWhenChanged(value, (now) => now !== is && setText(now === undefined ? "" : written(now)));
   return (
     <TextField
@@ -266,7 +270,7 @@ export function AmountField({ label, value, written, read, onSet }: AmountProps)
       helperText={typeof is === "string" ? is : undefined}
       onChange={(e) => {
         setText(e.target.value);
-        const next = e.target.value.trim() === "" ? undefined : read(e.target.value);
+        const next = read(e.target.value);
         if (typeof next !== "string" && next !== value) onSet(next);
       }}
       slotProps={{ htmlInput: { inputMode: "decimal" } }}
@@ -335,7 +339,7 @@ function CartEditor({ rule, onSet }: EditorProps<CartRule>) {
 }
 
 /** An amount in the shop's currency, in minor units. */
-export function MoneyField(props: Pick<AmountProps, "label" | "value" | "onSet">) {
+export function MoneyField(props: Pick<AmountProps, "label" | "value" | "onSet" | "isNeeded">) {
   const { currency } = useStudio((s) => s.shop);
   const read = (text: string) => {
     const parsed = parseMoney(text, currency);
