@@ -23,6 +23,7 @@ function hasIn({ goods, pictures, documents, isOwn = false }: ShopAtHand, { to, 
     case "page":
     case "menu":
     case "shared":
+    case "offer":
       return entryOf(documents, id) !== undefined;
     case "film":
     case "document":

@@ -1,4 +1,5 @@
 import { freeze, walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import { saidToAll } from "./said-to-all";
 import { kindOf } from ".";
 
 // Parts that shoppers can close. What they closed is known by what it says: changed words are there again.
@@ -7,7 +8,7 @@ type Documents = Draft["documents"];
 
 /** What a part is known by once somebody has closed it; undefined where that can't be. */
 export const closedBy = ({ kind, props }: Pick<Part, "kind" | "props">): string | undefined =>
-  kindOf({ kind })?.definition.closes?.(props) ?? undefined;
+  kindOf({ kind })?.definition.closes?.(saidToAll(props)) ?? undefined;
 
 const inDocument = new WeakMap<PageDocument, ReadonlySet<string>>();
 

@@ -1,5 +1,6 @@
 import type { ComponentType } from "react";
 import type { z } from "zod";
+import type { OfferFact } from "~/core/live";
 import type { Migration } from "~/core/schema";
 import type { Json, LayoutSort, Part, StyleSheet } from "~/core/document";
 
@@ -64,6 +65,8 @@ type FieldShape =
   | { readonly type: "collection"; readonly key: string; readonly label: string; readonly none: string }
   /** One of the shop's journals; null: that of the page, or the first. */
   | { readonly type: "journal"; readonly key: string; readonly label: string; readonly none: string }
+  /** An offer; null: as `none` says. */
+  | { readonly type: "offer"; readonly key: string; readonly label: string; readonly none: string }
   /** One of the shop's menus. */
   | { readonly type: "menu"; readonly key: string; readonly label: string }
   | { readonly type: "yes"; readonly key: string; readonly label: string }
@@ -203,6 +206,10 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly changesAt?: (props: Props) => readonly string[];
   /** What one part of this kind is known by once a shopper has closed it; undefined where they can't. */
   readonly closes?: (props: Props) => string | undefined;
+  /** Facts that it says itself where they stand in its words without an offer: `{to-go}`. */
+  readonly says?: readonly OfferFact[];
+  /** What it shows depends on what lies in the cart. */
+  readonly byCart?: true;
   /** What it needs to be allowed on its page. */
   readonly permissions?: readonly Permission[];
   /** What one part of this kind needs to be allowed besides, by what it says. */

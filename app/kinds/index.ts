@@ -50,6 +50,7 @@ import { assurances } from "./assurances";
 import { collectionHead } from "./collection-head";
 import { collectionInside } from "./collection-inside";
 import { gallery } from "./gallery";
+import { goalMeter } from "./goal-meter";
 import { goesWithKind } from "./goes-with";
 import { goodsList } from "./goods-list";
 import { productBuy } from "./product-buy";
@@ -154,6 +155,7 @@ const LIST: readonly Kind[] = [
   markup,
   button,
   countdown,
+  goalMeter,
   product,
   quote,
   callOut,

@@ -14,6 +14,7 @@ import {
 } from "~/core/document";
 import { held, type Operation } from "~/core/operations";
 import type { Goods, Product } from "~/core/goods";
+import { isOfOffer, piecesOf, storedLive, type Live, type LiveOfOffer } from "~/core/live";
 import { offerOf } from "~/core/offers";
 import { nodesIn, type Rich, type RichMark, type RichNode } from "~/core/rich";
 import { linkOfOwn, NO_LINK, ownLink, type Link } from "~/core/schema";
@@ -26,7 +27,8 @@ import { kindOf, nameOf } from ".";
 
 /** A thing that a page can refer to. A file is a picture of the library that a link leads to; films and documents go by the name under which they are served. */
 export type Reference = {
-  readonly to: "picture" | "file" | "film" | "document" | "page" | "product" | "collection" | "menu" | "shared";
+  readonly to:
+    "picture" | "file" | "film" | "document" | "page" | "product" | "collection" | "menu" | "shared" | "offer";
   readonly id: string;
   /** It is asked for before something shows; nothing leads to it or shows it. */
   readonly isAsked?: true;
@@ -65,6 +67,22 @@ function mapped<T>(list: readonly T[], map: (each: T) => T | undefined): readonl
   return next.some((each, i) => each !== list[i]) ? next.filter((each) => each !== undefined) : list;
 }
 
+/** The offer that a fact is of; that of one that is gone stays named: what it said can't be known. */
+const mapFact = (live: LiveOfOffer, remap: Remap): LiveOfOffer => {
+  const offer = remap({ to: "offer", id: live.offer }) ?? live.offer;
+  return offer === live.offer ? live : { ...live, offer };
+};
+
+/** A text with the offers that its facts are of changed. */
+const mapFacts = (text: string, remap: Remap): string =>
+  text.includes("{")
+    ? piecesOf(text)
+        .map((piece) =>
+          typeof piece === "string" ? piece : storedLive(isOfOffer(piece) ? mapFact(piece, remap) : piece),
+        )
+        .join("")
+    : text;
+
 /** What stands in running text by itself: the picture or film that it is. */
 const SHOWN_IN_TEXT: ReadonlyMap<string, "picture" | "film"> = new Map([
   ["figure", "picture"],
@@ -78,6 +96,16 @@ function mapRich(node: RichNode, remap: Remap): RichNode | undefined {
     const id = String(node.attrs?.[shows]);
     const next = remap({ to: shows, id });
     return next === null ? undefined : next === id ? node : { ...node, attrs: { ...node.attrs, [shows]: next } };
+  }
+  if (node.type === "liveField") {
+    const live = node.attrs as unknown as Live;
+    if (!isOfOffer(live)) return node;
+    const next = mapFact(live, remap);
+    return next === live ? node : { ...node, attrs: { ...next } };
+  }
+  if (node.type === "text") {
+    const text = mapFacts(node.text ?? "", remap);
+    if (text !== node.text) return { ...node, text };
   }
   const mark = (each: RichMark): RichMark | undefined => {
     if (each.type !== "link") return each;
@@ -113,7 +141,11 @@ function mapValue(field: Field, value: Json | undefined, remap: Remap): Json | u
     case "film":
     case "product":
     case "collection":
+    case "offer":
       return typeof value === "string" ? remap({ to: field.type, id: value }) : value;
+    case "line":
+    case "text":
+      return typeof value === "string" ? mapFacts(value, remap) : value;
     case "journal":
       return typeof value === "string" ? remap({ to: "page", id: value }) : value;
     case "menu":
@@ -122,7 +154,9 @@ function mapValue(field: Field, value: Json | undefined, remap: Remap): Json | u
     case "link":
       return mapLink(value as unknown as Link, remap);
     case "rich":
-      return typeof value === "string" ? value : (mapRich(value as unknown as RichNode, remap) as unknown as Json);
+      return typeof value === "string"
+        ? mapFacts(value, remap)
+        : (mapRich(value as unknown as RichNode, remap) as unknown as Json);
     case "products":
       return mapIds(value, "product", remap);
     case "goods": {

@@ -33,7 +33,7 @@ export function leftBehind(before: Draft, after: Draft, chosen: ReadonlySet<stri
       if (parent !== null && isMissing(parent)) needed.set(parent, "beneath");
     }
     for (const { to, id } of referencesOf(document))
-      if ((to === "page" || to === "menu" || to === "shared") && isMissing(id) && !needed.has(id))
+      if ((to === "page" || to === "menu" || to === "shared" || to === "offer") && isMissing(id) && !needed.has(id))
         needed.set(id, to === "page" ? "leads" : "shows");
     for (const [needs, how] of needed)
       // A page that shoppers can't reach anyway is not missed.

@@ -2,7 +2,18 @@ export { renderPage, type Broken, type RenderedPage, type Scripts } from "./docu
 export { renderCards } from "./cards";
 export { renderLetter, type LetterGiven, type WrittenLetter } from "./letter";
 export { postSummary, readingTime } from "./posts";
-export { codeOn, darkSetsOf, envOf, partsByKind, siteWords, wayOf, type ShopContent } from "./shop";
+export {
+  codeOn,
+  darkSetsOf,
+  envOf,
+  liveFacts,
+  liveIn,
+  partsByKind,
+  siteWords,
+  wayOf,
+  withFacts,
+  type ShopContent,
+} from "./shop";
 export {
   DESCRIPTION_LENGTH,
   fillPattern,

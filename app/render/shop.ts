@@ -1,6 +1,6 @@
 import { collectionAddress, openPages, productAddress, siteOf } from "~/core/addresses";
 import type { CodeFacts } from "~/core/code";
-import { askedIn, draftOn } from "~/core/conditions";
+import { askedIn, draftOn, type Asked } from "~/core/conditions";
 import {
   entryOf,
   menusOf,
@@ -13,11 +13,13 @@ import {
 } from "~/core/document";
 import { productWith, type Goods, type Product } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
-import { offersOf, price } from "~/core/offers";
+import { factOf, isOfOffer, storedLive, type Live } from "~/core/live";
+import { goalsOf, offersOf, price, type Goal, type Offer } from "~/core/offers";
 import { isLight, type Picture } from "~/core/pictures";
 import { clockOf, FIRST_VISIT, type Situation } from "~/core/situation";
 import { readerOf, solveLook } from "~/core/theme";
 import { closedHere, withoutClosed } from "~/kinds/closing";
+import { withLive } from "~/kinds/live";
 import { outlineOf } from "~/kinds/outline";
 import type { OutlineEntry } from "~/kinds/outline-places";
 import { unreadable } from "~/kinds/readable";
@@ -48,15 +50,70 @@ export type ShopContent = {
   readonly situation?: Situation;
 };
 
+type Told = Omit<ShopContent, "draft" | "pictures" | "sent">;
+
+/** What conditions and goals are asked with; without a situation, as at the shop's day. */
+const askedOf = ({ situation, goods }: Told): Asked =>
+  situation ? askedIn(situation, goods) : { clock: `${goods.asOf.day}T00:00`, goods };
+
+/** Words for how much is still to go. */
+export const toGoWords = ({ by, toGo }: Pick<Goal, "by" | "toGo">, money: KindEnv["money"], locale: string): string =>
+  by === "worth" ? money(toGo) : new Intl.NumberFormat(locale).format(toGo);
+
+/** What facts in words say in a shop: its own, those of its offers, and how far a cart is from them. */
+export function liveFacts(documents: Documents, look: Look, told: Told): (live: Live) => string | undefined {
+  const { currency, locale, moneyFormat, goods } = told;
+  const money = (amount: number) => formatMoney(amount, currency, moneyFormat);
+  const offers = new Map(offersOf(documents).map((offer) => [offer.id, offer]));
+  let goals: readonly Goal[] | undefined;
+  return (live) => {
+    if (!isOfOffer(live)) return shopFacts(look, goods, currency)[live.field];
+    const offer = offers.get(live.offer);
+    if (!offer) return undefined;
+    if (live.field !== "to-go") return factOf(offer, live.field, { locale, money });
+    goals ??= goalsOf({ offers: [...offers.values()], goods, asked: askedOf(told) });
+    const goal = goals.find((each) => each.offer === offer);
+    // Once it is reached, nothing is to go: words that say how much have had their time.
+    return goal && goal.toGo > 0 ? toGoWords(goal, money, locale) : undefined;
+  };
+}
+
+const shopFacts = ({ identity }: Look, goods: Goods, currency: string): KindEnv["facts"] => ({
+  shop: identity.name,
+  tagline: identity.tagline,
+  goods: String(goods.products.length),
+  currency,
+});
+
+/**
+ * A draft with the facts in its words put in for whoever looks. `editing`: as panes show it in which words can be written, with those that are
+ * being written; absent: as shoppers see it.
+ */
+export const liveIn = (draft: Draft, told: Told, editing?: NonNullable<KindEnv["studio"]>["editing"]): Draft =>
+  withLive(draft, {
+    say: liveFacts(draft.documents, draft.look, told),
+    ...(editing === undefined ? {} : { studio: { editing, offers: offersOf(draft.documents) } }),
+  });
+
+/** What pages are drawn from, with the facts in its words that are the same for everybody. */
+export function withFacts(content: ShopContent): ShopContent {
+  const say = liveFacts(content.draft.documents, content.draft.look, content);
+  const filling = { say: (live: Live) => (live.field === "to-go" ? storedLive(live) : say(live)) };
+  return { ...content, draft: withLive(content.draft, filling) };
+}
+
 /** What a page is drawn from, with the parts that show on it, and to whoever looks. */
 export function inSituation(target: Target, content: ShopContent): ShopContent {
   const { draft, goods, situation } = content;
-  if (!situation) return content;
+  const filled = (of: Draft, told: Told): Draft =>
+    withLive(of, { say: liveFacts(of.documents, of.look, told), isPersonal: true });
+  if (!situation) return { ...content, draft: filled(draft, content) };
   const page = pageShownOf(target, draft.documents);
   const own = ownDocuments(target, draft.documents, goods);
   const known = { ...situation, page, person: situation.person ?? FIRST_VISIT };
   const asIs = draftOn(draft, askedIn(known, goods), own);
-  return { ...content, draft: withoutClosed(asIs, closedHere(asIs.documents, situation.closed ?? [])) };
+  const open = withoutClosed(asIs, closedHere(asIs.documents, situation.closed ?? []));
+  return { ...content, draft: filled(open, { ...content, situation: known }) };
 }
 
 /** Ids of the parts that a page shows, by kind, in reading order. */
@@ -109,10 +166,19 @@ function saidOf(page: PageDocument): string {
   return words;
 }
 
+const saidOfOffers = new WeakMap<Offer, string>();
+
+/** What an offer says, as one text. */
+function offerWords(offer: Offer): string {
+  let words = saidOfOffers.get(offer);
+  if (words === undefined) saidOfOffers.set(offer, (words = JSON.stringify(offer)));
+  return words;
+}
+
 const saidOfSites = new WeakMap<Documents, string>();
 
 /**
- * Everything that views ask of the documents besides their own: which pages there are, where, and what is in the menus. One text that is
+ * Everything that views ask of the documents besides their own: which pages there are, where, what is in the menus, and what is offered. One text that is
  * the same while none of it changes, so that a letter typed somewhere draws nothing anew that does not show it.
  */
 export function siteWords(documents: Documents): string {
@@ -121,6 +187,7 @@ export function siteWords(documents: Documents): string {
     words = JSON.stringify([
       siteOf(documents).pages.map(({ document, address }) => [address, saidOf(document)]),
       menusOf(documents).map(({ id, root }) => [id, root.slots]),
+      offersOf(documents).map(offerWords),
     ]);
     saidOfSites.set(documents, words);
   }
@@ -221,6 +288,7 @@ export function envOf(
   const here = shown?.page === "post" ? shown.id : page?.id;
   let byKind: ReadonlyMap<string, readonly string[]> | undefined;
   let outline: readonly OutlineEntry[] | undefined;
+  let goals: readonly Goal[] | undefined;
   const money = (amount: number) => formatMoney(amount, content.currency, content.moneyFormat);
   return {
     field: fieldsOf({ documents, page: here, shown, locale: content.locale, money }),
@@ -250,17 +318,12 @@ export function envOf(
       compareAt: read.isOn("goods.compareAt"),
       rating: read.isOn("goods.rating"),
     },
-    facts: {
-      shop: look.identity.name,
-      tagline: look.identity.tagline,
-      goods: String(content.goods.products.length),
-      currency: content.currency,
-    },
+    facts: shopFacts(look, content.goods, content.currency),
+    live: liveFacts(documents, look, content),
+    goals: () => (goals ??= goalsOf({ offers: offersOf(documents), goods: content.goods, asked: askedOf(content) })),
     money,
     bill: (lines, codes = []) => {
-      const { goods, situation } = content;
-      const asked = situation ? askedIn(situation, goods) : { clock: `${goods.asOf.day}T00:00`, goods };
-      return price({ lines, offers: offersOf(documents), codes, goods, asked });
+      return price({ lines, offers: offersOf(documents), codes, goods: content.goods, asked: askedOf(content) });
     },
     darkSets: darkSetsOf(look),
     digits: currencyDigits(content.currency) ?? 2,

@@ -40,8 +40,30 @@ export function sendsInPlace(form: HTMLFormElement | null): void {
   });
 }
 
-/** How much is in the cart, beside the header's sign. */
+/** What on the page depends on the cart, as a meter of what is still to go, is drawn anew by the server and moved to where it is now. */
+async function drawByCart(): Promise<void> {
+  const parts = all<HTMLElement>("[data-by-cart]");
+  if (parts.length === 0) return;
+  const answer = await fetch(location.href).catch(() => undefined);
+  if (!answer?.ok) return;
+  const page = new DOMParser().parseFromString(await answer.text(), "text/html");
+  for (const part of parts) {
+    const now = page.getElementById(part.id);
+    const was = one<HTMLProgressElement>("progress", part)?.value;
+    part.replaceChildren(...(now?.childNodes ?? []));
+    const bar = one<HTMLProgressElement>("progress", part);
+    if (!bar || was === undefined) continue;
+    const { value } = bar;
+    // From where it was, or there would be nothing that moves.
+    bar.value = was;
+    bar.getBoundingClientRect();
+    bar.value = value;
+  }
+}
+
+/** How much is in the cart, beside the header's sign, and whatever else says so. */
 export function showCount(count: number): void {
+  void drawByCart();
   for (const badge of all(".cart-n")) {
     badge.textContent = count ? String(count) : "";
     badge.hidden = count === 0;

@@ -1,4 +1,4 @@
-import { freeze, walk, type Draft, type Json, type PageDocument, type Part } from "../document";
+import { freeze, remembered, walk, type Draft, type Json, type PageDocument, type Part } from "../document";
 import { momentIn } from "../situation";
 import { holds, nextChangeOf, type Asked } from "./holds";
 import { conditionsSchema, personalIn, type Condition, type Personal } from "./rules";
@@ -48,14 +48,12 @@ export function conditionalDocuments(documents: Documents): readonly WithParts[]
 /** What stands on no page but its own; an offer on none: whoever adds up a cart asks it. */
 const OF_THEIR_OWN: ReadonlySet<PageDocument["kind"]> = new Set(["page", "layout", "offer"]);
 
-/**
- * Those of them that stand on a page: its own documents, and what can stand on any. `own`: the page's documents, by id; undefined: on
- * whichever page.
- */
-const onPage = (documents: Documents, own: ReadonlySet<string> | undefined): readonly WithParts[] => {
-  const found = conditionalDocuments(documents);
-  return own ? found.filter(([{ id, kind }]) => !OF_THEIR_OWN.has(kind) || own.has(id)) : found;
-};
+/** Whether a document stands on a page: it is one of its own, or can stand on any. `own`: the page's documents, by id; undefined: on whichever page. */
+export const standsOn = ({ id, kind }: PageDocument, own: ReadonlySet<string> | undefined): boolean =>
+  own === undefined || !OF_THEIR_OWN.has(kind) || own.has(id);
+
+const onPage = (documents: Documents, own: ReadonlySet<string> | undefined): readonly WithParts[] =>
+  conditionalDocuments(documents).filter(([document]) => standsOn(document, own));
 
 const OUTCOMES = new Map([
   [true, "1"],
@@ -119,26 +117,6 @@ function partIn(part: Part, asked: Asked): Part {
     if (next.some((child, i) => child !== children[i])) slots = { ...slots, [slot]: next };
   }
   return slots === part.slots ? part : { ...part, slots };
-}
-
-/** Outcomes of one document, or of one draft, that are remembered: products of a layout may each have one of their own. */
-const MOST_OUTCOMES = 24;
-
-/** What was made for an outcome, the same object each time; of many, the oldest is forgotten. */
-function remembered<K extends object, V extends object>(
-  all: WeakMap<K, Map<string, V>>,
-  of: K,
-  outcome: string,
-  make: () => V,
-): V {
-  let known = all.get(of);
-  if (!known) all.set(of, (known = new Map<string, V>()));
-  const found = known.get(outcome);
-  if (found !== undefined) return found;
-  if (known.size >= MOST_OUTCOMES) known.delete(known.keys().next().value!);
-  const made = make();
-  known.set(outcome, made);
-  return made;
 }
 
 const documentsIn = new WeakMap<PageDocument, Map<string, PageDocument>>();

@@ -40,6 +40,7 @@ export {
   partsOutcome,
   personalParts,
   showsIn,
+  standsOn,
   timedOutcome,
   type PersonalParts,
 } from "./draft-on";

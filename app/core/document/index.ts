@@ -31,3 +31,4 @@ export {
   WEEK,
 } from "./identity";
 export { markOf, withoutEnd, withoutEnds } from "./text";
+export { remembered } from "./remembered";

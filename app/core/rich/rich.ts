@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { TEXT_ROLES } from "../cascade";
 import { withoutEnd, sameJson, type Json } from "../document";
+import { LIVE_NAMES, OFFER_FACT_NAMES, type Live } from "../live/names";
 import { linkSchema, type Link } from "../schema/links";
 
 // Running text with a shape: paragraphs, heads, lists, tables, and letters that differ. Stored as a tree of plain JSON, in the
@@ -11,16 +12,6 @@ import { linkSchema, type Link } from "../schema/links";
 export const HIGHLIGHTS = ["brand", "accent", "new", "sale"] as const;
 export const RICH_SIZES = [-1, 1, 2, 3, 4] as const;
 export const ALIGNMENTS = ["start", "center", "end"] as const;
-/** Facts that running text can be filled with, and what the seller calls them. */
-export const LIVE_FIELDS = {
-  shop: "Shop name",
-  tagline: "Tagline",
-  goods: "Number of products",
-  currency: "Currency",
-} as const;
-export type LiveField = keyof typeof LIVE_FIELDS;
-const LIVE_NAMES = Object.keys(LIVE_FIELDS) as [LiveField, ...LiveField[]];
-
 /** Where a picture stands in running text: words flow around it at the start and the end; elsewhere it has its own line. */
 export const FIGURE_SIDES = ["start", "end", "middle"] as const;
 export const FIGURE_WIDTHS = ["third", "half", "whole"] as const;
@@ -87,7 +78,10 @@ const marks = z.array(mark).max(RICH_LIMITS.marks).optional();
 const align = z.enum(ALIGNMENTS).nullish();
 const span = z.number().int().min(1).max(RICH_LIMITS.span).optional();
 
-export const liveFieldSchema = z.strictObject({ field: z.enum(LIVE_NAMES) });
+export const liveFieldSchema: z.ZodType<Live> = z.union([
+  z.strictObject({ field: z.enum(LIVE_NAMES), offer: z.null().optional() }),
+  z.strictObject({ field: z.enum(OFFER_FACT_NAMES), offer: z.string().min(1).max(40) }),
+]);
 export const footnoteSchema = z.strictObject({ text: z.string().min(1).max(RICH_LIMITS.footnote) });
 const caption = z.string().max(RICH_LIMITS.caption).nullish();
 const width = z.enum(FIGURE_WIDTHS).nullish();

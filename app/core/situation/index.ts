@@ -28,6 +28,8 @@ export type InCart = {
   readonly worth: number;
   /** Ids. */
   readonly products: readonly string[];
+  /** What lies in it, by ids; absent where only the above is pretended. */
+  readonly lines?: readonly { readonly product: string; readonly variant: string | null; readonly count: number }[];
 };
 
 /** What is known of one shopper: with it, a page is drawn for them alone. */

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import type { ViewProps } from "../definition";
 import { Action, Count, SI_UNITS, Sign, useEnv, Words } from "../parts";
+import { saidToAll } from "../said-to-all";
 import { definition, type NoticeProps } from "./definition";
 
 const ARROWS = { back: "M15 5l-7 7 7 7", on: "M9 5l7 7-7 7", close: "M5 5l14 14M19 5L5 19" } as const;
@@ -40,7 +41,7 @@ export function View({ props }: ViewProps<NoticeProps>): ReactNode {
   if (messages.length === 0)
     return studio ? <p className="in studio-empty">Nothing is said here any more. Add a message, in Details.</p> : null;
   const all = messages.map(({ message, at }) => <Message key={at} message={message} at={at} />);
-  const closes = definition.closes!(props);
+  const closes = definition.closes!(saidToAll(props));
   const takesTurns = all.length > 1;
   if (!takesTurns && closes === undefined) return <div className="in">{all}</div>;
   return (

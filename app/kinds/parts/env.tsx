@@ -11,8 +11,9 @@ import {
   type Variant,
 } from "~/core/goods";
 import { sourceOf, type DrawnTone, type Picture, type PictureView, type ScrimTone } from "~/core/pictures";
-import type { Line, Priced } from "~/core/offers";
-import type { LiveField, Rich } from "~/core/rich";
+import type { Live, LiveField } from "~/core/live";
+import type { Goal, Line, Priced } from "~/core/offers";
+import type { Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress, type SitePage } from "~/core/addresses";
 import type { JournalPart } from "~/core/journal";
@@ -149,6 +150,10 @@ export type KindEnv = {
   readonly toast: string;
   /** Facts that running text can be filled with. */
   readonly facts: Readonly<Record<LiveField, string>>;
+  /** What a fact in words says; undefined where it can't be said. */
+  readonly live: (live: Live) => string | undefined;
+  /** How far the cart of whoever looks is from the offers that come by themselves, the smallest goal first. */
+  readonly goals: () => readonly Goal[];
 };
 export type RichEditorProps = { readonly node: string; readonly at: string; readonly value: Rich };
 

@@ -5,11 +5,11 @@ import {
   nodesIn,
   treeOf,
   type Letters,
-  type LiveField,
   type Rich as RichValue,
   type RichMark,
   type RichNode,
 } from "~/core/rich";
+import type { Live } from "~/core/live";
 import { CONTENTS, headingPlace } from "../outline-places";
 import { useEnv, useNodeId, type KindEnv } from "./env";
 import { Pic } from "./pic";
@@ -131,7 +131,7 @@ function drawn(
     case "hardBreak":
       return <br key={key} />;
     case "liveField": {
-      const fact = env.facts[node.attrs?.field as LiveField] ?? "";
+      const fact = env.live(node.attrs as unknown as Live) ?? "";
       return withKey(marked(fact, node.marks ?? [], env), key);
     }
     case "footnote": {

@@ -142,7 +142,7 @@ function Offers({ priced, offers, codes }: OffersProps): ReactNode {
   if (taken.length === 0 && idle.length === 0 && goals.length === 0 && !asksForCode) return null;
   const takeOut = (offer: Offer | undefined) =>
     offer && offer.code !== "" ? (
-      <form method="post" action="/cart/code">
+      <form className="cart-take" method="post" action="/cart/code">
         <input type="hidden" name="code" value={offer.code} />
         <button
           className="cart-drop"

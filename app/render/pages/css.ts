@@ -49,7 +49,7 @@ zest-cart[aria-busy=true] .cart-both{opacity:.6;transition:opacity .2s .15s}
 .cart-offers{display:grid;gap:var(--s3);align-content:start}
 .cart-offs{display:grid;gap:.5rem}
 .cart-offs li{display:flex;flex-wrap:wrap;gap:0 1rem;justify-content:space-between;align-items:baseline}
-.cart-offs form{flex-basis:100%}
+.cart-take{flex-basis:100%}
 .cart-goal{padding:.6rem .8rem;background:var(--raised);border-radius:calc(var(--card)/2)}
 .cart-why{display:block;color:var(--soft);font-size:var(--t-1)}
 .cart-drop{border:0;background:none;padding:0;min-height:1.75rem;color:var(--soft);font-size:var(--t-1);text-decoration:underline;text-underline-offset:.2em;cursor:pointer}

@@ -3,7 +3,7 @@ import { draftOn } from "~/core/conditions";
 import { draftAt } from "~/core/journal";
 import { clockIn, clockOf } from "~/core/situation";
 import { publishable } from "~/core/document";
-import type { ShopContent, Target } from "~/render";
+import { withFacts, type ShopContent, type Target } from "~/render";
 import { codeOrigin } from "../config/index.server";
 import { draftNow } from "../drafts/index.server";
 import { goodsOf, situationNow } from "../goods/index.server";
@@ -31,7 +31,7 @@ export async function contentFor(response: Response): Promise<ShopContent | unde
   ]);
   const situation = situationNow(shop);
   const clock = clockOf(situation);
-  return {
+  return withFacts({
     draft: draftOn(draftAt(publishable(draft), clock), { clock }),
     goods,
     pictures,
@@ -40,7 +40,7 @@ export async function contentFor(response: Response): Promise<ShopContent | unde
     moneyFormat: shop.moneyFormat,
     codeOrigin: codeOrigin(),
     situation,
-  };
+  });
 }
 
 /** A page of the draft, with a strip that says what it is. */

@@ -17,8 +17,10 @@ import {
   type Personal,
 } from "~/core/conditions";
 import { draftAt, nextPost, postsOut } from "~/core/journal";
+import { goalsOf, offersOf } from "~/core/offers";
 import { closedHere } from "~/kinds/closing";
 import { dependsOnDay } from "~/kinds/days";
+import { showsCart } from "~/kinds/live";
 import { momentsPassed } from "~/kinds/moments";
 import {
   movedTo,
@@ -26,6 +28,7 @@ import {
   pageShownOf,
   renderPage,
   targetAt,
+  withFacts,
   type Broken,
   type RenderedPage,
   type ShopContent,
@@ -109,7 +112,7 @@ export async function contentOf(
   const clock = clockOf(situation);
   const draft = draftOn(draftAt(published, clock), { clock });
   const [goods, pictures] = await Promise.all([goodsOf(shop, situation), picturesNow(shop)]);
-  return {
+  return withFacts({
     draft,
     goods,
     pictures,
@@ -118,7 +121,7 @@ export async function contentOf(
     moneyFormat: shop.moneyFormat,
     codeOrigin: codeOrigin(),
     situation,
-  };
+  });
 }
 
 /** Whether pages are set in this cut of a font. */
@@ -200,10 +203,13 @@ export async function pageAt(
   if (!everybodys) return undefined;
   const { target, status, path } = targetOf(url, everybodys);
   const documentsThere = everybodys.draft.documents;
-  const personal = personalParts(documentsThere, ownDocuments(target, documentsThere, everybodys.goods));
+  const own = ownDocuments(target, documentsThere, everybodys.goods);
+  const personal = personalParts(documentsThere, own);
+  const saysCart = showsCart(documentsThere, own);
+  const asks: ReadonlySet<Personal> = saysCart ? new Set([...personal.asks, "cart"]) : personal.asks;
   const closed = closedHere(documentsThere, situation.closed ?? []);
-  const isPersonal = personal.parts.length > 0 || closed.length > 0;
-  const person = personal.parts.length ? await whoAsks?.(everybodys, personal.asks) : undefined;
+  const isPersonal = asks.size > 0 || closed.length > 0;
+  const person = asks.size > 0 ? await whoAsks?.(everybodys, asks) : undefined;
   const content: ShopContent = person ? { ...everybodys, situation: { ...situation, person } } : everybodys;
   latest.set(shop.host, { content: { ...everybodys, situation: { ...situation, closed: [] } }, origin });
   const part = partOf(target);
@@ -226,12 +232,10 @@ export async function pageAt(
     nextTimed(documents, clock, situation.timeZone),
     (passed.next === undefined ? undefined : momentIn(passed.next, situation.timeZone)) ?? Infinity,
   );
-  const who = person
-    ? partsOutcome(
-        personal,
-        askedIn({ ...situation, page: pageShownOf(target, documentsThere), person }, content.goods),
-      )
-    : "";
+  const page = pageShownOf(target, documentsThere);
+  const asked = askedIn({ ...situation, page, ...(person ? { person } : {}) }, content.goods);
+  const who = person ? partsOutcome(personal, asked) : "";
+  const goals = saysCart ? goalsOf({ offers: offersOf(documentsThere), goods: content.goods, asked }) : [];
   const state = [
     shop.publicationId,
     shop.goodsVersion,
@@ -239,6 +243,7 @@ export async function pageAt(
     origin,
     outcome,
     who,
+    goals.map(({ offer, toGo }) => `${offer.id}=${toGo}`).join("."),
     closed.join("."),
   ].join(" ");
   const key = status === 404 ? `${state} ?` : `${state} ${path} ${part}`;

@@ -3,6 +3,7 @@ import { personalParts, type Personal } from "~/core/conditions";
 import { entryOf } from "~/core/document";
 import { priceOf } from "~/core/goods";
 import { FIRST_VISIT, type InCart, type Person, type Visitor } from "~/core/situation";
+import { showsCart } from "~/kinds/live";
 import type { ShopContent } from "~/render";
 import { cartOf } from "../carts/index.server";
 import { config } from "../config/index.server";
@@ -70,6 +71,7 @@ async function inCartOf(request: Request, response: Response, content: ShopConte
     count: lines.reduce((sum, line) => sum + line.count, 0),
     worth: lines.reduce((sum, { product, variant, count }) => sum + priceOf(product, variant) * count, 0),
     products: lines.map(({ product }) => product.id),
+    lines: lines.map(({ product, variant, count }) => ({ product: product.id, variant: variant?.id ?? null, count })),
   };
 }
 
@@ -112,7 +114,9 @@ export const closedFor = (request: Request): readonly string[] =>
 export async function contentForOne(request: Request, response: Response, content: ShopContent): Promise<ShopContent> {
   if (!content.situation) return content;
   const situation = { ...content.situation, closed: closedFor(request) };
-  const { asks } = personalParts(content.draft.documents);
+  const { documents } = content.draft;
+  const { asks: asked } = personalParts(documents);
+  const asks: ReadonlySet<Personal> = showsCart(documents) ? new Set([...asked, "cart"]) : asked;
   if (asks.size === 0) return { ...content, situation };
   noteLink(request.url, response, content);
   return { ...content, situation: { ...situation, person: await personOf(request, response, content, asks) } };

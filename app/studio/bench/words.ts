@@ -1,6 +1,9 @@
 import { locate, setProp } from "~/core/commands";
+import { fromTyped, isUnbound } from "~/core/live";
+import { offersOf } from "~/core/offers";
 import { readAt } from "~/core/operations";
 import { kindOf, nameOf } from "~/kinds";
+import { ownFacts } from "~/kinds/live";
 import type { StudioStore } from "../keeping";
 import { fieldAt, pathOf } from "../words";
 
@@ -24,8 +27,12 @@ export function writeWords(store: StudioStore, id: string, at: string, typed: st
   const clean = (field?.type === "line" ? inOneLine(typed) : typed).replace(/\u00a0/g, " ").replace(/\n$/, "");
   if (clean.length > most)
     state.say(`${field?.label ?? "This"} can have ${most} characters. The rest was left out.`, "problem");
-  const text = clean.slice(0, most);
-  if (readAt(node.props, path) === text) return;
+  const before = readAt(node.props, path);
+  const { text, why } = fromTyped(clean.slice(0, most), offersOf(state.draft.documents), ownFacts(node));
+  // It is said once, and not with each letter after it.
+  if (why !== undefined && !isUnbound(String(before)))
+    state.say(`${why} Until then, shoppers don’t see this part.`, "problem");
+  if (before === text) return;
   const problem = state.run(setProp(state.draft, id, path, text, `Words changed in ${nameOf(node)}`));
   if (problem) state.say(problem, "problem");
 }

@@ -11,15 +11,18 @@ import {
 import { memo, useCallback, useEffect, useRef, useState } from "react";
 import { menusOf, type Json } from "~/core/document";
 import { journalsOf } from "~/core/journal";
+import { offersOf } from "~/core/offers";
 import { readAt } from "~/core/operations";
 import { sourceOf } from "~/core/pictures";
 import { plainOf, type Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { nameOf, type Field } from "~/kinds";
+import { ownFacts } from "~/kinds/live";
 import { Sign, SIGNS } from "~/kinds/parts";
 import { useEditWords } from "../bench";
 import { useStudio } from "../keeping";
 import { LinkField } from "../links";
+import { LiveTextField } from "../live";
 import { MenuEditor } from "../menus";
 import { PicturePicker } from "../pictures";
 import { INK, useWhenChanged } from "../ui";
@@ -37,27 +40,20 @@ import { WhenField } from "./when-field";
 
 /** Text that is kept as it is typed. What may not be kept stays in the field, with the reason beside it. */
 function WordsField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "line" | "text" }> }) {
-  const value = String(readAt(node.props, path) ?? "");
   const set = useSet(node, path, `Words changed in ${nameOf(node)}`);
-  const [refused, setRefused] = useState<{ typed: string; why: string } | null>(null);
-  useWhenChanged(value, () => setRefused(null));
-  useWhenChanged(node.id, () => setRefused(null));
-  const near = value.length > field.most * 0.8;
   return (
-    <TextField
+    <LiveTextField
+      // What was refused of one part is not written into another.
+      key={node.id}
       label={field.label}
-      value={refused?.typed ?? value}
+      value={String(readAt(node.props, path) ?? "")}
+      most={field.most}
+      hint={field.hint}
+      own={ownFacts(node)}
       multiline={field.type === "text"}
       minRows={field.type === "text" ? 2 : undefined}
       maxRows={9}
-      error={refused !== null}
-      helperText={refused?.why ?? (near ? `${value.length} of ${field.most} characters` : field.hint)}
-      slotProps={{ htmlInput: { maxLength: field.most } }}
-      onChange={(event) => {
-        const typed = event.target.value;
-        const why = set(typed);
-        if (why) setRefused({ typed, why });
-      }}
+      onSet={set}
     />
   );
 }
@@ -173,6 +169,31 @@ function JournalField({ node, field, path }: FieldProps & { field: Extract<Field
       {journals.map(({ document }) => (
         <MenuItem key={document.id} value={document.id}>
           {document.title}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** Which offer something is about. */
+function OfferField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "offer" }> }) {
+  const offers = offersOf(useStudio((s) => s.draft.documents));
+  const value = readAt(node.props, path) as string | null;
+  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
+  const isGone = value !== null && !offers.some(({ id }) => id === value);
+  return (
+    <TextField
+      select
+      label={field.label}
+      value={isGone ? "" : (value ?? "-")}
+      error={isGone}
+      helperText={isGone ? "This offer is gone. Choose another." : undefined}
+      onChange={(e) => set(e.target.value === "-" ? null : e.target.value)}
+    >
+      <MenuItem value="-">{field.none}</MenuItem>
+      {offers.map(({ id, name }) => (
+        <MenuItem key={id} value={id}>
+          {name}
         </MenuItem>
       ))}
     </TextField>
@@ -389,6 +410,8 @@ export const FieldControl = memo(function FieldControl({ node, field, path }: Fi
       return <CollectionField node={node} field={field} path={path} />;
     case "journal":
       return <JournalField node={node} field={field} path={path} />;
+    case "offer":
+      return <OfferField node={node} field={field} path={path} />;
     case "menu":
       return <MenuField node={node} field={field} path={path} />;
     case "film":

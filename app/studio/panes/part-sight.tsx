@@ -2,6 +2,7 @@ import { Box } from "@mui/material";
 import { useMemo, useRef } from "react";
 import type { Draft, Part } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
+import { withLive } from "~/kinds/live";
 import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section, siteWords } from "~/render";
 import { themeById } from "~/themes";
@@ -52,6 +53,12 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
     // oxlint-disable-next-line react/exhaustive-deps
     [goods, pictures, currency, locale, moneyFormat, look, pages],
   );
+  // Facts in its words are shown with what they say.
+  const [seen = node] = useMemo(
+    () =>
+      withLive(alone, { say: env.live, studio: { editing: null, offers: [] } }).documents.one?.root.slots.main ?? [],
+    [alone, env],
+  );
   return (
     <ShopFrame
       inert
@@ -63,7 +70,7 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
       extra="body{overflow:hidden}"
     >
       <EnvProvider value={env}>
-        <Section node={node} theme={themeById(look.theme)} look={look} first />
+        <Section node={seen} theme={themeById(look.theme)} look={look} first />
       </EnvProvider>
     </ShopFrame>
   );

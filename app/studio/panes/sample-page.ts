@@ -1,3 +1,4 @@
+import type { Goal } from "~/core/offers";
 import type { JournalPosts, KindEnv, PostEntry } from "~/kinds/parts";
 
 // What a part shows that is drawn alone, in miniature, where it would show something of the page around it.
@@ -35,7 +36,27 @@ const JOURNAL: JournalPosts = {
   slice: (from, to) => POSTS.slice(from, to),
 };
 
-/** The same shop with a page around the part: headings, and posts where it has none. */
+/** With a goal of 60 and 26 in the cart. */
+const SAMPLE_GOAL: Goal = {
+  offer: {
+    id: "sample",
+    name: "Free delivery",
+    gives: { sort: "delivery", off: 10_000, amount: null },
+    goods: { products: [], collections: [] },
+    code: "",
+    fromWorth: 60_00,
+    fromCount: 0,
+    withGoods: true,
+    withRest: true,
+    isOff: false,
+    conditions: [],
+  },
+  by: "worth",
+  goal: 60_00,
+  toGo: 34_00,
+};
+
+/** The same shop with a page around the part: headings, and posts and a goal where it has none. */
 export const aroundSample = (env: KindEnv): KindEnv => ({
   ...env,
   still: true,
@@ -45,5 +66,6 @@ export const aroundSample = (env: KindEnv): KindEnv => ({
     return own?.pages.length ? own : JOURNAL;
   },
   post: () => env.post() ?? { post: POSTS[1]!, earlier: POSTS[2], later: POSTS[0] },
+  goals: () => (env.goals().length ? env.goals() : [SAMPLE_GOAL]),
   postGoods: () => env.goods.products.slice(0, 4),
 });

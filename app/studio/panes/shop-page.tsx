@@ -17,6 +17,7 @@ import {
   envOf,
   frameOf,
   GOODS_SETTINGS,
+  liveIn,
   nodeCss,
   ownDocuments,
   Page,
@@ -148,7 +149,9 @@ export function ShopPage({ draft, ...rest }: ShopPageProps) {
   // At another time, posts that have not come out by then are not there.
   const then = isTurned ? draftAt(draft, asked.clock) : draft;
   const own = ownDocuments(rest.target, draft.documents, rest.dressing.goods);
-  return <StillPage look={look} documents={draftOn(then, asked, own).documents} situation={situation} {...rest} />;
+  const told = { ...rest.dressing, situation: { ...situation, ...(asked.page ? { page: asked.page } : {}) } };
+  const { documents } = liveIn(draftOn(then, asked, own), told, rest.studio?.editing);
+  return <StillPage look={look} documents={documents} situation={situation} {...rest} />;
 }
 
 /** As many sections as the tallest pane shows at first. */

@@ -46,7 +46,7 @@ type Problem = {
 };
 
 function problemOf(each: LostLink, { documents }: Draft): Problem {
-  const { document, part, why, isAsked } = each;
+  const { document, part, why, isAsked, isSaid = false } = each;
   if (document.kind === "offer")
     return { weight: "stuck", page: document.id, says: `The offer “${document.title}” is about ${why}` };
   // An item of a menu that leads nowhere is left out by itself.
@@ -55,7 +55,7 @@ function problemOf(each: LostLink, { documents }: Draft): Problem {
     weight: isItem ? "better" : "stuck",
     page: pageShowing(documents, document),
     node: part.id,
-    says: `${placeWords(each)} ${isAsked ? "shows only with" : isItem ? "is left out: it leads to" : "leads to"} ${why}`,
+    says: `${placeWords(each)} ${isAsked ? "shows only with" : isSaid ? "speaks of" : isItem ? "is left out: it leads to" : "leads to"} ${why}`,
   };
 }
 

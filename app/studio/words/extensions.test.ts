@@ -10,7 +10,12 @@ const editorWith = (content: JSONContent | string) =>
   new Editor({
     extensions: extensionsFor({
       picture: () => undefined,
-      facts: { shop: "Larkspindle", tagline: "", goods: "3", currency: "EUR" },
+      live: () => ({
+        say: ({ field }) => (field === "percent" ? "15%" : "Larkspindle"),
+        nameOf: ({ field }) => field,
+        meant: (typed) => (typed === "{percent}" ? { field: "percent", offer: "k2" } : undefined),
+      }),
+      onProblem: () => undefined,
       most: 6000,
       onFull: () => undefined,
       keys: {},
@@ -51,7 +56,7 @@ describe("what is copied from one text into another", () => {
                 text("See ", { type: "letters", attrs: { ink: "sale", back: "new" } }),
                 text("the Skua", { type: "link", attrs: { link: { to: "product", id: "skua" } } }),
                 { type: "footnote", attrs: { text: 'From "18" <knots>' } },
-                { type: "liveField", attrs: { field: "shop" } },
+                { type: "liveField", attrs: { field: "percent", offer: "k2" } },
               ],
             },
           ],

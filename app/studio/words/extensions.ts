@@ -1,4 +1,4 @@
-import { Extension, Mark, mergeAttributes, Node, type AnyExtension } from "@tiptap/core";
+import { Extension, InputRule, Mark, mergeAttributes, Node, type AnyExtension } from "@tiptap/core";
 import Heading from "@tiptap/extension-heading";
 import { TableKit } from "@tiptap/extension-table";
 import { Plugin } from "@tiptap/pm/state";
@@ -12,11 +12,10 @@ import {
   filmSchema,
   footnoteSchema,
   lettersSchema,
-  LIVE_FIELDS,
   liveFieldSchema,
   type Letters,
-  type LiveField,
 } from "~/core/rich";
+import type { Live } from "~/core/live";
 import { linkSchema, NO_LINK, type Link } from "~/core/schema";
 import { alignClass, calloutClass, figureClass, headingClass, lettersClass, RICH_CLASSES } from "~/kinds/parts";
 import { cleanPasted, FOOTNOTE, OWN_WORDS } from "./clean-paste";
@@ -91,13 +90,24 @@ const LinkMark = Mark.create({
   renderHTML: ({ mark }) => ["a", { class: RICH_CLASSES.link, ...written(OWN_WORDS.link, mark.attrs.link) }, 0],
 });
 
-const liveField = (facts: Readonly<Record<LiveField, string>>) =>
+/** Facts in a text: what each says, what it is called, and what is meant by one that is typed in braces. */
+export type LiveWords = {
+  readonly say: (live: Live) => string | undefined;
+  readonly nameOf: (live: Live) => string;
+  /** Undefined where it means none; a text where it is not clear what is meant. */
+  readonly meant: (typed: string) => Live | string | undefined;
+};
+
+const liveField = (words: () => LiveWords, onProblem: (why: string) => void) =>
   Node.create({
     name: "liveField",
     group: "inline",
     inline: true,
     atom: true,
-    addAttributes: () => ({ field: { default: "shop", rendered: false } }),
+    addAttributes: () => ({
+      field: { default: "shop", rendered: false },
+      offer: { default: null, rendered: false },
+    }),
     parseHTML: () => [
       {
         tag: `[${OWN_WORDS.liveField}]`,
@@ -105,11 +115,29 @@ const liveField = (facts: Readonly<Record<LiveField, string>>) =>
       },
     ],
     renderHTML: ({ node }) => {
-      const field = node.attrs.field as LiveField;
-      const said = written(OWN_WORDS.liveField, { field });
-      return ["span", { class: "live-field", title: LIVE_FIELDS[field], ...said }, facts[field] || LIVE_FIELDS[field]];
+      const live = node.attrs as Live;
+      const { say, nameOf } = words();
+      const attributes = { class: "live-field", title: nameOf(live), ...written(OWN_WORDS.liveField, live) };
+      return ["span", attributes, say(live) ?? `{${live.field}}`];
     },
-    renderText: ({ node }) => facts[node.attrs.field as LiveField],
+    renderText: ({ node }) => words().say(node.attrs as Live) ?? "",
+    addInputRules() {
+      return [
+        new InputRule({
+          find: /\{[^{}]{2,120}\}$/,
+          handler: ({ match, range, chain }) => {
+            const live = words().meant(match[0]);
+            if (live === undefined) return null;
+            if (typeof live === "string") {
+              onProblem(live);
+              return null;
+            }
+            chain().deleteRange(range).insertContent({ type: this.name, attrs: live }).run();
+            return undefined;
+          },
+        }),
+      ];
+    },
   });
 
 const Footnote = Node.create({
@@ -240,14 +268,16 @@ const limit = (most: number, onFull: () => void) =>
 type Given = {
   /** A picture of the library. */
   readonly picture: (id: string) => Picture | undefined;
-  readonly facts: Readonly<Record<LiveField, string>>;
+  /** As of now: offers change while a text is open. */
+  readonly live: () => LiveWords;
+  readonly onProblem: (why: string) => void;
   readonly most: number;
   readonly onFull: () => void;
   readonly keys: Readonly<Record<string, () => boolean>>;
 };
 
 /** Everything that the editor of running text is made of. */
-export const extensionsFor = ({ picture, facts, most, onFull, keys }: Given): AnyExtension[] => [
+export const extensionsFor = ({ picture, live, onProblem, most, onFull, keys }: Given): AnyExtension[] => [
   StarterKit.configure({
     code: false,
     codeBlock: false,
@@ -265,7 +295,7 @@ export const extensionsFor = ({ picture, facts, most, onFull, keys }: Given): An
   TableKit.configure({ table: { resizable: false, HTMLAttributes: { class: RICH_CLASSES.table } } }),
   LettersMark,
   LinkMark,
-  liveField(facts),
+  liveField(live, onProblem),
   Footnote,
   Callout,
   figure(picture),

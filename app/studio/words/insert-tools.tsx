@@ -16,9 +16,10 @@ import {
   type LucideIcon,
 } from "lucide-react";
 import { useState } from "react";
-import { LIVE_FIELDS, RICH_LIMITS, type FIGURE_SIDES, type FIGURE_WIDTHS, type LiveField } from "~/core/rich";
+import { RICH_LIMITS, type FIGURE_SIDES, type FIGURE_WIDTHS } from "~/core/rich";
 import { useStudio, useStudioStore } from "../keeping";
 import { FileList, PicturePicker } from "../pictures";
+import { groupsOf, LiveItems, useLive } from "../live";
 import { useEditorFact, useWordsStore } from "./editing";
 import { Chooser, Tool } from "./tools";
 
@@ -286,8 +287,7 @@ function FootnoteTool({ editor }: { editor: Editor }) {
 export function InsertTools({ editor }: { editor: Editor }) {
   const asStep = useAsStep();
   const inTable = useEditorFact(editor, (e) => e.isActive("table"));
-  const facts = useStudio((s) => s.draft.look.identity);
-  const told = (field: LiveField) => (field === "shop" ? facts.name : field === "tagline" ? facts.tagline : "");
+  const live = useLive();
   const table: readonly (readonly [string, () => void])[] = inTable
     ? [
         ["Row below", () => editor.chain().focus().addRowAfter().run()],
@@ -310,22 +310,13 @@ export function InsertTools({ editor }: { editor: Editor }) {
     <>
       <Chooser label="Live field" icon={Braces}>
         {(close) =>
-          (Object.keys(LIVE_FIELDS) as LiveField[]).map((field) => (
-            <MenuItem
-              key={field}
-              onClick={() => {
-                close();
-                asStep(() => editor.chain().focus().insertContent({ type: "liveField", attrs: { field } }).run());
-              }}
-            >
-              {LIVE_FIELDS[field]}
-              {told(field) ? (
-                <Typography variant="caption" color="text.secondary" sx={{ ml: 1 }}>
-                  {told(field)}
-                </Typography>
-              ) : null}
-            </MenuItem>
-          ))
+          LiveItems({
+            groups: groupsOf(live),
+            onChoose: (attrs) => {
+              close();
+              asStep(() => editor.chain().focus().insertContent({ type: "liveField", attrs }).run());
+            },
+          })
         }
       </Chooser>
       <Chooser label="Table" icon={Table} on={inTable}>

@@ -3,7 +3,7 @@ import { Editor, type JSONContent } from "@tiptap/core";
 import { useEffect, useEffectEvent, useRef, useState } from "react";
 import { sameJson } from "~/core/document";
 import { plainOf, treeOf, type Rich } from "~/core/rich";
-import { useStudio } from "../keeping";
+import { useLive } from "../live";
 import { INK } from "../ui";
 import { createWordsStore, WordsProvider } from "./editing";
 import { extensionsFor } from "./extensions";
@@ -20,9 +20,11 @@ type RichBoxProps = {
 
 /** Running text in a form: the same editor and tools as in a pane, in a box of its own. */
 export default function RichBox({ label, value, most, onChange, problem }: RichBoxProps) {
-  const identity = useStudio((s) => s.draft.look.identity);
-  const { currency } = useStudio((s) => s.shop);
-  const goods = useStudio((s) => s.goods.products.length);
+  const live = useLive();
+  const facts = useRef(live);
+  useEffect(() => {
+    facts.current = live;
+  });
   const [words] = useState(createWordsStore);
   const [isOpen, setOpen] = useState(false);
   const [cut, setCut] = useState("");
@@ -39,7 +41,8 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
       injectCSS: false,
       extensions: extensionsFor({
         picture: () => undefined,
-        facts: { shop: identity.name, tagline: identity.tagline, goods: String(goods), currency },
+        live: () => facts.current,
+        onProblem: setCut,
         most,
         onFull: () => undefined,
         keys: {},

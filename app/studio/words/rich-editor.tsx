@@ -7,6 +7,7 @@ import { plainOf, treeOf, type Rich } from "~/core/rich";
 import { kindOf, nameOf } from "~/kinds";
 import { useEnv, type RichEditorProps } from "~/kinds/parts";
 import { useStudioStore } from "../keeping";
+import { useLive } from "../live";
 import { useWordsStore } from "./editing";
 import { extensionsFor } from "./extensions";
 import { fittedText } from "./fitted";
@@ -16,15 +17,18 @@ import { fieldAt, pathOf } from "./path";
 export function RichEditor({ node, at, value }: RichEditorProps) {
   const store = useStudioStore();
   const words = useWordsStore();
-  const { facts, picture } = useEnv();
+  const { picture } = useEnv();
+  const live = useLive();
   const holder = useRef<HTMLDivElement>(null);
   const written = useRef<Rich>(value);
   const open = useRef<Editor | null>(null);
   const first = useRef(value);
   // Pictures that are uploaded meanwhile are found as well.
   const find = useRef(picture);
+  const facts = useRef(live);
   useEffect(() => {
     find.current = picture;
+    facts.current = live;
   });
 
   useEffect(() => {
@@ -49,7 +53,8 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
       injectCSS: false,
       extensions: extensionsFor({
         picture: (id) => find.current(id),
-        facts,
+        live: () => facts.current,
+        onProblem: (why) => say(why, "problem"),
         most,
         onFull: () => say(`There is room for ${most} characters here.`, "problem"),
         // The whole session has one list of steps; words are part of it.
