@@ -74,7 +74,10 @@ export const kept = (page: Page) =>
   expect(page.getByRole("status").filter({ hasText: /^Saved \d\d:\d\d/ })).toBeVisible();
 
 /** Goes to an area by its name in the top bar. */
-export async function area(page: Page, name: "Brand" | "Pages" | "Goods" | "Pictures" | "Mail"): Promise<void> {
+export async function area(
+  page: Page,
+  name: "Brand" | "Pages" | "Goods" | "Offers" | "Pictures" | "Mail",
+): Promise<void> {
   const link = page.getByRole("navigation", { name: "Areas" }).getByRole("link", { name });
   await link.click();
   // Until then the panes are those of the area that is left.

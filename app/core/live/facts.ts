@@ -1,5 +1,5 @@
 import type { DateRule } from "../conditions";
-import type { Offer } from "../offers";
+import { isGoal, type Offer } from "../offers";
 import type { OfferFact } from "./names";
 
 /** How a shop writes numbers, days and money: as its shoppers read them. */
@@ -89,4 +89,4 @@ const PLAIN: Writing = { locale: "en-GB", money: String };
 
 /** Whether an offer has such a fact. */
 export const saysFact = (offer: Offer, fact: OfferFact): boolean =>
-  fact === "to-go" ? offer.fromWorth > 0 || offer.fromCount > 1 : factOf(offer, fact, PLAIN) !== undefined;
+  fact === "to-go" ? isGoal(offer) : factOf(offer, fact, PLAIN) !== undefined;

@@ -122,6 +122,12 @@ describe("facts in words", () => {
     },
   );
 
+  it("is not to be read while a fact is begun", () => {
+    for (const text of ["a {percent", "a {percent of Aut", "{ends of {code:k2}"])
+      expect(isUnbound(text), text).toBe(true);
+    for (const text of ["a {perc", "{percent:k2} {", "{nameless"]) expect(isUnbound(text), text).toBe(false);
+  });
+
   it("takes facts that the part itself says as they are", () => {
     expect(fromTyped("{to-go} to go", [], ["to-go"])).toEqual({ text: "{to-go} to go" });
     expect(fromTyped("{to-go} to go", []).why).toContain("No offer");

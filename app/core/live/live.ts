@@ -37,8 +37,11 @@ export function piecesOf(text: string): readonly (string | Live)[] {
 export const isLive = (text: string): boolean =>
   text.includes("{") && (piecesOf(text).some((piece) => typeof piece !== "string") || isUnbound(text));
 
-/** Whether it names a fact of no offer that there was when it was written: shoppers must not read that. */
-export const isUnbound = (text: string): boolean => text.includes("{") && text.search(TYPED) >= 0;
+/** One that was begun, and not ended before another begins or the text is over. */
+const BEGUN = new RegExp(`\\{ *(?:${OFFER})\\b[^{}]*(?:\\{|$)`, "i");
+
+/** Whether it names a fact of no offer that there was when it was written, or begins to: shoppers must not read that. */
+export const isUnbound = (text: string): boolean => text.includes("{") && (text.search(TYPED) >= 0 || BEGUN.test(text));
 
 /** A fact as it is stored within a text. */
 export const storedLive = (live: Live): string =>

@@ -7,8 +7,8 @@ export const OFFER_FACTS = {
   code: "Code",
   starts: "Begins on",
   ends: "Ends on",
-  goal: "Worth from which it holds",
-  count: "Pieces from which it holds",
+  goal: "From a worth of",
+  count: "From so many pieces",
   "to-go": "What is still to go",
 } as const;
 export type OfferFact = keyof typeof OFFER_FACTS;

@@ -21,7 +21,9 @@ type Given = {
   readonly asked: Asked;
 };
 
-const isGoal = ({ code, fromWorth, fromCount }: Offer): boolean => code === "" && (fromWorth > 0 || fromCount > 1);
+/** Whether it comes by itself, from a worth or a number of pieces on. */
+export const isGoal = ({ code, fromWorth, fromCount }: Offer): boolean =>
+  code === "" && (fromWorth > 0 || fromCount > 1);
 
 /** The offers that are goals for whoever looks, with how far away each of them is: the smallest goal first. */
 export function goalsOf({ offers, goods, asked }: Given): readonly Goal[] {

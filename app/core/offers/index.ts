@@ -18,6 +18,6 @@ export {
   type Step,
 } from "./offer";
 export { price, type Bill, type Gift, type Line, type Off, type Priced, type PricedLine, type Why } from "./price";
-export { goalsOf, type Goal } from "./goals";
+export { goalsOf, isGoal, type Goal } from "./goals";
 export { portion, split } from "./split";
 export { givesWords, offWords, whyWords, type OfferNames } from "./words";

@@ -66,6 +66,15 @@ export const AROUND_STARTS: readonly Start[] = [
     }),
   },
   {
+    id: "goal-row",
+    name: "Header row: how much is still to go for an offer",
+    region: "top",
+    build: () => ({
+      style: row("header", 1),
+      slots: { columns: [column([makeWidget("goal-meter", { arrangement: "line" })], 100, "center")] },
+    }),
+  },
+  {
     id: "footer-columns",
     name: "Footer row: logo, two menus, how to reach you",
     region: "bottom",

@@ -54,6 +54,14 @@ export const definition: Definition<FreehandProps> = {
       }),
     },
     {
+      id: "goals",
+      name: "What is still to go for an offer",
+      build: () => ({
+        style: { all: { width: "narrow" } },
+        slots: { columns: [makeColumn([makeWidget("goal-meter", { arrangement: "steps" })])] },
+      }),
+    },
+    {
       id: "where-we-are",
       name: "Where we are",
       build: () => ({

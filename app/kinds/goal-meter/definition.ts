@@ -64,7 +64,7 @@ export const definition: Definition<GoalMeterProps> = {
   css: `
 .w-goal-meter .goal{display:grid;gap:.5rem;text-align:var(--align,start)}
 .goal-words{font-weight:var(--strong)}
-.goal-bar{appearance:none;display:block;box-sizing:border-box;width:100%;height:.8rem;border:1px solid currentColor;border-radius:min(var(--card),1rem);background:var(--raised);overflow:hidden}
+.goal-bar{appearance:none;display:block;box-sizing:border-box;width:100%;height:.8rem;border:1px solid color-mix(in oklab,currentColor 55%,transparent);border-radius:min(var(--card),1rem);background:var(--raised);overflow:hidden}
 .goal-bar::-webkit-progress-bar{background:none}
 .goal-bar::-webkit-progress-value{background:var(--brand)}
 .goal-bar::-moz-progress-bar{background:var(--brand)}

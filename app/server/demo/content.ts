@@ -129,7 +129,9 @@ function demoProductLayout(collection: DemoGoods["collection"]): PageDocument {
         sign: "wave",
         goods: { products: [], collections: [collection("Two-line kites")], tags: [] },
       });
-      const widgets = slots.widgets!.flatMap((w) => (w.kind === "assurances" ? [message, w] : [w]));
+      const widgets = slots.widgets!.flatMap((w) =>
+        w.kind === "assurances" ? [makeNode("goal-meter", { arrangement: "bar" }), message, w] : [w],
+      );
       return { ...node, slots: { ...slots, widgets } };
     }
     return { ...node, slots };
@@ -169,6 +171,13 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
                 until: "",
                 more: "See it",
                 link: { to: "product", id: product("LK-311") },
+              },
+              {
+                sign: "",
+                text: "{name:free-delivery} from {goal:free-delivery} on, wrapped in last year’s sailcloth",
+                until: "",
+                more: "",
+                link: { to: "nowhere" },
               },
               {
                 sign: "",

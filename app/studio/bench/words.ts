@@ -1,5 +1,5 @@
 import { locate, setProp } from "~/core/commands";
-import { fromTyped, isUnbound } from "~/core/live";
+import { fromTyped } from "~/core/live";
 import { offersOf } from "~/core/offers";
 import { readAt } from "~/core/operations";
 import { kindOf, nameOf } from "~/kinds";
@@ -28,9 +28,10 @@ export function writeWords(store: StudioStore, id: string, at: string, typed: st
   if (clean.length > most)
     state.say(`${field?.label ?? "This"} can have ${most} characters. The rest was left out.`, "problem");
   const before = readAt(node.props, path);
-  const { text, why } = fromTyped(clean.slice(0, most), offersOf(state.draft.documents), ownFacts(node));
+  const bind = (words: string) => fromTyped(words, offersOf(state.draft.documents), ownFacts(node));
+  const { text, why } = bind(clean.slice(0, most));
   // It is said once, and not with each letter after it.
-  if (why !== undefined && !isUnbound(String(before)))
+  if (why !== undefined && bind(String(before)).why !== why)
     state.say(`${why} Until then, shoppers don’t see this part.`, "problem");
   if (before === text) return;
   const problem = state.run(setProp(state.draft, id, path, text, `Words changed in ${nameOf(node)}`));

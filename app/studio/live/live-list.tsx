@@ -13,7 +13,7 @@ export const LiveItems = ({ groups, onChoose }: { groups: readonly LiveGroup[]; 
         <Box component="span" sx={{ flex: 1 }}>
           {label}
         </Box>
-        <Typography component="span" variant="body2" color="text.secondary">
+        <Typography component="span" color="text.secondary" sx={{ fontSize: 14 }}>
           {said}
         </Typography>
       </MenuItem>

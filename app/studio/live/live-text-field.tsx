@@ -94,8 +94,6 @@ export function LiveTextField({ value, most, hint, own, onSet, ...rest }: LiveTe
             maxLength: most,
             ...(isOpen
               ? {
-                  role: "combobox",
-                  "aria-expanded": true,
                   "aria-controls": `${id}-list`,
                   "aria-activedescendant": optionId(Math.min(at, facts.length - 1)),
                   "aria-autocomplete": "list",
@@ -144,7 +142,7 @@ export function LiveTextField({ value, most, hint, own, onSet, ...rest }: LiveTe
                     }}
                   >
                     <span style={{ flex: 1 }}>{fact.label}</span>
-                    <Typography component="span" variant="body2" color="text.secondary">
+                    <Typography component="span" color="text.secondary" sx={{ fontSize: 14 }}>
                       {fact.said}
                     </Typography>
                   </Box>
