@@ -1,5 +1,5 @@
 import type { Page } from "@playwright/test";
-import type { Draft, Part } from "~/core/document";
+import { OVER, type Draft, type Part } from "~/core/document";
 import { readCsv } from "~/core/formats";
 import { createAccount, openSession, sessionCookie } from "~/server/accounts/index.server";
 import { configure, readConfig } from "~/server/config/index.server";
@@ -56,6 +56,15 @@ type Making = {
   readonly goods?: string;
   /** The sections of its home page; absent: those that a new shop has. */
   readonly main?: readonly Part[] | undefined;
+  /** What lies over its pages. */
+  readonly over?: readonly Part[] | undefined;
+};
+
+const withOver = (draft: Draft, over: readonly Part[] | undefined): Draft => {
+  const frame = draft.documents.frame!;
+  if (!over) return draft;
+  const root = { ...frame.root, slots: { ...frame.root.slots, [OVER]: over } };
+  return { ...draft, documents: { ...draft.documents, frame: { ...frame, root } } };
 };
 
 const withHome = (draft: Draft, main: readonly Part[] | undefined): Draft => {
@@ -66,19 +75,19 @@ const withHome = (draft: Draft, main: readonly Part[] | undefined): Draft => {
 };
 
 /** A shop that is published already, in a theme and under a name, without anybody signed in. Gives its host name. */
-export async function publishedShop({ theme = "pomelo", name = "", goods = "", main }: Making = {}): Promise<string> {
-  const { shop } = await makeShop({ goods, theme, name, main });
+export async function publishedShop(making: Making = {}): Promise<string> {
+  const { shop } = await makeShop(making);
   await publish(shop.id, (await pendingChanges(shop.id)).seq);
   return shop.host;
 }
 
-async function makeShop({ goods = "", theme = "pomelo", name: shopName = "", main }: Making) {
+async function makeShop({ goods = "", theme = "pomelo", name: shopName = "", main, over }: Making) {
   atWork();
   const owner = somebody();
   const { name, address, password, host } = owner;
   const account = await createAccount({ name: "Owner", address, password });
   if (!account.ok) throw new Error(account.why);
-  const draft = withHome(starterDraft(shopName || name), main);
+  const draft = withOver(withHome(starterDraft(shopName || name), main), over);
   const made = await createShop(
     account.owner.id,
     { name, host, currency: "EUR", timeZone: "Europe/London" },

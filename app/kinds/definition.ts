@@ -137,6 +137,7 @@ export const PURPOSES = [
   "Keep in touch",
   "Freehand",
   "On every page",
+  "Over the page",
 ] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
@@ -171,7 +172,7 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly calledBy?: string;
   /** What each of them is called, where it is a section within this one. */
   readonly eachIs?: string;
-  readonly tag: "section" | "header" | "footer" | "aside" | "div" | "figure" | "blockquote";
+  readonly tag: "section" | "header" | "footer" | "aside" | "div" | "figure" | "blockquote" | "dialog";
   readonly arrangements: readonly [Arrangement, ...Arrangement[]];
   readonly starts?: readonly Start[];
   readonly traits?: readonly Trait[];
@@ -242,8 +243,8 @@ export type Later = {
 export type Start = {
   readonly id: string;
   readonly name: string;
-  /** It is a row above or below every page; absent: a section of one page. */
-  readonly region?: "top" | "bottom";
+  /** It is a row above or below every page, or lies over them; absent: a section of one page. */
+  readonly region?: "top" | "bottom" | "over";
   readonly build: (given: {
     readonly picture: string | null;
     /** Several, none of them twice. */

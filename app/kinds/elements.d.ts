@@ -24,6 +24,7 @@ declare module "react" {
       "zest-frame": Own;
       "zest-countdown": Own;
       "zest-turns": Own;
+      "zest-over": Own;
     }
   }
 }

@@ -50,7 +50,10 @@ import { assurances } from "./assurances";
 import { collectionHead } from "./collection-head";
 import { collectionInside } from "./collection-inside";
 import { gallery } from "./gallery";
+import { popUp } from "./pop-up";
+import { signUpLine } from "./sign-up-line";
 import { goalMeter } from "./goal-meter";
+import { offersShown } from "./offers-shown";
 import { goesWithKind } from "./goes-with";
 import { goodsList } from "./goods-list";
 import { productBuy } from "./product-buy";
@@ -132,10 +135,12 @@ const LIST: readonly Kind[] = [
   collectionInside,
   searchHead,
   goodsList,
+  offersShown,
   freehand,
   notice,
   header,
   footer,
+  popUp,
   column,
   gallery,
   trail,
@@ -156,6 +161,7 @@ const LIST: readonly Kind[] = [
   button,
   countdown,
   goalMeter,
+  signUpLine,
   product,
   quote,
   callOut,

@@ -76,7 +76,7 @@ describe.each(all.map((d) => [d.name, d] as const))("kind %s", (_name, definitio
   it("has arrangements of different names, a purpose, and a place", () => {
     expect(new Set(definition.arrangements.map((a) => a.id)).size).toBe(definition.arrangements.length);
     expect(PURPOSES).toContain(definition.purpose);
-    expect(["main", "top", "bottom", "columns", "widgets", "items", "answers"]).toContain(definition.slots[0]);
+    expect(["main", "top", "bottom", "over", "columns", "widgets", "items", "answers"]).toContain(definition.slots[0]);
   });
 
   it("starts from values that it allows", () => expect(problemOf(makeNode(definition.kind))).toBeUndefined());

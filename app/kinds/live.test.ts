@@ -37,7 +37,7 @@ const RICH = {
 describe("facts in the words of parts", () => {
   const draft = withParts(
     part("heading", { text: "Get {percent:k} off at {shop}" }),
-    part("words", { text: RICH as unknown as Json }),
+    part("words", { text: RICH }),
     part("questions", { questions: [{ group: "", question: "Which code?", answer: "{code:k}" }] }),
     part("rule", {}),
   );
@@ -87,7 +87,7 @@ describe("facts in the words of parts", () => {
 
   it("that depend on a cart make their page one's own, and change nothing of what was closed", () => {
     const message = { sign: "", text: "{to-go:k} to go", until: "", more: "", link: { to: "nowhere" } };
-    const notice = withParts(part("notice", { messages: [message], closes: true } as unknown as Record<string, Json>));
+    const notice = withParts(part("notice", { messages: [message], closes: true }));
     expect(showsCart(notice.documents)).toBe(true);
     expect(showsCart(draft.documents)).toBe(false);
     const [one, two] = ["€34.00", "€8.00"].map((words) =>

@@ -1,6 +1,7 @@
 import {
   entryOf,
   freeze,
+  OVER,
   remembered,
   walk,
   type Draft,
@@ -9,7 +10,19 @@ import {
   type Part,
 } from "~/core/document";
 import { standsOn } from "~/core/conditions";
-import { asTyped, filledText, isOfOffer, isUnbound, piecesOf, type Live, type LiveOfOffer } from "~/core/live";
+import {
+  asTyped,
+  filledText,
+  isOfOffer,
+  isUnbound,
+  OFFER_FACT_NAMES,
+  piecesOf,
+  saysFact,
+  storedLive,
+  type Live,
+  type LiveOfOffer,
+  type OfferFact,
+} from "~/core/live";
 import type { Offer } from "~/core/offers";
 import type { RichNode } from "~/core/rich";
 import type { Field } from "./definition";
@@ -172,9 +185,19 @@ function outcomeOf(document: PageDocument, { say, studio, isPersonal }: Filling)
   ]);
 }
 
+/** What lies over pages comes whole, or not at all: where a fact in it can't be said, there is nothing to come for. */
+function withoutBroken(sections: readonly Part[], next: ReadonlyMap<Part, Part>): readonly Part[] {
+  const isBroken = (part: Part) => part.shown && next.get(part)?.shown === false;
+  return sameOr(sections, (section) => ([...walk(section)].some(isBroken) ? { ...section, shown: false } : section));
+}
+
 /** A document with its facts put in. */
 function filledDocument(document: PageDocument, filling: Filling): PageDocument {
   const next = new Map(livePartsIn(document).map((each) => [each.part, filledPart(each, filling)]));
+  const over = entryOf(document.root.slots, OVER);
+  const whole = over && withoutBroken(over, next);
+  const root =
+    over === whole ? document.root : { ...document.root, slots: { ...document.root.slots, [OVER]: whole ?? [] } };
   const put = (part: Part): Part => {
     const own = next.get(part) ?? part;
     let { slots } = own;
@@ -184,7 +207,7 @@ function filledDocument(document: PageDocument, filling: Filling): PageDocument 
     }
     return slots === own.slots ? own : { ...own, slots };
   };
-  return freeze({ ...document, root: put(document.root) });
+  return freeze({ ...document, root: put(root) });
 }
 
 const filledDocuments = new WeakMap<PageDocument, Map<string, PageDocument>>();
@@ -224,4 +247,39 @@ export function showsCart(documents: Documents, own?: ReadonlySet<string>): bool
   let found = cartDocuments.get(documents);
   if (!found) cartDocuments.set(documents, (found = Object.values(documents).filter(dependsOnCart)));
   return found.some((document) => standsOn(document, own));
+}
+
+const UNNAMED = new RegExp(`\\{(${OFFER_FACT_NAMES.join("|")})\\}`, "g");
+
+/** The facts without an offer that a part and all that stands in it name, but for those that it says itself. */
+function unnamedIn(part: Part): readonly OfferFact[] {
+  const found: OfferFact[] = [];
+  const own = ownFacts(part);
+  const plain = (text: string) => {
+    for (const [, fact] of withoutOwn(text, own).matchAll(UNNAMED)) found.push(fact as OfferFact);
+    return text;
+  };
+  mapTexts(kindOf(part)?.definition.fields ?? [], part.props, { plain, node: (node) => node });
+  return [...found, ...Object.values(part.slots).flatMap((inside) => inside.flatMap(unnamedIn))];
+}
+
+function named(part: Part, id: string): Part {
+  const own = new Set(ownFacts(part));
+  const plain = (text: string) =>
+    text.replace(UNNAMED, (whole, fact: OfferFact) => (own.has(fact) ? whole : storedLive({ field: fact, offer: id })));
+  const props = mapTexts(kindOf(part)?.definition.fields ?? [], part.props, { plain, node: (node) => node });
+  const slots = Object.entries(part.slots).map(([slot, inside]) => [slot, inside.map((child) => named(child, id))]);
+  return { ...part, props, slots: Object.fromEntries(slots) as Part["slots"] };
+}
+
+/**
+ * A part of a design, with what it says of an offer said of one of the shop: of the first that has all of it, one that is switched on before
+ * others. Designs say `{percent}` before they know of any; where the shop has none, they say so still.
+ */
+export function withOffers(part: Part, offers: readonly Offer[]): Part {
+  const facts = unnamedIn(part);
+  if (facts.length === 0) return part;
+  const suited = offers.filter((offer) => facts.every((fact) => saysFact(offer, fact)));
+  const offer = suited.find(({ isOff }) => !isOff) ?? suited[0];
+  return offer ? named(part, offer.id) : part;
 }

@@ -4,6 +4,7 @@ export { renderLetter, type LetterGiven, type WrittenLetter } from "./letter";
 export { postSummary, readingTime } from "./posts";
 export {
   codeOn,
+  costsIn,
   darkSetsOf,
   envOf,
   liveFacts,

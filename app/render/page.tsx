@@ -2,7 +2,9 @@ import type { ReactNode } from "react";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import {
   emptyDocument,
+  entryOf,
   layoutProps,
+  OVER,
   pageProps,
   spread,
   walk,
@@ -16,6 +18,7 @@ import type { Goods } from "~/core/goods";
 import { journalOf } from "~/core/journal";
 import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
+import { blankIn } from "~/kinds/page-designs";
 import { RegionProvider, useEnv, Wordmark } from "~/kinds/parts";
 import { lyingRows, type Lying } from "./lying";
 import { CartPage } from "./pages/cart";
@@ -35,7 +38,9 @@ export function frameOf(documents: Draft["documents"], page: PageDocument | unde
   const own = page && spread(documents, page);
   const rows = (slot: "top" | "bottom") =>
     around[slot] === "own" ? (own?.root.slots[slot] ?? []) : around[slot] ? (frame.root.slots[slot] ?? []) : [];
-  return { ...frame, root: { ...frame.root, slots: { top: rows("top"), bottom: rows("bottom") } } };
+  const over = isClosed(page) ? undefined : entryOf(frame.root.slots, OVER);
+  const slots = { top: rows("top"), bottom: rows("bottom"), ...(over ? { [OVER]: over } : {}) };
+  return { ...frame, root: { ...frame.root, slots } };
 }
 
 /** A page without the rows around it, which are drawn with those that every page has. */
@@ -44,9 +49,12 @@ export const withoutAround = <D extends PageDocument | undefined>(page: D): D =>
     ? { ...page, root: { ...page.root, slots: { main: page.root.slots.main ?? [] } } }
     : page;
 
+/** Behind a closed door there is nowhere to go. */
+const isClosed = (page: PageDocument | undefined): boolean => page !== undefined && layoutProps(page)?.of === "closed";
+
 /** What stands above and below a page. Behind a closed door there is nowhere to go. */
 export function aroundPage(page: PageDocument | undefined): { readonly top: Around; readonly bottom: Around } {
-  if (page && layoutProps(page)?.of === "closed") return { top: false, bottom: false };
+  if (isClosed(page)) return { top: false, bottom: false };
   if (page?.kind !== "page") return { top: true, bottom: true };
   const { header, footer } = pageProps(page);
   return { top: header, bottom: footer };
@@ -71,7 +79,7 @@ const around = (
   nodes: readonly Part[] | undefined,
   theme: Theme,
   look: Look,
-  region: "top" | "bottom",
+  region: "top" | "bottom" | "over",
   from = 0,
   over?: Lying,
 ) => (
@@ -115,8 +123,21 @@ export function Page({ frame, page, theme, look, children }: PageProps): ReactNo
         </>
       )}
       {around(frame.root.slots.bottom, theme, look, "bottom")}
+      {/* Nothing comes between somebody and what they are buying. */}
+      {page ? <OverPage nodes={entryOf(frame.root.slots, OVER)} theme={theme} look={look} /> : null}
     </>
   );
+}
+
+/** What can lie over a page. In the studio all of it stands below the page, where it can be worked on. */
+function OverPage({ nodes, theme, look }: { nodes: readonly Part[] | undefined; theme: Theme; look: Look }): ReactNode {
+  const { studio } = useEnv();
+  if (!nodes?.length) return null;
+  if (studio) return <div className="studio-over">{around(nodes, theme, look, "over")}</div>;
+  // It comes whole, or not at all.
+  const isBlank = (node: Part) => [...walk(node)].some((part) => part.shown && blankIn(part) !== undefined);
+  const whole = nodes.filter((node) => !isBlank(node));
+  return around(whole, theme, look, "over");
 }
 
 /** Whether the first section that is shown holds the page's first heading; one that is put together freely may not. */

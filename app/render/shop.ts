@@ -1,6 +1,6 @@
 import { collectionAddress, openPages, productAddress, siteOf } from "~/core/addresses";
 import type { CodeFacts } from "~/core/code";
-import { askedIn, draftOn, type Asked } from "~/core/conditions";
+import { askedIn, draftOn, holds, outlook, type Asked } from "~/core/conditions";
 import {
   entryOf,
   menusOf,
@@ -14,7 +14,7 @@ import {
 import { productWith, type Goods, type Product } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
 import { factOf, isOfOffer, storedLive, type Live } from "~/core/live";
-import { goalsOf, offersOf, price, type Goal, type Offer } from "~/core/offers";
+import { costsOf, goalsOf, isForAll, offersOf, price, type Costs, type Goal, type Offer } from "~/core/offers";
 import { isLight, type Picture } from "~/core/pictures";
 import { clockOf, FIRST_VISIT, type Situation } from "~/core/situation";
 import { readerOf, solveLook } from "~/core/theme";
@@ -76,6 +76,18 @@ export function liveFacts(documents: Documents, look: Look, told: Told): (live: 
     // Once it is reached, nothing is to go: words that say how much have had their time.
     return goal && goal.toGo > 0 ? toGoWords(goal, money, locale) : undefined;
   };
+}
+
+/** What single pieces cost with the offers that hold for everybody: on cards, on the pages of products, and in what search engines read. */
+export const costsIn = (documents: Documents, told: Told): Costs =>
+  costsOf({ offers: offersOf(documents), goods: told.goods, asked: askedOf(told) });
+
+/** The offers that hold for everybody just now. */
+function openOffers(documents: Documents, told: Told): readonly Offer[] {
+  const asked = askedOf(told);
+  return offersOf(documents).filter(
+    (offer) => !offer.isOff && isForAll(offer) && holds(offer.conditions, asked) !== false,
+  );
 }
 
 const shopFacts = ({ identity }: Look, goods: Goods, currency: string): KindEnv["facts"] => ({
@@ -289,6 +301,7 @@ export function envOf(
   let byKind: ReadonlyMap<string, readonly string[]> | undefined;
   let outline: readonly OutlineEntry[] | undefined;
   let goals: readonly Goal[] | undefined;
+  let open: readonly Offer[] | undefined;
   const money = (amount: number) => formatMoney(amount, content.currency, content.moneyFormat);
   return {
     field: fieldsOf({ documents, page: here, shown, locale: content.locale, money }),
@@ -319,9 +332,18 @@ export function envOf(
       rating: read.isOn("goods.rating"),
     },
     facts: shopFacts(look, content.goods, content.currency),
+    offers: () => (open ??= openOffers(documents, content)),
+    offerEnds: (id) => {
+      const clock = askedOf(content).clock;
+      const ends = (open ??= openOffers(documents, content))
+        .filter((offer) => id === null || offer.id === id)
+        .flatMap(({ conditions }) => outlook(conditions, clock).until ?? []);
+      return ends.toSorted()[0];
+    },
     live: liveFacts(documents, look, content),
     goals: () => (goals ??= goalsOf({ offers: offersOf(documents), goods: content.goods, asked: askedOf(content) })),
     money,
+    costs: costsIn(documents, content),
     bill: (lines, codes = []) => {
       return price({ lines, offers: offersOf(documents), codes, goods: content.goods, asked: askedOf(content) });
     },

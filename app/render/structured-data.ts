@@ -25,7 +25,6 @@ import {
   NO_QUERY,
   homeOf,
   pathOf,
-  priceOf,
   stateOf,
   type Availability,
   type Collection,
@@ -35,7 +34,7 @@ import {
 } from "~/core/goods";
 import { renditionAddress, sourceOf, widthsFor } from "~/core/pictures";
 import { postEntry } from "./posts";
-import type { ShopContent } from "./shop";
+import { costsIn, type ShopContent } from "./shop";
 import type { Target } from "./target";
 
 // The types of `schema-dts` know every name and enumeration of schema.org, so that a mistyped one does not compile.
@@ -136,6 +135,7 @@ function productThing(
     const [image] = addressesOf([v.picture ?? product.pictures[0] ?? null]);
     return image === undefined ? {} : { image };
   };
+  const costs = costsIn(content.draft.documents, content);
   const offer = (variant?: Variant): Offer => {
     const state = stateOf(product, variant);
     const sku = variant?.sku || product.sku;
@@ -143,7 +143,7 @@ function productThing(
     return {
       "@type": "Offer",
       url: variant ? `${address}?variant=${variant.id}` : address,
-      price: decimalMoney(priceOf(product, variant), content.currency),
+      price: decimalMoney(costs.of(product, variant).now, content.currency),
       priceCurrency: content.currency,
       availability: AVAILABILITY[state],
       itemCondition: "https://schema.org/NewCondition",

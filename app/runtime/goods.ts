@@ -10,6 +10,7 @@ import { all, one, sendsInPlace } from "./page";
 import { Compare, Pictures, Slides } from "./pictures";
 import { Find } from "./questions";
 import { Form } from "./form";
+import { Over } from "./over";
 import { Frame } from "./frame";
 
 // --- recently seen: known to this browser alone ---
@@ -59,10 +60,11 @@ for (const [name, element] of Object.entries({
   "zest-frame": Frame,
   "zest-countdown": Countdown,
   "zest-turns": Turns,
+  "zest-over": Over,
 }))
   customElements.define(name, element);
 
-all<HTMLFormElement>(".review-form").forEach(sendsInPlace);
+all<HTMLFormElement>(".review-form,.slip form").forEach(sendsInPlace);
 
 // Telephones and tablets of one maker know places by an address of their own (from memory).
 if (/iPhone|iPad/.test(navigator.userAgent))

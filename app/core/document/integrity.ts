@@ -1,5 +1,5 @@
 import { walk } from "./tree";
-import { OWN_ROWS, ROOT_SLOTS, type PageDocument } from "./types";
+import { OVER, OWN_ROWS, ROOT_SLOTS, type PageDocument } from "./types";
 
 export type IntegrityProblem = { readonly code: "duplicate-id" | "wrong-root" | "unknown-slot"; readonly at: string };
 
@@ -15,7 +15,10 @@ export function integrityOf(document: PageDocument): readonly IntegrityProblem[]
     seen.add(node.id);
   }
   if (document.root.kind !== "root") problems.push({ code: "wrong-root", at: document.root.id });
-  const allowed = [...ROOT_SLOTS[document.kind], ...(document.kind === "page" ? OWN_ROWS : [])];
+  const allowed = [
+    ...ROOT_SLOTS[document.kind],
+    ...(document.kind === "page" ? OWN_ROWS : document.kind === "frame" ? [OVER] : []),
+  ];
   for (const slot of Object.keys(document.root.slots)) {
     if (!allowed.includes(slot)) problems.push({ code: "unknown-slot", at: slot });
   }

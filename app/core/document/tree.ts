@@ -2,6 +2,7 @@ import { entryOf } from "./entry";
 import {
   FOOTER_MENU,
   MAIN_MENU,
+  OVER,
   OWN_ROWS,
   ROOT_SLOTS,
   type DocumentKind,
@@ -69,9 +70,11 @@ export function placeOf(root: Part, id: string): Place | undefined {
   return undefined;
 }
 
-/** Whether a slot of a node is absent while it is empty: below the root all are, and at the root a page's own rows. */
+/** Whether a slot of a node is absent while it is empty: below the root all are, and at the root a page's own rows, and what lies over pages. */
 export const isAbsentWhenEmpty = (node: Part, slot: string): boolean =>
-  node.kind !== "root" || (OWN_ROWS.includes(slot) && entryOf(node.slots, "main") !== undefined);
+  node.kind !== "root" ||
+  (OWN_ROWS.includes(slot) && entryOf(node.slots, "main") !== undefined) ||
+  (slot === OVER && entryOf(node.slots, "top") !== undefined);
 
 /** What stands in a slot of a node; undefined where it has no such slot. */
 export const slotOf = (node: Part, slot: string): readonly Part[] | undefined =>

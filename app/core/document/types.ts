@@ -226,5 +226,8 @@ export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
 /** The slots that a page's root has besides, while it has rows of its own above or below it. */
 export const OWN_ROWS: readonly string[] = ["top", "bottom"];
 
+/** The slot of what stands around every page that holds what can lie over it, while there is any. */
+export const OVER = "over";
+
 /** Where a node stands. */
 export type Place = { readonly parent: string; readonly slot: string; readonly index: number };

@@ -115,11 +115,15 @@ export const savedPercent = (price: number, compareAt: number | null): number =>
 
 export type Badge = { readonly look: Availability | "sale"; readonly words: string };
 
-/** The badge that a product wears in a grid, if any. */
-export function badgeOf(product: Product, said: Saying): Badge | undefined {
+/** The badge that a product wears in a grid, if any. `cost`: what a piece costs and did before, where offers make it cheaper. */
+export function badgeOf(
+  product: Product,
+  said: Saying,
+  cost: { readonly now: number; readonly before: number | null } = { now: product.price, before: product.compareAt },
+): Badge | undefined {
   const state = stateOf(product);
   // That few are left is said where one buys; on every card it would only press.
   if (state !== "in-stock" && state !== "low") return { look: state, words: stateWords(product, undefined, said) };
-  const saved = savedPercent(product.price, product.compareAt);
+  const saved = savedPercent(cost.now, cost.before);
   return saved ? { look: "sale", words: `Save ${saved}%` } : undefined;
 }

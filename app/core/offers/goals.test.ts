@@ -16,7 +16,7 @@ const goods: Goods = {
     }),
   ],
   asOf: SOME_DAY,
-} as unknown as Goods;
+};
 
 const offer = (id: string, more: Partial<Offer>): Offer => ({
   id,

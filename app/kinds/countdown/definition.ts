@@ -8,7 +8,8 @@ const unit = z.string().max(20);
 const props = z.object({
   arrangement: z.string().max(40).optional(),
   text: z.string().max(120),
-  to: z.enum(["moment", "hour"]),
+  to: z.enum(["moment", "hour", "offer"]),
+  offer: z.string().max(40).nullable(),
   at: z.union([z.literal(""), z.iso.datetime({ local: true, precision: -1, error: "Choose a date and a time." })]),
   days: z.enum(COUNT_DAYS),
   time: z.string().regex(/^(?:[01]\d|2[0-3]):[0-5]\d$/, "Choose a time."),
@@ -45,8 +46,10 @@ export const definition: Definition<CountdownProps> = {
       options: [
         ["moment", "A date and a time"],
         ["hour", "An hour that comes again"],
+        ["offer", "The end of an offer"],
       ],
     },
+    { type: "offer", key: "offer", label: "Which offer", none: "The one that ends first", where: ["to", ["offer"]] },
     {
       type: "moment",
       key: "at",
@@ -79,7 +82,7 @@ export const definition: Definition<CountdownProps> = {
       label: "Said when it is over",
       most: 160,
       hint: "Empty: it is gone.",
-      where: ["to", ["moment"]],
+      where: ["to", ["moment", "offer"]],
     },
     { type: "yes", key: "seconds", label: "With seconds" },
     unitField("dayWord", "Word for days"),
@@ -92,6 +95,7 @@ export const definition: Definition<CountdownProps> = {
   defaults: {
     text: "",
     to: "moment",
+    offer: null,
     at: "",
     days: "weekdays",
     time: "15:00",
@@ -102,6 +106,15 @@ export const definition: Definition<CountdownProps> = {
     minuteWord: "minutes",
     secondWord: "seconds",
   },
+  migrations: [
+    {
+      from: 1,
+      name: "counts down to the end of an offer as well",
+      up: (props) => {
+        props.offer = null;
+      },
+    },
+  ],
   sample: { text: "Leaves today if ordered within", to: "hour", days: "every" },
   style: { all: {} },
   styles: ["align", "above", "hidden", "ink"],

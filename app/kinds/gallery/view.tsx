@@ -9,7 +9,7 @@ const SIZES = "(min-width:800px) 55vw, 100vw";
 type Shot = { readonly picture: string | null } | { readonly film: string };
 
 export function View({ props, arrangement }: ViewProps<GalleryProps>) {
-  const { picture: find, shown, card, goods, locale } = useEnv();
+  const { picture: find, shown, card, goods, locale, costs } = useEnv();
   const id = usePartId("shot");
   const found = useProduct();
   if (!found) return null;
@@ -23,7 +23,9 @@ export function View({ props, arrangement }: ViewProps<GalleryProps>) {
   const shots: Shot[] = order.map((picture) => ({ picture }));
   if (product.video) shots.splice(Math.min(product.video.after, shots.length), 0, { film: product.video.file });
   if (shots.length === 0) shots.push({ picture: null });
-  const badge = card.badge ? badgeOf(product, { day: goods.asOf.day, locale, words: goods.words }) : undefined;
+  const badge = card.badge
+    ? badgeOf(product, { day: goods.asOf.day, locale, words: goods.words }, costs.of(product))
+    : undefined;
   const name = (i: number) => `${product.title}, ${i + 1} of ${shots.length}`;
   return (
     <zest-gallery className="gallery" data-zoom={props.zoom ? "" : undefined}>

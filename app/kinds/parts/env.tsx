@@ -12,7 +12,7 @@ import {
 } from "~/core/goods";
 import { sourceOf, type DrawnTone, type Picture, type PictureView, type ScrimTone } from "~/core/pictures";
 import type { Live, LiveField } from "~/core/live";
-import type { Goal, Line, Priced } from "~/core/offers";
+import type { Costs, Goal, Line, Offer, Priced } from "~/core/offers";
 import type { Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress, type SitePage } from "~/core/addresses";
@@ -94,6 +94,8 @@ export type KindEnv = {
   /** The address that a link leads to; undefined where it leads nowhere (any more). */
   readonly href: (link: Link) => string | undefined;
   readonly money: (amount: number) => string;
+  /** What single pieces cost with the offers that hold for everybody. */
+  readonly costs: Costs;
   /** What a cart costs with the shop's offers, asked for by these codes, for whoever looks. */
   readonly bill: (lines: readonly Line[], codes?: readonly string[]) => Priced;
   /** What a product card lists, as the brand says. */
@@ -152,6 +154,10 @@ export type KindEnv = {
   readonly facts: Readonly<Record<LiveField, string>>;
   /** What a fact in words says; undefined where it can't be said. */
   readonly live: (live: Live) => string | undefined;
+  /** When an offer that holds now ends, as the shop's clocks show it; null: the one that ends first. Undefined where none does. */
+  readonly offerEnds: (offer: string | null) => string | undefined;
+  /** The offers that hold for everybody just now, by name. */
+  readonly offers: () => readonly Offer[];
   /** How far the cart of whoever looks is from the offers that come by themselves, the smallest goal first. */
   readonly goals: () => readonly Goal[];
 };
@@ -164,7 +170,7 @@ export const NodeIdProvider = NodeId.Provider;
 export const useNodeId = () => useContext(NodeId);
 
 /** Where on the page the section stands that is being drawn: above its own part, in it, or below. */
-export type Region = "top" | "main" | "bottom";
+export type Region = "top" | "main" | "bottom" | "over";
 const RegionContext = createContext<Region>("main");
 export const RegionProvider = RegionContext.Provider;
 export const useRegion = () => useContext(RegionContext);

@@ -10,6 +10,7 @@ export { Table } from "./table";
 export { PostFacts, PostTags, type PostShows } from "./post-facts";
 export { innerHead, SectionHead } from "./section-head";
 export { Count, SI_UNITS, useCounts } from "./count";
+export { MailForm } from "./mail-form";
 export { Running } from "./running";
 export { GroundFilm, StopSign } from "./film";
 export { isFilm, outsideFilm, type OutsideFilm } from "./film-address";

@@ -45,10 +45,12 @@ const isNumber = (value: string) => /^[\d.,–]+$/.test(value);
 
 /** A product in a grid, a shelf or a list: one link, whole card. */
 export function ProductCard({ product, sizes, eager = false, level = 3, facts }: CardProps): ReactNode {
-  const { card, goods, locale, picture } = useEnv();
+  const { card, goods, locale, picture, costs } = useEnv();
   // One that was removed from the library leaves its place to the next.
   const [first = null, second] = product.pictures.filter((id) => picture(id));
-  const badge = card.badge ? badgeOf(product, { day: goods.asOf.day, locale, words: goods.words }) : undefined;
+  const badge = card.badge
+    ? badgeOf(product, { day: goods.asOf.day, locale, words: goods.words }, costs.of(product))
+    : undefined;
   const state = stateOf(product);
   const Head = level === 2 ? "h2" : "h3";
   const said = Object.entries(product.attributes)

@@ -1,16 +1,5 @@
 import type { ReactNode } from "react";
-import {
-  compareAtOf,
-  firstVariant,
-  hasPrice,
-  homeOf,
-  pathOf,
-  priceOf,
-  priceSpan,
-  type Collection,
-  type Product,
-  type Variant,
-} from "~/core/goods";
+import { firstVariant, hasPrice, homeOf, pathOf, type Collection, type Product, type Variant } from "~/core/goods";
 import { collectionAddress } from "~/core/addresses";
 import { useEnv } from "./env";
 
@@ -66,9 +55,9 @@ export function Price({
   /** Whether it says what it was before. */
   before?: boolean;
 }): ReactNode {
-  const { money } = useEnv();
+  const { money, costs } = useEnv();
   if (!hasPrice(product, variant)) return null;
-  const span = priceSpan(product);
+  const span = costs.span(product);
   if (!variant && span.most > span.least)
     return (
       <span className="price">
@@ -76,9 +65,8 @@ export function Price({
       </span>
     );
   const only = variant ?? (product.variants.length ? product.variants[0] : undefined);
-  const price = priceOf(product, only);
-  const before = says ? compareAtOf(product, only) : null;
-  return <Amount now={price} before={before} />;
+  const { now, before } = costs.of(product, only);
+  return <Amount now={now} before={says ? before : null} />;
 }
 
 /** What something costs, and what it did before where that was more. Minor units. */

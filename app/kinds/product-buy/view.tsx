@@ -1,21 +1,21 @@
 import { useEffect, useRef, useState } from "react";
-import { canBuy, compareAtOf, mostOf, priceOf, stateOf, stateWords, type Product } from "~/core/goods";
+import { canBuy, mostOf, stateOf, stateWords, type Product } from "~/core/goods";
 import type { ViewProps } from "../definition";
 import { Price, useEnv, usePartId, useProduct, Words, type KindEnv } from "../parts";
 import type { ProductBuyProps } from "./definition";
 
 /** What the shop's script needs to know of each variant, as the page would say it. */
-function dataOf(product: Product, { money, goods, locale }: KindEnv): string {
+function dataOf(product: Product, { money, goods, locale, costs }: KindEnv): string {
   const said = { day: goods.asOf.day, locale, words: goods.words };
   return JSON.stringify(
     product.variants.map((v) => {
-      const [price, before] = [priceOf(product, v), compareAtOf(product, v)];
+      const { now, before } = costs.of(product, v);
       const most = mostOf(product, v);
       return {
         id: v.id,
         values: v.values,
-        price: money(price),
-        was: before !== null && before > price ? money(before) : "",
+        price: money(now),
+        was: before !== null && before > now ? money(before) : "",
         state: stateOf(product, v),
         words: stateWords(product, v, said),
         can: canBuy(product, v),

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { viewSchema } from "~/core/schema";
 import type { Definition } from "../definition";
+import { MAIL_FORM_CSS, MAIL_FORM_FIELDS } from "../parts/mail-form";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
@@ -32,16 +33,7 @@ export const definition: Definition<SignUpProps> = {
   fields: [
     { type: "line", key: "heading", label: "Heading", most: 120 },
     { type: "text", key: "text", label: "Text", most: 300 },
-    { type: "line", key: "button", label: "Button", most: 30 },
-    { type: "line", key: "note", label: "Small print", most: 200 },
-    {
-      type: "line",
-      key: "list",
-      label: "List in Mail",
-      most: 60,
-      hint: "Empty: the usual one, News.",
-      seldom: true,
-    },
+    ...MAIL_FORM_FIELDS,
     { type: "picture", key: "picture", label: "Picture, where it stands beside one", views: true },
   ],
   props,
@@ -77,12 +69,7 @@ export const definition: Definition<SignUpProps> = {
   css: `
 .s-sign-up .in{display:grid;gap:var(--s3)}
 .su-words{display:flex;flex-direction:column;gap:var(--s2);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
-.su-form{width:100%;max-width:30rem;margin-inline:0}
-.su-form label{display:block;margin-bottom:.35rem;font-size:var(--t-1);font-weight:var(--strong)}
-.su-row{display:flex;flex-wrap:wrap;gap:.6rem}
-.su-row .field{flex:1 1 13rem;width:auto;min-width:0}
-.su-row .button{flex:0 1 auto}
-.su-note{margin-top:.6rem;font-size:var(--t-1);color:var(--soft)}
+${MAIL_FORM_CSS}
 .a-stack .in{justify-items:var(--align)}
 .s-sign-up.a-picture .in{gap:var(--s3) var(--s5)}
 .s-sign-up.a-picture .pic{aspect-ratio:4/3;border-radius:var(--card)}

@@ -202,6 +202,7 @@ function Offers({ priced, offers, codes }: OffersProps): ReactNode {
           <div className="cart-code-row">
             <input
               className="field"
+              type="text"
               id="cart-code"
               name="code"
               maxLength={2 * LONGEST_CODE}

@@ -4,8 +4,7 @@ import type { Draft } from "~/core/document";
 import { searchGoods, variantFor, type Goods } from "~/core/goods";
 import { renditionAddress, sourceOf } from "~/core/pictures";
 import { formatMoney } from "~/core/money";
-import { priceSpan } from "~/core/goods";
-import { renderCards } from "~/render";
+import { costsIn, renderCards } from "~/render";
 import { CODE_KEY, offerWithCode, plainCode } from "~/core/offers";
 import { cartInput, cartOf, changeCart, changeCode, tellInput, tellWhenThere } from "../carts/index.server";
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
@@ -221,11 +220,12 @@ export function shopping(): Router {
     if (!content) return next();
     const query = String(request.query.q ?? "").slice(0, 120);
     const { products } = await inTurn(placeOf(request.ip ?? ""), () => searchGoods(content.goods, query, 6));
+    const costs = costsIn(content.draft.documents, content);
     response.setHeader("Cache-Control", "public, max-age=60");
     response.json(
       products.map((p) => {
         const picture = content.pictures.find((each) => each.id === p.pictures[0]);
-        const span = priceSpan(p);
+        const span = costs.span(p);
         return {
           address: `/products/${p.slug}`,
           title: p.title,

@@ -3,9 +3,11 @@ import { X } from "lucide-react";
 import { createContext, useContext, useMemo, useRef, useState } from "react";
 import { addNode, locate } from "~/core/commands";
 import type { Goods } from "~/core/goods";
+import { offersOf } from "~/core/offers";
 import type { Picture } from "~/core/pictures";
 import { kindOf, kindsOf, PURPOSES, type Definition, type Purpose } from "~/kinds";
 import { fillNode, fillStart, sectionAround } from "~/kinds/fill";
+import { withOffers } from "~/kinds/live";
 import { aroundPage } from "~/render";
 import { useScenes } from "../pictures";
 import { useStudio, useStudioStore } from "../keeping";
@@ -13,7 +15,7 @@ import { PartSight } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
 import { SharedTiles } from "../shared";
 import { OwnPieces } from "./own-pieces";
-import { layoutProps, pathTo, type Draft, type Part, entryOf } from "~/core/document";
+import { layoutProps, OVER, pathTo, type Draft, type Part, entryOf } from "~/core/document";
 
 type AddChoice = {
   readonly definition: Definition;
@@ -32,7 +34,7 @@ const SECTIONS: readonly AddChoice[] = kindsOf("section").flatMap(({ definition 
   return starts
     ? starts.map(({ id, name, region }) => ({
         ...usual,
-        ...(region ? { purpose: "On every page", slot: region } : {}),
+        ...(region ? { purpose: region === OVER ? "Over the page" : "On every page", slot: region } : {}),
         id,
         name,
         make: (...given) => fillStart(kind, id, ...given),
@@ -232,17 +234,19 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
   const add = (choice: AddChoice) => {
     const { draft, run, say } = store.getState();
     const { slot, definition } = choice;
-    const document = slot === "top" || slot === "bottom" ? aroundIn(draft.documents, page, slot) : page;
+    const document =
+      slot === "top" || slot === "bottom" ? aroundIn(draft.documents, page, slot) : slot === OVER ? "frame" : page;
     const { root } = entryOf(draft.documents, document)!;
     // A row goes next to the page: below what stands on top, above what stands at the bottom. A notice is the first thing of all.
     const isBelow = slot === "top" && definition.tag !== "aside";
     const index =
       slot === "main"
         ? (at ?? 0)
-        : isBelow || definition.tag === "footer"
+        : isBelow || definition.tag === "footer" || slot === OVER
           ? (entryOf(root.slots, slot)?.length ?? 0)
           : 0;
-    const why = run(addNode(draft, document, { parent: root.id, slot, index }, make(choice), definition.name));
+    const made = withOffers(make(choice), offersOf(draft.documents));
+    const why = run(addNode(draft, document, { parent: root.id, slot, index }, made, definition.name));
     if (why) say(why, "problem");
     done();
   };

@@ -1,4 +1,14 @@
-import { placeOf, sharedOf, standingIn, walk, type Draft, type Part, type Standing, entryOf } from "~/core/document";
+import {
+  OVER,
+  placeOf,
+  sharedOf,
+  standingIn,
+  walk,
+  type Draft,
+  type Part,
+  type Standing,
+  entryOf,
+} from "~/core/document";
 import { homeOf } from "~/core/addresses";
 import { aroundPage } from "~/render";
 import { hasTrait, kindOf, nameOf } from "~/kinds";
@@ -57,7 +67,9 @@ export function standings(draft: Draft, page: string): readonly SectionPlace[] {
   const around = aroundPage(entryOf(draft.documents, page));
   const rows = (slot: "top" | "bottom") =>
     around[slot] === "own" ? of(page, slot) : around[slot] ? of("frame", slot) : [];
-  return [...rows("top"), ...of(page, "main"), ...rows("bottom")];
+  // Where there is no header there may be no way on at all: a shop that is closed.
+  const over = around.top === false && around.bottom === false ? [] : of("frame", OVER);
+  return [...rows("top"), ...of(page, "main"), ...rows("bottom"), ...over];
 }
 
 /** The page or layout to work on where another one is asked for that there is not, or none: the home page. */

@@ -25,7 +25,7 @@ import { LinkField } from "../links";
 import { LiveTextField } from "../live";
 import { MenuEditor } from "../menus";
 import { PicturePicker } from "../pictures";
-import { INK, useWhenChanged } from "../ui";
+import { INK } from "../ui";
 import { AttributesField, GoodsField, ProductsField, ReviewsField, YesField } from "./goods-fields";
 import { CodeField, OriginsField } from "./code-field";
 import { FilmField } from "./film-field";

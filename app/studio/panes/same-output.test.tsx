@@ -39,6 +39,8 @@ function plain(html: string): string {
   for (const element of holder.querySelectorAll("link, script, noscript")) element.remove();
   // Where words could stand, a pane has a place for them that takes no room; what shows nothing yet says so there.
   for (const element of holder.querySelectorAll("[data-at]:empty, .studio-empty")) element.remove();
+  // What comes over a page by a script of the shop lies open below it in a pane.
+  for (const element of holder.querySelectorAll("dialog")) element.removeAttribute("open");
   for (const element of holder.querySelectorAll("*")) {
     // The order of attributes carries no meaning; the two writers differ in it.
     const kept = element

@@ -4,7 +4,7 @@ html{scroll-behavior:auto!important}
 body{position:relative;min-height:100vh}
 a,button{cursor:default}
 .count-units{visibility:visible!important}
-[data-at]:empty,[data-rich-at]:empty,.studio-hint,.undrawable,[data-not-shown],.is-elsewhere,.studio-empty{display:none!important}
+[data-at]:empty,[data-rich-at]:empty,.studio-hint,.undrawable,[data-not-shown],.is-elsewhere,.studio-empty,.studio-over{display:none!important}
 [data-dead]{display:none!important}
 `;
 
@@ -65,6 +65,12 @@ a,button,[data-at]{cursor:default}
 .col[data-slot]:empty::before,.w-group[data-slot]:empty::before{content:"Put something here";position:absolute;inset:0;z-index:1;display:none;place-items:center;min-height:calc(44px*var(--k));border:calc(1.5px*var(--k)) dashed color-mix(in srgb,currentColor 40%,transparent);border-radius:6px;font:500 calc(12.5px*var(--k))/1.3 "Instrument Sans",sans-serif;color:var(--soft)}
 [data-not-shown]{position:relative}
 [data-not-shown]::after{content:"";position:absolute;inset:0;z-index:3;pointer-events:none;background:radial-gradient(circle,rgb(23 36 29/.4) 0 calc(1px*var(--k)),transparent calc(1.3px*var(--k))) 0 0/calc(7px*var(--k)) calc(7px*var(--k))}
+.studio-over{position:relative;display:grid;grid-template-columns:minmax(0,1fr);gap:calc(36px*var(--k));padding:calc(44px*var(--k)) calc(20px*var(--k)) calc(60px*var(--k));background:#2c3831}
+.studio-over::before{content:"Over the page, once it is time for it";position:absolute;inset:calc(14px*var(--k)) auto auto calc(20px*var(--k));font:500 calc(12.5px*var(--k))/1.3 "Instrument Sans",sans-serif;color:#faf8f2}
+.studio-over>.s-pop-up{position:relative!important;inset:auto!important;margin:0 auto!important;max-width:100%!important;max-height:none!important;z-index:0!important;animation:none!important}
+.studio-over>:is(.a-corner,.a-side){margin-right:0!important}
+.studio-over>:is(.a-edge,.a-whole){width:100%!important}
+.studio-over>.a-whole{min-height:calc(420px*var(--k))!important;display:grid}
 #zest-marks{position:absolute;inset:0;z-index:2147483000;pointer-events:none;font:500 calc(12px*var(--k))/1 "Instrument Sans",sans-serif;color:#faf8f2}
 .zm-frame{position:absolute;display:flex;flex-direction:column;justify-content:flex-end}
 .zm-edge{position:absolute;inset:0 0 calc(26px*var(--k)) 0;border:calc(2px*var(--k)) solid #17241d}

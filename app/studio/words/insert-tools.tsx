@@ -1,4 +1,4 @@
-import { Box, Button, MenuItem, Popover, TextField, Typography } from "@mui/material";
+import { Box, Button, MenuItem, Popover, TextField } from "@mui/material";
 import type { Editor } from "@tiptap/core";
 import type { Node as ProseMirrorNode } from "@tiptap/pm/model";
 import {
@@ -17,7 +17,7 @@ import {
 } from "lucide-react";
 import { useState } from "react";
 import { RICH_LIMITS, type FIGURE_SIDES, type FIGURE_WIDTHS } from "~/core/rich";
-import { useStudio, useStudioStore } from "../keeping";
+import { useStudioStore } from "../keeping";
 import { FileList, PicturePicker } from "../pictures";
 import { groupsOf, LiveItems, useLive } from "../live";
 import { useEditorFact, useWordsStore } from "./editing";

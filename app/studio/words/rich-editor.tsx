@@ -91,7 +91,6 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
       editor.destroy();
     };
     // The editor lives for as long as these words are edited; what changes meanwhile reaches it below.
-    // oxlint-disable-next-line react/exhaustive-deps
   }, [node, at, store, words]);
 
   useEffect(() => {

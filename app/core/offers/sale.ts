@@ -1,0 +1,56 @@
+import { rulesIn, type Asked } from "../conditions";
+import { compareAtOf, priceOf, priceSpan, type Goods, type Product, type Variant } from "../goods";
+import type { Minor } from "../money";
+import type { Offer } from "./offer";
+import { price } from "./price";
+
+/** Whether an offer is for whoever comes, as far as time lets it: shoppers may be told of it without being asked who they are. */
+export const isForAll = ({ conditions }: Pick<Offer, "conditions">): boolean =>
+  rulesIn(conditions).every(({ when }) => when === "dates" || when === "times");
+
+/**
+ * Whether an offer makes each piece of its goods cheaper for everybody who looks, whatever else lies in a cart. Only such a price can stand on
+ * the goods themselves: all others depend on a code, on who somebody is, or on what else they take.
+ */
+export function isSale(offer: Offer): boolean {
+  const { gives, code, isOff, fromWorth, fromCount } = offer;
+  if (code !== "" || isOff || fromWorth > 0 || fromCount > 1) return false;
+  const isEach =
+    gives.sort === "price" ||
+    (gives.sort === "percent" && gives.on === "all") ||
+    (gives.sort === "amount" && gives.on === "each");
+  return isEach && isForAll(offer);
+}
+
+/** What one piece costs, and what it did before where that was more. */
+export type Cost = { readonly now: Minor; readonly before: Minor | null };
+
+export type Costs = {
+  readonly of: (product: Product, variant?: Variant) => Cost;
+  /** The lowest and the highest of a product's variants. */
+  readonly span: (product: Product) => { readonly least: Minor; readonly most: Minor };
+};
+
+/** What single pieces cost with the offers that hold for everybody just now: as a cart with nothing else in it. */
+export function costsOf({ offers, goods, asked }: { offers: readonly Offer[]; goods: Goods; asked: Asked }): Costs {
+  const sales = offers.filter(isSale);
+  const usual = (product: Product, variant?: Variant): Cost => ({
+    now: priceOf(product, variant),
+    before: compareAtOf(product, variant),
+  });
+  if (sales.length === 0) return { of: usual, span: priceSpan };
+  const of = (product: Product, variant?: Variant): Cost => {
+    const { full, total } = price({ lines: [{ product, variant, count: 1 }], offers: sales, codes: [], goods, asked });
+    // What it cost just before is what the offer is measured by, not what it may have cost once.
+    return total < full ? { now: total, before: full } : usual(product, variant);
+  };
+  const span: Costs["span"] = (product) => {
+    if (product.variants.length === 0) {
+      const { now } = of(product);
+      return { least: now, most: now };
+    }
+    const all = product.variants.map((variant) => of(product, variant).now);
+    return { least: Math.min(...all), most: Math.max(...all) };
+  };
+  return { of, span };
+}
