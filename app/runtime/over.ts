@@ -51,24 +51,32 @@ export class Over extends HTMLElement {
     const dialog = this.closest("dialog");
     const { name = "", opens, at = "0" } = this.dataset;
     if (!dialog || wasShown(name)) return;
-    for (const button of all("[data-close]", this)) button.addEventListener("click", () => dialog.close());
-    dialog.addEventListener("cancel", (event) => this.dataset.answer !== undefined && event.preventDefault());
+    let isAnswered = !this.asks;
+    for (const button of all("[data-close]", this))
+      button.addEventListener("click", () => {
+        isAnswered = true;
+        dialog.close();
+      });
+    // Pressed twice, Escape closes a dialog whatever is said to the first.
+    dialog.addEventListener("close", () => !isAnswered && dialog.showModal());
     dialog.addEventListener("click", (event) => {
       // Beside it is what is behind it.
       const { left, right, top, bottom } = dialog.getBoundingClientRect();
       const isIn = event.clientX >= left && event.clientX <= right && event.clientY >= top && event.clientY <= bottom;
-      if (event.target === dialog && !isIn && this.dataset.answer === undefined) dialog.close();
+      if (event.target === dialog && !isIn && !this.asks) dialog.close();
     });
     // Whoever has answered it is not asked again for a year.
     dialog.addEventListener("submit", () => note(name, Date.now() + 365 * DAY_MS));
     // What asks for an answer first comes first.
-    const least = isNarrow() && this.dataset.answer === undefined ? FIRST_MS : 0;
+    const least = isNarrow() && !this.asks ? FIRST_MS : 0;
     if (opens === "after") this.soon(dialog, Math.max(Number(at) * 1000, least));
     else if (opens === "far") this.onceFar(dialog, Number(at) / 100);
-    else
-      document.documentElement.addEventListener("mouseleave", (event) => event.clientY <= 0 && this.open(dialog), {
-        once: true,
-      });
+    else document.documentElement.addEventListener("mouseleave", (event) => event.clientY <= 0 && this.open(dialog));
+  }
+
+  /** It asks for an answer, and is closed by that alone. */
+  private get asks(): boolean {
+    return this.dataset.answer !== undefined;
   }
 
   private soon(dialog: HTMLDialogElement, ms: number): void {
@@ -87,10 +95,11 @@ export class Over extends HTMLElement {
   }
 
   private open(dialog: HTMLDialogElement): void {
-    const { name = "", often = "month", alone } = this.dataset;
+    const { name = "", often = "month", alone, opens } = this.dataset;
     if (isTaken) return;
     if (document.activeElement?.matches("input,select,textarea") || all("dialog[open]").length)
-      return this.soon(dialog, AGAIN_MS);
+      // Whoever has come back from the edge of the window is no longer leaving.
+      return opens === "leave" ? undefined : this.soon(dialog, AGAIN_MS);
     isTaken = true;
     note(name, Date.now() + (DAYS.get(often) ?? 0) * DAY_MS);
     if (alone !== undefined) return dialog.showModal();
@@ -99,6 +108,6 @@ export class Over extends HTMLElement {
     dialog.show();
     if (at && at !== document.body) at.focus({ preventScroll: true });
     else (document.activeElement as HTMLElement | null)?.blur();
-    document.addEventListener("keydown", (event) => event.key === "Escape" && dialog.close());
+    document.addEventListener("keydown", (event) => event.key === "Escape" && !this.asks && dialog.close());
   }
 }

@@ -1,5 +1,5 @@
 export { factOf, saysFact, type Writing } from "./facts";
-export { asTyped, filledText, fromTyped, isLive, isUnbound, piecesOf, shortened, storedLive, type Bound } from "./live";
+export { asTyped, filledText, fromTyped, isUnbound, piecesOf, shortened, storedLive, type Bound } from "./live";
 export {
   isOfOffer,
   LIVE_FIELDS,

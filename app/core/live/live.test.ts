@@ -1,18 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { Offer } from "../offers";
-import {
-  asTyped,
-  factOf,
-  filledText,
-  fromTyped,
-  isLive,
-  isUnbound,
-  OFFER_FACT_NAMES,
-  piecesOf,
-  saysFact,
-  storedLive,
-} from ".";
+import { asTyped, factOf, filledText, fromTyped, isUnbound, OFFER_FACT_NAMES, piecesOf, saysFact, storedLive } from ".";
 
 const offer = (id: string, name: string, more: Partial<Offer> = {}): Offer => ({
   id,
@@ -117,7 +106,7 @@ describe("facts in words", () => {
     "leaves other braces alone: %s",
     (text) => {
       expect(fromTyped(text, offers)).toEqual({ text });
-      expect(isLive(text)).toBe(false);
+      expect(isUnbound(text)).toBe(false);
       expect(filledText(text, () => "X")).toBe(text);
     },
   );

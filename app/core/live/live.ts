@@ -33,10 +33,6 @@ export function piecesOf(text: string): readonly (string | Live)[] {
   return pieces;
 }
 
-/** Whether a text has a fact in it, or what is meant as one. Cheap to ask of any text. */
-export const isLive = (text: string): boolean =>
-  text.includes("{") && (piecesOf(text).some((piece) => typeof piece !== "string") || isUnbound(text));
-
 /** One that was begun, and not ended before another begins or the text is over. */
 const BEGUN = new RegExp(`\\{ *(?:${OFFER})\\b[^{}]*(?:\\{|$)`, "i");
 

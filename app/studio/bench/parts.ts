@@ -1,3 +1,4 @@
+import { shortened } from "~/core/live";
 import { against, conditionsOf, type Asked, type Condition } from "~/core/conditions";
 import { pathTo, standingIn, type Draft, type Part, type Place, entryOf } from "~/core/document";
 import { accepts, kindOf, levelOf, nameOf, type Level, strangerIn } from "~/kinds";
@@ -40,7 +41,7 @@ export function nameIn(node: Part, parent: Part | undefined): string {
   if (levelOf(node) !== "column") {
     const { calledBy = "" } = kindOf(node)?.definition ?? {};
     const words = entryOf(node.props, calledBy);
-    return (typeof words === "string" && words.trim().slice(0, LONGEST_NAME)) || nameOf(node);
+    return (typeof words === "string" && shortened(words).trim().slice(0, LONGEST_NAME)) || nameOf(node);
   }
   return `Column ${(parent.slots.columns ?? []).findIndex((c) => c.id === node.id) + 1}`;
 }

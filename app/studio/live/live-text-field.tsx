@@ -56,16 +56,20 @@ export function LiveTextField({ value, most, hint, own, onSet, ...rest }: LiveTe
   const facts = groups.flatMap((group) => group.facts);
   const keep = (typed: string, to: number) => {
     const { text, why } = fromTyped(typed, live.offers, own);
-    // A fact that gets the name of its offer is longer than it was typed.
-    caret.current = to + (why === undefined ? asTyped(text, live.offers).length - typed.length : 0);
+    // A fact that gets the name of its offer is longer than it was typed. In all other text the caret is the browser's: whoever writes
+    // with an input method is in the middle of a word.
+    const more = why === undefined ? asTyped(text, live.offers).length - typed.length : 0;
+    if (more !== 0) caret.current = to + more;
     const wrong = why ?? onSet(text);
     setRefused(wrong === undefined ? null : { typed, why: wrong });
   };
   const choose = (fact: Live) => {
     if (!open) return;
     const words = asTyped(storedLive(fact), live.offers);
+    const to = open.from + words.length;
     setOpen(null);
-    keep(shown.slice(0, open.from) + words + shown.slice(open.to), open.from + words.length);
+    caret.current = to;
+    keep(shown.slice(0, open.from) + words + shown.slice(open.to), to);
     field.current?.focus();
   };
   const onKeyDown = (event: KeyboardEvent) => {
