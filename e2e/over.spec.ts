@@ -131,6 +131,18 @@ test("what is for whoever leaves comes when the pointer leaves over the top, and
   await expect(dialog(page, "Good to have you here")).toBeVisible();
 });
 
+test("what would come with an empty box does not come", async ({ page }) => {
+  // There is no offer to be reached, none that ends, and no product.
+  const over = ["goal-corner", "ends-edge", "product-side"].map((id) => popUp(id, { opens: "after", seconds: 1 }));
+  const host = await publishedShop({ main: LONG, over: [...over, popUp("word-middle", { seconds: 3 })] });
+  await stopClock(page);
+  await page.goto(shopAt(host));
+  await page.clock.runFor(2_500);
+  await expect(open(page)).toHaveCount(0);
+  await page.clock.runFor(1_000);
+  await expect(dialog(page, "Good to have you here")).toBeVisible();
+});
+
 test("on a phone it waits, and comes from below; what asks for an answer can't be put away without one", async ({
   page,
 }) => {

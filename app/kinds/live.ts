@@ -131,7 +131,7 @@ export function livePartsIn(document: PageDocument): readonly LivePart[] {
 const inAll = new WeakMap<Documents, readonly PageDocument[]>();
 
 /** The documents with facts in their words: of thousands, few. */
-export function liveDocuments(documents: Documents): readonly PageDocument[] {
+function liveDocuments(documents: Documents): readonly PageDocument[] {
   let found = inAll.get(documents);
   if (!found) inAll.set(documents, (found = Object.values(documents).filter((each) => livePartsIn(each).length > 0)));
   return found;

@@ -40,7 +40,7 @@ function studiosWords(shop: string): ReadonlySet<string> {
   };
   const noteAll = (parts: readonly Part[]) => {
     for (const part of parts)
-      for (const { props } of walk(part)) for (const key of ["text", "heading"]) note(entryOf(props, key));
+      for (const { props } of walk(part)) for (const key of ["text", "heading", "note"]) note(entryOf(props, key));
   };
   for (const { definition } of KINDS.values()) {
     for (const { key, words } of wordsOf(definition.fields, definition.defaults))

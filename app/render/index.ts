@@ -1,20 +1,9 @@
 export { renderPage, type Broken, type RenderedPage, type Scripts } from "./document";
 export { renderCards } from "./cards";
+export { costsIn, liveFacts, liveIn, withFacts } from "./facts";
 export { renderLetter, type LetterGiven, type WrittenLetter } from "./letter";
 export { postSummary, readingTime } from "./posts";
-export {
-  codeOn,
-  costsIn,
-  darkSetsOf,
-  envOf,
-  liveFacts,
-  liveIn,
-  partsByKind,
-  siteWords,
-  wayOf,
-  withFacts,
-  type ShopContent,
-} from "./shop";
+export { codeOn, darkSetsOf, envOf, partsByKind, siteWords, wayOf, type ShopContent } from "./shop";
 export {
   DESCRIPTION_LENGTH,
   fillPattern,

@@ -81,12 +81,10 @@ function filled(
   return { node: { ...node, props: { ...props, [binds.key]: filledIn } }, from: "field" };
 }
 
-/** What somebody hears of what lies over a page: its own name, or its heading. */
-const dialogName = (node: Part, { name }: Definition): string => {
+/** What somebody hears of what lies over a page: its own name, its heading, or whose word it is. */
+const dialogName = (node: Part, shop: string): string => {
   const head = [...walk(node)].find((part) => hasTrait(part, "head") && part.shown)?.props.text;
-  return (
-    ([node.props.name, head].find((said) => typeof said === "string" && said !== "") as string | undefined) ?? name
-  );
+  return [node.props.name, head].find((said): said is string => typeof said === "string" && said !== "") ?? shop;
 };
 
 const withoutStudio = ({ studio: _studio, ...env }: KindEnv): KindEnv => env;
@@ -181,7 +179,7 @@ function Drawn({ node: stored, theme, look, first, headId, row, over, within = f
           }
         : {})}
       {...(Tag === "aside" ? { "aria-label": definition.name } : {})}
-      {...(Tag === "dialog" ? { "aria-label": dialogName(node, definition) } : {})}
+      {...(Tag === "dialog" ? { "aria-label": dialogName(node, env.identity.name) } : {})}
       {...(Tag === "dialog" && (studio || env.still) ? { open: true } : {})}
       {...(Tag === "section" && row
         ? { "aria-label": `${region === "top" ? "Top" : "Bottom"} of the page, row ${row}` }

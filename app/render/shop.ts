@@ -1,6 +1,6 @@
 import { collectionAddress, openPages, productAddress, siteOf } from "~/core/addresses";
 import type { CodeFacts } from "~/core/code";
-import { askedIn, draftOn, holds, outlook, type Asked } from "~/core/conditions";
+import { askedIn, draftOn } from "~/core/conditions";
 import {
   entryOf,
   menusOf,
@@ -13,13 +13,11 @@ import {
 } from "~/core/document";
 import { productWith, type Goods, type Product } from "~/core/goods";
 import { currencyDigits, formatMoney } from "~/core/money";
-import { factOf, isOfOffer, storedLive, type Live } from "~/core/live";
-import { costsOf, goalsOf, isForAll, offersOf, price, type Costs, type Goal, type Offer } from "~/core/offers";
+import { offersOf, type Offer } from "~/core/offers";
 import { isLight, type Picture } from "~/core/pictures";
 import { clockOf, FIRST_VISIT, type Situation } from "~/core/situation";
 import { readerOf, solveLook } from "~/core/theme";
 import { closedHere, withoutClosed } from "~/kinds/closing";
-import { withLive } from "~/kinds/live";
 import { outlineOf } from "~/kinds/outline";
 import type { OutlineEntry } from "~/kinds/outline-places";
 import { unreadable } from "~/kinds/readable";
@@ -27,6 +25,7 @@ import { referencesOf } from "~/kinds/references";
 import { besidePost, journalPosts, postEntry } from "./posts";
 import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
+import { liveFacts, liveForOne, offersFor } from "./facts";
 import { fieldsOf } from "./own-fields";
 import { firstPicture } from "./sharing";
 import { ownDocuments, pageShownOf, type Target } from "./target";
@@ -50,82 +49,16 @@ export type ShopContent = {
   readonly situation?: Situation;
 };
 
-type Told = Omit<ShopContent, "draft" | "pictures" | "sent">;
-
-/** What conditions and goals are asked with; without a situation, as at the shop's day. */
-const askedOf = ({ situation, goods }: Told): Asked =>
-  situation ? askedIn(situation, goods) : { clock: `${goods.asOf.day}T00:00`, goods };
-
-/** Words for how much is still to go. */
-export const toGoWords = ({ by, toGo }: Pick<Goal, "by" | "toGo">, money: KindEnv["money"], locale: string): string =>
-  by === "worth" ? money(toGo) : new Intl.NumberFormat(locale).format(toGo);
-
-/** What facts in words say in a shop: its own, those of its offers, and how far a cart is from them. */
-export function liveFacts(documents: Documents, look: Look, told: Told): (live: Live) => string | undefined {
-  const { currency, locale, moneyFormat, goods } = told;
-  const money = (amount: number) => formatMoney(amount, currency, moneyFormat);
-  const offers = new Map(offersOf(documents).map((offer) => [offer.id, offer]));
-  let goals: readonly Goal[] | undefined;
-  return (live) => {
-    if (!isOfOffer(live)) return shopFacts(look, goods, currency)[live.field];
-    const offer = offers.get(live.offer);
-    if (!offer) return undefined;
-    if (live.field !== "to-go") return factOf(offer, live.field, { locale, money });
-    goals ??= goalsOf({ offers: [...offers.values()], goods, asked: askedOf(told) });
-    const goal = goals.find((each) => each.offer === offer);
-    // Once it is reached, nothing is to go: words that say how much have had their time.
-    return goal && goal.toGo > 0 ? toGoWords(goal, money, locale) : undefined;
-  };
-}
-
-/** What single pieces cost with the offers that hold for everybody: on cards, on the pages of products, and in what search engines read. */
-export const costsIn = (documents: Documents, told: Told): Costs =>
-  costsOf({ offers: offersOf(documents), goods: told.goods, asked: askedOf(told) });
-
-/** The offers that hold for everybody just now. */
-function openOffers(documents: Documents, told: Told): readonly Offer[] {
-  const asked = askedOf(told);
-  return offersOf(documents).filter(
-    (offer) => !offer.isOff && isForAll(offer) && holds(offer.conditions, asked) !== false,
-  );
-}
-
-const shopFacts = ({ identity }: Look, goods: Goods, currency: string): KindEnv["facts"] => ({
-  shop: identity.name,
-  tagline: identity.tagline,
-  goods: String(goods.products.length),
-  currency,
-});
-
-/**
- * A draft with the facts in its words put in for whoever looks. `editing`: as panes show it in which words can be written, with those that are
- * being written; absent: as shoppers see it.
- */
-export const liveIn = (draft: Draft, told: Told, editing?: NonNullable<KindEnv["studio"]>["editing"]): Draft =>
-  withLive(draft, {
-    say: liveFacts(draft.documents, draft.look, told),
-    ...(editing === undefined ? {} : { studio: { editing, offers: offersOf(draft.documents) } }),
-  });
-
-/** What pages are drawn from, with the facts in its words that are the same for everybody. */
-export function withFacts(content: ShopContent): ShopContent {
-  const say = liveFacts(content.draft.documents, content.draft.look, content);
-  const filling = { say: (live: Live) => (live.field === "to-go" ? storedLive(live) : say(live)) };
-  return { ...content, draft: withLive(content.draft, filling) };
-}
-
 /** What a page is drawn from, with the parts that show on it, and to whoever looks. */
 export function inSituation(target: Target, content: ShopContent): ShopContent {
   const { draft, goods, situation } = content;
-  const filled = (of: Draft, told: Told): Draft =>
-    withLive(of, { say: liveFacts(of.documents, of.look, told), isPersonal: true });
-  if (!situation) return { ...content, draft: filled(draft, content) };
+  if (!situation) return { ...content, draft: liveForOne(draft, content) };
   const page = pageShownOf(target, draft.documents);
   const own = ownDocuments(target, draft.documents, goods);
   const known = { ...situation, page, person: situation.person ?? FIRST_VISIT };
   const asIs = draftOn(draft, askedIn(known, goods), own);
   const open = withoutClosed(asIs, closedHere(asIs.documents, situation.closed ?? []));
-  return { ...content, draft: filled(open, { ...content, situation: known }) };
+  return { ...content, draft: liveForOne(open, { ...content, situation: known }) };
 }
 
 /** Ids of the parts that a page shows, by kind, in reading order. */
@@ -300,8 +233,6 @@ export function envOf(
   const here = shown?.page === "post" ? shown.id : page?.id;
   let byKind: ReadonlyMap<string, readonly string[]> | undefined;
   let outline: readonly OutlineEntry[] | undefined;
-  let goals: readonly Goal[] | undefined;
-  let open: readonly Offer[] | undefined;
   const money = (amount: number) => formatMoney(amount, content.currency, content.moneyFormat);
   return {
     field: fieldsOf({ documents, page: here, shown, locale: content.locale, money }),
@@ -331,22 +262,9 @@ export function envOf(
       compareAt: read.isOn("goods.compareAt"),
       rating: read.isOn("goods.rating"),
     },
-    facts: shopFacts(look, content.goods, content.currency),
-    offers: () => (open ??= openOffers(documents, content)),
-    offerEnds: (id) => {
-      const clock = askedOf(content).clock;
-      const ends = (open ??= openOffers(documents, content))
-        .filter((offer) => id === null || offer.id === id)
-        .flatMap(({ conditions }) => outlook(conditions, clock).until ?? []);
-      return ends.toSorted()[0];
-    },
     live: liveFacts(documents, look, content),
-    goals: () => (goals ??= goalsOf({ offers: offersOf(documents), goods: content.goods, asked: askedOf(content) })),
     money,
-    costs: costsIn(documents, content),
-    bill: (lines, codes = []) => {
-      return price({ lines, offers: offersOf(documents), codes, goods: content.goods, asked: askedOf(content) });
-    },
+    ...offersFor(documents, content),
     darkSets: darkSetsOf(look),
     digits: currencyDigits(content.currency) ?? 2,
     locale: content.locale,

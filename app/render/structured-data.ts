@@ -34,7 +34,8 @@ import {
 } from "~/core/goods";
 import { renditionAddress, sourceOf, widthsFor } from "~/core/pictures";
 import { postEntry } from "./posts";
-import { costsIn, type ShopContent } from "./shop";
+import { costsIn } from "./facts";
+import type { ShopContent } from "./shop";
 import type { Target } from "./target";
 
 // The types of `schema-dts` know every name and enumeration of schema.org, so that a mistyped one does not compile.

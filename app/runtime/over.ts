@@ -1,4 +1,4 @@
-import { all } from "./page";
+import { all, one } from "./page";
 
 const SHOWN = "zest-over";
 const DAYS: ReadonlyMap<string, number> = new Map([
@@ -50,7 +50,7 @@ export class Over extends HTMLElement {
   connectedCallback(): void {
     const dialog = this.closest("dialog");
     const { name = "", opens, at = "0" } = this.dataset;
-    if (!dialog || wasShown(name)) return;
+    if (!dialog || wasShown(name) || !this.isWhole) return;
     let isAnswered = !this.asks;
     for (const button of all("[data-close]", this))
       button.addEventListener("click", () => {
@@ -72,6 +72,12 @@ export class Over extends HTMLElement {
     if (opens === "after") this.soon(dialog, Math.max(Number(at) * 1000, least));
     else if (opens === "far") this.onceFar(dialog, Number(at) / 100);
     else document.documentElement.addEventListener("mouseleave", (event) => event.clientY <= 0 && this.open(dialog));
+  }
+
+  /** Everything in it has something to say: a meter without a goal, or goods that are gone, would come with an empty box. */
+  private get isWhole(): boolean {
+    const isEmpty = (part: Element) => !part.textContent.trim() && !one("img,svg,video,iframe,hr,input", part);
+    return all(".w:not(.w-picture)", this).every((part) => !isEmpty(part));
   }
 
   /** It asks for an answer, and is closed by that alone. */

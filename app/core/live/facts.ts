@@ -1,5 +1,5 @@
 import type { DateRule } from "../conditions";
-import { isGoal, type Offer } from "../offers";
+import { isGoal, type Goal, type Offer } from "../offers";
 import type { OfferFact } from "./names";
 
 /** How a shop writes numbers, days and money: as its shoppers read them. */
@@ -8,6 +8,10 @@ export type Writing = {
   readonly locale: string;
   readonly money: (amount: number) => string;
 };
+
+/** So much of a goal, its whole or what is still to go: an amount, or pieces. */
+export const goalWords = ({ by }: Pick<Goal, "by">, much: number, { locale, money }: Writing): string =>
+  by === "worth" ? money(much) : new Intl.NumberFormat(locale).format(much);
 
 /** What is taken off, in hundredths of a percent; of steps the most. Undefined where it is not said in percent. */
 function percentOf({ gives }: Offer): number | undefined {
@@ -43,7 +47,8 @@ function momentWords(clock: string, locale: string, isEnd: boolean): string {
   }).format(at);
 }
 
-const percentWords = (hundredths: number, locale: string): string =>
+/** Hundredths of a percent as shoppers of a shop read them. */
+export const percentWords = (hundredths: number, locale: string): string =>
   new Intl.NumberFormat(locale, { style: "percent", maximumFractionDigits: 2 }).format(hundredths / 10_000);
 
 /**

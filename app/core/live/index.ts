@@ -1,4 +1,4 @@
-export { factOf, saysFact, type Writing } from "./facts";
+export { factOf, goalWords, percentWords, saysFact, type Writing } from "./facts";
 export { asTyped, filledText, fromTyped, isUnbound, piecesOf, shortened, storedLive, type Bound } from "./live";
 export {
   isOfOffer,

@@ -1,22 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { Offer } from "../offers";
+import { offering } from "../offers/fixtures/offer";
 import { asTyped, factOf, filledText, fromTyped, isUnbound, OFFER_FACT_NAMES, piecesOf, saysFact, storedLive } from ".";
 
-const offer = (id: string, name: string, more: Partial<Offer> = {}): Offer => ({
-  id,
-  name,
-  gives: { sort: "percent", off: 1500, on: "all" },
-  goods: { products: [], collections: [] },
-  code: "",
-  fromWorth: 0,
-  fromCount: 0,
-  withGoods: true,
-  withRest: true,
-  isOff: false,
-  conditions: [],
-  ...more,
-});
+const offer = (id: string, name: string, more: Partial<Offer> = {}): Offer =>
+  offering({ sort: "percent", off: 1500, on: "all" }, { id, name, ...more });
 const GALES = offer("k2", "Autumn gales", {
   code: "GALES15",
   conditions: [{ when: "dates", from: "2026-10-24T00:00", until: "2026-11-05T00:00" }],

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { SOME_DAY } from "../goods/fixtures/day";
 import { makeCollection, makeProduct, type Goods } from "../goods";
 import { FIRST_VISIT, type InCart } from "../situation";
+import { FREE_DELIVERY, offering } from "./fixtures/offer";
 import { goalsOf, price, type Offer } from ".";
 
 const kite = makeProduct({ id: "kite", title: "Kite", price: 26_00, tags: ["kites"] });
@@ -18,20 +19,7 @@ const goods: Goods = {
   asOf: SOME_DAY,
 };
 
-const offer = (id: string, more: Partial<Offer>): Offer => ({
-  id,
-  name: id,
-  gives: { sort: "delivery", off: 10_000, amount: null },
-  goods: { products: [], collections: [] },
-  code: "",
-  fromWorth: 0,
-  fromCount: 0,
-  withGoods: true,
-  withRest: true,
-  isOff: false,
-  conditions: [],
-  ...more,
-});
+const offer = (id: string, more: Partial<Offer>): Offer => offering(FREE_DELIVERY, { id, name: id, ...more });
 
 const cartOf = (...lines: readonly (readonly [product: string, count: number])[]): InCart => ({
   count: 0,

@@ -177,14 +177,29 @@ export function offerOf(document: PageDocument | undefined): Offer | undefined {
 const byName = new Intl.Collator("en", { numeric: true });
 
 const found = new WeakMap<Draft["documents"], readonly Offer[]>();
+/** By its first offer, the list that was made last: while other things of the draft change, it stays the same object. */
+const latest = new WeakMap<Offer, readonly Offer[]>();
+const NONE: readonly Offer[] = [];
 
-/** All offers of a shop, by name. */
+/** The same list as before where the same offers are in it. */
+function asBefore(offers: readonly Offer[]): readonly Offer[] {
+  const [first] = offers;
+  if (!first) return NONE;
+  const before = latest.get(first);
+  if (before?.length === offers.length && before.every((offer, i) => offer === offers[i])) return before;
+  latest.set(first, offers);
+  return offers;
+}
+
+/** All offers of a shop, by name; the same list for as long as none of them changes. */
 export function offersOf(documents: Draft["documents"]): readonly Offer[] {
   let offers = found.get(documents);
   if (!offers) {
-    offers = Object.values(documents)
-      .flatMap((document) => offerOf(document) ?? [])
-      .sort((a, b) => byName.compare(a.name, b.name) || (a.id < b.id ? -1 : 1));
+    offers = asBefore(
+      Object.values(documents)
+        .flatMap((document) => offerOf(document) ?? [])
+        .sort((a, b) => byName.compare(a.name, b.name) || (a.id < b.id ? -1 : 1)),
+    );
     found.set(documents, offers);
   }
   return offers;

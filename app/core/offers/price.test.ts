@@ -6,33 +6,18 @@ import type { Condition } from "../conditions";
 import { FEW_GOODS } from "../fixtures/conditions";
 import { makeProduct, productWith } from "../goods";
 import { FIRST_VISIT } from "../situation";
+import { FREE_DELIVERY, offering } from "./fixtures/offer";
 import { portion, price, split, type Bill, type Gives, type Line, type Offer, type Priced } from ".";
 
 const asked = { clock: "2026-11-30T10:00", person: FIRST_VISIT, goods: FEW_GOODS };
 
 /** a costs 5.00, b 25.00, c 90.00; a and b are kites, b is a gift. */
 const line = (id: string, count = 1): Line => ({ product: productWith(FEW_GOODS, id)!, variant: undefined, count });
-let made = 0;
-const offer = (gives: Gives, more: Partial<Offer> = {}): Offer => ({
-  id: more.name ?? `o${++made}`,
-  name: "",
-  gives,
-  goods: { products: [], collections: [] },
-  code: "",
-  fromWorth: 0,
-  fromCount: 0,
-  withGoods: true,
-  withRest: true,
-  isOff: false,
-  conditions: [],
-  ...more,
-});
 const of = (collection: string) => ({ goods: { products: [], collections: [collection] } });
 const bill = (lines: readonly Line[], offers: readonly Offer[], more: Partial<Bill> = {}): Priced =>
   price({ lines, offers, codes: [], goods: FEW_GOODS, asked, ...more });
 const percent = (off: number, on: "all" | "cheapest" = "all"): Gives => ({ sort: "percent", off: off * 100, on });
 const amount = (amount: number, on: "all" | "each" | "cheapest" = "all"): Gives => ({ sort: "amount", amount, on });
-const FREE: Gives = { sort: "delivery", off: 10_000, amount: null };
 const totals = (priced: Priced) => priced.lines.map((each) => each.total);
 
 describe("splitting", () => {
@@ -125,11 +110,11 @@ describe("one offer", () => {
       [1500, 2500],
     ],
   ])("%s", (_what, gives, more, lines, expected) => {
-    expect(totals(bill(lines, [offer(gives, more)]))).toEqual(expected);
+    expect(totals(bill(lines, [offering(gives, more)]))).toEqual(expected);
   });
 
   it("says on each line what it took off, and what is not touched by it has none", () => {
-    const priced = bill([line("a", 2), line("c")], [offer(percent(20), { name: "autumn", ...of("kites") })]);
+    const priced = bill([line("a", 2), line("c")], [offering(percent(20), { name: "autumn", ...of("kites") })]);
     expect(priced.lines).toEqual([
       { full: 1000, offs: [{ offer: "autumn", amount: 200 }], total: 800 },
       { full: 9000, offs: [], total: 9000 },
@@ -140,21 +125,27 @@ describe("one offer", () => {
 
   it("gives things with it, and leaves out what is no longer there", () => {
     const gift = (product: string): Gives => ({ sort: "gift", product, variant: null, count: 2 });
-    const priced = bill([line("c")], [offer(gift("a"), { name: "line" }), offer(gift("gone"), { name: "gone" })]);
+    const priced = bill([line("c")], [offering(gift("a"), { name: "line" }), offering(gift("gone"), { name: "gone" })]);
     expect(priced.gifts).toMatchObject([{ offer: "line", product: { id: "a" }, count: 2 }]);
     expect(priced.total).toBe(9000);
     expect(priced.refused.get("gone")).toEqual({ why: "gift" });
     // What is sold out is not promised.
     const soldOut = { ...FEW_GOODS, products: FEW_GOODS.products.map((p) => ({ ...p, stock: 1, oversell: false })) };
-    const few = bill([line("c")], [offer(gift("a"), { name: "line" })], { goods: soldOut });
+    const few = bill([line("c")], [offering(gift("a"), { name: "line" })], { goods: soldOut });
     expect([few.gifts, few.refused.get("line")]).toEqual([[], { why: "gift" }]);
   });
 
   it("makes delivery cheaper once it is known, and says before that it will be free", () => {
-    expect(bill([line("a")], [offer(FREE)])).toMatchObject({ isDeliveryFree: true, delivery: undefined, total: 500 });
+    expect(bill([line("a")], [offering(FREE_DELIVERY)])).toMatchObject({
+      isDeliveryFree: true,
+      delivery: undefined,
+      total: 500,
+    });
     const half: Gives = { sort: "delivery", off: 5000, amount: null };
     const less: Gives = { sort: "delivery", off: null, amount: 300 };
-    const priced = bill([line("a")], [offer(half, { name: "half" }), offer(less, { name: "less" })], { delivery: 495 });
+    const priced = bill([line("a")], [offering(half, { name: "half" }), offering(less, { name: "less" })], {
+      delivery: 495,
+    });
     // Half of 4.95 is 2.48, rounded up; then 3.00 off what is left.
     expect(priced.delivery).toEqual({
       full: 495,
@@ -170,14 +161,14 @@ describe("one offer", () => {
 
 describe("several offers", () => {
   it("are stacked: prices, then pieces, then percent, then amounts (by hand: 2 × 20 = 40; − 10 % = 36; − 5 = 31)", () => {
-    const offers = [offer(amount(500)), offer(percent(10)), offer({ sort: "price", price: 2000 })];
+    const offers = [offering(amount(500)), offering(percent(10)), offering({ sort: "price", price: 2000 })];
     expect(bill([line("b", 2)], offers).total).toBe(3100);
   });
 
   it("that don't go together: the shopper gets what saves most, and the other says why it did not apply", () => {
-    const alone = offer(percent(20), { name: "alone", withGoods: false });
-    const one = offer(amount(300), { name: "one" });
-    const two = offer(amount(300), { name: "two" });
+    const alone = offering(percent(20), { name: "alone", withGoods: false });
+    const one = offering(amount(300), { name: "one" });
+    const two = offering(amount(300), { name: "two" });
     const priced = bill([line("b")], [alone, one, two]);
     expect(priced.goods).toBe(1900);
     expect(priced.refused.get("alone")).toEqual({ why: "others", others: ["one", "two"] });
@@ -185,8 +176,8 @@ describe("several offers", () => {
   });
 
   it("a discount that bears no free delivery is weighed against it", () => {
-    const big = offer(percent(20), { name: "big", withRest: false });
-    const free = offer(FREE, { name: "free" });
+    const big = offering(percent(20), { name: "big", withRest: false });
+    const free = offering(FREE_DELIVERY, { name: "free" });
     // 20 % of 5.00 is less than the 4.95 of delivery; of 90.00 it is more.
     expect(bill([line("a")], [big, free], { delivery: 495 }).total).toBe(500);
     expect(bill([line("c")], [big, free], { delivery: 495 }).total).toBe(7695);
@@ -194,7 +185,7 @@ describe("several offers", () => {
 
   it("are asked for by codes, from a worth and a number of pieces on, and when their conditions hold", () => {
     const why = (more: Partial<Offer>, extra: Partial<Bill> = {}, gives = percent(10)) =>
-      bill([line("a", 2)], [offer(gives, { name: "x", ...more })], extra).refused.get("x");
+      bill([line("a", 2)], [offering(gives, { name: "x", ...more })], extra).refused.get("x");
     const yesterday: Condition = { when: "dates", until: "2026-11-30T00:00" };
     expect(why({ code: "KITE15" })).toEqual({ why: "code" });
     expect(why({ code: "KITE15" }, { codes: ["KITE15"] })).toBeUndefined();
@@ -208,7 +199,7 @@ describe("several offers", () => {
   });
 
   it("with a goal of 60 and 26 in the cart, 34 are to go (common practice, no source)", () => {
-    const goal = offer(FREE, { name: "free", fromWorth: 6000 });
+    const goal = offering(FREE_DELIVERY, { name: "free", fromWorth: 6000 });
     const cart = [{ product: makeProduct({ id: "k", title: "K", price: 2600 }), variant: undefined, count: 1 }];
     expect(bill(cart, [goal]).refused.get("free")).toEqual({ why: "worth", toGo: 3400 });
   });
@@ -236,7 +227,7 @@ const anyGives: fc.Arbitrary<Gives> = fc.oneof(
   fc.constantFrom<Gives>({ sort: "bundle", take: 3, pay: 2 }, { sort: "bundle", take: 4, pay: 1 }),
   fc.constant<Gives>({ sort: "gift", product: "a", variant: null, count: 1 }),
   fc.constantFrom<Gives>(
-    FREE,
+    FREE_DELIVERY,
     { sort: "delivery", off: null, amount: 200 },
     { sort: "delivery", off: 3000, amount: null },
   ),
@@ -254,7 +245,7 @@ const anyLines = fc.array(fc.record({ id: fc.constantFrom("a", "b", "c"), count:
 });
 const bills = fc.tuple(fc.array(anyOffer, { maxLength: 5 }), anyLines, fc.option(fc.nat(900), { nil: undefined }));
 const made2 = (offers: readonly Partial<Offer>[]) =>
-  offers.map((each, i) => offer(each.gives!, { ...each, name: `n${i}` }));
+  offers.map((each, i) => offering(each.gives!, { ...each, name: `n${i}` }));
 
 describe("whatever is offered", () => {
   it("nothing is lost and nothing made up: lines, reasons and totals add up to the unit", () => {

@@ -2,22 +2,9 @@ import { describe, expect, it } from "vitest";
 import type { Condition } from "../conditions";
 import { makeProduct, type Goods } from "../goods";
 import { SOME_DAY } from "../goods/fixtures/day";
+import { FREE_DELIVERY, offering } from "./fixtures/offer";
 import { costsOf, isSale, price, type Gives, type Offer } from ".";
 
-const offer = (gives: Gives, more: Partial<Offer> = {}): Offer => ({
-  id: "sale",
-  name: "Sale",
-  gives,
-  goods: { products: [], collections: [] },
-  code: "",
-  fromWorth: 0,
-  fromCount: 0,
-  withGoods: true,
-  withRest: true,
-  isOff: false,
-  conditions: [],
-  ...more,
-});
 const TENTH: Gives = { sort: "percent", off: 1000, on: "all" };
 const NOVEMBER: Condition = { when: "dates", from: "2026-11-01T00:00", until: "2026-12-01T00:00" };
 
@@ -37,48 +24,54 @@ const costs = (offers: readonly Offer[], clock = "2026-11-30T12:00") =>
 
 describe("what stands on goods", () => {
   it.each([
-    ["percent off all", offer(TENTH), true],
-    ["an amount off each piece", offer({ sort: "amount", amount: 5_00, on: "each" }), true],
-    ["a price for each piece", offer({ sort: "price", price: 9_00 }), true],
-    ["on some days", offer(TENTH, { conditions: [NOVEMBER] }), true],
-    ["an amount off the cart", offer({ sort: "amount", amount: 5_00, on: "all" }), false],
-    ["the cheapest piece", offer({ sort: "percent", off: 1000, on: "cheapest" }), false],
-    ["three for two", offer({ sort: "bundle", take: 3, pay: 2 }), false],
-    ["free delivery", offer({ sort: "delivery", off: 10_000, amount: null }), false],
-    ["with a code", offer(TENTH, { code: "KITE" }), false],
-    ["from a worth on", offer(TENTH, { fromWorth: 1 }), false],
-    ["from two pieces on", offer(TENTH, { fromCount: 2 }), false],
-    ["for some countries", offer(TENTH, { conditions: [{ when: "country", countries: ["NL"] }] }), false],
+    ["percent off all", offering(TENTH), true],
+    ["an amount off each piece", offering({ sort: "amount", amount: 5_00, on: "each" }), true],
+    ["a price for each piece", offering({ sort: "price", price: 9_00 }), true],
+    ["on some days", offering(TENTH, { conditions: [NOVEMBER] }), true],
+    ["an amount off the cart", offering({ sort: "amount", amount: 5_00, on: "all" }), false],
+    ["the cheapest piece", offering({ sort: "percent", off: 1000, on: "cheapest" }), false],
+    ["three for two", offering({ sort: "bundle", take: 3, pay: 2 }), false],
+    ["free delivery", offering(FREE_DELIVERY), false],
+    ["with a code", offering(TENTH, { code: "KITE" }), false],
+    ["from a worth on", offering(TENTH, { fromWorth: 1 }), false],
+    ["from two pieces on", offering(TENTH, { fromCount: 2 }), false],
+    ["for some countries", offering(TENTH, { conditions: [{ when: "country", countries: ["NL"] }] }), false],
     [
       "for some visitors, or on some days",
-      offer(TENTH, { conditions: [{ when: "any", of: [NOVEMBER, { when: "country", countries: ["NL"] }] }] }),
+      offering(TENTH, { conditions: [{ when: "any", of: [NOVEMBER, { when: "country", countries: ["NL"] }] }] }),
       false,
     ],
-    ["switched off", offer(TENTH, { isOff: true }), false],
+    ["switched off", offering(TENTH, { isOff: true }), false],
   ] as const)("%s", (_name, of, is) => expect(isSale(of)).toBe(is));
 
   it("is what one piece alone would cost in a cart, rounded once", () => {
     // 10 % of 64.95 are 6.495, half up 6.50.
-    expect(costs([offer(TENTH)]).of(kite)).toEqual({ now: 58_45, before: 64_95 });
+    expect(costs([offering(TENTH)]).of(kite)).toEqual({ now: 58_45, before: 64_95 });
     const lines = [{ product: kite, variant: undefined, count: 1 }];
-    const { total } = price({ lines, offers: [offer(TENTH)], codes: [], goods, asked: { clock: "2026-11-30T12:00" } });
+    const { total } = price({
+      lines,
+      offers: [offering(TENTH)],
+      codes: [],
+      goods,
+      asked: { clock: "2026-11-30T12:00" },
+    });
     expect(total).toBe(58_45);
   });
 
   it("says what it cost just before, not what it may have cost once", () => {
     expect(costs([]).of(was)).toEqual({ now: 40_00, before: 50_00 });
-    expect(costs([offer(TENTH)]).of(was)).toEqual({ now: 36_00, before: 40_00 });
+    expect(costs([offering(TENTH)]).of(was)).toEqual({ now: 36_00, before: 40_00 });
   });
 
   it("begins and ends with its dates, and is for its goods alone", () => {
-    const dated = offer(TENTH, { conditions: [NOVEMBER], goods: { products: ["kite"], collections: [] } });
+    const dated = offering(TENTH, { conditions: [NOVEMBER], goods: { products: ["kite"], collections: [] } });
     expect(costs([dated]).of(kite).now).toBe(58_45);
     expect(costs([dated]).of(was).now).toBe(40_00);
     expect(costs([dated], "2026-12-01T00:00").of(kite)).toEqual({ now: 64_95, before: null });
   });
 
   it("spans what the variants cost with it", () => {
-    expect(costs([offer({ sort: "price", price: 20_00 })]).span(sizes)).toEqual({ least: 10_00, most: 20_00 });
-    expect(costs([offer(TENTH)]).span(sizes)).toEqual({ least: 9_00, most: 27_00 });
+    expect(costs([offering({ sort: "price", price: 20_00 })]).span(sizes)).toEqual({ least: 10_00, most: 20_00 });
+    expect(costs([offering(TENTH)]).span(sizes)).toEqual({ least: 9_00, most: 27_00 });
   });
 });

@@ -49,7 +49,13 @@ export const definition: Definition<CountdownProps> = {
         ["offer", "The end of an offer"],
       ],
     },
-    { type: "offer", key: "offer", label: "Which offer", none: "The one that ends first", where: ["to", ["offer"]] },
+    {
+      type: "offer",
+      key: "offer",
+      label: "Which offer",
+      none: "The first to end of those without a code",
+      where: ["to", ["offer"]],
+    },
     {
       type: "moment",
       key: "at",

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { goalWords } from "~/core/live";
 import type { Goal } from "~/core/offers";
 import type { ViewProps } from "../definition";
 import { useEnv, usePartId, Words } from "../parts";
@@ -11,7 +12,7 @@ const WIDE = 1000;
  * How much of the bar is filled: each goal has an equal share of it, so that a goal far off leaves the near ones their room.
  * A share is filled by how much of the way to its own goal is behind.
  */
-export const filledOf = (goals: readonly Pick<Goal, "goal" | "toGo">[]): number =>
+const filledOf = (goals: readonly Pick<Goal, "goal" | "toGo">[]): number =>
   Math.round((goals.reduce((sum, { goal, toGo }) => sum + (goal - toGo) / goal, 0) / Math.max(1, goals.length)) * WIDE);
 
 /** What a meter says of a goal. */
@@ -30,13 +31,13 @@ export function View({ props, arrangement }: ViewProps<GoalMeterProps>): ReactNo
         don’t see this yet.
       </p>
     ) : null;
-  const amount = ({ by }: Goal, of: number) => (by === "worth" ? money(of) : new Intl.NumberFormat(locale).format(of));
+  const writing = { locale, money };
   const next = goals.find(({ toGo }) => toGo > 0);
   const goal = next ?? goals.at(-1)!;
   const at = !next ? "reached" : goals.every((each) => each.toGo === each.goal) ? "before" : "way";
   const words = said(props[at], {
-    "to-go": amount(goal, goal.toGo),
-    goal: amount(goal, goal.goal),
+    "to-go": goalWords(goal, goal.toGo, writing),
+    goal: goalWords(goal, goal.goal, writing),
     name: goal.offer.name,
   });
   return (
@@ -55,7 +56,7 @@ export function View({ props, arrangement }: ViewProps<GoalMeterProps>): ReactNo
         <ol className="goal-steps">
           {goals.map((each) => (
             <li key={each.offer.id} className={each.toGo === 0 ? "is-reached" : undefined}>
-              <b>{amount(each, each.goal)}</b>
+              <b>{goalWords(each, each.goal, writing)}</b>
               <span>{each.offer.name}</span>
             </li>
           ))}

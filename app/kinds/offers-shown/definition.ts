@@ -32,7 +32,7 @@ export const definition: Definition<OffersShownProps> = {
     {
       type: "list",
       key: "chosen",
-      label: "Chosen offers (none: all that hold just now)",
+      label: "Chosen offers (none: all without a code)",
       one: "offer",
       most: 12,
       fields: [

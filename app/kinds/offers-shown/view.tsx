@@ -1,16 +1,16 @@
 import type { ReactNode } from "react";
 import { productWith, type Goods } from "~/core/goods";
 import type { Offer } from "~/core/offers";
-import { factOf } from "~/core/live";
+import { factOf, percentWords, type Writing } from "~/core/live";
 import type { ViewProps } from "../definition";
 import { SectionHead, useEnv, Words } from "../parts";
 import type { OffersShownProps } from "./definition";
 
 /** What an offer gives, as large as it deserves: by its name alone where that is not said in a number. */
-function givesOf({ gives }: Offer, money: (amount: number) => string, percent: string | undefined): string | undefined {
+function givesOf({ gives }: Offer, { money, locale }: Writing): string | undefined {
   switch (gives.sort) {
     case "percent":
-      return percent === undefined || gives.on === "cheapest" ? undefined : `−${percent}`;
+      return gives.on === "cheapest" ? undefined : `−${percentWords(gives.off, locale)}`;
     case "amount":
       return gives.on === "cheapest" ? undefined : `−${money(gives.amount)}`;
     case "price":
@@ -22,6 +22,18 @@ function givesOf({ gives }: Offer, money: (amount: number) => string, percent: s
   }
 }
 
+/** From what on an offer holds, a line for each step. `from`: the seller's word for it. */
+function fromWords(offer: Offer, from: string, writing: Writing): readonly string[] {
+  if (offer.gives.sort === "steps")
+    return offer.gives.steps.map((step) => `${from} ${step.from}: −${percentWords(step.off, writing.locale)}`);
+  const least = [factOf(offer, "goal", writing), offer.fromCount > 1 ? `${offer.fromCount} ×` : undefined];
+  const said = least.filter(Boolean).join(", ");
+  return said ? [`${from} ${said}`] : [];
+}
+
+/** At most so many of the goods that an offer is for are named. */
+const MOST_NAMED = 4;
+
 /** The goods that an offer is for, by what they are called; the rest of many by three dots. */
 function goodsWords({ goods: { products, collections } }: Offer, goods: Goods): string {
   const titles = [
@@ -30,22 +42,26 @@ function goodsWords({ goods: { products, collections } }: Offer, goods: Goods): 
   ].filter((title) => title !== undefined);
   return titles.length > MOST_NAMED ? `${titles.slice(0, MOST_NAMED).join(", ")} …` : titles.join(", ");
 }
-const MOST_NAMED = 4;
 
-/** Offers that hold for everybody just now, each with its code where it has one. */
+/** Offers that hold for everybody just now: the chosen ones, with their codes, or all that come by themselves. */
 export function View({ props, first }: ViewProps<OffersShownProps>): ReactNode {
   const { studio, offers: all, money, locale, goods } = useEnv();
+  const writing: Writing = { locale, money };
   const open = all();
   const chosen = props.chosen.flatMap(({ offer: id, words }, at) => {
     const offer = open.find((each) => each.id === id);
     return offer ? [{ offer, words, at }] : [];
   });
-  const shown = props.chosen.length ? chosen : open.map((offer) => ({ offer, words: "", at: -1 }));
+  // A code may be meant for a few: it is told to everybody only where the seller chose it.
+  const known = open.filter(({ code }) => code === "").map((offer) => ({ offer, words: "", at: -1 }));
+  const shown = props.chosen.length ? chosen : known;
   if (shown.length === 0)
     return studio ? (
       <p className="in studio-empty">
-        {props.chosen.length ? "None of the chosen offers" : "No offer"} holds for everybody just now. Shoppers don’t
-        see this until one does.
+        {props.chosen.length
+          ? "None of the chosen offers holds for everybody just now."
+          : "No offer without a code holds for everybody just now. Those with a code are chosen in Details."}{" "}
+        Shoppers don’t see this until there is one.
       </p>
     ) : null;
   return (
@@ -53,26 +69,22 @@ export function View({ props, first }: ViewProps<OffersShownProps>): ReactNode {
       <SectionHead heading={props.heading} text={props.text} first={first} />
       <ul className="slips">
         {shown.map(({ offer, words, at }) => {
-          const writing = { locale, money };
-          const gives = givesOf(offer, money, factOf(offer, "percent", writing));
-          const [goal, ends] = [factOf(offer, "goal", writing), factOf(offer, "ends", writing)];
-          const percent = new Intl.NumberFormat(locale, { style: "percent", maximumFractionDigits: 2 });
-          const steps = offer.gives.sort === "steps" ? offer.gives.steps : [];
-          const pieces = steps.length ? undefined : offer.fromCount > 1 ? `${offer.fromCount} ×` : undefined;
-          const from = [goal, pieces].filter(Boolean).join(", ");
-          const which = goodsWords(offer, goods);
+          const [gives, which, ends] = [
+            givesOf(offer, writing),
+            goodsWords(offer, goods),
+            factOf(offer, "ends", writing),
+          ];
           return (
             <li className="slip" key={offer.id}>
               {gives ? <b className="slip-gives">{gives}</b> : null}
               <span className={gives ? "slip-name" : "slip-gives"}>{offer.name}</span>
               {at < 0 ? null : <Words at={`chosen.${at}.words`} text={words} hint="A few words on it" />}
               {which ? <span className="slip-more">{which}</span> : null}
-              {steps.length ? (
-                <span className="slip-more">
-                  {steps.map((step) => `${step.from} × −${percent.format(step.off / 10_000)}`).join(" · ")}
+              {fromWords(offer, props.from, writing).map((line) => (
+                <span className="slip-more" key={line}>
+                  {line}
                 </span>
-              ) : null}
-              {from ? <span className="slip-more">{`${props.from} ${from}`}</span> : null}
+              ))}
               {ends ? <span className="slip-more">{`${props.ends} ${ends}`}</span> : null}
               {offer.code ? (
                 <form method="post" action="/cart/code">

@@ -11,7 +11,7 @@ import {
   type Variant,
 } from "~/core/goods";
 import { sourceOf, type DrawnTone, type Picture, type PictureView, type ScrimTone } from "~/core/pictures";
-import type { Live, LiveField } from "~/core/live";
+import type { Live } from "~/core/live";
 import type { Costs, Goal, Line, Offer, Priced } from "~/core/offers";
 import type { Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
@@ -150,8 +150,6 @@ export type KindEnv = {
   readonly locale: string;
   /** The colour set that short messages of the shop wear. */
   readonly toast: string;
-  /** Facts that running text can be filled with. */
-  readonly facts: Readonly<Record<LiveField, string>>;
   /** What a fact in words says; undefined where it can't be said. */
   readonly live: (live: Live) => string | undefined;
   /** When an offer that holds now ends, as the shop's clocks show it; null: the one that ends first. Undefined where none does. */

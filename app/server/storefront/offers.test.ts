@@ -1,9 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { addOffer } from "~/core/commands";
+import { addNode, addOffer } from "~/core/commands";
 import type { Condition } from "~/core/conditions";
 import type { Part } from "~/core/document";
 import { readCsv } from "~/core/formats";
 import type { OfferRoot } from "~/core/offers";
+import { makeNode } from "~/kinds";
+import { sectionAround } from "~/kinds/fill";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
 import { ownerWithShop } from "../fixtures/owner";
@@ -191,5 +193,80 @@ describe("codes", () => {
       expect.stringMatching(/^Too many codes were tried. Please wait \d+ seconds and try again.$/),
     ]);
     expect(await total()).toBe("€10.00");
+  });
+});
+
+/** Puts a part onto the end of the home page, and publishes. */
+async function onHome(shop: { readonly id: string }, part: Part): Promise<void> {
+  const { draft, seq } = await loadDraft(shop.id);
+  const { root } = draft.documents.home!;
+  const made = addNode(draft, "home", { parent: root.id, slot: "main", index: 0 }, part, "x");
+  if (!made.ok) throw new Error(made.why);
+  expect(await keep(shop.id, { base: seq, transactions: [made.transaction] })).toMatchObject({ ok: true });
+  await publish(shop.id, (await pendingChanges(shop.id)).seq);
+}
+const FREE: OfferRoot = { gives: { sort: "delivery", off: 10_000, amount: null }, fromWorth: 3000 };
+
+describe("what pages say of offers", () => {
+  it("is a goal for each cart of its own, and is kept for nobody else", async () => {
+    const { shop, ask, shopper } = await openShop([{ name: "Free delivery", root: FREE }]);
+    await onHome(shop, sectionAround(makeNode("goal-meter")));
+    const home = (Cookie?: string) => ask("/", { headers: { Accept: "text/html", ...(Cookie ? { Cookie } : {}) } });
+    const words = ({ body }: Answer) => /class="goal-words">([^<]+)</.exec(body)?.[1];
+    const { Cookie: one } = await shopper("1");
+    const { Cookie: three } = await shopper("3");
+    expect(words(await home())).toBe("Free delivery from €30.00 on");
+    expect(words(await home(one))).toBe("€20.00 to go: Free delivery");
+    expect(words(await home(three))).toBe("Reached: Free delivery");
+    expect(words(await home())).toBe("Free delivery from €30.00 on");
+    expect((await home(one)).headers["cache-control"]).toContain("private");
+    // A page that says nothing of it can be kept by anybody.
+    expect((await ask("/collections/all")).headers["cache-control"]).not.toContain("private");
+  });
+
+  it("is a goal for those alone whom the offer is for", async () => {
+    const conditions: readonly Condition[] = [{ when: "country", countries: ["NL"] }];
+    const { shop, ask } = await openShop([{ name: "Free delivery", root: FREE, conditions }]);
+    await onHome(shop, sectionAround(makeNode("goal-meter")));
+    const home = async (language: string) =>
+      (await ask("/", { headers: { Accept: "text/html", "Accept-Language": language } })).body;
+    expect(await home("nl-NL")).toContain("Free delivery from €30.00 on");
+    expect(await home("en-GB")).not.toContain("Free delivery");
+  });
+
+  it("is the price on cards and products, to search engines and while one types, as the cart has it", async () => {
+    const { ask, by, shopper } = await openShop([{ name: "Harvest", root: TENTH }]);
+    const { total } = await shopper("1");
+    expect(await total()).toBe("€9.00");
+    const reduced = /<ins>€9.00<\/ins>.*?<del>€10.00<\/del>/;
+    expect((await ask("/collections/all")).body).toMatch(reduced);
+    const product = (await ask(`/products/${by("A").slug}`)).body;
+    expect(product).toMatch(reduced);
+    expect(product).toContain('"price":"9.00"');
+    expect((await ask("/suggest?q=apple")).body).toContain("€9.00");
+    // What asks for a code stands on nothing.
+    const coded = await openShop([{ name: "Friends", root: { ...TENTH, code: "KITE10" } }]);
+    expect((await coded.ask("/collections/all")).body).not.toContain("€9.00");
+  });
+
+  it("tells everybody the codes that were chosen for that, and no others", async () => {
+    const { shop, ask, send } = await openShop([
+      { name: "Harvest", root: TENTH },
+      { name: "For friends", root: { ...TENTH, code: "FRIENDS" } },
+      { name: "For all", root: { ...TENTH, code: "EVERYBODY" } },
+    ]);
+    await onHome(shop, makeNode("offers-shown"));
+    const all = (await ask("/")).body;
+    expect(all).toContain("Harvest");
+    expect(all).not.toMatch(/FRIENDS|EVERYBODY/);
+    const { draft } = await loadDraft(shop.id);
+    const { id } = Object.values(draft.documents).find(({ title }) => title === "For all")!;
+    await onHome(shop, makeNode("offers-shown", { chosen: [{ offer: id, words: "Come in" }] }));
+    const chosen = (await ask("/")).body;
+    expect(chosen).toContain("EVERYBODY");
+    expect(chosen).not.toContain("FRIENDS");
+    // Without a script the press leads to the cart, where it lies.
+    const taken = await send("/cart/code", { code: "EVERYBODY" });
+    expect(taken.headers.location).toBe("/cart?done=code");
   });
 });

@@ -18,6 +18,7 @@ import {
 } from "~/core/conditions";
 import { draftAt, nextPost, postsOut } from "~/core/journal";
 import { goalsOf, offersOf } from "~/core/offers";
+import { asksOn } from "~/kinds/asks";
 import { closedHere } from "~/kinds/closing";
 import { dependsOnDay } from "~/kinds/days";
 import { showsCart } from "~/kinds/live";
@@ -205,8 +206,7 @@ export async function pageAt(
   const documentsThere = everybodys.draft.documents;
   const own = ownDocuments(target, documentsThere, everybodys.goods);
   const personal = personalParts(documentsThere, own);
-  const saysCart = showsCart(documentsThere, own);
-  const asks: ReadonlySet<Personal> = saysCart ? new Set([...personal.asks, "cart"]) : personal.asks;
+  const asks = asksOn(documentsThere, own);
   const closed = closedHere(documentsThere, situation.closed ?? []);
   const isPersonal = asks.size > 0 || closed.length > 0;
   const person = asks.size > 0 ? await whoAsks?.(everybodys, asks) : undefined;
@@ -235,7 +235,9 @@ export async function pageAt(
   const page = pageShownOf(target, documentsThere);
   const asked = askedIn({ ...situation, page, ...(person ? { person } : {}) }, content.goods);
   const who = person ? partsOutcome(personal, asked) : "";
-  const goals = saysCart ? goalsOf({ offers: offersOf(documentsThere), goods: content.goods, asked }) : [];
+  const goals = showsCart(documentsThere, own)
+    ? goalsOf({ offers: offersOf(documentsThere), goods: content.goods, asked })
+    : [];
   const state = [
     shop.publicationId,
     shop.goodsVersion,

@@ -3,7 +3,7 @@ import { personalParts, type Personal } from "~/core/conditions";
 import { entryOf } from "~/core/document";
 import { priceOf } from "~/core/goods";
 import { FIRST_VISIT, type InCart, type Person, type Visitor } from "~/core/situation";
-import { showsCart } from "~/kinds/live";
+import { asksOn } from "~/kinds/asks";
 import type { ShopContent } from "~/render";
 import { cartOf } from "../carts/index.server";
 import { config } from "../config/index.server";
@@ -115,8 +115,7 @@ export async function contentForOne(request: Request, response: Response, conten
   if (!content.situation) return content;
   const situation = { ...content.situation, closed: closedFor(request) };
   const { documents } = content.draft;
-  const { asks: asked } = personalParts(documents);
-  const asks: ReadonlySet<Personal> = showsCart(documents) ? new Set([...asked, "cart"]) : asked;
+  const asks = asksOn(documents);
   if (asks.size === 0) return { ...content, situation };
   noteLink(request.url, response, content);
   return { ...content, situation: { ...situation, person: await personOf(request, response, content, asks) } };

@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from "@mui/material";
 import { setAround } from "~/core/commands";
-import { entryOf } from "~/core/document";
+import { entryOf, OVER } from "~/core/document";
 import { INK } from "../ui";
 import { useStudio, useStudioStore } from "../keeping";
 
@@ -12,6 +12,14 @@ export function AroundNote({ row, page }: { row: string; page: string }) {
   const document = useStudio((s) => entryOf(s.draft.documents, page));
   const frame = useStudio((s) => s.draft.documents.frame);
   const layout = useStudio((s) => s.draft.documents.post);
+  if (frame && entryOf(frame.root.slots, OVER)?.some((part) => part.id === row))
+    return (
+      <Box sx={{ px: 2, py: 1, borderBottom: `1px solid ${INK.line}` }}>
+        <Typography variant="caption" color="text.secondary">
+          Lies over every page but the cart, unless “When it shows” says otherwise.
+        </Typography>
+      </Box>
+    );
   if (document?.kind !== "page") return null;
   if (layout?.root.slots.main?.some((part) => part.id === row))
     return (

@@ -150,48 +150,31 @@ function MenuField({ node, field, path }: FieldProps) {
   );
 }
 
-/** Which journal is shown. */
-function JournalField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "journal" }> }) {
-  const journals = journalsOf(useStudio((s) => s.draft.documents));
-  const value = readAt(node.props, path) as string | null;
-  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
-  const isGone = value !== null && !journals.some((j) => j.document.id === value);
-  return (
-    <TextField
-      select
-      label={field.label}
-      value={isGone ? "" : (value ?? "-")}
-      error={isGone}
-      helperText={isGone ? "This page is no journal any more. Choose another." : undefined}
-      onChange={(e) => set(e.target.value === "-" ? null : e.target.value)}
-    >
-      <MenuItem value="-">{field.none}</MenuItem>
-      {journals.map(({ document }) => (
-        <MenuItem key={document.id} value={document.id}>
-          {document.title}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
+type ChosenProps = FieldProps & {
+  /** What there is to choose from, by id. */
+  all: readonly { readonly id: string; readonly name: string }[];
+  /** What it means that none is chosen. */
+  none: string;
+  /** What is said where the chosen one is gone. */
+  gone: string;
+};
 
-/** Which offer something is about. */
-function OfferField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "offer" }> }) {
-  const offers = offersOf(useStudio((s) => s.draft.documents));
+/** One of several things of the shop, or none of them. */
+function Chosen({ node, field, path, all, none, gone }: ChosenProps) {
   const value = readAt(node.props, path) as string | null;
   const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
-  const isGone = value !== null && !offers.some(({ id }) => id === value);
+  const isGone = value !== null && !all.some(({ id }) => id === value);
   return (
     <TextField
       select
       label={field.label}
       value={isGone ? "" : (value ?? "-")}
       error={isGone}
-      helperText={isGone ? "This offer is gone. Choose another." : undefined}
+      helperText={isGone ? gone : undefined}
       onChange={(e) => set(e.target.value === "-" ? null : e.target.value)}
     >
-      <MenuItem value="-">{field.none}</MenuItem>
-      {offers.map(({ id, name }) => (
+      <MenuItem value="-">{none}</MenuItem>
+      {all.map(({ id, name }) => (
         <MenuItem key={id} value={id}>
           {name}
         </MenuItem>
@@ -200,28 +183,24 @@ function OfferField({ node, field, path }: FieldProps & { field: Extract<Field, 
   );
 }
 
-function CollectionField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "collection" }> }) {
-  const collections = useStudio((s) => s.goods.collections);
-  const value = readAt(node.props, path) as string | null;
-  const set = useSetOrSay(node, path, `${field.label} changed in ${nameOf(node)}`);
-  const isGone = value !== null && !collections.some((c) => c.id === value);
+function JournalField(props: FieldProps & { field: Extract<Field, { type: "journal" }> }) {
+  const all = journalsOf(useStudio((s) => s.draft.documents)).map(({ document: { id, title: name } }) => ({
+    id,
+    name,
+  }));
   return (
-    <TextField
-      select
-      label={field.label}
-      value={isGone ? "" : (value ?? "-")}
-      error={isGone}
-      helperText={isGone ? "This collection is gone. Choose another." : undefined}
-      onChange={(e) => set(e.target.value === "-" ? null : e.target.value)}
-    >
-      <MenuItem value="-">{field.none}</MenuItem>
-      {collections.map((c) => (
-        <MenuItem key={c.id} value={c.id}>
-          {c.title}
-        </MenuItem>
-      ))}
-    </TextField>
+    <Chosen {...props} all={all} none={props.field.none} gone="This page is no journal any more. Choose another." />
   );
+}
+
+function OfferField(props: FieldProps & { field: Extract<Field, { type: "offer" }> }) {
+  const all = offersOf(useStudio((s) => s.draft.documents));
+  return <Chosen {...props} all={all} none={props.field.none} gone="This offer is gone. Choose another." />;
+}
+
+function CollectionField(props: FieldProps & { field: Extract<Field, { type: "collection" }> }) {
+  const all = useStudio((s) => s.goods.collections).map(({ id, title: name }) => ({ id, name }));
+  return <Chosen {...props} all={all} none={props.field.none} gone="This collection is gone. Choose another." />;
 }
 
 function NumberField({ node, field, path }: FieldProps & { field: Extract<Field, { type: "number" }> }) {

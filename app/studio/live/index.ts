@@ -1,3 +1,3 @@
 export { LiveItems } from "./live-list";
 export { LiveTextField } from "./live-text-field";
-export { groupsOf, useLive } from "./use-live";
+export { groupsOf, liveOf } from "./live-of";

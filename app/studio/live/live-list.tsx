@@ -1,6 +1,6 @@
 import { Box, ListSubheader, MenuItem, Typography } from "@mui/material";
 import type { Live } from "~/core/live";
-import type { LiveGroup } from "./use-live";
+import type { LiveGroup } from "./live-of";
 
 /** Facts in a menu, each with what it says now. */
 export const LiveItems = ({ groups, onChoose }: { groups: readonly LiveGroup[]; onChoose: (live: Live) => void }) =>

@@ -2,24 +2,30 @@ import { Box, ListSubheader, Paper, Popper, TextField, Typography, type TextFiel
 import { useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from "react";
 import { asTyped, fromTyped, storedLive, type Live } from "~/core/live";
 import { INK, useWhenChanged } from "../ui";
-import { groupsOf, useLive, type LiveGroup } from "./use-live";
+import { useStudioStore } from "../keeping";
+import { groupsOf, useOffers, type LiveGroup } from "./live-of";
 
 /** What was begun before the caret: a brace, and the letters after it. */
 const BEGUN = /\{([^{}]{0,40})$/;
 
 type Open = { readonly from: number; readonly to: number; readonly sought: string };
 
-/** The facts that are meant by some letters. */
+/** As many facts are listed; a shop with many offers has a thousand, and is asked by typing. */
+const MOST_LISTED = 24;
+
+/** The facts that are meant by some letters, the first of many. */
 function foundIn(groups: readonly LiveGroup[], sought: string): readonly LiveGroup[] {
   const words = sought.trim().toLowerCase();
-  return groups
-    .map((group) => ({
-      ...group,
-      facts: group.facts.filter(({ live, label }) =>
+  let left = MOST_LISTED;
+  return groups.flatMap((group) => {
+    const facts = group.facts
+      .filter(({ live, label }) =>
         `${live.field} ${label} of ${group.name} ${live.field} of ${group.name}`.toLowerCase().includes(words),
-      ),
-    }))
-    .filter(({ facts }) => facts.length > 0);
+      )
+      .slice(0, left);
+    left -= facts.length;
+    return facts.length ? [{ ...group, facts }] : [];
+  });
 }
 
 type LiveTextFieldProps = Omit<TextFieldProps, "value" | "onChange" | "error" | "helperText" | "slotProps"> & {
@@ -38,7 +44,8 @@ type LiveTextFieldProps = Omit<TextFieldProps, "value" | "onChange" | "error" | 
  * beneath it.
  */
 export function LiveTextField({ value, most, hint, own, onSet, ...rest }: LiveTextFieldProps) {
-  const live = useLive();
+  const store = useStudioStore();
+  const offers = useOffers();
   const id = useId();
   const field = useRef<HTMLInputElement | HTMLTextAreaElement>(null);
   const caret = useRef<number | null>(null);
@@ -46,26 +53,26 @@ export function LiveTextField({ value, most, hint, own, onSet, ...rest }: LiveTe
   const [open, setOpen] = useState<Open | null>(null);
   const [at, setAt] = useState(0);
   useWhenChanged(value, () => setRefused(null));
-  const shown = refused?.typed ?? asTyped(value, live.offers);
+  const shown = refused?.typed ?? asTyped(value, offers);
   useLayoutEffect(() => {
     if (caret.current === null) return;
     field.current?.setSelectionRange(caret.current, caret.current);
     caret.current = null;
   });
-  const groups = open ? foundIn(groupsOf(live), open.sought) : [];
+  const groups = open ? foundIn(groupsOf(store.getState()), open.sought) : [];
   const facts = groups.flatMap((group) => group.facts);
   const keep = (typed: string, to: number) => {
-    const { text, why } = fromTyped(typed, live.offers, own);
+    const { text, why } = fromTyped(typed, offers, own);
     // A fact that gets the name of its offer is longer than it was typed. In all other text the caret is the browser's: whoever writes
     // with an input method is in the middle of a word.
-    const more = why === undefined ? asTyped(text, live.offers).length - typed.length : 0;
+    const more = why === undefined ? asTyped(text, offers).length - typed.length : 0;
     if (more !== 0) caret.current = to + more;
     const wrong = why ?? onSet(text);
     setRefused(wrong === undefined ? null : { typed, why: wrong });
   };
   const choose = (fact: Live) => {
     if (!open) return;
-    const words = asTyped(storedLive(fact), live.offers);
+    const words = asTyped(storedLive(fact), offers);
     const to = open.from + words.length;
     setOpen(null);
     caret.current = to;

@@ -19,7 +19,7 @@ import { useState } from "react";
 import { RICH_LIMITS, type FIGURE_SIDES, type FIGURE_WIDTHS } from "~/core/rich";
 import { useStudioStore } from "../keeping";
 import { FileList, PicturePicker } from "../pictures";
-import { groupsOf, LiveItems, useLive } from "../live";
+import { groupsOf, LiveItems } from "../live";
 import { useEditorFact, useWordsStore } from "./editing";
 import { Chooser, Tool } from "./tools";
 
@@ -287,7 +287,7 @@ function FootnoteTool({ editor }: { editor: Editor }) {
 export function InsertTools({ editor }: { editor: Editor }) {
   const asStep = useAsStep();
   const inTable = useEditorFact(editor, (e) => e.isActive("table"));
-  const live = useLive();
+  const store = useStudioStore();
   const table: readonly (readonly [string, () => void])[] = inTable
     ? [
         ["Row below", () => editor.chain().focus().addRowAfter().run()],
@@ -311,7 +311,7 @@ export function InsertTools({ editor }: { editor: Editor }) {
       <Chooser label="Live field" icon={Braces}>
         {(close) =>
           LiveItems({
-            groups: groupsOf(live),
+            groups: groupsOf(store.getState()),
             onChoose: (attrs) => {
               close();
               asStep(() => editor.chain().focus().insertContent({ type: "liveField", attrs }).run());

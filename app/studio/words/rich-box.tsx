@@ -3,7 +3,8 @@ import { Editor, type JSONContent } from "@tiptap/core";
 import { useEffect, useEffectEvent, useRef, useState } from "react";
 import { sameJson } from "~/core/document";
 import { plainOf, treeOf, type Rich } from "~/core/rich";
-import { useLive } from "../live";
+import { useStudioStore } from "../keeping";
+import { liveOf } from "../live";
 import { INK } from "../ui";
 import { createWordsStore, WordsProvider } from "./editing";
 import { extensionsFor } from "./extensions";
@@ -20,11 +21,7 @@ type RichBoxProps = {
 
 /** Running text in a form: the same editor and tools as in a pane, in a box of its own. */
 export default function RichBox({ label, value, most, onChange, problem }: RichBoxProps) {
-  const live = useLive();
-  const facts = useRef(live);
-  useEffect(() => {
-    facts.current = live;
-  });
+  const store = useStudioStore();
   const [words] = useState(createWordsStore);
   const [isOpen, setOpen] = useState(false);
   const [cut, setCut] = useState("");
@@ -41,7 +38,7 @@ export default function RichBox({ label, value, most, onChange, problem }: RichB
       injectCSS: false,
       extensions: extensionsFor({
         picture: () => undefined,
-        live: () => facts.current,
+        live: () => liveOf(store.getState()),
         onProblem: setCut,
         most,
         onFull: () => undefined,

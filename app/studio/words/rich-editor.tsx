@@ -7,7 +7,7 @@ import { plainOf, treeOf, type Rich } from "~/core/rich";
 import { kindOf, nameOf } from "~/kinds";
 import { useEnv, type RichEditorProps } from "~/kinds/parts";
 import { useStudioStore } from "../keeping";
-import { useLive } from "../live";
+import { liveOf } from "../live";
 import { useWordsStore } from "./editing";
 import { extensionsFor } from "./extensions";
 import { fittedText } from "./fitted";
@@ -18,17 +18,14 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
   const store = useStudioStore();
   const words = useWordsStore();
   const { picture } = useEnv();
-  const live = useLive();
   const holder = useRef<HTMLDivElement>(null);
   const written = useRef<Rich>(value);
   const open = useRef<Editor | null>(null);
   const first = useRef(value);
   // Pictures that are uploaded meanwhile are found as well.
   const find = useRef(picture);
-  const facts = useRef(live);
   useEffect(() => {
     find.current = picture;
-    facts.current = live;
   });
 
   useEffect(() => {
@@ -53,7 +50,7 @@ export function RichEditor({ node, at, value }: RichEditorProps) {
       injectCSS: false,
       extensions: extensionsFor({
         picture: (id) => find.current(id),
-        live: () => facts.current,
+        live: () => liveOf(store.getState()),
         onProblem: (why) => say(why, "problem"),
         most,
         onFull: () => say(`There is room for ${most} characters here.`, "problem"),
