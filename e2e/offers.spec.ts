@@ -92,6 +92,7 @@ test("an offer is made, said in a sentence, tried on a cart, published, and had 
   await test.step("two can't have one code, and a copy has none", async () => {
     await page.getByRole("button", { name: "Make a copy" }).click();
     await expect(list(page).getByRole("button", { name: /^First flight 2/ })).toBeVisible();
+    await expect(word(page, "How it is had")).toHaveText("by itself");
     await word(page, "How it is had").click();
     await page.getByRole("radio", { name: /With a code/ }).click();
     await page.getByRole("textbox", { name: "The code" }).fill("welcome10");

@@ -92,7 +92,7 @@ test("what comes from the side leaves the keyboard alone, never two come on one 
 }) => {
   const host = await publishedShop({
     main: [...LONG, makeNode("sign-up")],
-    over: [popUp("hours-corner", { opens: "after", seconds: 1 }), popUp("word-middle", { seconds: 2 })],
+    over: [popUp("mail-corner", { opens: "after", seconds: 1 }), popUp("word-middle", { seconds: 2 })],
   });
   await stopClock(page);
   await page.goto(shopAt(host));
@@ -104,7 +104,7 @@ test("what comes from the side leaves the keyboard alone, never two come on one 
   await page.getByRole("link", { name: "Skip to the page" }).focus();
   await page.clock.runFor(20_000);
   await expect(open(page)).toHaveCount(1);
-  await expect(dialog(page, "How to reach us")).toBeVisible();
+  await expect(dialog(page, "Hear from us now and then")).toBeVisible();
   await expect(page.getByRole("link", { name: "Skip to the page" })).toBeFocused();
   await page.keyboard.press("Escape");
   await expect(open(page)).toHaveCount(0);
@@ -132,8 +132,10 @@ test("what is for whoever leaves comes when the pointer leaves over the top, and
 });
 
 test("what would come with an empty box does not come", async ({ page }) => {
-  // There is no offer to be reached, none that ends, and no product.
-  const over = ["goal-corner", "ends-edge", "product-side"].map((id) => popUp(id, { opens: "after", seconds: 1 }));
+  // There is no offer to be reached, none that ends, no product, and nothing is said of how to reach the seller.
+  const over = ["goal-corner", "ends-edge", "product-side", "hours-corner"].map((id) =>
+    popUp(id, { opens: "after", seconds: 1 }),
+  );
   const host = await publishedShop({ main: LONG, over: [...over, popUp("word-middle", { seconds: 3 })] });
   await stopClock(page);
   await page.goto(shopAt(host));

@@ -15,7 +15,7 @@ import { PartSight } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
 import { SharedTiles } from "../shared";
 import { OwnPieces } from "./own-pieces";
-import { layoutProps, OVER, pathTo, type Draft, type Part, entryOf } from "~/core/document";
+import { layoutProps, OVER, pathTo, sameJson, type Draft, type Part, entryOf } from "~/core/document";
 
 type AddChoice = {
   readonly definition: Definition;
@@ -60,12 +60,14 @@ const WIDGET_TILE: Tile = { width: 124, height: 66, page: 320 };
 
 /** A widget alone on a page, as it would stand in a column. */
 const inColumn = (widget: Part): Part => sectionAround(widget, { all: { spaceTop: 3, spaceBottom: 3 } });
-/** A part with words in it where it begins empty: for looking at, not for a page. */
+/** A part with words in it where it begins empty, and a design has none of its own: for looking at, not for a page. */
 function withSample(part: Part): Part {
-  const sample = kindOf(part)?.definition.sample;
+  const { sample = {}, defaults = {} } = kindOf(part)?.definition ?? {};
+  const isUsual = (key: string) => sameJson(entryOf(part.props, key), entryOf(defaults as Part["props"], key));
+  const put = Object.entries(sample as Part["props"]).filter(([key]) => isUsual(key));
   return {
     ...part,
-    props: sample ? { ...part.props, ...(sample as Part["props"]) } : part.props,
+    props: put.length ? { ...part.props, ...Object.fromEntries(put) } : part.props,
     slots: Object.fromEntries(Object.entries(part.slots).map(([slot, parts]) => [slot, parts.map(withSample)])),
   };
 }
@@ -84,11 +86,12 @@ function withExample(widget: Part, goods: Goods, pictures: readonly Picture[]): 
 function Miniature({ choice, tile }: { choice: AddChoice; tile: Tile }) {
   const scenes = useContext(Scenes);
   const goods = useStudio((s) => s.goods);
+  const offers = useStudio((s) => offersOf(s.draft.documents));
   const node = useMemo(() => {
-    const made = withSample(choice.make(goods, scenes));
+    const made = withSample(withOffers(choice.make(goods, scenes), offers));
     if (choice.definition.level === "section") return made;
     return inColumn(withExample(made, goods, scenes));
-  }, [choice, goods, scenes]);
+  }, [choice, goods, scenes, offers]);
   return <PartSight node={node} name={`${choice.definition.name}, ${choice.name}`} {...tile} />;
 }
 

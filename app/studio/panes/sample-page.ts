@@ -1,3 +1,4 @@
+import { clockPlus } from "~/core/conditions";
 import type { Goal } from "~/core/offers";
 import type { JournalPosts, KindEnv, PostEntry } from "~/kinds/parts";
 
@@ -66,6 +67,7 @@ export const aroundSample = (env: KindEnv): KindEnv => ({
     return own?.pages.length ? own : JOURNAL;
   },
   post: () => env.post() ?? { post: POSTS[1]!, earlier: POSTS[2], later: POSTS[0] },
+  offerEnds: (offer) => env.offerEnds(offer) ?? clockPlus(env.clock, 5),
   goals: () => (env.goals().length ? env.goals() : [SAMPLE_GOAL]),
   postGoods: () => env.goods.products.slice(0, 4),
 });
