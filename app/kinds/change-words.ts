@@ -65,6 +65,7 @@ const THINGS: Readonly<Record<DocumentKind, string>> = {
   piece: "piece",
   shared: "shared section",
   offer: "offer",
+  season: "season",
 };
 
 /** What a document says of itself, by its keys. */
@@ -92,6 +93,8 @@ const SAID: Readonly<Record<string, string>> = {
   fromWorth: "what it takes changed",
   fromCount: "what it takes changed",
   alone: "with what it goes together changed",
+  members: "what belongs to it changed",
+  look: "look that it wears changed",
 };
 
 function saidWords(document: PageDocument, keys: readonly string[]): string {

@@ -18,6 +18,7 @@ import {
 } from "~/core/document";
 import { conditionsSchema } from "~/core/conditions";
 import { offerRoot } from "~/core/offers";
+import { datesProblem, seasonRoot } from "~/core/seasons";
 import { MOST_ENTRIES } from "~/core/schema";
 
 /** The longest title and description for search engines that are kept, in characters. */
@@ -164,6 +165,7 @@ const ROOTS = {
   piece: NOTHING,
   shared: NOTHING,
   offer: offerRoot,
+  season: seasonRoot,
 } as const;
 
 /** How deep the items of a menu go. */
@@ -177,6 +179,10 @@ export function documentProblem(document: PageDocument): string | undefined {
   if (document.kind === "offer") {
     const when = conditionsSchema.safeParse(document.root.conditions);
     if (!when.success) return when.error.issues[0]!.message;
+  }
+  if (document.kind === "season") {
+    const why = datesProblem(document.root.conditions);
+    if (why) return why;
   }
   if (document.kind === "shared") {
     const [section, ...more] = document.root.slots.main ?? [];

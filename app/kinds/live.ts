@@ -263,12 +263,13 @@ function unnamedIn(part: Part): readonly OfferFact[] {
   return [...found, ...Object.values(part.slots).flatMap((inside) => inside.flatMap(unnamedIn))];
 }
 
-function named(part: Part, id: string): Part {
+/** A part of a design, with what it says of an offer said of this one, by its id. */
+export function saidOf(part: Part, id: string): Part {
   const own = new Set(ownFacts(part));
   const plain = (text: string) =>
     text.replace(UNNAMED, (whole, fact: OfferFact) => (own.has(fact) ? whole : storedLive({ field: fact, offer: id })));
   const props = mapTexts(kindOf(part)?.definition.fields ?? [], part.props, { plain, node: (node) => node });
-  const slots = Object.entries(part.slots).map(([slot, inside]) => [slot, inside.map((child) => named(child, id))]);
+  const slots = Object.entries(part.slots).map(([slot, inside]) => [slot, inside.map((child) => saidOf(child, id))]);
   return { ...part, props, slots: Object.fromEntries(slots) as Part["slots"] };
 }
 
@@ -281,5 +282,5 @@ export function withOffers(part: Part, offers: readonly Offer[]): Part {
   if (facts.length === 0) return part;
   const suited = offers.filter((offer) => facts.every((fact) => saysFact(offer, fact)));
   const offer = suited.find(({ isOff }) => !isOff) ?? suited[0];
-  return offer ? named(part, offer.id) : part;
+  return offer ? saidOf(part, offer.id) : part;
 }

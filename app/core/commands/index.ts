@@ -5,6 +5,7 @@ export * from "./columns";
 export * from "./layouts";
 export * from "./pages";
 export * from "./offers";
+export * from "./seasons";
 export * from "./pieces";
 export * from "./shared";
 export * from "./restore";

@@ -45,8 +45,8 @@ export function conditionalDocuments(documents: Documents): readonly WithParts[]
   return found;
 }
 
-/** What stands on no page but its own; an offer on none: whoever adds up a cart asks it. */
-const OF_THEIR_OWN: ReadonlySet<PageDocument["kind"]> = new Set(["page", "layout", "offer"]);
+/** What stands on no page but its own; an offer on none: whoever adds up a cart asks it. A season is no part of a page either. */
+const OF_THEIR_OWN: ReadonlySet<PageDocument["kind"]> = new Set(["page", "layout", "offer", "season"]);
 
 /** Whether a document stands on a page: it is one of its own, or can stand on any. `own`: the page's documents, by id; undefined: on whichever page. */
 export const standsOn = ({ id, kind }: PageDocument, own: ReadonlySet<string> | undefined): boolean =>

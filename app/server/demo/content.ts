@@ -8,6 +8,7 @@ import { placedAt } from "~/kinds/poster/placed-at";
 import { demoJournal } from "./journal";
 import { demoForms } from "./mail";
 import { demoOffers } from "./offers";
+import { demoSeasons, WINTER } from "./seasons";
 import { frameDocument, menuDocument, menuItem, pageDocument } from "../shops/index.server";
 
 export const DEMO_OWNER = { name: "Ines and Tam", address: "demo@larkspindle.example", password: "kites-and-string" };
@@ -157,10 +158,11 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
         logo: { form: "sign", sign: "kite" },
       },
       brand: {},
-      versions: {},
+      versions: { winter: { ...WINTER, at: "2026-11-20T18:00:00.000Z" } },
     },
     documents: {
       ...demoOffers(collection),
+      ...demoSeasons(),
       frame: frameDocument(
         [
           makeNode("notice", {

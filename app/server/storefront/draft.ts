@@ -1,6 +1,4 @@
 import type { Express, Request, Response } from "express";
-import { draftOn } from "~/core/conditions";
-import { draftAt } from "~/core/journal";
 import { clockIn, clockOf } from "~/core/situation";
 import { publishable } from "~/core/document";
 import { withFacts, type ShopContent, type Target } from "~/render";
@@ -10,7 +8,7 @@ import { goodsOf, situationNow } from "../goods/index.server";
 import { placeOf } from "../limits/index.server";
 import { draftLinkEnds } from "../publishing/index.server";
 import type { Shop } from "../shops/index.server";
-import { contentOf, drawn, inTurn, messagePage, picturesNow, targetOf, type ServedPage } from "./pages";
+import { contentOf, draftThen, drawn, inTurn, messagePage, picturesNow, targetOf, type ServedPage } from "./pages";
 import { cookieOf, originOf, send, shopOf, type Locals } from "./sending";
 import { contentForOne } from "./visitors";
 
@@ -30,9 +28,8 @@ export async function contentFor(response: Response): Promise<ShopContent | unde
     picturesNow(shop),
   ]);
   const situation = situationNow(shop);
-  const clock = clockOf(situation);
   return withFacts({
-    draft: draftOn(draftAt(publishable(draft), clock), { clock }),
+    draft: draftThen(publishable(draft), clockOf(situation)),
     goods,
     pictures,
     currency: shop.currency,

@@ -3,6 +3,7 @@ import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { LRUCache } from "lru-cache";
 import { ALL_GOODS, closedOf, collectionAddress, openPages, productAddress } from "~/core/addresses";
 import { cutFileName, cutsOf, solveLook, SUBSETS, type Subset } from "~/core/theme";
+import type { Draft } from "~/core/document";
 import type { Permission } from "~/kinds";
 import { themeById } from "~/themes";
 import { axesOf, isNarrowed, NO_QUERY } from "~/core/goods";
@@ -17,6 +18,7 @@ import {
   type Personal,
 } from "~/core/conditions";
 import { draftAt, nextPost, postsOut } from "~/core/journal";
+import { wornOn } from "~/core/seasons";
 import { goalsOf, offersOf } from "~/core/offers";
 import { asksOn } from "~/kinds/asks";
 import { closedHere } from "~/kinds/closing";
@@ -102,6 +104,10 @@ export function picturesNow({ id, picturesVersion: version }: Shop): ReturnType<
   return all;
 }
 
+/** A draft as it is at a time: in the look that is worn then, without posts that are ahead and parts outside of their times. */
+export const draftThen = (draft: Draft, clock: string): Draft =>
+  draftOn(draftAt(wornOn(draft, clock), clock), { clock });
+
 /** What the pages of a shop are drawn from in a situation; undefined while nothing has been published. */
 export async function contentOf(
   shop: Shop,
@@ -109,9 +115,7 @@ export async function contentOf(
 ): Promise<ShopContent | undefined> {
   const published = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
   if (!published) return undefined;
-  // Posts whose time has not come are not there yet; parts outside of theirs are not shown.
-  const clock = clockOf(situation);
-  const draft = draftOn(draftAt(published, clock), { clock });
+  const draft = draftThen(published, clockOf(situation));
   const [goods, pictures] = await Promise.all([goodsOf(shop, situation), picturesNow(shop)]);
   return withFacts({
     draft,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { addNode, setConditions, type Outcome } from "~/core/commands";
+import { addNode, addSeason, setConditions, setSeasonLook, switchSeason, type Outcome } from "~/core/commands";
 import type { Draft } from "~/core/document";
 import { makeNode, problemOf } from "~/kinds";
 import { loadDraft } from "../drafts/index.server";
@@ -66,5 +66,59 @@ describe("a section that shows at times", () => {
       path: "conditions",
       why: "It ends before it begins.",
     });
+  });
+});
+
+describe("a season", () => {
+  const dates = { when: "dates", from: "2026-12-27T00:00", until: "2027-01-31T00:00", yearly: true } as const;
+  const night = { name: "Night", theme: "pomelo", brand: { appearance: "dark" } };
+  const isDark = (html: string) => html.includes("color-scheme:dark");
+
+  it("wears another look while it lasts, every year, and a page that is kept ends with it", async () => {
+    const { now, at } = await shopWith(
+      (d) => addSeason(d, "Winter", dates, undefined, "winter"),
+      (d) => setSeasonLook(d, "winter", night),
+      (d) => switchSeason(d, "winter", true),
+    );
+    // Dublin has the time of UTC then.
+    expect(isDark(await at("2026-12-26T23:59:00Z"))).toBe(false);
+    expect(keptAt(now, "/", Date.parse("2026-12-26T23:59:30Z"))).toBeDefined();
+    expect(keptAt(now, "/", Date.parse("2026-12-27T00:00:00Z"))).toBeUndefined();
+    expect(isDark(await at("2026-12-27T00:00:00Z"))).toBe(true);
+    expect(isDark(await at("2027-01-30T23:59:00Z"))).toBe(true);
+    expect(isDark(await at("2027-01-31T00:00:00Z"))).toBe(false);
+    expect(isDark(await at("2028-01-05T12:00:00Z"))).toBe(true);
+  });
+
+  it("wears nothing while it is off", async () => {
+    const { at } = await shopWith(
+      (d) => addSeason(d, "Winter", dates, undefined, "winter"),
+      (d) => setSeasonLook(d, "winter", night),
+    );
+    expect(isDark(await at("2026-12-28T12:00:00Z"))).toBe(false);
+  });
+
+  it("is refused by the server where it has no end, or a look that can't be", async () => {
+    const { shop } = await ownerWithShop();
+    const { draft, seq } = await loadDraft(shop.id);
+    const made = addSeason(draft, "Winter", dates, undefined, "winter");
+    const [operation] = made.ok ? made.transaction.operations : [];
+    if (!made.ok || operation?.type !== "addDocument") throw new Error("no season was made");
+    const { root } = operation.added;
+    const sent = (change: Partial<typeof root>) =>
+      keep(shop.id, {
+        base: seq,
+        transactions: [
+          {
+            ...made.transaction,
+            operations: [{ type: "addDocument", added: { ...operation.added, root: { ...root, ...change } } }],
+          },
+        ],
+      });
+    expect(await sent({ conditions: [{ when: "dates", from: dates.from }] })).toMatchObject({ ok: false });
+    expect(await sent({ props: { look: { ...night, brand: { colour: "red;}</style>" } } } })).toMatchObject({
+      ok: false,
+    });
+    expect(await sent({})).toMatchObject({ ok: true });
   });
 });

@@ -9,7 +9,7 @@ import { entryOf, type Draft } from "~/core/document";
 import { nameOf } from "~/kinds";
 import { ShareSection } from "../shared";
 import { AddSheet, KeepPiece } from "../add";
-import { useStudio, useStudioStore, type PaneView } from "../keeping";
+import { useStudio, useStudioStore, wornDraft, type PaneView } from "../keeping";
 import { DEVICE_PLURAL, ShowProvider, usePageSheets } from "../panes";
 import { LookingAs, YearLine } from "../looking";
 import { PicturePicker } from "../pictures";
@@ -44,7 +44,7 @@ type BenchPanesProps = Omit<PaneProps, "pane" | "fit" | "pageSheets"> & { fits: 
 
 /** The panes and their style sheets: of the bench, only they are drawn anew with every letter that is typed. */
 function BenchPanes({ fits, ...rest }: BenchPanesProps) {
-  const draft = useStudio((s) => s.draft);
+  const draft = useStudio(wornDraft);
   const pictures = useStudio((s) => s.pictures);
   const withOwn = useStudio((s) => !s.ownCss.without);
   const pageSheets = usePageSheets(draft, pictures, draft.look, withOwn);

@@ -1,7 +1,7 @@
 import { Box } from "@mui/material";
 import { useEffect, useMemo, useRef, useState } from "react";
 import type { Part } from "~/core/document";
-import { useStudio, useStudioStore } from "../keeping";
+import { useStudio, useStudioStore, wornDraft } from "../keeping";
 import {
   BARE_CSS,
   ghostCss,
@@ -47,7 +47,7 @@ export function Pane({ pane, page, pageSheets, fit, height, sync, onPicture, onF
   const { scale, room } = fit;
   const device = useStudio((s) => s.panes[pane].device);
   const store = useStudioStore();
-  const draft = useStudio((s) => s.draft);
+  const draft = useStudio(wornDraft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const shop = useStudio((s) => s.shop);

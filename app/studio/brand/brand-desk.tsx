@@ -3,6 +3,7 @@ import {
   Button,
   Drawer,
   IconButton,
+  Link,
   Menu,
   MenuItem,
   ToggleButton,
@@ -13,6 +14,10 @@ import {
 } from "@mui/material";
 import { ArrowLeft, ChevronDown, Eye, Moon, Sun, X } from "lucide-react";
 import { memo, useCallback, useMemo, useState } from "react";
+import { Link as RouterLink } from "react-router";
+import { endWords } from "~/core/conditions";
+import { wornAt } from "~/core/seasons";
+import { clockOf } from "~/core/situation";
 import { ROLE_WORDS, setName, SET_NAMES, VISIONS, type Vision } from "~/core/theme";
 import { addressOf, onePageOfEachKind, partById, TARGET_KINDS, targetAt, targetName } from "~/render";
 import { useStudio } from "../keeping";
@@ -237,6 +242,22 @@ const DeskBar = memo(function DeskBar({ isNarrow, onSheet }: { isNarrow: boolean
   );
 });
 
+/** Says that shoppers see another look at the time to which the studio is turned: what is changed here is the shop's own. */
+function SeasonLine() {
+  const season = useStudio((s) => wornAt(s.draft.documents, clockOf(s.situation)));
+  const shop = useStudio((s) => s.shop.id);
+  if (!season?.look) return null;
+  return (
+    <Typography role="status" variant="body2" sx={{ px: 2, py: 0.75, bgcolor: INK.wash, color: INK.ink }}>
+      The shop wears “{season.look.name}” until {endWords(season.dates.until, !season.dates.yearly)}, for the season{" "}
+      <Link component={RouterLink} to={`/s/${shop}/offers?season=${season.id}`} sx={{ color: INK.ink }}>
+        {season.name}
+      </Link>
+      . Here you work on its own look.
+    </Typography>
+  );
+}
+
 function DeskArea() {
   const desk = useDeskStore();
   const isNarrow = useMediaQuery("(max-width:899.98px)");
@@ -299,6 +320,7 @@ function DeskArea() {
         )}
         <Box sx={{ display: "flex", flexDirection: "column", minWidth: 0, minHeight: 0, bgcolor: INK.bench }}>
           <DeskBar isNarrow={isNarrow} onSheet={openSheet} />
+          <SeasonLine />
           <SoughtLine />
           <PanesArea isNarrow={isNarrow} shown={shown} />
         </Box>

@@ -4,6 +4,7 @@ import { resolve, type Layer } from "~/core/cascade";
 import { setConditions, setShown, setStyle } from "~/core/commands";
 import { DEVICES, type Device } from "~/core/document";
 import { useStudioStore } from "../keeping";
+import { SeasonChoice } from "../seasons";
 import { INK } from "../ui";
 import { WhenSentence } from "../when";
 import { Group } from "./group";
@@ -53,6 +54,7 @@ export const WhenItShows = memo(function WhenItShows({
           onSet={(asked) => now().run(setConditions(now().draft, ids, asked, name)) ?? undefined}
         />
       ) : null}
+      <SeasonChoice ids={ids} name={name} />
       {canHide ? (
         <Box role="group" aria-label="Devices it shows on">
           {DEVICES.map((device) => {

@@ -1,7 +1,7 @@
 import { Box } from "@mui/material";
 import { memo, useMemo } from "react";
 import { type Goods, type Product } from "~/core/goods";
-import { useStudio } from "../keeping";
+import { useStudio, wornDraft } from "../keeping";
 import { paneCss, PaneShell, ShopFrame, ShopPage, SillName, SillScale, useDressing, usePageSheets } from "../panes";
 import { useSize } from "../ui";
 
@@ -10,7 +10,7 @@ const PHONE = 390;
 /** The product's page as shoppers would see it, on a phone, with what is being written. */
 export const Preview = memo(function Preview({ product: written }: { product: Product }) {
   const product = useMemo(() => (written.title ? written : { ...written, title: "New product" }), [written]);
-  const draft = useStudio((s) => s.draft);
+  const draft = useStudio(wornDraft);
   const goods = useStudio((s) => s.goods);
   const pictures = useStudio((s) => s.pictures);
   const shop = useStudio((s) => s.shop);

@@ -8,7 +8,8 @@ import type { Picture } from "~/core/pictures";
 import { askForShop } from "~/core/protocol";
 import { transactionSchema } from "~/core/schema";
 import type { Condition } from "~/core/conditions";
-import { clockIn, dayOf, FIRST_VISIT, momentIn, type Person, type Situation } from "~/core/situation";
+import { wornOn } from "~/core/seasons";
+import { clockIn, clockOf, dayOf, FIRST_VISIT, momentIn, type Person, type Situation } from "~/core/situation";
 import { problemOfChange } from "~/kinds/changes";
 import { createClient, type Client } from "../client";
 
@@ -178,6 +179,10 @@ export const selectionOf = ({ selected, also }: Pick<StudioState, "selected" | "
 
 /** What the shop's clocks show now, whatever time panes are turned to. */
 export const clockNow = ({ now, shop }: Pick<StudioState, "now" | "shop">): string => clockIn(now, shop.timeZone);
+
+/** The draft in the look that is worn at the time which the panes show. */
+export const wornDraft = ({ draft, situation }: Pick<StudioState, "draft" | "situation">): Draft =>
+  wornOn(draft, clockOf(situation));
 
 let saidKeys = 0;
 

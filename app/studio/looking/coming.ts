@@ -1,13 +1,21 @@
 import { useMemo } from "react";
 import { comingIn } from "~/core/conditions";
 import { postsAhead } from "~/core/journal";
-import { nameOf } from "~/kinds";
+import { calledOf } from "../seasons";
 import { useStudio } from "../keeping";
 
 /** What changes next by itself, earliest first. */
 export type ComingSaid = { readonly key: string; readonly at: string; readonly words: string };
 
 const MOST_COMING = 12;
+
+function comingWords(what: Parameters<typeof calledOf>[0], shows: boolean): string {
+  const { name, where } = calledOf(what);
+  const { kind } = what.document;
+  if (kind === "offer") return `${name} ${shows ? "begins to hold" : "holds no longer"} (${where})`;
+  if (kind === "season") return `${name} ${shows ? "begins" : "is over"} (${where})`;
+  return `${name} ${shows ? "begins to show" : "shows no longer"} (${where})`;
+}
 
 /** What begins or ceases to show next, and which posts come out. */
 export function useComing(clock: string): readonly ComingSaid[] {
@@ -16,7 +24,7 @@ export function useComing(clock: string): readonly ComingSaid[] {
     const parts = comingIn(documents, clock).map(({ at, document, part, shows }) => ({
       key: part.id,
       at,
-      words: `${nameOf(part)} ${shows ? "begins to show" : "shows no longer"} (${document.title})`,
+      words: comingWords({ document, part }, shows),
     }));
     const posts = postsAhead(documents, clock).map(({ page, at }) => ({
       key: page.id,

@@ -2,7 +2,7 @@ import { Box, Tooltip, Typography } from "@mui/material";
 import { X } from "lucide-react";
 import { useMemo, useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent, type ReactNode } from "react";
 import { useNavigate } from "react-router";
-import { setConditions, setOfferConditions } from "~/core/commands";
+import { setConditions, setOfferConditions, setSeasonDates } from "~/core/commands";
 import {
   clockPlus,
   clockWords,
@@ -15,9 +15,11 @@ import {
 } from "~/core/conditions";
 import type { PageDocument, Part } from "~/core/document";
 import { postsAhead } from "~/core/journal";
+import type { SeasonDates } from "~/core/seasons";
 import { FIRST_VISIT } from "~/core/situation";
 import { nameOf } from "~/kinds";
 import { clockNow, useStudio, useStudioStore } from "../keeping";
+import { calledOf } from "../seasons";
 import { pageShowing } from "../shared";
 import { followPointer, IconAction, INK, useSize } from "../ui";
 import { useNames } from "../when";
@@ -32,13 +34,15 @@ const SEEN_ROWS = 4;
 
 type Dated = { readonly document: PageDocument; readonly part: Part; readonly rule: DateRule };
 
-/** What a thing with dates is called, what it does between them, and whether it does so at all. */
-const calledOf = ({ document, part }: Pick<Dated, "document" | "part">) =>
-  document.kind === "offer"
-    ? { name: `“${document.title}”`, where: "offer", does: "holds" as const, isOn: part.props.off !== true }
-    : { name: nameOf(part), where: document.title, does: "shows" as const, isOn: part.shown };
+/** What a thing with dates does between them, and whether it does so at all. */
+const doesOf = ({ document, part }: Pick<Dated, "document" | "part">) =>
+  document.kind === "offer" || document.kind === "season"
+    ? { does: document.kind === "offer" ? "holds" : "lasts", isOn: part.props.off !== true }
+    : { does: "shows", isOn: part.shown };
 
-/** The parts that show between dates, those that begin first first. */
+const rank = ({ document }: Dated) => (document.kind === "season" ? 0 : 1);
+
+/** What has dates: seasons, then what begins first. */
 function useDated(): readonly Dated[] {
   const documents = useStudio((s) => s.draft.documents);
   return useMemo(
@@ -52,7 +56,8 @@ function useDated(): readonly Dated[] {
                 return rule && !rule.not ? [{ document, part, rule }] : [];
               }),
         )
-        .toSorted((a, b) => ((a.rule.from ?? "") < (b.rule.from ?? "") ? -1 : 1)),
+        // Seasons hold the others together: they stand first.
+        .toSorted((a, b) => rank(a) - rank(b) || ((a.rule.from ?? "") < (b.rule.from ?? "") ? -1 : 1)),
     [documents],
   );
 }
@@ -80,7 +85,9 @@ function Bars({ dated, begin, end, day, onMove, onGo }: BarProps) {
   const { rule } = dated;
   const shown = held ? movedDates(rule, held.days, held.which) : rule;
   const words = ruleWords(shown, names);
-  const { name, does, isOn } = calledOf(dated);
+  const { name } = calledOf(dated);
+  const { does, isOn } = doesOf(dated);
+  const isSeason = dated.document.kind === "season";
   const grab = (which: Move["which"]) => (event: ReactPointerEvent) => {
     event.stopPropagation();
     let days = 0;
@@ -126,7 +133,7 @@ function Bars({ dated, begin, end, day, onMove, onGo }: BarProps) {
     return (
       <Tooltip
         key={`${span.from.slice(0, 4)} ${rule.yearly ? "" : "once"}`}
-        title={`${does === "shows" ? "Shows" : "Holds"} ${words}`}
+        title={`${does[0]!.toUpperCase()}${does.slice(1)} ${words}`}
         placement="top"
       >
         <Box
@@ -142,7 +149,8 @@ function Bars({ dated, begin, end, day, onMove, onGo }: BarProps) {
             width: Math.max(6, width),
             top: 3,
             height: ROW - 6,
-            bgcolor: held ? INK.plum : INK.ink,
+            bgcolor: held ? INK.plum : isSeason ? INK.lemon : INK.ink,
+            border: isSeason ? `1px solid ${INK.ink}` : 0,
             borderRadius: `${span.isOpen.before ? 0 : 5}px ${span.isOpen.after ? 0 : 5}px ${span.isOpen.after ? 0 : 5}px ${span.isOpen.before ? 0 : 5}px`,
             opacity: isOn ? 1 : 0.4,
             cursor: "grab",
@@ -178,15 +186,19 @@ export function YearLine({ onClose }: { onClose: () => void }) {
     const { part, rule } = each;
     const { draft, run, say } = store.getState();
     const next = conditionsOf(part).map((c) => (c === rule ? movedDates(rule, days, which) : c));
+    const { id, kind } = each.document;
     const outcome =
-      each.document.kind === "offer"
-        ? setOfferConditions(draft, each.document.id, next)
-        : setConditions(draft, [part.id], next, nameOf(part));
+      kind === "season"
+        ? setSeasonDates(draft, id, movedDates(rule, days, which) as SeasonDates)
+        : kind === "offer"
+          ? setOfferConditions(draft, id, next)
+          : setConditions(draft, [part.id], next, nameOf(part));
     const why = run(outcome);
     if (why) say(why, "problem");
   };
   const go = ({ part, document }: Dated) => {
-    if (document.kind === "offer") return void navigate(`/s/${shop}/offers?offer=${document.id}`);
+    if (document.kind === "offer" || document.kind === "season")
+      return void navigate(`/s/${shop}/offers?${document.kind}=${document.id}`);
     const { draft, select } = store.getState();
     select(part.id);
     void navigate(`/s/${shop}/pages?page=${pageShowing(draft.documents, document)}`);
@@ -297,10 +309,20 @@ function Lane({ width, months, at, children }: LaneProps) {
         <Box key={left} sx={{ position: "absolute", left, top: 0, bottom: 0, borderLeft: `1px solid ${INK.line}` }} />
       ))}
       {children}
-      <Box
-        aria-hidden
-        sx={{ position: "absolute", left: at, top: -1, bottom: 0, width: 2, bgcolor: INK.lemon, pointerEvents: "none" }}
-      />
+      {at < 0 || at > width ? null : (
+        <Box
+          aria-hidden
+          sx={{
+            position: "absolute",
+            left: at,
+            top: -1,
+            bottom: 0,
+            width: 2,
+            bgcolor: INK.lemon,
+            pointerEvents: "none",
+          }}
+        />
+      )}
     </Box>
   );
 }

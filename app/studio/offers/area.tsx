@@ -2,11 +2,13 @@ import { Box, Button, Menu, MenuItem, Typography } from "@mui/material";
 import { CalendarRange, Plus } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
-import { addOffer } from "~/core/commands";
+import { addOffer, addSeason } from "~/core/commands";
 import { clockWords, endWords, outlook } from "~/core/conditions";
 import { givesWords, offersOf, type Offer } from "~/core/offers";
+import { seasonsOf, type Season } from "~/core/seasons";
 import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { LookingAs, YearLine } from "../looking";
+import { datesWords, SEASON_STARTS, SeasonSight, SeasonSlip, type SeasonStart } from "../seasons";
 import { FindField, INK, useKeys } from "../ui";
 import { useNames } from "../when";
 import { Slip } from "./slip";
@@ -24,6 +26,93 @@ function stateWords({ isOff, code, conditions }: Offer, clock: string): string {
   const how = code === "" ? "By itself" : code;
   return until === undefined ? how : `${how}, until ${endWords(until)}`;
 }
+
+/** On a phone there is no room for the sign besides the words. */
+const NEW = { minWidth: 0, "& .MuiButton-startIcon": { display: { xs: "none", md: "inherit" } } } as const;
+
+type RowProps = {
+  name: string;
+  says: string;
+  state: string;
+  isOn: boolean;
+  isChosen: boolean;
+  onChoose: () => void;
+};
+
+/** An offer or a season of the list. */
+const Row = ({ name, says, state, isOn, isChosen, onChoose }: RowProps) => (
+  <li>
+    <Box
+      component="button"
+      type="button"
+      aria-current={isChosen ? "true" : undefined}
+      onClick={onChoose}
+      sx={{
+        font: "inherit",
+        color: INK.ink,
+        width: "100%",
+        textAlign: "start",
+        px: 1.5,
+        py: 1,
+        border: `1px solid ${isChosen ? INK.ink : INK.line}`,
+        borderLeft: `4px solid ${isOn ? INK.lemon : INK.line}`,
+        borderRadius: 1,
+        bgcolor: isChosen ? INK.wash : INK.raised,
+        cursor: "pointer",
+        "&:hover": { bgcolor: INK.wash },
+        "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 1 },
+      }}
+    >
+      <Typography component="span" variant="body2" noWrap sx={{ display: "block", fontWeight: 700 }}>
+        {name}
+      </Typography>
+      <Typography component="span" variant="caption" sx={{ display: "block" }}>
+        {says}
+      </Typography>
+      <Typography component="span" variant="caption" color="text.secondary" sx={{ display: "block" }}>
+        {state}
+      </Typography>
+    </Box>
+  </li>
+);
+
+/** How a season stands, in a few words. */
+function seasonState({ isOff, dates }: Season, clock: string): string {
+  const { shows, until } = outlook([dates], clock);
+  if (!shows && until === undefined) return "Over";
+  if (isOff) return "Off";
+  return shows ? "On now" : "On, but not yet";
+}
+
+type SeasonsProps = { seasons: readonly Season[]; chosen: string | undefined; onChoose: (id: string) => void };
+
+function SeasonsList({ seasons, chosen, onChoose }: SeasonsProps) {
+  const clock = useStudio(clockNow);
+  return (
+    <Box component="ul" aria-label="Seasons" sx={LIST}>
+      {seasons.map((season) => (
+        <Row
+          key={season.id}
+          name={season.name}
+          says={datesWords(season.dates)}
+          state={seasonState(season, clock)}
+          isOn={!season.isOff}
+          isChosen={season.id === chosen}
+          onChoose={() => onChoose(season.id)}
+        />
+      ))}
+    </Box>
+  );
+}
+
+const LIST = {
+  m: 0,
+  p: 0,
+  listStyle: "none",
+  display: "grid",
+  gridTemplateColumns: "minmax(0,1fr)",
+  gap: 0.75,
+} as const;
 
 type ListProps = { offers: readonly Offer[]; chosen: string | undefined; onChoose: (id: string) => void };
 
@@ -48,48 +137,19 @@ function OffersList({ offers, chosen, onChoose }: ListProps) {
           No offer is called so, and none has such a code.
         </Typography>
       ) : null}
-      <Box
-        component="ul"
-        ref={list}
-        aria-label="Offers"
-        sx={{ m: 0, p: 0, listStyle: "none", display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 0.75 }}
-      >
+      <Box component="ul" ref={list} aria-label="Offers" sx={LIST}>
         {found.map((offer) => {
           const is = offer.id === chosen;
           return (
-            <li key={offer.id}>
-              <Box
-                component="button"
-                type="button"
-                aria-current={is ? "true" : undefined}
-                onClick={() => onChoose(offer.id)}
-                sx={{
-                  font: "inherit",
-                  color: INK.ink,
-                  width: "100%",
-                  textAlign: "start",
-                  px: 1.5,
-                  py: 1,
-                  border: `1px solid ${is ? INK.ink : INK.line}`,
-                  borderLeft: `4px solid ${offer.isOff ? INK.line : INK.lemon}`,
-                  borderRadius: 1,
-                  bgcolor: is ? INK.wash : INK.raised,
-                  cursor: "pointer",
-                  "&:hover": { bgcolor: INK.wash },
-                  "&:focus-visible": { outline: `2px solid ${INK.ink}`, outlineOffset: 1 },
-                }}
-              >
-                <Typography component="span" variant="body2" noWrap sx={{ display: "block", fontWeight: 700 }}>
-                  {offer.name}
-                </Typography>
-                <Typography component="span" variant="caption" sx={{ display: "block" }}>
-                  {givesWords(offer, names)}
-                </Typography>
-                <Typography component="span" variant="caption" color="text.secondary" sx={{ display: "block" }}>
-                  {stateWords(offer, clock)}
-                </Typography>
-              </Box>
-            </li>
+            <Row
+              key={offer.id}
+              name={offer.name}
+              says={givesWords(offer, names)}
+              state={stateWords(offer, clock)}
+              isOn={!offer.isOff}
+              isChosen={is}
+              onChoose={() => onChoose(offer.id)}
+            />
           );
         })}
       </Box>
@@ -122,6 +182,27 @@ const StartButton = ({ name, say, onGo }: { name: string; say: string; onGo: () 
   </Button>
 );
 
+type StartMenuProps<T> = {
+  anchor: HTMLElement | null;
+  starts: readonly T[];
+  onClose: () => void;
+  onGo: (start: T) => void;
+};
+
+/** The ready starts, as a menu. */
+const StartMenu = <T extends { readonly name: string; readonly say: string }>(props: StartMenuProps<T>) => (
+  <Menu anchorEl={props.anchor} open={props.anchor !== null} onClose={props.onClose}>
+    {props.starts.map((start) => (
+      <MenuItem key={start.name} onClick={() => props.onGo(start)} sx={{ display: "block" }}>
+        {start.name}
+        <Typography variant="caption" component="div" color="text.secondary">
+          {start.say}
+        </Typography>
+      </MenuItem>
+    ))}
+  </Menu>
+);
+
 /** The Offers area: what shoppers get cheaper or given, for whom and when; tried on a cart put together by hand. */
 export function OffersArea() {
   const store = useStudioStore();
@@ -130,12 +211,31 @@ export function OffersArea() {
   const yearOpen = useStudio((s) => s.yearOpen);
   const [search, setSearch] = useSearchParams();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const [seasonAnchor, setSeasonAnchor] = useState<HTMLElement | null>(null);
   const offers = offersOf(documents);
-  const offer = offers.find(({ id }) => id === search.get("offer")) ?? offers[0];
+  const seasons = seasonsOf(documents);
+  const asked = search.get("season");
+  const season =
+    seasons.find(({ id }) => id === asked) ?? (offers.length === 0 && !search.has("offer") ? seasons[0] : undefined);
+  const offer = season ? undefined : (offers.find(({ id }) => id === search.get("offer")) ?? offers[0]);
   const starts = useMemo(() => startsFor(goods), [goods]);
   const toggleYear = () => store.setState({ yearOpen: !store.getState().yearOpen });
   useKeys({ y: toggleYear });
   const choose = (id: string) => setSearch(id ? { offer: id } : {}, { replace: true });
+  const chooseSeason = (id: string) => setSearch(id ? { season: id } : {}, { replace: true });
+  const beginSeason = ({ name, dates, begin: begins }: SeasonStart) => {
+    setSeasonAnchor(null);
+    const { draft, pictures, run, say, now, shop } = store.getState();
+    const clock = clockNow({ now, shop });
+    const taken = new Set(seasonsOf(draft.documents).map((each) => each.name.toLowerCase()));
+    let title = name;
+    for (let n = 2; taken.has(title.toLowerCase()); n++) title = `${name} ${n}`;
+    const outcome = addSeason(draft, title, dates(clock), begins({ draft, goods, pictures, clock }));
+    const why = outcome.ok ? run(outcome) : outcome.why;
+    if (why) return say(why, "problem");
+    const [added] = outcome.ok ? outcome.transaction.operations : [];
+    if (added?.type === "addDocument") chooseSeason(added.added.id);
+  };
   const begin = ({ name, root }: Start) => {
     setAnchor(null);
     const { draft, run, say } = store.getState();
@@ -171,33 +271,44 @@ export function OffersArea() {
         <Button
           size="small"
           startIcon={<CalendarRange size={16} aria-hidden />}
+          aria-label="The year"
           aria-pressed={yearOpen}
           onClick={toggleYear}
+          sx={{ minWidth: 0, "& .MuiButton-startIcon": { mr: { xs: 0, md: 1 } } }}
         >
-          The year
+          <Box component="span" sx={{ display: { xs: "none", md: "inline" } }}>
+            The year
+          </Box>
         </Button>
+        <Button
+          size="small"
+          startIcon={<Plus size={16} aria-hidden />}
+          aria-haspopup="menu"
+          onClick={(event) => setSeasonAnchor(event.currentTarget)}
+          sx={NEW}
+        >
+          New season
+        </Button>
+        <StartMenu
+          anchor={seasonAnchor}
+          starts={SEASON_STARTS}
+          onClose={() => setSeasonAnchor(null)}
+          onGo={beginSeason}
+        />
         <Button
           size="small"
           variant="contained"
           startIcon={<Plus size={16} aria-hidden />}
           aria-haspopup="menu"
           onClick={(event) => setAnchor(event.currentTarget)}
+          sx={NEW}
         >
           New offer
         </Button>
-        <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-          {starts.map((start) => (
-            <MenuItem key={start.name} onClick={() => begin(start)} sx={{ display: "block" }}>
-              {start.name}
-              <Typography variant="caption" component="div" color="text.secondary">
-                {start.say}
-              </Typography>
-            </MenuItem>
-          ))}
-        </Menu>
+        <StartMenu anchor={anchor} starts={starts} onClose={() => setAnchor(null)} onGo={begin} />
       </Box>
       {yearOpen ? <YearLine onClose={toggleYear} /> : null}
-      {offer ? (
+      {offer || season ? (
         <Box
           sx={{
             flex: 1,
@@ -205,6 +316,8 @@ export function OffersArea() {
             overflowY: { xs: "auto", md: "hidden" },
             display: "grid",
             alignContent: { xs: "start", md: "stretch" },
+            // Below one another, what scrolls by itself must not give up its height for the rest.
+            gridAutoRows: { xs: "max-content", md: "minmax(0,1fr)" },
             gridTemplateColumns: {
               xs: "minmax(0,1fr)",
               md: "200px minmax(280px,1fr) minmax(300px,1fr)",
@@ -228,10 +341,41 @@ export function OffersArea() {
               overflowY: "auto",
             }}
           >
-            <OffersList offers={offers} chosen={offer.id} onChoose={choose} />
+            {seasons.length ? (
+              <>
+                <Typography variant="h3" component="h2">
+                  Seasons
+                </Typography>
+                <SeasonsList seasons={seasons} chosen={season?.id} onChoose={chooseSeason} />
+                <Typography variant="h3" component="h2">
+                  Offers
+                </Typography>
+              </>
+            ) : null}
+            {offers.length ? (
+              <OffersList offers={offers} chosen={offer?.id} onChoose={choose} />
+            ) : (
+              <Typography variant="body2" color="text.secondary">
+                There is no offer yet.
+              </Typography>
+            )}
           </Box>
-          <Slip key={`slip ${offer.id}`} offer={offer} onGone={() => choose("")} onCopied={choose} />
-          <Tried key={`tried ${offer.id}`} offer={offer} />
+          {season ? (
+            <>
+              <SeasonSlip
+                key={`slip ${season.id}`}
+                season={season}
+                onGone={() => chooseSeason("")}
+                onCopied={chooseSeason}
+              />
+              <SeasonSight key={`sight ${season.id}`} season={season} />
+            </>
+          ) : offer ? (
+            <>
+              <Slip key={`slip ${offer.id}`} offer={offer} onGone={() => choose("")} onCopied={choose} />
+              <Tried key={`tried ${offer.id}`} offer={offer} />
+            </>
+          ) : null}
         </Box>
       ) : (
         <Box sx={{ overflowY: "auto", p: 3 }}>
@@ -246,6 +390,17 @@ export function OffersArea() {
             <Box sx={{ display: "grid", gap: 1.25, gridTemplateColumns: "repeat(auto-fill,minmax(240px,1fr))" }}>
               {starts.map((start) => (
                 <StartButton key={start.name} name={start.name} say={start.say} onGo={() => begin(start)} />
+              ))}
+            </Box>
+            <Typography variant="h2" sx={{ mt: 2 }}>
+              Or a whole season
+            </Typography>
+            <Typography color="text.secondary" sx={{ maxWidth: 620 }}>
+              A name and dates for an offer, a notice, a pop-up and another look, which are moved and switched together.
+            </Typography>
+            <Box sx={{ display: "grid", gap: 1.25, gridTemplateColumns: "repeat(auto-fill,minmax(240px,1fr))" }}>
+              {SEASON_STARTS.map((start) => (
+                <StartButton key={start.name} name={start.name} say={start.say} onGo={() => beginSeason(start)} />
               ))}
             </Box>
           </Box>

@@ -13,6 +13,7 @@ import {
 } from "~/core/offers";
 import { entryOf } from "~/core/document";
 import { useStudio, useStudioStore } from "../keeping";
+import { SeasonChoice } from "../seasons";
 import { IconAction, INK, useWhenChanged } from "../ui";
 import { AmountField, MoneyField, useNames, WhenSentence, Word } from "../when";
 import { GivesEditor } from "./gives";
@@ -140,6 +141,7 @@ export function Slip({
   const [why, setWhy] = useState<string>();
   useWhenChanged(offer, () => setWhy(undefined));
   const conditions = useStudio((s) => JSON.stringify(entryOf(s.draft.documents, offer.id)?.root.conditions ?? []));
+  const root = useStudio((s) => entryOf(s.draft.documents, offer.id)?.root.id);
   const go = (outcome: Outcome): string | undefined => {
     const problem = outcome.ok ? store.getState().run(outcome) : outcome.why;
     setWhy(problem);
@@ -252,6 +254,7 @@ export function Slip({
           }}
         />
       </Box>
+      {root === undefined ? null : <SeasonChoice ids={[root]} name={`“${offer.name}”`} />}
       {why ? (
         <Typography variant="body2" color="error" role="alert">
           {why}

@@ -19,7 +19,7 @@ import { pagesLedTo } from "~/kinds/leading";
 import { lostLinksIn } from "~/kinds/lost-links";
 import { placeholdersOf } from "~/kinds/placeholders";
 import { LAYOUT_NAMES, sharedAs, siteWords, targetFor } from "~/render";
-import { useStudio, useStudioStore } from "../keeping";
+import { useStudio, useStudioStore, wornDraft } from "../keeping";
 import { itemsTo } from "../links";
 import { MenusDialog } from "../menus";
 import { PageSight, useSeen } from "../panes";
@@ -84,7 +84,7 @@ const Sight = memo(function Sight({ document, isNarrow }: { document: PageDocume
 });
 
 function DrawnSight({ document, sizes }: { document: PageDocument; sizes: typeof SIZES | typeof NARROW }) {
-  const look = useStudio((s) => s.draft.look);
+  const look = useStudio((s) => wornDraft(s).look);
   const goods = useStudio((s) => s.goods);
   const bare = useContext(Bare);
   const draft = useMemo<Draft>(

@@ -2,3 +2,4 @@ export { WhenSentence } from "./sentence";
 export { AmountField, COUNTRIES, GoodsChoice, MoneyField } from "./rules";
 export { Word } from "./word";
 export { countryName, useNames } from "./names";
+export { DatesWords } from "./dates-words";

@@ -1,22 +1,10 @@
-import {
-  Box,
-  Button,
-  Divider,
-  FormControlLabel,
-  Link,
-  ListSubheader,
-  Menu,
-  MenuItem,
-  Switch,
-  Typography,
-} from "@mui/material";
+import { Box, Button, Divider, Link, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
 import {
   clockWords,
   conditionsSchema,
   daysWords,
-  endOfDay,
   endWords,
   explain,
   outlook,
@@ -34,7 +22,8 @@ import { useNames } from "./names";
 import { RuleEditor } from "./rules";
 import { joined, split, startersFor, turnedAt, withRule, type Told } from "./told";
 import { STARTS } from "./starts";
-import { Days, Hours, Moment } from "./times";
+import { DatesWords } from "./dates-words";
+import { Days, Hours } from "./times";
 import { useReach, type ReachSaid } from "./use-reach";
 import { Word } from "./word";
 
@@ -89,50 +78,7 @@ export function WhenSentence({ conditions, document, of = "part", onSet }: Sente
   return (
     <Box>
       <Typography component="p" variant="body2" sx={{ lineHeight: 2 }}>
-        {of === "part" ? "Shows" : "Holds"}{" "}
-        <Word
-          said={dates.from ? `from ${clockWords(dates.from, !dates.yearly)}` : "from now on"}
-          label="From when"
-          why={why}
-        >
-          <Moment
-            label="From"
-            value={dates.from}
-            first={`${today}T00:00`}
-            none="From now on"
-            onSet={(from) => dated({ from })}
-          />
-        </Word>{" "}
-        <Word
-          said={dates.until ? `until ${endWords(dates.until, !dates.yearly)}` : "without an end"}
-          label="Until when"
-          why={why}
-        >
-          <Moment
-            label="Until"
-            value={dates.until}
-            first={endOfDay((dates.from ?? today).slice(0, 10))}
-            isEnd
-            none="Without an end"
-            onSet={(until) => dated({ until })}
-          />
-          <FormControlLabel
-            control={
-              <Switch
-                checked={dates.yearly === true}
-                disabled={!dates.from || !dates.until}
-                onChange={(_e, on) => dated({ yearly: on ? true : undefined })}
-              />
-            }
-            label="Every year"
-          />
-          {dates.from && dates.until ? null : (
-            <Typography variant="caption" color="text.secondary" component="p">
-              Every year needs a day it begins and one it ends.
-            </Typography>
-          )}
-        </Word>
-        {dates.yearly ? " every year" : ""},{" "}
+        {of === "part" ? "Shows" : "Holds"} <DatesWords dates={dates} today={today} why={why} onSet={dated} />,{" "}
         <Word said={times.days ? `on ${daysWords(times.days)}` : "every day"} label="Which days" why={why}>
           <Days value={times.days} onSet={(days) => set({ times: { ...times, days } })} />
         </Word>

@@ -10,8 +10,8 @@ type MomentProps = {
   first: string;
   /** It is the first moment after it. */
   isEnd?: boolean;
-  /** What it means to say nothing. */
-  none: string;
+  /** What it means to say nothing; absent: something has to be said. */
+  none?: string;
   onSet: (value: string | undefined) => void;
 };
 
@@ -36,7 +36,7 @@ export function Moment({ label, value, first, isEnd = false, none, onSet }: Mome
           <Button size="small" variant="outlined" onClick={() => onSet(first)}>
             {isEnd ? endWords(first) : clockWords(first)}
           </Button>
-        ) : (
+        ) : none === undefined ? null : (
           <Button size="small" onClick={() => onSet(undefined)}>
             {none}
           </Button>
