@@ -1,7 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import { walk, type Json, type Part } from "~/core/document";
 import { KINDS, makeNode } from "~/kinds";
-import { fillStart } from "~/kinds/fill";
+import { fillStart, sectionAround } from "~/kinds/fill";
 import { publishedShop } from "./owners";
 import { addSection, benchReady, details, expectAccessible, kept, openShop, pane, publish, shopAt } from "./studio";
 
@@ -115,6 +115,35 @@ test("what comes from the side leaves the keyboard alone, never two come on one 
   // A press beside it closes it.
   await page.mouse.click(5, 5);
   await expect(open(page)).toHaveCount(0);
+});
+
+test("one that comes on a press is opened by its link, as often as somebody wants; without a script it stands below", async ({
+  page,
+  browser,
+}) => {
+  const corner = popUp("mail-corner", { opens: "link" });
+  const button = makeNode("button", { label: "Letters from us", link: { to: "over", id: corner.id } });
+  const main = [sectionAround(button), ...LONG];
+  const host = await publishedShop({ main, over: [corner, popUp("word-middle", { seconds: 30 })] });
+  await page.goto(shopAt(host));
+  const link = page.getByRole("link", { name: "Letters from us" });
+  for (const _time of ["once", "again"]) {
+    await link.click();
+    await expect(dialog(page, "Hear from us now and then")).toBeVisible();
+    await expect(dialog(page, "Hear from us now and then").locator(":focus")).toHaveCount(1);
+    await page.keyboard.press("Escape");
+    await expect(open(page)).toHaveCount(0);
+    await expect(link).toBeFocused();
+  }
+  expect(new URL(page.url()).hash).toBe("");
+
+  const plain = await browser.newPage({ javaScriptEnabled: false });
+  await plain.goto(shopAt(host));
+  const heading = plain.getByRole("heading", { name: "Hear from us now and then" });
+  await expect(heading).toBeHidden();
+  await plain.getByRole("link", { name: "Letters from us" }).click();
+  await expect(heading).toBeInViewport();
+  await plain.close();
 });
 
 test("what is for whoever leaves comes when the pointer leaves over the top, and not elsewhere", async ({ page }) => {

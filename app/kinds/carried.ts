@@ -1,4 +1,4 @@
-import { copyWithNewIds, entryOf, type Draft, type Part } from "~/core/document";
+import { copyWithNewIds, entryOf, overIn, type Draft, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import { readPart } from "./reading";
@@ -25,6 +25,8 @@ function hasIn({ goods, pictures, documents, isOwn = false }: ShopAtHand, { to, 
     case "shared":
     case "offer":
       return entryOf(documents, id) !== undefined;
+    case "over":
+      return overIn(documents).some((part) => part.id === id);
     case "film":
     case "document":
       return isOwn;

@@ -1,6 +1,6 @@
 import { siteOf } from "~/core/addresses";
 import { outlook } from "~/core/conditions";
-import { entryOf, pageProps, type Draft, type PageDocument, type Part } from "~/core/document";
+import { entryOf, pageProps, type Draft, type PageDocument, type Part, overIn } from "~/core/document";
 import { productWith, type Goods } from "~/core/goods";
 import { isOfOffer, saysFact } from "~/core/live";
 import { offerOf, type Offer } from "~/core/offers";
@@ -33,6 +33,7 @@ const WORDS: Readonly<Record<Reference["to"], string>> = {
   menu: "a menu",
   shared: "a shared section",
   offer: "an offer",
+  over: "a pop-up",
 };
 
 /** Makes the judge of references: what is wrong with one, undefined where nothing is. */
@@ -55,6 +56,8 @@ function judge({ documents }: Draft, { goods, pictures }: Shop): (reference: Ref
       case "picture":
       case "file":
         return known.has(id);
+      case "over":
+        return overIn(documents).some((part) => part.id === id);
       case "film":
       case "document":
         // They stay; nothing takes one away.

@@ -28,7 +28,7 @@ import { kindOf, nameOf } from ".";
 /** A thing that a page can refer to. A file is a picture of the library that a link leads to; films and documents go by the name under which they are served. */
 export type Reference = {
   readonly to:
-    "picture" | "file" | "film" | "document" | "page" | "product" | "collection" | "menu" | "shared" | "offer";
+    "picture" | "file" | "film" | "document" | "page" | "product" | "collection" | "menu" | "shared" | "offer" | "over";
   readonly id: string;
   /** It is asked for before something shows; nothing leads to it or shows it. */
   readonly isAsked?: true;
@@ -49,6 +49,7 @@ function mapLink(link: Link, remap: Remap): Link {
     case "collection":
     case "page":
     case "file":
+    case "over":
       return to({ to: link.to, id: link.id }, (id) => ({ ...link, id }));
     case "list":
       return link.id === null ? link : to({ to: "collection", id: link.id }, (id) => ({ ...link, id }));

@@ -1,8 +1,10 @@
 import { describe, expect, it } from "vitest";
-import { addNode, addOffer, removeNodes, setProp } from "~/core/commands";
+import { addNode, addOffer, removeNodes, setProp, setShown } from "~/core/commands";
 import { OVER, type Draft, type Part } from "~/core/document";
 import { after } from "~/core/fixtures/outcomes";
-import { fillStart } from "~/kinds/fill";
+import { makeNode } from "~/kinds";
+import { fillStart, sectionAround } from "~/kinds/fill";
+import { lostLinksIn } from "~/kinds/lost-links";
 import { withOffers } from "~/kinds/live";
 import { offersOf, type OfferRoot } from "~/core/offers";
 import { publishingProblem } from "~/kinds/together";
@@ -32,6 +34,23 @@ describe("what lies over a page", () => {
     expect(html(draft, { page: "not-found" })).toContain("<dialog");
     expect(html(draft, { page: "cart", lines: [] } as unknown as Target)).not.toContain("<dialog");
     expect(frameOf(draft.documents, draft.documents.closed).root.slots[OVER]).toBeUndefined();
+  });
+
+  it("comes when a link to it is pressed, on pages on which it can come", () => {
+    const button = makeNode("button", { label: "Letters", link: { to: "over", id: part.id } });
+    const { root } = draft.documents.home!;
+    const to = { parent: root.id, slot: "main", index: 0 };
+    const linked = after(draft, addNode(draft, "home", to, sectionAround(button), "Section"));
+    const place = `over-${part.id}`;
+    expect(html(linked)).toContain(`href="#${place}"`);
+    expect(html(linked)).toMatch(new RegExp(`<dialog [^>]*id="${place}"`));
+    // One that is not shown has no button that would do nothing.
+    const hidden = after(linked, setShown(linked, [part.id], false, "Pop-up"));
+    expect(html(hidden)).not.toContain("Letters");
+    // And one that is gone is known to lead nowhere.
+    const gone = after(linked, removeNodes(linked, [part.id], "Pop-up"));
+    expect(lostLinksIn(gone, content).map(({ why }) => why)).toEqual(["a pop-up that is no longer there"]);
+    expect(lostLinksIn(linked, content)).toEqual([]);
   });
 
   it("is known by what it says, and not by how often it comes", () => {

@@ -18,7 +18,7 @@ import type { Goods } from "~/core/goods";
 import { journalOf } from "~/core/journal";
 import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
-import { blankIn } from "~/kinds/page-designs";
+import { canCome } from "~/kinds/can-come";
 import { RegionProvider, useEnv, Wordmark } from "~/kinds/parts";
 import { lyingRows, type Lying } from "./lying";
 import { CartPage } from "./pages/cart";
@@ -134,10 +134,7 @@ function OverPage({ nodes, theme, look }: { nodes: readonly Part[] | undefined; 
   const { studio } = useEnv();
   if (!nodes?.length) return null;
   if (studio) return <div className="studio-over">{around(nodes, theme, look, "over")}</div>;
-  // It comes whole, or not at all.
-  const isBlank = (node: Part) => [...walk(node)].some((part) => part.shown && blankIn(part) !== undefined);
-  const whole = nodes.filter((node) => !isBlank(node));
-  return around(whole, theme, look, "over");
+  return around(nodes.filter(canCome), theme, look, "over");
 }
 
 /** Whether the first section that is shown holds the page's first heading; one that is put together freely may not. */

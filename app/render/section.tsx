@@ -18,6 +18,7 @@ import {
   useRegion,
   type Inside,
   type KindEnv,
+  overPlace,
 } from "~/kinds/parts";
 import { CONTENTS, placeOf } from "~/kinds/outline-places";
 import { blankIn } from "~/kinds/page-designs";
@@ -142,7 +143,9 @@ function Drawn({ node: stored, theme, look, first, headId, row, over, within = f
   };
   const attributes = nodeAttributes(layers);
   // Where something lists the headings of the page, each section can be led to.
-  const place = anchor || (isSection && !within && region === "main" && partsOf(CONTENTS).length ? placeOf(node) : "");
+  const isOver = Tag === "dialog" && !studio ? overPlace(node.id) : "";
+  const place =
+    isOver || anchor || (isSection && !within && region === "main" && partsOf(CONTENTS).length ? placeOf(node) : "");
   const set = attributes["data-set"];
   const drawn = <kind.View props={node.props} arrangement={arrangement} first={first} />;
   // What a field says is changed where it stands, and not here.

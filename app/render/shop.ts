@@ -10,15 +10,17 @@ import {
   type Look,
   type PageDocument,
   type Part,
+  overIn,
 } from "~/core/document";
 import { productWith, type Goods, type Product } from "~/core/goods";
+import { shortened } from "~/core/live";
 import { currencyDigits, formatMoney } from "~/core/money";
 import { offersOf, type Offer } from "~/core/offers";
 import { isLight, type Picture } from "~/core/pictures";
 import { clockOf, FIRST_VISIT, type Situation } from "~/core/situation";
 import { readerOf, solveLook } from "~/core/theme";
 import { closedHere, withoutClosed } from "~/kinds/closing";
-import { outlineOf } from "~/kinds/outline";
+import { firstWords, outlineOf } from "~/kinds/outline";
 import type { OutlineEntry } from "~/kinds/outline-places";
 import { unreadable } from "~/kinds/readable";
 import { referencesOf } from "~/kinds/references";
@@ -30,6 +32,7 @@ import { fieldsOf } from "./own-fields";
 import { firstPicture } from "./sharing";
 import { ownDocuments, pageShownOf, type Target } from "./target";
 import { tonesOf } from "./tones";
+import { canCome } from "~/kinds/can-come";
 import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
 
 /** Everything a page of the shop is drawn from. */
@@ -156,6 +159,10 @@ const titleFor =
         return goods.collections.find((c) => c.id === link.id)?.title;
       case "list":
         return link.id === null ? "Everything" : goods.collections.find((c) => c.id === link.id)?.title;
+      case "over": {
+        const part = overIn(documents).find((each) => each.id === link.id);
+        return part && shortened(firstWords(part));
+      }
       case "mail":
         return link.address;
       case "phone":
@@ -249,7 +256,11 @@ export function envOf(
     clock: content.situation ? clockOf(content.situation) : `${content.goods.asOf.day}T00:00`,
     picture,
     tone: tonesOf(look),
-    href: hrefFor(content.goods, pages, picture),
+    // Nothing lies over a page where somebody is buying. Panes show all of it.
+    href: hrefFor(content.goods, pages, picture, (id) => {
+      const over = studio ? overIn(documents) : page && frame ? overIn({ frame }) : [];
+      return over.some((part) => part.id === id && (studio !== undefined || canCome(part)));
+    }),
     pages,
     menu: (id) => menuOf(documents, id),
     titleOf: titleFor(content.goods, documents),

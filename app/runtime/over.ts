@@ -50,7 +50,7 @@ export class Over extends HTMLElement {
   connectedCallback(): void {
     const dialog = this.closest("dialog");
     const { name = "", opens, at = "0" } = this.dataset;
-    if (!dialog || wasShown(name) || !this.isWhole) return;
+    if (!dialog || !this.isWhole) return;
     let isAnswered = !this.asks;
     for (const button of all("[data-close]", this))
       button.addEventListener("click", () => {
@@ -67,6 +67,19 @@ export class Over extends HTMLElement {
     });
     // Whoever has answered it is not asked again for a year.
     dialog.addEventListener("submit", () => note(name, Date.now() + 365 * DAY_MS));
+    // Whoever presses a link to it wants to see it, whatever came before.
+    document.addEventListener("click", (event) => {
+      const link = (event.target as Element).closest?.(`a[href="#${dialog.id}"]`);
+      if (!link || dialog.open) return;
+      event.preventDefault();
+      this.show(dialog);
+      // What was asked for gets the keyboard, and gives it back.
+      (one<HTMLElement>("a[href],button,input", dialog) ?? dialog).focus();
+      dialog.addEventListener("close", () => (link as HTMLElement).focus(), { once: true });
+    });
+    if (!this.isAlone)
+      document.addEventListener("keydown", (event) => event.key === "Escape" && !this.asks && dialog.close());
+    if (opens === "link" || wasShown(name)) return;
     // What asks for an answer first comes first.
     const least = isNarrow() && !this.asks ? FIRST_MS : 0;
     if (opens === "after") this.soon(dialog, Math.max(Number(at) * 1000, least));
@@ -85,6 +98,11 @@ export class Over extends HTMLElement {
     return this.dataset.answer !== undefined;
   }
 
+  /** Nothing else can be worked with until it is closed. */
+  private get isAlone(): boolean {
+    return this.dataset.alone !== undefined;
+  }
+
   private soon(dialog: HTMLDialogElement, ms: number): void {
     setTimeout(() => this.open(dialog), ms);
   }
@@ -101,19 +119,24 @@ export class Over extends HTMLElement {
   }
 
   private open(dialog: HTMLDialogElement): void {
-    const { name = "", often = "month", alone, opens } = this.dataset;
-    if (isTaken) return;
+    const { name = "", often = "month", opens } = this.dataset;
+    if (isTaken || dialog.open) return;
     if (document.activeElement?.matches("input,select,textarea") || all("dialog[open]").length)
       // Whoever has come back from the edge of the window is no longer leaving.
       return opens === "leave" ? undefined : this.soon(dialog, AGAIN_MS);
-    isTaken = true;
     note(name, Date.now() + (DAYS.get(often) ?? 0) * DAY_MS);
-    if (alone !== undefined) return dialog.showModal();
+    this.show(dialog);
+  }
+
+  private show(dialog: HTMLDialogElement): void {
+    isTaken = true;
+    // What is open besides, a menu on a phone say, gives way.
+    for (const other of all<HTMLDialogElement>("dialog[open]")) other.close();
+    if (this.isAlone) return dialog.showModal();
     // It comes from the side and leaves the keyboard where it is.
     const at = document.activeElement as HTMLElement | null;
     dialog.show();
     if (at && at !== document.body) at.focus({ preventScroll: true });
     else (document.activeElement as HTMLElement | null)?.blur();
-    document.addEventListener("keydown", (event) => event.key === "Escape" && !this.asks && dialog.close());
   }
 }

@@ -221,3 +221,7 @@ export function layoutFor(
     documents[sort]
   );
 }
+
+/** What can lie over every page, in the order in which it stands there. */
+export const overIn = (documents: Draft["documents"]): readonly Part[] =>
+  Object.values(documents).flatMap(({ kind, root }) => (kind === "frame" ? (entryOf(root.slots, OVER) ?? []) : []));

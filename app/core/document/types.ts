@@ -37,7 +37,17 @@ export type Part = {
  * to pages, up to three deep. `site`: what holds for the shop as a whole. `piece`: sections that the seller keeps to use again; shoppers never see it.
  * `shared`: one section that stands on several pages and is edited once. `offer`: what shoppers get cheaper, or given (`core/offers`).
  */
-export const DOCUMENT_KINDS = ["page", "frame", "layout", "menu", "site", "piece", "shared", "offer", "season"] as const;
+export const DOCUMENT_KINDS = [
+  "page",
+  "frame",
+  "layout",
+  "menu",
+  "site",
+  "piece",
+  "shared",
+  "offer",
+  "season",
+] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** The sorts of pages that have a layout. */

@@ -9,6 +9,8 @@ export type Link =
   | { readonly to: "list"; readonly id: string | null; readonly query: string }
   /** A section of a page, by the name of its place there. */
   | { readonly to: "place"; readonly page: string; readonly name: string }
+  /** What lies over the page, a pop-up say: it comes when the link is pressed. */
+  | { readonly to: "over"; readonly id: string }
   /** A file of the library: it is opened by itself. */
   | { readonly to: "file"; readonly id: string }
   /** A document of the library, such as a size chart as a PDF: by the name under which it is served, and what its file is called. */
@@ -31,7 +33,7 @@ const isWebAddress = (text: string) =>
 export const linkSchema: z.ZodType<Link> = z.discriminatedUnion("to", [
   z.strictObject({ to: z.literal("nowhere") }),
   z.strictObject({ to: z.literal("home") }),
-  z.strictObject({ to: z.enum(["product", "collection", "page", "file"]), id: z.string().min(1).max(40) }),
+  z.strictObject({ to: z.enum(["product", "collection", "page", "file", "over"]), id: z.string().min(1).max(40) }),
   z.strictObject({
     to: z.literal("document"),
     file: z.string().regex(/^[0-9a-f]{64}\.pdf$/),

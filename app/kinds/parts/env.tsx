@@ -231,9 +231,12 @@ export function useEnv(): KindEnv {
   return env;
 }
 
-/** Makes `href` for a set of goods, the shop's own pages, and the files of its library. */
+/** The place on the page of a part that lies over it, by which links make it come. */
+export const overPlace = (id: string): string => `over-${id}`;
+
+/** Makes `href` for a set of goods, the shop's own pages, and the files of its library. `lies`: whether such a part can come on this page. */
 export const hrefFor =
-  (goods: Goods, pages: KindEnv["pages"], file: KindEnv["picture"]) =>
+  (goods: Goods, pages: KindEnv["pages"], file: KindEnv["picture"], lies: (id: string) => boolean) =>
   (link: Link): string | undefined => {
     switch (link.to) {
       case "nowhere":
@@ -246,6 +249,8 @@ export const hrefFor =
         const page = pages.find((p) => p.id === link.page);
         return page && `${page.address}#${link.name}`;
       }
+      case "over":
+        return lies(link.id) ? `#${overPlace(link.id)}` : undefined;
       case "file": {
         const found = file(link.id);
         return found && sourceOf(found, found.width);

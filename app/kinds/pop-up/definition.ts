@@ -6,7 +6,7 @@ import { DESIGNS } from "./designs";
 const props = z.object({
   arrangement: z.string().max(40).optional(),
   name: z.string().max(80),
-  opens: z.enum(["after", "far", "leave"]),
+  opens: z.enum(["after", "far", "leave", "link"]),
   seconds: z.number().int().min(0).max(600),
   far: z.number().int().min(1).max(100),
   often: z.enum(["visit", "day", "week", "month", "once"]),
@@ -48,6 +48,7 @@ export const definition: Definition<PopUpProps> = {
         ["after", "After some seconds"],
         ["far", "When somebody has read so far"],
         ["leave", "When the pointer leaves the page (never on phones)"],
+        ["link", "Only when a link to it is pressed"],
       ],
     },
     { type: "number", key: "seconds", label: "Seconds", least: 0, most: 600, where: ["opens", ["after"]] },
@@ -56,6 +57,7 @@ export const definition: Definition<PopUpProps> = {
       type: "choice",
       key: "often",
       label: "To the same person again",
+      where: ["opens", ["after", "far", "leave"]],
       options: [
         ["visit", "On their next visit"],
         ["day", "After a day"],
@@ -123,6 +125,7 @@ export const definition: Definition<PopUpProps> = {
 .s-pop-up.a-whole zest-over{display:grid;align-content:center;min-height:100%}
 .s-pop-up.a-whole .in{max-width:44rem;margin-inline:auto}
 @media (max-width:640px){.s-pop-up.a-middle,.s-pop-up.a-corner,.s-pop-up.a-side{inset:auto 0 0;margin:0;width:auto;height:auto;max-height:60svh;border-radius:var(--card) var(--card) 0 0}}
+@media (scripting:none){.s-pop-up:target{display:block;position:static;margin:var(--s4) auto}}
 @media (prefers-reduced-motion:no-preference){.s-pop-up{animation:over-in .28s ease}}
 @keyframes over-in{from{opacity:0;translate:0 1rem}}
 `,

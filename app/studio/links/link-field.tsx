@@ -1,9 +1,11 @@
 import { Autocomplete, Box, TextField, Typography } from "@mui/material";
 import { memo, useMemo, useState } from "react";
 import { siteOf } from "~/core/addresses";
-import { standingIn, type Draft } from "~/core/document";
+import { overIn, standingIn, type Draft } from "~/core/document";
+import { shortened } from "~/core/live";
 import { linkSchema, NO_LINK, type Link } from "~/core/schema";
 import { chassisOf, nameOf } from "~/kinds";
+import { firstWords } from "~/kinds/outline";
 import { useStudio, useStudioStore } from "../keeping";
 import { FileList } from "../pictures";
 import { NarrowList, type ListLink } from "./narrow";
@@ -58,6 +60,14 @@ const pagesOf = (documents: Draft["documents"]): readonly LinkTarget[] => {
   });
 };
 
+/** What lies over pages, by what it says first. */
+const oversOf = (documents: Draft["documents"]): readonly LinkTarget[] =>
+  overIn(documents).map((part) => ({
+    label: `${nameOf(part)}: ${shortened(firstWords(part)) || "without words"}`,
+    group: "What comes over the page",
+    link: { to: "over", id: part.id },
+  }));
+
 const namesByPages = new WeakMap<object, string>();
 
 /** Everything of the pages that a link's finder shows, as one text that is the same while none of it changes. */
@@ -66,7 +76,7 @@ function namesOf(documents: Draft["documents"]): string {
   if (known !== undefined) return known;
   const text = [
     ...pagesOf(documents).map(({ label, link }) => `${JSON.stringify(link)} ${label}`),
-    ...placesOf(documents).map((place) => place.label),
+    ...[...placesOf(documents), ...oversOf(documents)].map(({ label, link }) => `${JSON.stringify(link)} ${label}`),
   ].join("\n");
   namesByPages.set(documents, text);
   return text;
@@ -106,6 +116,7 @@ export const LinkField = memo(function LinkField({
     return [
       ...pagesOf(documents),
       ...placesOf(documents),
+      ...oversOf(documents),
       ...(goods.products.length
         ? [{ label: "Everything", group: "Collections", link: { to: "list", id: null, query: "" } } as const]
         : []),
@@ -129,7 +140,7 @@ export const LinkField = memo(function LinkField({
   const whole: Link =
     value.to !== "list" ? value : value.id === null ? { ...value, query: "" } : { to: "collection", id: value.id };
   const current = targets.find((t) => t !== DOCUMENTS && sameLink(t.link, whole));
-  const isDead = ["product", "collection", "list", "page", "place", "file"].includes(value.to) && !current;
+  const isDead = ["product", "collection", "list", "page", "place", "over", "file"].includes(value.to) && !current;
   const read = (text: string) =>
     readOwnAddress(text.trim(), store.getState().shop.address, {
       documents: store.getState().draft.documents,

@@ -1,5 +1,5 @@
 import { siteOf } from "~/core/addresses";
-import { walk, type Draft, type PageDocument, type Part } from "~/core/document";
+import { overIn, walk, type Draft, type PageDocument, type Part } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { Picture } from "~/core/pictures";
 import type { Link } from "~/core/schema";
@@ -22,6 +22,10 @@ export function linkState(link: Link, { documents, goods, pictures }: Shop): Lin
       return page(link.id);
     case "place":
       return page(link.page);
+    case "over": {
+      const part = overIn(documents).find((each) => each.id === link.id);
+      return part && !part.shown ? "hidden" : found(part !== undefined);
+    }
     case "product":
       return found(goods.products.some((p) => p.id === link.id));
     case "collection":

@@ -9,7 +9,12 @@ import { listLink, readOwnAddress } from "./own-address";
 
 const shop = { documents: contentWith([]).draft.documents, goods };
 const read = (text: string) => readOwnAddress(text, "http://kites.localhost:4311", shop);
-const href = hrefFor(goods, [], () => undefined);
+const href = hrefFor(
+  goods,
+  [],
+  () => undefined,
+  () => false,
+);
 
 describe("an address of the shop itself", () => {
   it.each([
