@@ -34,6 +34,11 @@ test("what goes out at a set time is planned, refused where it can't be, listed,
   await page.keyboard.press("Escape");
   await page.reload();
   await benchReady(page);
+  await page.keyboard.press("y");
+  const inYear = page.getByRole("region", { name: "The year" }).getByRole("img");
+  await expect(inYear).toHaveCount(2);
+  await expect(inYear.first()).toHaveAccessibleName(`Home: Is published 4 Mar ${year}, 09:00`);
+  await expect(inYear.last()).toHaveAccessibleName(`Home: Goes back 11 Mar ${year}, 18:30`);
   await page.getByRole("button", { name: /^Publish, 1 change/ }).click();
   await planned.getByRole("button", { name: "Take back" }).click();
   await expect(planned).toHaveCount(0);

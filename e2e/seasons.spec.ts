@@ -157,7 +157,9 @@ test("the dial turns all panes to another time, and says so until it is turned b
   await expect(hero).toHaveAttribute("data-not-shown", "");
   await page.getByRole("button", { name: "Look at another time, or as somebody else" }).click();
   const looking = page.getByRole("dialog", { name: "Look at another time, or as somebody else" });
-  await looking.getByRole("button", { name: `14 Feb ${year}, 09:00: Hero begins to show (Home)` }).click();
+  await looking
+    .getByRole("button", { name: new RegExp(`^14 Feb ${year}, 09:00: Hero .*begins to show \\(Home\\)$`) })
+    .click();
   await expect(hero).not.toHaveAttribute("data-not-shown", "");
   // The dial, by its keys: a day back.
   await looking.getByRole("slider", { name: "Day of the coming year" }).press("ArrowLeft");
@@ -255,12 +257,16 @@ test("the year shows what shows when: bars are moved by hand and by keys, and th
       .fill(value);
     await done(page);
   }
-  const bar = year.getByRole("button", { name: /^Hero, shows/ });
-  await expect(bar).toHaveAccessibleName(`Hero, shows from 10 Feb ${next} until the end of 19 Feb ${next}`);
+  const bar = year.getByRole("button", { name: /^Hero.*, shows/ });
+  await expect(bar).toHaveAccessibleName(
+    new RegExp(`^Hero .*, shows from 10 Feb ${next} until the end of 19 Feb ${next}$`),
+  );
   await bar.focus();
   await page.keyboard.press("ArrowRight");
   await page.keyboard.press("Shift+ArrowRight");
-  await expect(bar).toHaveAccessibleName(`Hero, shows from 11 Feb ${next} until the end of 21 Feb ${next}`);
+  await expect(bar).toHaveAccessibleName(
+    new RegExp(`^Hero .*, shows from 11 Feb ${next} until the end of 21 Feb ${next}$`),
+  );
   await expectAccessible(page);
 
   // By hand: as far as the pointer goes, in whole days; Escape puts it back.
@@ -272,7 +278,9 @@ test("the year shows what shows when: bars are moved by hand and by keys, and th
   await page.mouse.down();
   await page.mouse.move(x + 30 * day, y, { steps: 5 });
   await page.mouse.up();
-  await expect(bar).toHaveAccessibleName(`Hero, shows from 13 Mar ${next} until the end of 23 Mar ${next}`);
+  await expect(bar).toHaveAccessibleName(
+    new RegExp(`^Hero .*, shows from 13 Mar ${next} until the end of 23 Mar ${next}$`),
+  );
   const there = (await bar.boundingBox())!;
   expect(Math.abs(there.x - box.x - 30 * day)).toBeLessThan(2);
   await page.mouse.move(there.x + 10, y);
@@ -280,7 +288,9 @@ test("the year shows what shows when: bars are moved by hand and by keys, and th
   await page.mouse.move(there.x - 90, y, { steps: 4 });
   await page.keyboard.press("Escape");
   await page.mouse.up();
-  await expect(bar).toHaveAccessibleName(`Hero, shows from 13 Mar ${next} until the end of 23 Mar ${next}`);
+  await expect(bar).toHaveAccessibleName(
+    new RegExp(`^Hero .*, shows from 13 Mar ${next} until the end of 23 Mar ${next}$`),
+  );
   // An end that would come before the beginning is refused, and said.
   await bar.focus();
   for (let i = 0; i < 11; i++) await page.keyboard.press("Shift+ArrowLeft");

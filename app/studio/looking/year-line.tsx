@@ -1,6 +1,13 @@
 import { Box, Tooltip, Typography } from "@mui/material";
-import { X } from "lucide-react";
-import { useMemo, useState, type KeyboardEvent, type PointerEvent as ReactPointerEvent, type ReactNode } from "react";
+import { TriangleAlert, X } from "lucide-react";
+import {
+  useEffect,
+  useMemo,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent as ReactPointerEvent,
+  type ReactNode,
+} from "react";
 import { useNavigate } from "react-router";
 import { setConditions, setOfferConditions, setSeasonDates } from "~/core/commands";
 import {
@@ -15,9 +22,11 @@ import {
 } from "~/core/conditions";
 import type { PageDocument, Part } from "~/core/document";
 import { postsAhead } from "~/core/journal";
-import type { SeasonDates } from "~/core/seasons";
-import { FIRST_VISIT } from "~/core/situation";
+import { listPlans, type PublicationPlan } from "~/core/protocol";
+import { seasonsOf, type SeasonDates } from "~/core/seasons";
+import { clockIn, FIRST_VISIT } from "~/core/situation";
 import { nameOf } from "~/kinds";
+import { seasonTrouble } from "~/kinds/seasons";
 import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { calledOf } from "../seasons";
 import { pageShowing } from "../shared";
@@ -166,6 +175,37 @@ function Bars({ dated, begin, end, day, onMove, onGo }: BarProps) {
   });
 }
 
+/** Something that happens once. `at`: as the shop's clocks show it. */
+type Moment = { readonly key: string; readonly name: string; readonly at: string; readonly says: string };
+
+/** What goes out, or back, at a set time. Without an answer of the server nothing is known of it. */
+function usePlans(): readonly Moment[] {
+  const client = useStudio((s) => s.client);
+  const timeZone = useStudio((s) => s.shop.timeZone);
+  const [plans, setPlans] = useState<readonly PublicationPlan[]>([]);
+  useEffect(() => {
+    let isGone = false;
+    void client.ask(listPlans, {}).then((reply) => isGone || !reply.ok || setPlans(reply.value.plans));
+    return () => {
+      isGone = true;
+    };
+  }, [client]);
+  return useMemo(
+    () =>
+      plans
+        .filter(({ state }) => state === "waiting")
+        .flatMap(({ id, what, at: out, back, parts }) => {
+          const moment = (iso: string, says: string): Moment => {
+            const clock = clockIn(Date.parse(iso), timeZone);
+            return { key: `${id} ${says}`, name: parts.join(", "), at: clock, says: `${says} ${clockWords(clock)}` };
+          };
+          const first = moment(out, what === "back" ? "Goes back" : "Is published");
+          return back === null ? [first] : [first, moment(back, "Goes back")];
+        }),
+    [plans, timeZone],
+  );
+}
+
 /** What of the shop shows when, over the coming year; the dial on it turns all panes. */
 export function YearLine({ onClose }: { onClose: () => void }) {
   const store = useStudioStore();
@@ -204,7 +244,19 @@ export function YearLine({ onClose }: { onClose: () => void }) {
     void navigate(`/s/${shop}/pages?page=${pageShowing(draft.documents, document)}`);
   };
   const months = monthsFrom(begin);
-  const posts = postsAhead(documents, now).filter(({ at: out }) => out < end);
+  const plans = usePlans();
+  const draft = useStudio((s) => s.draft);
+  const troubled = useMemo(
+    () => new Set(seasonsOf(draft.documents).flatMap((s) => (seasonTrouble(draft, s, now).length ? s.id : []))),
+    [draft, now],
+  );
+  const posts = postsAhead(documents, now).map(({ page, at: out }): Moment => ({
+    key: page.id,
+    name: `“${page.title}”`,
+    at: out,
+    says: `Comes out ${clockWords(out)}`,
+  }));
+  const moments = [...plans, ...posts].filter(({ at: out }) => out < end);
   return (
     <Box
       component="section"
@@ -250,6 +302,16 @@ export function YearLine({ onClose }: { onClose: () => void }) {
               title={each.document.title}
               sx={{ width: labels, flex: "none", pl: 1.5, pr: 1 }}
             >
+              {troubled.has(each.document.id) ? (
+                <Tooltip title="Something in it does not go together. Go to it to see what">
+                  <TriangleAlert
+                    size={13}
+                    role="img"
+                    aria-label="Does not go together"
+                    style={{ verticalAlign: "-2px", marginRight: 4, color: INK.brick }}
+                  />
+                </Tooltip>
+              ) : null}
               {calledOf(each).name} · {calledOf(each).where}
             </Typography>
             <Lane width={room} months={months.map(({ value }) => value * day)} at={(daysOf(at) - daysOf(begin)) * day}>
@@ -264,14 +326,16 @@ export function YearLine({ onClose }: { onClose: () => void }) {
             </Lane>
           </Box>
         ))}
-        {posts.map(({ page, at: out }) => (
-          <Box key={page.id} sx={{ display: "flex", height: ROW, alignItems: "center" }}>
-            <Typography variant="caption" noWrap sx={{ width: labels, flex: "none", pl: 1.5, pr: 1 }}>
-              “{page.title}”
+        {moments.map(({ key, name, at: out, says }) => (
+          <Box key={key} sx={{ display: "flex", height: ROW, alignItems: "center" }}>
+            <Typography variant="caption" noWrap title={name} sx={{ width: labels, flex: "none", pl: 1.5, pr: 1 }}>
+              {name}
             </Typography>
             <Lane width={room} months={months.map(({ value }) => value * day)} at={(daysOf(at) - daysOf(begin)) * day}>
-              <Tooltip title={`Comes out ${clockWords(out)}`} placement="top">
+              <Tooltip title={says} placement="top">
                 <Box
+                  role="img"
+                  aria-label={`${name}: ${says}`}
                   sx={{
                     position: "absolute",
                     left: (daysOf(out) - daysOf(begin)) * day - 5,
@@ -286,7 +350,7 @@ export function YearLine({ onClose }: { onClose: () => void }) {
             </Lane>
           </Box>
         ))}
-        {dated.length + posts.length === 0 ? (
+        {dated.length + moments.length === 0 ? (
           <Typography variant="body2" color="text.secondary" sx={{ px: 1.5, pb: 1 }}>
             Nothing has dates yet. Press “from now on” under “When it shows” in Details, or in the sentence of an offer.
           </Typography>
