@@ -58,11 +58,6 @@ for (const when of ["As shoppers see it now", "As they will see it"])
 await page.getByText("nothing stands out").waitFor();
 await take("publish");
 await page.getByRole("button", { name: "Not now" }).click();
-await page.getByRole("button", { name: "Versions of this page" }).click();
-await page.getByRole("button", { name: /^Published, no. 1/ }).click();
-await page.frameLocator('iframe[title="Now"]').locator("#main").waitFor();
-await take("versions");
-await page.getByRole("button", { name: "Close" }).click();
 await page.getByRole("button", { name: /^Undo/ }).click();
 await page.goto(page.url().replace(/pages.*/, "pages/all"));
 await page.frameLocator('iframe[title="Journal, wide"]').locator("#main").waitFor();
@@ -96,6 +91,17 @@ await page
   .click();
 await page.frameLocator('iframe[title="The cart on a phone"]').getByRole("heading", { name: "Your cart" }).waitFor();
 await take("offers");
+await page.keyboard.press("y");
+await page
+  .getByRole("list", { name: "Seasons" })
+  .getByRole("button", { name: /^Winter evenings/ })
+  .click();
+await page.getByRole("textbox", { name: "Name of the season" }).waitFor();
+await page.getByRole("button", { name: "On its first day" }).click();
+await page.frameLocator('iframe[title="The home page on a phone"]').locator("#main").waitFor();
+await take("season");
+await page.getByLabel("Back to a first visit now").click();
+await page.getByRole("button", { name: "Close the year" }).click();
 await area("Mail");
 await page.getByRole("button", { name: /Oda Brennick/ }).click();
 await page.getByRole("article").waitFor();

@@ -1,5 +1,5 @@
 import type { DateRule } from "~/core/conditions";
-import { entryOf, walk, type Draft, type Part } from "~/core/document";
+import { entryOf, type Draft, type Part } from "~/core/document";
 import { offerOf } from "~/core/offers";
 import { datesOf, liesWithin, membersOf, overlap, seasonsOf, type Member, type Season } from "~/core/seasons";
 import { mapPart } from "./references";
@@ -58,6 +58,3 @@ export function seasonTrouble({ documents }: Draft, season: Season, clock: strin
 /** The season that something belongs to: a part, or the root of an offer. */
 export const seasonWith = ({ documents }: Pick<Draft, "documents">, id: string): Season | undefined =>
   seasonsOf(documents).find(({ members }) => members.includes(id));
-
-/** The ids of parts that can belong to a season: the part, and those that it holds. */
-export const idsIn = (part: Part): readonly string[] => [...walk(part)].map(({ id }) => id);

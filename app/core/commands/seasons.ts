@@ -245,8 +245,8 @@ export function joinSeason(draft: Draft, ids: readonly string[], id: string | un
 }
 
 function partOf(draft: Draft, id: string): { readonly document: string; readonly part: Part } | undefined {
-  const offer = offersOf(draft.documents).find((each) => draft.documents[each.id]!.root.id === id);
-  if (offer) return { document: offer.id, part: draft.documents[offer.id]!.root };
+  const offer = Object.values(draft.documents).find(({ kind, root }) => kind === "offer" && root.id === id);
+  if (offer) return { document: offer.id, part: offer.root };
   const found = locate(draft, id);
   return found && { document: found.document, part: found.node };
 }
@@ -311,10 +311,10 @@ export function copySeason(
   const copied: string[] = [];
   /** A copy in which what belonged to the season shows later, and belongs to the copy. */
   const later = (made: Part, original: Part): Part => {
-    const slots = Object.entries(made.slots).map(([slot, children]) => [
-      slot,
-      children.map((child, i) => later(child, original.slots[slot]![i]!)),
-    ]);
+    const slots = Object.entries(made.slots).map(([slot, children]) => {
+      const originals = entryOf(original.slots, slot)!;
+      return [slot, children.map((child, i) => later(child, originals[i]!))];
+    });
     const inside: Part = { ...made, slots: Object.fromEntries(slots) as Part["slots"] };
     if (!belongs.has(original.id)) return inside;
     copied.push(made.id);

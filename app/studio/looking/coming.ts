@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { comingIn } from "~/core/conditions";
+import { comingIn, type Coming } from "~/core/conditions";
 import { postsAhead } from "~/core/journal";
 import { calledOf } from "../seasons";
 import { useStudio } from "../keeping";
@@ -21,7 +21,11 @@ function comingWords(what: Parameters<typeof calledOf>[0], shows: boolean): stri
 export function useComing(clock: string): readonly ComingSaid[] {
   const documents = useStudio((s) => s.draft.documents);
   return useMemo(() => {
-    const parts = comingIn(documents, clock).map(({ at, document, part, shows }) => ({
+    // An offer or a season that is off does not come by itself.
+    const isOff = ({ document, part }: Coming) =>
+      (document.kind === "offer" || document.kind === "season") && part.props.off === true;
+    const coming = comingIn(documents, clock).filter((each) => !isOff(each));
+    const parts = coming.map(({ at, document, part, shows }) => ({
       key: part.id,
       at,
       words: comingWords({ document, part }, shows),

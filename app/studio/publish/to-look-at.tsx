@@ -5,12 +5,15 @@ import { homeOf } from "~/core/addresses";
 import { differences, entryOf, layoutProps, type Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import type { LayoutRule } from "~/core/checks";
+import { seasonsOf } from "~/core/seasons";
 import { levelOf } from "~/kinds";
 import { lostLinksIn, type LostLink } from "~/kinds/lost-links";
 import { placeWords } from "~/kinds/references";
+import { seasonTrouble } from "~/kinds/seasons";
 import { PageSurvey, RULE_WORDS, type PageFindings } from "../checks";
-import { useStudio, useStudioStore } from "../keeping";
+import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { DEVICE_NAME } from "../panes";
+import { calledOf, troubleWords } from "../seasons";
 import { pageShowing } from "../shared";
 import { INK } from "../ui";
 
@@ -38,9 +41,9 @@ const RULE_WEIGHT: Readonly<Record<LayoutRule, Weight>> = {
 
 type Problem = {
   readonly weight: Weight;
-  /** The page on which it is, or the offer. */
+  /** The page on which it is, or the offer or season. */
   readonly page: string;
-  /** A part of the page; absent: it is about an offer. */
+  /** A part of the page; absent: it is about an offer or a season. */
   readonly node?: string;
   readonly says: string;
 };
@@ -58,6 +61,21 @@ function problemOf(each: LostLink, { documents }: Draft): Problem {
     says: `${placeWords(each)} ${isAsked ? "shows only with" : isSaid ? "speaks of" : isItem ? "is left out: it leads to" : "leads to"} ${why}`,
   };
 }
+
+/** What does not go together in the seasons that are on. */
+const ofSeasons = (draft: Draft, clock: string): readonly Problem[] =>
+  seasonsOf(draft.documents)
+    .filter(({ isOff }) => !isOff)
+    .flatMap((season) =>
+      seasonTrouble(draft, season, clock).map((trouble): Problem => {
+        const what = "member" in trouble ? ` › ${calledOf(trouble.member).name}` : "";
+        return {
+          weight: "better",
+          page: season.id,
+          says: `The season “${season.name}”${what}: ${troubleWords(trouble)}`,
+        };
+      }),
+    );
 
 /** The problems of one weight. */
 function Weighed({
@@ -109,7 +127,7 @@ function changedPages(published: Draft | undefined, draft: Draft): readonly stri
   const changed = differences(published, draft).flatMap((d) => {
     if (!("document" in d)) return "frame";
     // Offers stand on no page.
-    if (d.document.kind === "offer") return [];
+    if (d.document.kind === "offer" || d.document.kind === "season") return [];
     return d.document.kind === "shared" ? pageShowing(draft.documents, d.document) : d.document.id;
   });
   // What stands on every page is looked at on the home page.
@@ -134,9 +152,11 @@ export function ToLookAt({ onGo }: { onGo: () => void }) {
     const { draft: now, goods, pictures } = store.getState();
     return lostLinksIn(now, { goods, pictures });
   });
+  const [seasons] = useState(() => ofSeasons(draft, clockNow(store.getState())));
   const problems = useMemo(
     () => [
       ...lost.map((each) => problemOf(each, draft)),
+      ...seasons,
       ...done.flatMap(({ page, findings }) =>
         findings.map(({ rule, device, says, node }): Problem => {
           const what = `${entryOf(draft.documents, page)?.title}, ${DEVICE_NAME[device].toLowerCase()}: ${RULE_WORDS[rule].toLowerCase()}`;
@@ -144,13 +164,14 @@ export function ToLookAt({ onGo }: { onGo: () => void }) {
         }),
       ),
     ],
-    [done, lost, draft],
+    [done, lost, seasons, draft],
   );
-  if (pages.length === 0 && lost.length === 0) return null;
+  if (pages.length === 0 && lost.length + seasons.length === 0) return null;
   const isDone = done.length === pages.length;
   const go = ({ page, node }: Problem) => {
     onGo();
-    if (node === undefined) return void navigate(`/s/${shop.id}/offers?offer=${page}`);
+    const kind = entryOf(draft.documents, page)?.kind === "season" ? "season" : "offer";
+    if (node === undefined) return void navigate(`/s/${shop.id}/offers?${kind}=${page}`);
     store.getState().select(node);
     void navigate(`/s/${shop.id}/pages?page=${page}`);
   };

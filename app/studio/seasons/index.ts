@@ -2,4 +2,4 @@ export { SeasonChoice } from "./choice";
 export { SeasonSight } from "./sight";
 export { SeasonSlip } from "./slip";
 export { SEASON_STARTS, type SeasonStart } from "./starts";
-export { calledOf, datesWords } from "./words";
+export { calledOf, datesWords, troubleWords } from "./words";

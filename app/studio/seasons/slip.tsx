@@ -25,7 +25,6 @@ import {
   type Outcome,
 } from "~/core/commands";
 import type { Draft } from "~/core/document";
-import { offersOf } from "~/core/offers";
 import { LONGEST_SEASON_NAME, membersOf, type Member, type Season, type SeasonDates } from "~/core/seasons";
 import { relinked, seasonTrouble, seasonWith } from "~/kinds/seasons";
 import { clockNow, useStudio, useStudioStore } from "../keeping";
@@ -142,13 +141,14 @@ function Members({ season, members, onLeave }: MembersProps) {
   );
 }
 
-/** Offers and dated parts of the shop that belong to no season yet. */
+/** Offers that belong to no season yet, by the ids of their roots. */
 function useFree(draft: Draft): readonly { readonly id: string; readonly name: string }[] {
   return useMemo(
     () =>
-      offersOf(draft.documents)
-        .map(({ id, name }) => ({ id: draft.documents[id]!.root.id, name: `“${name}”` }))
-        .filter(({ id }) => !seasonWith(draft, id)),
+      Object.values(draft.documents)
+        .filter(({ kind, root }) => kind === "offer" && !seasonWith(draft, root.id))
+        .map(({ root, title }) => ({ id: root.id, name: `“${title}”` }))
+        .toSorted((a, b) => (a.name < b.name ? -1 : 1)),
     [draft],
   );
 }
