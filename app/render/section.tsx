@@ -143,7 +143,7 @@ function Drawn({ node: stored, theme, look, first, headId, row, over, within = f
   };
   const attributes = nodeAttributes(layers);
   // Where something lists the headings of the page, each section can be led to.
-  const isOver = Tag === "dialog" && !studio ? overPlace(node.id) : "";
+  const isOver = Tag === "dialog" ? overPlace(node.id) : "";
   const place =
     isOver || anchor || (isSection && !within && region === "main" && partsOf(CONTENTS).length ? placeOf(node) : "");
   const set = attributes["data-set"];

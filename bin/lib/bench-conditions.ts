@@ -3,8 +3,8 @@
  * a cart of 50 lines with 200 offers, in milliseconds of CPU; prints the result as JSON. Made-up goods.
  */
 import { holds, reachOf, type Asked, type Condition } from "../../app/core/conditions";
-import { makeCollection, makeProduct, type Goods } from "../../app/core/goods";
-import { price, type Gives, type Offer } from "../../app/core/offers";
+import { list, makeCollection, makeProduct, NO_QUERY, type Goods } from "../../app/core/goods";
+import { costsOf, price, type Gives, type Offer } from "../../app/core/offers";
 import { FIRST_VISIT, type PageShown } from "../../app/core/situation";
 
 const TIMES = 40;
@@ -52,13 +52,13 @@ const pages: readonly PageShown[] = goods.products.map(({ id }) => ({ sort: "pro
 const percentile = (values: readonly number[], share: number) =>
   Math.round(values.toSorted((a, b) => a - b)[Math.floor((values.length - 1) * share)]! * 100) / 100;
 
-function timed(work: () => unknown): { p50: number; p95: number } {
-  const times = Array.from({ length: TIMES + WARM }, () => {
+function timed(work: () => unknown, warm = WARM): { p50: number; p95: number } {
+  const times = Array.from({ length: TIMES + warm }, () => {
     const begin = process.cpuUsage();
     work();
     const { user, system } = process.cpuUsage(begin);
     return (user + system) / 1000;
-  }).slice(WARM);
+  }).slice(warm);
   return { p50: percentile(times, 0.5), p95: percentile(times, 0.95) };
 }
 
@@ -103,10 +103,17 @@ const lines = goods.products.slice(500, 550).map((product, i) => ({ product, var
 const priced = timed(() =>
   price({ lines, offers, codes: [], goods, asked: { ...asked, page: undefined }, delivery: 495 }),
 );
+// A sale on everything, asked for the first time each time: what is known of it is known by the list of offers.
+const sale: Offer = { ...offers[0]!, goods: { products: [], collections: [] }, fromWorth: 0, conditions: [] };
+const ordered = timed(() => {
+  const costs = costsOf({ offers: [sale], goods, asked });
+  return list(goods, { collection: undefined }, { ...NO_QUERY, sort: "price-up" }, { perPage: 24, costs });
+}, 20);
 console.log(
   JSON.stringify({
     "10,000 conditions": { ...asks, target: "under 10" },
     "on how many of 10,000 pages": reach,
     "a cart of 50 lines, 200 offers": { ...priced, target: "under 5" },
+    "10,000 goods by their prices in a sale, the first time": ordered,
   }),
 );

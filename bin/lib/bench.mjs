@@ -92,6 +92,7 @@ await runMain(async () => {
     };
     const render = measured("bin/lib/bench-render.ts");
     const conditions = measured("bin/lib/bench-conditions.ts");
+    const asked = measured("bin/lib/bench-asked.ts");
     say("Many goods …");
     const goods = measured("bin/lib/bench-goods.ts");
     say("Many pages …");
@@ -126,6 +127,7 @@ await runMain(async () => {
       phone: lab,
       goods,
       conditions,
+      asked,
       site: { ...site, ...seen },
       pictures: { cut, tones, choosing },
       brand: { solve, cssKB: css, drag, palette },
@@ -146,6 +148,16 @@ await runMain(async () => {
     console.table([{ what: `a widget carried, ${work.sections} sections (frames per second)`, ...work.carry }]);
     console.table([{ what: "memory of the studio over 1,000 edits (MB)", ...work.memoryMB }]);
     console.table(Object.entries(conditions).map(([what, ms]) => ({ what: `${what} (ms of CPU)`, ...ms })));
+    console.table(
+      Object.entries({ plain: "nothing", timed: "times and pages", personal: "times, pages and the shopper" }).map(
+        ([key, what]) => ({
+          what: `request for a page of 20 sections that ask for ${what} (ms of CPU)`,
+          ...asked[key],
+          toPlain: round(asked[key].p50 / asked.plain.p50),
+          target: key === "plain" ? "" : "under 1.1",
+        }),
+      ),
+    );
     console.table(render.growth);
     console.table([
       { what: `list of ${render.journal.posts} posts (ms of CPU)`, ...render.journal.list, target: 20 },

@@ -103,16 +103,49 @@ export type ListingOptions = {
   /** Attributes that filter, by name, in order; absent: all. */
   readonly facets?: readonly string[] | undefined;
   readonly perPage: number;
+  /** What goods cost just now, where that is not what they usually do. The same object for as long as it says the same. */
+  readonly costs?: ListedCosts | undefined;
 };
 
-const ranks = new WeakMap<GoodsIndex, Map<string, Int32Array>>();
+/** What goods are put in order and narrowed by, where an offer changes it. */
+export type ListedCosts = {
+  readonly span: (product: Product) => { readonly least: number; readonly most: number };
+  readonly isLess: (product: Product) => boolean;
+};
+
+/** What goods of an index cost, by their places, and which of them less than before. */
+type Priced = Pick<GoodsIndex, "least" | "most" | "reduced">;
+
+const pricedBy = new WeakMap<ListedCosts, WeakMap<GoodsIndex, Priced>>();
+
+function pricedIn(index: GoodsIndex, costs: ListedCosts | undefined): Priced {
+  if (!costs) return index;
+  let all = pricedBy.get(costs);
+  if (!all) pricedBy.set(costs, (all = new WeakMap<GoodsIndex, Priced>()));
+  let priced = all.get(index);
+  if (!priced) {
+    const size = index.products.length;
+    const [least, most, reduced] = [new Float64Array(size), new Float64Array(size), bitsFor(size)];
+    index.products.forEach((product, at) => {
+      const span = costs.span(product);
+      least[at] = span.least;
+      most[at] = span.most;
+      if (costs.isLess(product)) put(reduced, at);
+    });
+    all.set(index, (priced = { least, most, reduced }));
+  }
+  return priced;
+}
+
+const ranks = new WeakMap<Priced, Map<string, Int32Array>>();
 
 const byName = (a: Product, b: Product) => a.title.localeCompare(b.title, "en", { numeric: true });
 
 /** Places of goods in the order of a sort; worked out once for each. What can't be bought comes last when arranged by hand. */
-function orderOf(index: GoodsIndex, sort: Sort, collection: Collection | undefined): Int32Array {
-  let known = ranks.get(index);
-  if (!known) ranks.set(index, (known = new Map<string, Int32Array>()));
+function orderOf(index: GoodsIndex, priced: Priced, sort: Sort, collection: Collection | undefined): Int32Array {
+  const of = sort === "price-up" || sort === "price-down" ? priced : index;
+  let known = ranks.get(of);
+  if (!known) ranks.set(of, (known = new Map<string, Int32Array>()));
   const key = sort === "hand" ? `hand ${collection?.id ?? ""}` : sort;
   const done = known.get(key);
   if (done) return done;
@@ -122,8 +155,8 @@ function orderOf(index: GoodsIndex, sort: Sort, collection: Collection | undefin
     places.sort((i, j) => compare(products[i]!, products[j]!) || i - j);
   const price = (list: Float64Array, turn: 1 | -1) => places.sort((i, j) => turn * (list[i]! - list[j]!) || i - j);
   if (sort === "name") by(byName);
-  else if (sort === "price-up") price(index.least, 1);
-  else if (sort === "price-down") price(index.most, -1);
+  else if (sort === "price-up") price(priced.least, 1);
+  else if (sort === "price-down") price(priced.most, -1);
   else if (sort === "newest") by((a, b) => (a.createdAt < b.createdAt ? 1 : a.createdAt > b.createdAt ? -1 : 0));
   else if (sort === "bestselling") by((a, b) => b.sold - a.sold);
   else {
@@ -139,12 +172,12 @@ function orderOf(index: GoodsIndex, sort: Sort, collection: Collection | undefin
 /** Sold out or no longer made: nothing that a shopper could wait for. */
 const isOver = (product: Product) => !canBuy(product) && product.availability !== "coming-soon";
 
-function priceBits(index: GoodsIndex, from: number | null, to: number | null): Bits | undefined {
+function priceBits({ least, most }: Priced, from: number | null, to: number | null): Bits | undefined {
   if (from === null && to === null) return undefined;
-  const bits = bitsFor(index.products.length);
-  for (let i = 0; i < index.products.length; i++)
+  const bits = bitsFor(least.length);
+  for (let i = 0; i < least.length; i++)
     // A product that costs from 20 to 40 is found by whoever looks between 30 and 50.
-    if (index.most[i]! >= (from ?? -1) && index.least[i]! <= (to ?? Infinity)) put(bits, i);
+    if (most[i]! >= (from ?? -1) && least[i]! <= (to ?? Infinity)) put(bits, i);
   return bits;
 }
 
@@ -156,9 +189,10 @@ export function list(
   goods: Goods,
   base: { readonly collection: Collection | undefined } | { readonly found: readonly Product[] },
   query: GoodsQuery,
-  { facets, perPage }: ListingOptions,
+  { facets, perPage, costs }: ListingOptions,
 ): Listing {
   const index = indexOf(goods);
+  const priced = pricedIn(index, costs);
   const size = index.products.length;
   let whole: Bits;
   if ("found" in base) {
@@ -183,9 +217,9 @@ export function list(
       : undefined;
     return { facet, found, bits };
   });
-  const price = priceBits(index, query.from, query.to);
+  const price = priceBits(priced, query.from, query.to);
   const now = query.now ? index.open : undefined;
-  const reduced = query.reduced ? index.reduced : undefined;
+  const reduced = query.reduced ? priced.reduced : undefined;
   const result = both(whole, ...chosen.map((c) => c.bits), price, now, reduced);
 
   const listed = chosen.map(({ facet, found, bits }): ListedFacet => {
@@ -208,8 +242,8 @@ export function list(
   let [least, most] = [Infinity, -Infinity];
   for (let i = 0; i < size; i++) {
     if (!has(withoutPrice, i)) continue;
-    least = Math.min(least, index.least[i]!);
-    most = Math.max(most, index.most[i]!);
+    least = Math.min(least, priced.least[i]!);
+    most = Math.max(most, priced.most[i]!);
   }
 
   const collection = "collection" in base ? base.collection : undefined;
@@ -229,7 +263,7 @@ export function list(
     products.splice(perPage);
   } else {
     let passed = 0;
-    for (const at of orderOf(index, sort, collection)) {
+    for (const at of orderOf(index, priced, sort, collection)) {
       if (!has(result, at)) continue;
       if (passed++ < skip) continue;
       products.push(index.products[at]!);
@@ -245,14 +279,19 @@ export function list(
     facets: listed.filter((f) => f.values.length > 1 || f.values.some((v) => v.isWanted)),
     prices: most >= least ? { least, most } : null,
     now: countBoth(both(whole, ...chosen.map((c) => c.bits), price, reduced), index.open),
-    reduced: countBoth(both(whole, ...chosen.map((c) => c.bits), price, now), index.reduced),
+    reduced: countBoth(both(whole, ...chosen.map((c) => c.bits), price, now), priced.reduced),
     sort,
   };
 }
 
 /** Goods of a collection in its own order, of the whole shop where none is named; `most` at most. */
-export function chosenProducts(goods: Goods, collection: string | null, most: number): readonly Product[] {
+export function chosenProducts(
+  goods: Goods,
+  collection: string | null,
+  most: number,
+  costs?: ListedCosts,
+): readonly Product[] {
   const found = collection === null ? undefined : goods.collections.find((c) => c.id === collection);
   if (collection !== null && !found) return [];
-  return list(goods, { collection: found }, NO_QUERY, { perPage: most, facets: [] }).products;
+  return list(goods, { collection: found }, NO_QUERY, { perPage: most, facets: [], costs }).products;
 }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { Condition } from "../conditions";
-import { makeProduct, type Goods } from "../goods";
+import { list, makeProduct, NO_QUERY, type Goods, type GoodsQuery } from "../goods";
 import { SOME_DAY } from "../goods/fixtures/day";
 import { FREE_DELIVERY, offering } from "./fixtures/offer";
-import { costsOf, isSale, price, type Gives, type Offer } from ".";
+import { costsOf, isSale, listedCosts, price, type Gives, type Offer } from ".";
 
 const TENTH: Gives = { sort: "percent", off: 1000, on: "all" };
 const NOVEMBER: Condition = { when: "dates", from: "2026-11-01T00:00", until: "2026-12-01T00:00" };
@@ -14,8 +14,8 @@ const sizes = {
   ...makeProduct({ id: "sizes", title: "Sizes", price: 10_00 }),
   options: [{ name: "Size", values: ["S", "L"] }],
   variants: [
-    { id: "s", values: ["S"], price: 10_00 },
-    { id: "l", values: ["L"], price: 30_00 },
+    { id: "s", values: ["S"], price: 10_00, compareAt: null },
+    { id: "l", values: ["L"], price: 30_00, compareAt: null },
   ],
 } as unknown as typeof kite;
 const goods = { products: [kite, was, sizes], collections: [], asOf: SOME_DAY } as unknown as Goods;
@@ -73,5 +73,31 @@ describe("what stands on goods", () => {
   it("spans what the variants cost with it", () => {
     expect(costs([offering({ sort: "price", price: 20_00 })]).span(sizes)).toEqual({ least: 10_00, most: 20_00 });
     expect(costs([offering(TENTH)]).span(sizes)).toEqual({ least: 9_00, most: 27_00 });
+  });
+
+  it("is the same object for as long as the same offers hold, and none where none does", () => {
+    const offers = [offering(TENTH, { name: "dated", conditions: [NOVEMBER] })];
+    const at = (clock: string) => costsOf({ offers, goods, asked: { clock, goods } });
+    expect(at("2026-11-02T00:00")).toBe(at("2026-11-30T12:00"));
+    expect(at("2026-12-01T00:00")).not.toBe(at("2026-11-30T12:00"));
+    expect(listedCosts(at("2026-12-01T00:00"))).toBeUndefined();
+    expect(listedCosts(at("2026-11-30T12:00"))).toBe(at("2026-11-30T12:00"));
+  });
+
+  it("puts lists in order, narrows them and counts what is reduced", () => {
+    // 64.95 and 40.00 and from 10.00 to 30.00; the kite alone is half price, 32.48.
+    const half: Gives = { sort: "percent", off: 5000, on: "all" };
+    const sale = costs([offering(half, { goods: { products: ["kite"], collections: [] } })]);
+    const listed = (query: Partial<GoodsQuery>, by?: typeof sale) =>
+      list(goods, { collection: undefined }, { ...NO_QUERY, ...query }, { perPage: 9, ...(by ? { costs: by } : {}) });
+    const ids = (listing: ReturnType<typeof listed>) => listing.products.map(({ id }) => id);
+    expect(ids(listed({ sort: "price-down" }))).toEqual(["kite", "was", "sizes"]);
+    expect(ids(listed({ sort: "price-down" }, sale))).toEqual(["was", "kite", "sizes"]);
+    expect(ids(listed({ sort: "price-up", from: 32_00, to: 33_00 }, sale))).toEqual(["kite"]);
+    expect(ids(listed({ from: 32_00, to: 33_00 }))).toEqual([]);
+    expect(listed({}, sale)).toMatchObject({ prices: { least: 10_00, most: 40_00 }, reduced: 2 });
+    expect(ids(listed({ reduced: true }, sale))).toEqual(["kite", "was"]);
+    // What was worked out for one is not taken for the other.
+    expect(ids(listed({ sort: "price-down" }))).toEqual(["kite", "was", "sizes"]);
   });
 });

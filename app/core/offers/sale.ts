@@ -1,4 +1,5 @@
-import { rulesIn, type Asked } from "../conditions";
+import { holds, rulesIn, type Asked } from "../conditions";
+import { remembered } from "../document";
 import { compareAtOf, priceOf, priceSpan, type Goods, type Product, type Variant } from "../goods";
 import type { Minor } from "../money";
 import type { Offer } from "./offer";
@@ -29,16 +30,45 @@ export type Costs = {
   readonly of: (product: Product, variant?: Variant) => Cost;
   /** The lowest and the highest of a product's variants. */
   readonly span: (product: Product) => { readonly least: Minor; readonly most: Minor };
+  /** Whether a product, or one of its variants, costs less than before. */
+  readonly isLess: (product: Product) => boolean;
 };
 
-/** What single pieces cost with the offers that hold for everybody just now: as a cart with nothing else in it. */
+const usual = (product: Product, variant?: Variant): Cost => ({
+  now: priceOf(product, variant),
+  before: compareAtOf(product, variant),
+});
+
+/** Whether any of what a product costs is less than before. */
+const isLessBy = (of: Costs["of"]): Costs["isLess"] => {
+  const isLess = ({ now, before }: Cost) => before !== null && before > now;
+  return (product) =>
+    product.variants.length === 0
+      ? isLess(of(product))
+      : product.variants.some((variant) => isLess(of(product, variant)));
+};
+
+/** What goods cost while there is no offer on them. */
+const USUAL_COSTS: Costs = { of: usual, span: priceSpan, isLess: isLessBy(usual) };
+
+/** What lists of goods are put in order by; undefined: by what goods usually cost, which lists know by themselves. */
+export const listedCosts = (costs: Costs): Costs | undefined => (costs === USUAL_COSTS ? undefined : costs);
+
+const known = new WeakMap<readonly Offer[], WeakMap<Goods, Map<string, Costs>>>();
+
+/**
+ * What single pieces cost with the offers that hold for everybody just now: as a cart with nothing else in it. The same object for as long as
+ * goods and what holds are the same: lists of ten thousand are put in order by it.
+ */
 export function costsOf({ offers, goods, asked }: { offers: readonly Offer[]; goods: Goods; asked: Asked }): Costs {
-  const sales = offers.filter(isSale);
-  const usual = (product: Product, variant?: Variant): Cost => ({
-    now: priceOf(product, variant),
-    before: compareAtOf(product, variant),
-  });
-  if (sales.length === 0) return { of: usual, span: priceSpan };
+  const sales = offers.filter((offer) => isSale(offer) && holds(offer.conditions, asked) !== false);
+  if (sales.length === 0) return USUAL_COSTS;
+  let ofOffers = known.get(offers);
+  if (!ofOffers) known.set(offers, (ofOffers = new WeakMap<Goods, Map<string, Costs>>()));
+  return remembered(ofOffers, goods, sales.map(({ id }) => id).join(" "), () => salesCosts(sales, goods, asked));
+}
+
+function salesCosts(sales: readonly Offer[], goods: Goods, asked: Asked): Costs {
   const of = (product: Product, variant?: Variant): Cost => {
     const { full, total } = price({ lines: [{ product, variant, count: 1 }], offers: sales, codes: [], goods, asked });
     // What it cost just before is what the offer is measured by, not what it may have cost once.
@@ -52,5 +82,5 @@ export function costsOf({ offers, goods, asked }: { offers: readonly Offer[]; go
     const all = product.variants.map((variant) => of(product, variant).now);
     return { least: Math.min(...all), most: Math.max(...all) };
   };
-  return { of, span };
+  return { of, span, isLess: isLessBy(of) };
 }

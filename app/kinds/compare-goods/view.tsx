@@ -1,14 +1,17 @@
 import { productAddress } from "~/core/addresses";
 import { chosenProducts, productWith } from "~/core/goods";
+import { listedCosts } from "~/core/offers";
 import type { ViewProps } from "../definition";
 import { Pic, Price, Rating, SectionHead, useEnv, Words } from "../parts";
 import type { CompareGoodsProps } from "./definition";
 import { comparedFacts } from "./facts";
 
 export function View({ props, first }: ViewProps<CompareGoodsProps>) {
-  const { goods, studio, card, picture: find } = useEnv();
+  const { goods, studio, card, costs, picture: find } = useEnv();
   const picked = props.products.flatMap((id) => productWith(goods, id) ?? []);
-  const products = picked.length ? picked.slice(0, props.most) : chosenProducts(goods, props.collection, props.most);
+  const products = picked.length
+    ? picked.slice(0, props.most)
+    : chosenProducts(goods, props.collection, props.most, listedCosts(costs));
   if (products.length < 2 && !studio) return null;
   const facts = comparedFacts(products, props.attributes, props.differs);
   const isRated = card.rating && products.some((p) => p.rating);

@@ -11,6 +11,7 @@ import {
   type Listing,
   type Sort,
 } from "~/core/goods";
+import { listedCosts } from "~/core/offers";
 import type { ViewProps } from "../definition";
 import { ProductCard, useEnv, usePartId, WaysOn, Words, type PageSubject } from "../parts";
 import type { GoodsListProps } from "./definition";
@@ -114,7 +115,7 @@ function priceWords({ from, to }: GoodsQuery, money: (minor: number) => string):
 }
 
 export function View({ props }: ViewProps<GoodsListProps>) {
-  const { goods, shown: given, studio, money } = useEnv();
+  const { goods, shown: given, studio, money, costs } = useEnv();
   const [id, filter] = [usePartId("list"), usePartId("filter")];
   const shown: ListSubject = given?.page === "collection" || given?.page === "search" ? given : EVERYTHING;
   const address = useAddress(shown);
@@ -133,7 +134,11 @@ export function View({ props }: ViewProps<GoodsListProps>) {
     );
   const { query } = shown;
   const base = isSearch ? { found: shown.found.products } : { collection: shown.collection };
-  const listing = list(goods, base, query, { facets: props.filters ?? undefined, perPage: props.perPage });
+  const listing = list(goods, base, query, {
+    facets: props.filters ?? undefined,
+    perPage: props.perPage,
+    costs: listedCosts(costs),
+  });
   const chips: { key: string; words: string; address: string }[] = [
     ...listing.facets.flatMap((f) =>
       f.values

@@ -1,14 +1,17 @@
 import { chosenProducts, productWith } from "~/core/goods";
+import { listedCosts } from "~/core/offers";
 import type { ViewProps } from "../definition";
 import { ALL_GOODS, collectionAddress } from "~/core/addresses";
 import { gridClass, ProductCard, useEnv, Words } from "../parts";
 import type { ProductGridProps } from "./definition";
 
 export function View({ props, arrangement, first }: ViewProps<ProductGridProps>) {
-  const { goods, studio } = useEnv();
+  const { goods, studio, costs } = useEnv();
   // What was picked by hand stands in the order in which it was picked; what has gone meanwhile is left out.
   const picked = props.products.flatMap((id) => productWith(goods, id) ?? []);
-  const products = picked.length ? picked.slice(0, props.most) : chosenProducts(goods, props.collection, props.most);
+  const products = picked.length
+    ? picked.slice(0, props.most)
+    : chosenProducts(goods, props.collection, props.most, listedCosts(costs));
   const collection = goods.collections.find((c) => c.id === props.collection);
   const address = props.collection === null ? ALL_GOODS : collection && collectionAddress(collection);
   // An empty grid says what belongs here to the seller, and nothing to shoppers.
