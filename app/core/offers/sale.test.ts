@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Condition } from "../conditions";
-import { list, makeProduct, NO_QUERY, type Goods, type GoodsQuery } from "../goods";
+import { list, makeCollection, makeProduct, NO_QUERY, type Goods, type GoodsQuery } from "../goods";
 import { SOME_DAY } from "../goods/fixtures/day";
 import { FREE_DELIVERY, offering } from "./fixtures/offer";
 import { costsOf, isSale, listedCosts, price, type Gives, type Offer } from ".";
@@ -99,5 +99,20 @@ describe("what stands on goods", () => {
     expect(ids(listed({ reduced: true }, sale))).toEqual(["kite", "was"]);
     // What was worked out for one is not taken for the other.
     expect(ids(listed({ sort: "price-down" }))).toEqual(["kite", "was", "sizes"]);
+  });
+
+  it("is worked out anew for a product that has changed, and for all of them where a sale is for a collection", () => {
+    const storewide = [offering(TENTH, { name: "storewide" })];
+    const at = (offers: readonly Offer[], of: Goods) =>
+      costsOf({ offers, goods: of, asked: { clock: "2026-11-30T12:00" } });
+    const dearer = { ...kite, price: 100_00 };
+    expect(at(storewide, goods).of(kite).now).toBe(58_45);
+    expect(at(storewide, { ...goods, products: [dearer] }).of(dearer).now).toBe(90_00);
+    const joined = { ...kite, collections: ["aloft"] };
+    const aloft = makeCollection({ id: "aloft", title: "Aloft" });
+    const inAloft = [offering(TENTH, { name: "aloft", goods: { products: [], collections: ["aloft"] } })];
+    const without: Goods = { ...goods, products: [joined] };
+    expect(at(inAloft, without).of(joined).now).toBe(64_95);
+    expect(at(inAloft, { ...without, collections: [aloft] }).of(joined).now).toBe(58_45);
   });
 });

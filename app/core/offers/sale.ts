@@ -56,6 +56,10 @@ export const listedCosts = (costs: Costs): Costs | undefined => (costs === USUAL
 
 const known = new WeakMap<readonly Offer[], WeakMap<Goods, Map<string, Costs>>>();
 
+/** What a product costs, by its variants' ids, or "" for itself. */
+type Kept = WeakMap<Product, Map<string, Cost>>;
+const keptBySales = new WeakMap<readonly Offer[], Map<string, Kept>>();
+
 /**
  * What single pieces cost with the offers that hold for everybody just now: as a cart with nothing else in it. The same object for as long as
  * goods and what holds are the same: lists of ten thousand are put in order by it.
@@ -65,11 +69,24 @@ export function costsOf({ offers, goods, asked }: { offers: readonly Offer[]; go
   if (sales.length === 0) return USUAL_COSTS;
   let ofOffers = known.get(offers);
   if (!ofOffers) known.set(offers, (ofOffers = new WeakMap<Goods, Map<string, Costs>>()));
-  return remembered(ofOffers, goods, sales.map(({ id }) => id).join(" "), () => salesCosts(sales, goods, asked));
+  const key = sales.map(({ id }) => id).join(" ");
+  // What is in a collection may change with the rest of the goods. Otherwise a product costs the same for as long as it is the same, and of
+  // ten thousand a change leaves all but a few as they are.
+  const byProductAlone = sales.every((sale) => sale.goods.collections.length === 0);
+  const kept = () => (byProductAlone ? remembered(keptBySales, offers, key, (): Kept => new WeakMap()) : new WeakMap());
+  return remembered(ofOffers, goods, key, () => salesCosts(sales, goods, asked, kept()));
 }
 
-function salesCosts(sales: readonly Offer[], goods: Goods, asked: Asked): Costs {
+function salesCosts(sales: readonly Offer[], goods: Goods, asked: Asked, kept: Kept): Costs {
   const of = (product: Product, variant?: Variant): Cost => {
+    let costs = kept.get(product);
+    if (!costs) kept.set(product, (costs = new Map<string, Cost>()));
+    const id = variant?.id ?? "";
+    let cost = costs.get(id);
+    if (!cost) costs.set(id, (cost = worked(product, variant)));
+    return cost;
+  };
+  const worked = (product: Product, variant?: Variant): Cost => {
     const { full, total } = price({ lines: [{ product, variant, count: 1 }], offers: sales, codes: [], goods, asked });
     // What it cost just before is what the offer is measured by, not what it may have cost once.
     return total < full ? { now: total, before: full } : usual(product, variant);
