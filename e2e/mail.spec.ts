@@ -4,6 +4,7 @@ import {
   area,
   benchReady,
   details,
+  dragHandle,
   expectAccessible,
   inPlan,
   kept,
@@ -43,12 +44,7 @@ test("a form is made, asks what it has to, brings a message, and is answered; a 
   const edge = wide.getByRole("button", { name: /^Width in its row/ });
   // Until the list of choices is gone, it lies over the panes.
   await expect(page.getByRole("listbox")).toHaveCount(0);
-  await edge.hover();
-  const at = (await edge.boundingBox())!;
-  await page.mouse.down();
-  await page.mouse.move(at.x - whole.width * 0.3, at.y, { steps: 6 });
-  await page.mouse.move(at.x - whole.width * 0.48, at.y, { steps: 4 });
-  await page.mouse.up();
+  await dragHandle(page, edge, whole.width * -0.48, wide.locator(".zm-value", { hasText: "Half" }));
   await expect(edge).toHaveAccessibleName("Width in its row: Half, arrow keys");
   await expect.poll(async () => (await question.boundingBox())!.width).toBeLessThan(whole.width * 0.55);
   await edge.focus();

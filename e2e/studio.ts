@@ -67,6 +67,30 @@ export async function addSection(page: Page, kind: string, name: string, sought 
 
 /** Adds a freehand section in one of its settings out. */
 export const addStart = (page: Page, name: string): Promise<void> => addSection(page, "Freehand", name);
+
+/**
+ * Takes hold of a handle in a pane and moves it by so many pixels. Panes follow one another and go to what was chosen, so a
+ * handle is taken only once it stands still; that it has been taken is seen while it is held.
+ */
+export async function dragHandle(page: Page, handle: Locator, dx: number, held: Locator): Promise<void> {
+  let before = "";
+  await expect
+    .poll(async () => {
+      const [now, last] = [JSON.stringify(await handle.boundingBox()), before];
+      before = now;
+      return now === last;
+    })
+    .toBe(true);
+  await handle.hover();
+  const at = (await handle.boundingBox())!;
+  const [x, y] = [at.x + at.width / 2, at.y + at.height / 2];
+  await page.mouse.down();
+  await page.mouse.move(x + dx * 0.6, y, { steps: 6 });
+  await page.mouse.move(x + dx, y, { steps: 4 });
+  await expect(held).toBeVisible();
+  await page.mouse.up();
+}
+
 export const details = (page: Page): Locator => page.getByRole("complementary", { name: "Details" });
 
 /** Every change has reached the server. */

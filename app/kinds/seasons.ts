@@ -1,7 +1,7 @@
 import type { DateRule } from "~/core/conditions";
 import { entryOf, type Draft, type Part } from "~/core/document";
 import { offerOf } from "~/core/offers";
-import { datesOf, liesWithin, membersOf, overlap, seasonsOf, type Member, type Season } from "~/core/seasons";
+import { datesOf, isOn, liesWithin, membersOf, overlap, seasonsOf, type Member, type Season } from "~/core/seasons";
 import { mapPart } from "./references";
 
 /** A part that speaks of copies of offers instead of what they are copied from, by ids. */
@@ -22,7 +22,7 @@ function offersIn(part: Part): ReadonlySet<string> {
 export type SeasonTrouble =
   /** It shows or holds outside of the season's dates. */
   | { readonly what: "outside"; readonly member: Member }
-  /** It shows when the offer of which it speaks does not hold, or one that is not of the season and is off. */
+  /** It speaks of an offer that does not hold all the while, or (`isOff`) is off. */
   | { readonly what: "offer"; readonly member: Member; readonly offer: string; readonly isOff: boolean }
   /** Some of it is on, some is off. */
   | { readonly what: "half"; readonly member: Member }
@@ -35,8 +35,7 @@ export function seasonTrouble({ documents }: Draft, season: Season, clock: strin
   const found: SeasonTrouble[] = [];
   for (const member of members) {
     if (!liesWithin(member.dates, season.dates, clock)) found.push({ what: "outside", member });
-    const isOff = member.document.kind === "offer" ? member.part.props.off === true : !member.part.shown;
-    if (!season.isOff && isOff) found.push({ what: "half", member });
+    if (!season.isOff && !isOn(member)) found.push({ what: "half", member });
     if (member.document.kind === "offer") continue;
     for (const id of offersIn(member.part)) {
       const document = entryOf(documents, id);
@@ -54,7 +53,3 @@ export function seasonTrouble({ documents }: Draft, season: Season, clock: strin
         found.push({ what: "look", other });
   return found;
 }
-
-/** The season that something belongs to: a part, or the root of an offer. */
-export const seasonWith = ({ documents }: Pick<Draft, "documents">, id: string): Season | undefined =>
-  seasonsOf(documents).find(({ members }) => members.includes(id));

@@ -32,7 +32,7 @@ import { fieldsOf } from "./own-fields";
 import { firstPicture } from "./sharing";
 import { ownDocuments, pageShownOf, type Target } from "./target";
 import { tonesOf } from "./tones";
-import { canCome } from "~/kinds/can-come";
+import { canCome } from "~/kinds/page-designs";
 import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
 
 /** Everything a page of the shop is drawn from. */

@@ -8,7 +8,7 @@ import type { Route } from "./+types/keep";
 
 const unreadable = () => Response.json({ why: "These changes can’t be read." }, { status: 400 });
 
-/** What others have kept since `?since=`, and who else has the shop open; `?tab=` says who asks. */
+/** What was kept since `?since=`, and who else has the shop open; `?tab=` says who asks. */
 export const loader = orSayTrouble(async ({ request, params }: Route.LoaderArgs) => {
   const { owner, shop } = await requireShop(request, params.shop);
   const asked = newsInput.safeParse(Object.fromEntries(new URL(request.url).searchParams));
@@ -16,7 +16,7 @@ export const loader = orSayTrouble(async ({ request, params }: Route.LoaderArgs)
   const { tab, place } = asked.data;
   const others = await meet(shop.id, owner.name, { tab, place });
   const versions = { goods: shop.goodsVersion, pictures: shop.picturesVersion, publication: shop.publicationId };
-  return Response.json({ ...(await since(shop.id, asked.data.since)), others, versions });
+  return Response.json({ ...(await since(shop.id, asked.data.since, tab)), others, versions });
 });
 
 const statusOf = (answer: Answer) => (answer.ok ? 200 : answer.code === "behind" ? 409 : 422);
@@ -32,7 +32,7 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
     return Response.json(answer, { status: statusOf(answer) });
   }
   const question = askSchema.safeParse(sent);
-  if (question.success) return Response.json(await ask(shop.id, question.data.known, question.data.since));
+  if (question.success) return Response.json(await ask(shop.id, question.data));
   const farewell = leaveSchema.safeParse(sent);
   if (!farewell.success) return unreadable();
   await leave(shop.id, farewell.data.leave);

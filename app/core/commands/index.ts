@@ -1,4 +1,5 @@
 export * from "./transaction";
+export { freeName } from "./names";
 export * from "./nodes";
 export * from "./look";
 export * from "./columns";

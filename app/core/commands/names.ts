@@ -13,3 +13,16 @@ export function nameProblem(name: string, others: readonly PageDocument[], what:
   const isTaken = others.some((d) => d.title.toLowerCase() === name.toLowerCase());
   return isTaken ? `There is a ${what} called “${name}” already.` : undefined;
 }
+
+/**
+ * A name that none of the others has: as it is wished for, or with a number behind it. Capital letters make no difference. `longest`: it
+ * loses its end where it would be longer than that.
+ */
+export function freeName(wish: string, others: readonly string[], longest = LONGEST_NAME, between = " "): string {
+  const taken = new Set(others.map((each) => each.toLowerCase()));
+  for (let n = 1; ; n++) {
+    const number = n === 1 ? "" : `${between}${n}`;
+    const name = `${wish.slice(0, longest - number.length)}${number}`;
+    if (!taken.has(name.toLowerCase())) return name;
+  }
+}

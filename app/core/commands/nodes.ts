@@ -16,9 +16,9 @@ import {
   type Place,
   type StyleValue,
   entryOf,
-  sameJson,
 } from "../document";
 import { held, readAt, type Operation, type Path } from "../operations";
+import { conditionsOperations } from "./root";
 import { refuse, transaction, type Outcome } from "./transaction";
 
 const GONE = "This part is no longer there.";
@@ -293,15 +293,7 @@ export function setConditions(
   const parsed = conditionsSchema.safeParse(conditions);
   if (!parsed.success) return refuse(parsed.error.issues[0]!.message);
   const after = parsed.data as unknown as readonly Json[];
-  const operations = found
-    .filter(({ node }) => !sameJson(node.conditions, after))
-    .map(({ document, node }): Operation => ({
-      type: "setConditions",
-      document,
-      node: node.id,
-      before: node.conditions,
-      after,
-    }));
+  const operations = found.flatMap(({ document, node }) => conditionsOperations(document, node, after));
   if (operations.length === 0) return refuse(SAME);
   const selects = ids.length === 1 ? { selects: ids[0]! } : {};
   // A word that is typed into a rule is one step.

@@ -1,8 +1,17 @@
 import { conditionsSchema, type Condition } from "../conditions";
-import { emptyDocument, entryOf, newId, sameJson, type Draft, type PageDocument, type Part } from "../document";
-import { codeProblem, LONGEST_OFFER_NAME, MOST_OFFERS, offerRoot, offersOf, type OfferRoot } from "../offers";
+import { emptyDocument, entryOf, newId, type Draft, type Part } from "../document";
+import {
+  codeProblem,
+  LONGEST_CODE,
+  LONGEST_OFFER_NAME,
+  MOST_OFFERS,
+  offerRoot,
+  offersOf,
+  type OfferRoot,
+} from "../offers";
 import { DOCUMENT_VERSION } from "../schema/migrations";
-import { rootOperations } from "./root";
+import { freeName } from "./names";
+import { conditionsOperations, rootOperations } from "./root";
 import { refuse, transaction, type Outcome } from "./transaction";
 
 const GONE = "This offer is no longer there.";
@@ -21,6 +30,23 @@ function problemOf(draft: Draft, id: string, root: unknown): string | undefined 
   return codeProblem(draft.documents, id, parsed.data.code ?? "");
 }
 
+/** An offer as it can stand beside those that there are: under a name, and with a code where it has one, that none of them has. */
+export function freeOffer(
+  { documents }: Draft,
+  name: string,
+  { code, ...root }: OfferRoot,
+): { readonly name: string; readonly root: OfferRoot } {
+  const others = offersOf(documents);
+  const title = freeName(
+    name,
+    others.map((each) => each.name),
+    LONGEST_OFFER_NAME,
+  );
+  if (code === undefined) return { name: title, root };
+  const codes = others.map((each) => each.code);
+  return { name: title, root: { ...root, code: freeName(code, codes, LONGEST_CODE, "-") } };
+}
+
 /** A new offer, with nothing asked of it or these conditions. */
 export function addOffer(
   draft: Draft,
@@ -33,8 +59,7 @@ export function addOffer(
   if (offersOf(draft.documents).length >= MOST_OFFERS) return refuse(`A shop can have ${MOST_OFFERS} offers.`);
   const problem = nameProblem(draft, title) ?? problemOf(draft, id, root);
   if (problem) return refuse(problem);
-  const empty = emptyDocument(DOCUMENT_VERSION, "offer", id, title, root as unknown as Part["props"]);
-  const added: PageDocument = { ...empty, root: { ...empty.root, conditions } };
+  const added = emptyDocument(DOCUMENT_VERSION, "offer", id, title, root as unknown as Part["props"], conditions);
   return transaction("addOffer", `Offer “${title}” made`, [{ type: "addDocument", added }]);
 }
 
@@ -62,15 +87,9 @@ export function setOfferConditions(draft: Draft, id: string, conditions: readonl
   if (document?.kind !== "offer") return refuse(GONE);
   const parsed = conditionsSchema.safeParse(conditions);
   if (!parsed.success) return refuse(parsed.error.issues[0]!.message);
-  const { root } = document;
-  const after = parsed.data as unknown as Part["conditions"];
-  if (sameJson(root.conditions, after)) return refuse("It is like that already.");
-  return transaction(
-    "setConditions",
-    `When “${document.title}” holds`,
-    [{ type: "setConditions", document: id, node: root.id, before: root.conditions, after }],
-    { mergeKey: `when ${id}` },
-  );
+  const operations = conditionsOperations(id, document.root, parsed.data as unknown as Part["conditions"]);
+  if (operations.length === 0) return refuse("It is like that already.");
+  return transaction("setConditions", `When “${document.title}” holds`, operations, { mergeKey: `when ${id}` });
 }
 
 export function renameOffer(draft: Draft, id: string, name: string): Outcome {
@@ -93,11 +112,8 @@ export function copyOffer(draft: Draft, id: string, copy: string = newId()): Out
   const document = entryOf(draft.documents, id);
   if (document?.kind !== "offer") return refuse(GONE);
   const { code, ...root } = document.root.props as unknown as OfferRoot;
-  const names = new Set(offersOf(draft.documents).map((o) => o.name.toLowerCase()));
-  const nameOf = (n: number) => `${document.title.slice(0, LONGEST_OFFER_NAME - 4)} ${n}`;
-  let n = 2;
-  while (names.has(nameOf(n).toLowerCase())) n++;
-  const made = addOffer(draft, nameOf(n), { ...root, off: true }, document.root.conditions, copy);
+  const { name } = freeOffer(draft, document.title, root);
+  const made = addOffer(draft, name, { ...root, off: true }, document.root.conditions, copy);
   if (!made.ok || code === undefined) return made;
   return { ...made, transaction: { ...made.transaction, label: `${made.transaction.label}, without a code` } };
 }

@@ -1,4 +1,4 @@
-import { entryOf, sameJson, type Json, type PageDocument } from "../document";
+import { entryOf, sameJson, type Json, type PageDocument, type Part } from "../document";
 import { held, type Operation } from "../operations";
 
 /** Changes what the root of a document says. */
@@ -14,3 +14,10 @@ export function rootOperations(
       : [{ type: "setProp", document: document.id, node: document.root.id, path: [key], before, after }];
   });
 }
+
+/** Changes when a part shows, or a root holds; nothing where it is like that already. */
+export const conditionsOperations = (
+  document: string,
+  { id: node, conditions: before }: Part,
+  after: Part["conditions"],
+): readonly Operation[] => (sameJson(before, after) ? [] : [{ type: "setConditions", document, node, before, after }]);

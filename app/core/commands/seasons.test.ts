@@ -6,15 +6,17 @@ import { makeNode } from "~/kinds";
 import { relinked } from "~/kinds/seasons";
 import { findNode, type Draft, type Json } from "../document";
 import { offerOf, type OfferRoot } from "../offers";
-import { membersOf, seasonOf, type SeasonDates } from "../seasons";
+import { membersOf, seasonOf, seasonWith, type SeasonDates } from "../seasons";
 import {
   addSeason,
   copySeason,
   joinSeason,
   removeSeason,
   renameSeason,
+  setConditions,
   setSeasonDates,
   setSeasonLook,
+  shareSection,
   switchSeason,
   type Beginning,
   type Outcome,
@@ -51,6 +53,8 @@ describe("a season", () => {
     expect(rule(made, "spoken")).toEqual(AUTUMN);
     expect(membersOf(made.documents, seasonIn(made)).map(({ document }) => document.id)).toEqual(["home", "gales"]);
     expect(offerOf(made.documents.gales)!.isOff).toBe(true);
+    // Nothing of it is in the shop while it is off.
+    expect(partIn(made, "spoken")!.shown).toBe(false);
   });
 
   it("moves what belongs to it, and lets it begin with it", () => {
@@ -95,7 +99,7 @@ describe("a season", () => {
     const joined = after(made, joinSeason(made, ["plain-words", "free"], "autumn", "Things"));
     const on = after(joined, switchSeason(joined, "autumn", true));
     const worn = after(on, setSeasonLook(on, "autumn", { name: "Leaves", theme: "pomelo", brand: {} }));
-    const copied = after(worn, copySeason(worn, "autumn", 1, relinked, "next"));
+    const copied = after(worn, copySeason(worn, "autumn", "2026-11-01T09:00", relinked, "next"));
     const next = dates("2027-10-24", "2027-11-04");
     expect(seasonIn(copied, "next")).toMatchObject({
       name: "Autumn 2027",
@@ -120,7 +124,44 @@ describe("a season", () => {
       "freehand",
     ]);
     expect(copied.documents.home!.root.slots.main![0]).toEqual(partIn(worn, "spoken"));
-    expect(after(copied, copySeason(copied, "next", 1, relinked, "again")).documents.again!.title).toBe("Autumn 2028");
+    expect(
+      after(copied, copySeason(copied, "next", "2026-11-01T09:00", relinked, "again")).documents.again!.title,
+    ).toBe("Autumn 2028");
+  });
+
+  it("is copied to a year that is still to come, however long ago it was; not where it comes every year by itself", () => {
+    const copied = after(made, copySeason(made, "autumn", "2030-10-24T00:00", relinked, "next"));
+    expect(seasonIn(copied, "next").dates).toEqual(dates("2031-10-24", "2031-11-04"));
+    const yearly = after(made, setSeasonDates(made, "autumn", { ...AUTUMN, yearly: true }));
+    expect(whyNot(copySeason(yearly, "autumn", "2026-11-01T09:00", relinked))).toMatch(
+      /^“Autumn” comes every year already/,
+    );
+  });
+
+  it("copies a shared section as one of its own", () => {
+    const shared = after(made, shareSection(made, "free", "Ours", "ours"));
+    const place = shared.documents.home!.root.slots.main!.at(-1)!;
+    const joined = after(shared, joinSeason(shared, [place.id], "autumn", "Ours"));
+    const copied = after(joined, copySeason(joined, "autumn", "2026-11-01T09:00", relinked, "next"));
+    const copy = copied.documents.home!.root.slots.main!.at(-1)!;
+    expect([place.kind, copy.kind, copy.shown]).toEqual(["shared", "freehand", false]);
+    expect(conditionsOf(copy)).toEqual([dates("2027-10-24", "2027-11-04")]);
+    expect(seasonIn(copied, "next").members).toContain(copy.id);
+  });
+
+  it("is left by what shows always again, which joins it once more with its dates", () => {
+    const joined = after(made, joinSeason(made, ["plain-words"], "autumn", "Heading"));
+    expect(seasonWith(joined.documents, "plain-words")?.id).toBe("autumn");
+    const always = after(joined, setConditions(joined, ["plain-words"], [], "Heading"));
+    expect(seasonWith(always.documents, "plain-words")).toBeUndefined();
+    expect(rule(after(always, joinSeason(always, ["plain-words"], "autumn", "Heading")), "plain-words")).toEqual(
+      AUTUMN,
+    );
+  });
+
+  it("does not take what has dates on which it does not show", () => {
+    const not = after(made, setConditions(made, ["plain-words"], [{ ...AUTUMN, not: true }], "Heading"));
+    expect(whyNot(joinSeason(not, ["plain-words"], "autumn", "Heading"))).toBe("There can be one rule of each sort.");
   });
 
   it("is taken apart, or removed with all of it", () => {
@@ -146,7 +187,7 @@ describe("a season", () => {
     ["It is called that already.", (d) => renameSeason(d, "autumn", "Autumn")],
     ["It is like that already.", (d) => switchSeason(d, "autumn", false)],
     ["This part is no longer there.", (d) => joinSeason(d, ["gone"], "autumn", "X")],
-    ["This season is no longer there.", (d) => copySeason(d, "gone", 1, relinked)],
+    ["This season is no longer there.", (d) => copySeason(d, "gone", "2026-11-01T09:00", relinked)],
   ])("says “%s”", (why, command) => {
     const off = after(made, switchSeason(made, "autumn", true));
     expect(whyNot(command(why.startsWith("It is like") ? after(off, switchSeason(off, "autumn", false)) : made))).toBe(

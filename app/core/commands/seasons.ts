@@ -4,36 +4,40 @@ import {
   emptyDocument,
   entryOf,
   newId,
-  sameJson,
+  sectionOfShared,
+  sharedOf,
   type Draft,
   type Json,
   type PageDocument,
   type Part,
   type Place,
 } from "../document";
-import type { Operation } from "../operations";
-import { offersOf, type OfferRoot } from "../offers";
+import { applyAll, type Operation } from "../operations";
+import type { OfferRoot } from "../offers";
 import { DOCUMENT_VERSION } from "../schema/migrations";
 import {
   datesOf,
   datesProblem,
   followed,
   inYears,
+  isOn,
   LONGEST_SEASON_NAME,
   membersOf,
   MOST_MEMBERS,
   MOST_SEASONS,
   seasonOf,
   seasonsOf,
+  yearsAhead,
   type Member,
   type Season,
   type SeasonDates,
   type SeasonLook,
   type SeasonRoot,
 } from "../seasons";
-import { locate, outermost } from "./nodes";
-import { addOffer } from "./offers";
-import { rootOperations } from "./root";
+import { freeName } from "./names";
+import { locate, outermost, removeNodes } from "./nodes";
+import { addOffer, freeOffer } from "./offers";
+import { conditionsOperations, rootOperations } from "./root";
 import { refuse, transaction, type Outcome } from "./transaction";
 
 const GONE = "This season is no longer there.";
@@ -46,16 +50,6 @@ function nameProblem(draft: Draft, name: string, but?: string): string | undefin
   return isTaken ? `There is a season called “${name}” already.` : undefined;
 }
 
-/** The first of “Name”, “Name 2”, “Name 3” … that is not taken. */
-function freeName(name: string, taken: readonly string[], longest: number): string {
-  const known = new Set(taken.map((each) => each.toLowerCase()));
-  for (let n = 1; ; n++) {
-    const more = n === 1 ? "" : ` ${n}`;
-    const made = `${name.slice(0, longest - more.length)}${more}`;
-    if (!known.has(made.toLowerCase())) return made;
-  }
-}
-
 const at = (draft: Draft, id: string): { document: PageDocument; season: Season } | undefined => {
   const document = entryOf(draft.documents, id);
   const season = seasonOf(document);
@@ -63,11 +57,6 @@ const at = (draft: Draft, id: string): { document: PageDocument; season: Season 
 };
 
 const asConditions = (conditions: readonly Condition[]): readonly Json[] => conditions as unknown as readonly Json[];
-
-const conditionsOperation = (document: string, part: Part, after: readonly Json[]): readonly Operation[] =>
-  sameJson(part.conditions, after)
-    ? []
-    : [{ type: "setConditions", document, node: part.id, before: part.conditions, after }];
 
 /** The same conditions with other dates; without a rule of dates: with these first. */
 const withDates = (part: Part, dates: DateRule): readonly Condition[] => {
@@ -81,38 +70,33 @@ export type Beginning = {
   readonly parts: readonly { readonly document: string; readonly to: Place; readonly node: Part }[];
 };
 
-function documentOf(id: string, name: string, root: SeasonRoot, dates: SeasonDates): PageDocument {
-  const empty = emptyDocument(DOCUMENT_VERSION, "season", id, name, root as unknown as Part["props"]);
-  return { ...empty, root: { ...empty.root, conditions: asConditions([dates]) } };
-}
+const documentOf = (id: string, name: string, root: SeasonRoot, dates: SeasonDates): PageDocument =>
+  emptyDocument(DOCUMENT_VERSION, "season", id, name, root as unknown as Part["props"], asConditions([dates]));
 
-/** Offers of a beginning as operations: under names that are free, with codes that are, and at these dates. */
+/** Offers that come with a season: one after the other, each under a name and a code that are free by then. */
 function offersBegun(
   draft: Draft,
-  offers: Beginning["offers"],
-  conditionsFor: (id: string) => readonly Condition[],
+  offers: readonly (Beginning["offers"][number] & { readonly conditions: readonly Condition[] })[],
 ): { readonly operations: readonly Operation[]; readonly roots: readonly string[] } | { readonly why: string } {
+  let then = draft;
   const operations: Operation[] = [];
   const roots: string[] = [];
-  let names = offersOf(draft.documents).map((o) => o.name);
-  let codes = offersOf(draft.documents).map((o) => o.code);
-  for (const { id, name, root } of offers) {
-    const title = freeName(name, names, LONGEST_SEASON_NAME);
-    let code = root.code;
-    for (let n = 2; code && codes.includes(code); n++) code = `${root.code}-${n}`;
-    const made = addOffer(draft, title, code ? { ...root, code } : root, asConditions(conditionsFor(id)), id);
+  for (const { id, conditions, ...wished } of offers) {
+    const { name, root } = freeOffer(then, wished.name, wished.root);
+    const made = addOffer(then, name, root, asConditions(conditions), id);
     if (!made.ok) return made;
-    names = [...names, title];
-    codes = [...codes, code ?? ""];
     operations.push(...made.transaction.operations);
-    roots.push(`empty-${id}`);
+    const next = applyAll(then, made.transaction.operations);
+    if (!next.ok) return { why: GONE };
+    then = next.draft;
+    roots.push(entryOf(then.documents, id)!.root.id);
   }
   return { operations, roots };
 }
 
 /**
- * A new season with what it begins with, all of it at the season's dates. `dates`: the shop's clocks; both are needed. It is off: the seller looks at it first.
- * Refuses a name that is taken, dates the wrong way round, and more than a shop can have.
+ * A new season with what it begins with, all of it at the season's dates and off: the seller looks at it first. `dates`: by the shop's clocks;
+ * it needs both. Refuses a name that is taken, dates the wrong way round, and more than a shop can have.
  */
 export function addSeason(
   draft: Draft,
@@ -125,13 +109,16 @@ export function addSeason(
   if (seasonsOf(draft.documents).length >= MOST_SEASONS) return refuse(`A shop can have ${MOST_SEASONS} seasons.`);
   const problem = nameProblem(draft, title) ?? datesProblem(asConditions([dates]));
   if (problem) return refuse(problem);
-  const begun = offersBegun(draft, offers, () => [dates]);
+  const begun = offersBegun(
+    draft,
+    offers.map((offer) => ({ ...offer, conditions: [dates] })),
+  );
   if ("why" in begun) return refuse(begun.why);
   const placed = parts.map(({ document, to, node }): Operation => ({
     type: "insertNode",
     document,
     to,
-    node: { ...node, conditions: asConditions(withDates(node, dates)) },
+    node: { ...node, conditions: asConditions(withDates(node, dates)), shown: false },
   }));
   const members = [...begun.roots, ...parts.map(({ node }) => node.id)];
   const added = documentOf(id, title, { off: true, ...(members.length ? { members } : {}) }, dates);
@@ -164,14 +151,14 @@ export function setSeasonDates(draft: Draft, id: string, dates: SeasonDates): Ou
   const { document, season } = found;
   const problem = datesProblem(asConditions([dates]));
   if (problem) return refuse(problem);
-  const operations = [...conditionsOperation(id, document.root, asConditions([dates]))];
+  const operations = [...conditionsOperations(id, document.root, asConditions([dates]))];
   for (const member of membersOf(draft.documents, season)) {
     const next = withDates(member.part, followed(member.dates, season.dates, dates));
     if (!conditionsSchema.safeParse(next).success)
       return refuse(
         `Something that belongs to “${season.name}” would end before it begins. Change its own dates first.`,
       );
-    operations.push(...conditionsOperation(member.document.id, member.part, asConditions(next)));
+    operations.push(...conditionsOperations(member.document.id, member.part, asConditions(next)));
   }
   if (operations.length === 0) return refuse(SAME);
   return transaction("moveSeason", `Dates of “${season.name}” changed`, operations, { mergeKey: `season ${id} dates` });
@@ -180,9 +167,6 @@ export function setSeasonDates(draft: Draft, id: string, dates: SeasonDates): Ou
 /** The ids of members that are parts of pages, not offers. */
 const idsOf = (members: readonly Member[]): readonly string[] =>
   members.filter(({ document }) => document.kind !== "offer").map(({ part }) => part.id);
-
-const isOn = ({ document, part }: Member): boolean =>
-  document.kind === "offer" ? part.props.off !== true : part.shown;
 
 /** Puts a season on, or takes it off: its look, its offers and its parts. Nothing reaches shoppers before it is published. */
 export function switchSeason(draft: Draft, id: string, on: boolean): Outcome {
@@ -234,10 +218,10 @@ export function joinSeason(draft: Draft, ids: readonly string[], id: string | un
     for (const each of ids) {
       const part = partOf(draft, each);
       if (!part) return refuse("This part is no longer there.");
-      if (!datesOf(part.part))
-        operations.push(
-          ...conditionsOperation(part.document, part.part, asConditions(withDates(part.part, found.season.dates))),
-        );
+      if (datesOf(part.part)) continue;
+      const dated = conditionsSchema.safeParse(withDates(part.part, found.season.dates));
+      if (!dated.success) return refuse(dated.error.issues[0]!.message);
+      operations.push(...conditionsOperations(part.document, part.part, asConditions(dated.data)));
     }
   if (operations.length === 0) return refuse(SAME);
   const label = found ? `${name} belongs to “${found.season.name}”` : `${name} belongs to no season`;
@@ -258,36 +242,36 @@ export function removeSeason(draft: Draft, id: string, withAll: boolean): Outcom
   const { document, season } = found;
   const members = withAll ? membersOf(draft.documents, season) : [];
   const offers = members.filter((each) => each.document.kind === "offer");
-  // Last first, so that each stands where it says when its turn comes.
-  const parts = outermost(draft, idsOf(members)).toReversed();
+  const gone = removeNodes(draft, idsOf(members), season.name);
   return transaction("removeSeason", `Season “${season.name}” ${withAll ? "removed with all of it" : "taken apart"}`, [
-    ...parts.map((each): Operation => ({
-      type: "removeNode",
-      document: each.document,
-      from: each.place,
-      node: each.node,
-    })),
+    // Where no part belongs to it, there is none to remove.
+    ...(gone.ok ? gone.transaction.operations : []),
     ...offers.map((each): Operation => ({ type: "removeDocument", added: each.document })),
     { type: "removeDocument", added: document },
   ]);
 }
 
 /**
- * A season once more, a year or more later, with all that belongs to it: parts behind those they are copied from, offers under new names.
- * It is off. `relinked`: a part that speaks of the copies instead of what they are copied from, by ids of offers.
+ * A season once more, in the next year in which it begins after `clock`, with all that belongs to it: parts behind those they are copied
+ * from, offers under new names. It is off. Refuses one that comes every year by itself. `relinked`: a part that speaks of the copies instead of what they are copied from, by ids of offers.
  */
 export function copySeason(
   draft: Draft,
   id: string,
-  years: number,
+  clock: string,
   relinked: (part: Part, copies: ReadonlyMap<string, string>) => Part,
   copy: string = newId(),
 ): Outcome {
   const found = at(draft, id);
   if (!found) return refuse(GONE);
   const { season } = found;
+  if (season.dates.yearly)
+    return refuse(
+      `“${season.name}” comes every year already. Switch that off, to make another one of it for next year.`,
+    );
   if (seasonsOf(draft.documents).length >= MOST_SEASONS) return refuse(`A shop can have ${MOST_SEASONS} seasons.`);
   const members = membersOf(draft.documents, season);
+  const years = yearsAhead(season.dates, clock);
   const dates = inYears(season.dates, years) as SeasonDates;
   const year = dates.from.slice(0, 4);
   const named = (name: string): string => {
@@ -303,8 +287,8 @@ export function copySeason(
       id: copies.get(document.id)!,
       name: named(document.title),
       root: { ...(part.props as unknown as OfferRoot), off: true },
+      conditions: laterOn(part),
     })),
-    (made) => laterOn(offers.find(({ document }) => copies.get(document.id) === made)!.part),
   );
   if ("why" in begun) return refuse(begun.why);
   const belongs = new Set(idsOf(members));
@@ -320,13 +304,22 @@ export function copySeason(
     copied.push(made.id);
     return { ...inside, conditions: asConditions(laterOn(original)), shown: false };
   };
+  /** A shared section stands once on a page: its copy is a section of its own, which shows when the place of the other did. */
+  const copyOf = (node: Part): Part => {
+    const shared = sectionOfShared(draft.documents, sharedOf(node) ?? "");
+    return later(
+      copyWithNewIds(shared ?? node),
+      shared ? { ...shared, id: node.id, conditions: node.conditions } : node,
+    );
+  };
+  // Last first, so that each stands where it says when its turn comes.
   const parts = outermost(draft, [...belongs])
     .toReversed()
     .map(({ document, place, node }): Operation => ({
       type: "insertNode",
       document,
       to: { ...place, index: place.index + 1 },
-      node: relinked(later(copyWithNewIds(node), node), copies),
+      node: relinked(copyOf(node), copies),
     }));
   const title = freeName(
     named(season.name),

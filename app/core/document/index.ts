@@ -32,3 +32,4 @@ export {
 } from "./identity";
 export { markOf, withoutEnd, withoutEnds } from "./text";
 export { remembered } from "./remembered";
+export { listerOf } from "./listed";

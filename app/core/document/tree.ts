@@ -143,6 +143,7 @@ export const emptyDocument = (
   id: string,
   title: string,
   props: Part["props"] = {},
+  conditions: Part["conditions"] = [],
 ): PageDocument => ({
   schemaVersion,
   id,
@@ -153,7 +154,7 @@ export const emptyDocument = (
     kind: "root",
     props,
     style: {},
-    conditions: [],
+    conditions,
     shown: true,
     slots: Object.fromEntries(ROOT_SLOTS[kind].map((slot) => [slot, []])),
   },

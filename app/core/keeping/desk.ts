@@ -11,6 +11,8 @@ export type Stored = {
   readonly draft: Draft;
   /** All that was stored after the base of the request, oldest first. */
   readonly since: readonly Transaction[];
+  /** Ids of those of them that were made under the name of the tab that sends. */
+  readonly own?: readonly string[];
   /** Which of the transactions sent are stored already, wherever in the log. */
   readonly known: ReadonlySet<string>;
 };
@@ -52,7 +54,7 @@ export function judge(stored: Stored, sent: readonly Transaction[], problem: Obj
   // What the sender itself had sent, without hearing back, is no news to it, where it comes first in what is sent: changes that were
   // left by two tabs may be sent in another order than they were kept in, and would then stand in another one there.
   if (stored.since.some((t, i) => t.id !== sent[i]?.id))
-    return { answer: { ok: false, code: "behind", seq: stored.seq, missed: stored.since } };
+    return { answer: { ok: false, code: "behind", seq: stored.seq, missed: stored.since, own: stored.own } };
   const fresh = sent.filter((t) => !stored.known.has(t.id));
   let { draft } = stored;
   for (const each of fresh) {

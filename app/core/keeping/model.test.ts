@@ -24,7 +24,7 @@ import {
 
 // Two tabs and a server, with everything that a network and a browser can do to them: requests and answers that are late,
 // lost or come twice, tabs that are reloaded at any moment, changes that the server refuses. In the end all agree, every
-// change is stored exactly once, and each that was not stored has been reported.
+// change is stored exactly once, each that was not stored has been reported, and each tab can undo what was done in it.
 
 const BAD = "the server refuses this";
 
@@ -41,6 +41,8 @@ class World {
   readonly news: { readonly tab: Open; readonly since: number; readonly news: News }[] = [];
   /** Everything that a tab accepted, by the transaction it is in. */
   readonly made = new Map<string, Made>();
+  /** Which of the two tabs made a change. */
+  readonly makers = new Map<string, 0 | 1>();
   /** What the seller was told of and then dealt with. */
   readonly settled = new Set<string>();
   count = 0;
@@ -66,6 +68,19 @@ class World {
     this.carryOut(open, { id: newId(), group, intent: "x", label: marker, operations: [operation] }, marker);
   }
 
+  whichOf(open: Open): 0 | 1 {
+    return open === this.tabs[0] ? 0 : 1;
+  }
+
+  ownOf(which: 0 | 1, log: readonly Transaction[]): Transaction[] {
+    return log.filter((t) => this.makers.get(t.id) === which);
+  }
+
+  newsSince(which: 0 | 1, since: number): News {
+    const missed = this.log.slice(since);
+    return { seq: this.log.length, missed, own: this.ownOf(which, missed).map((t) => t.id) };
+  }
+
   carryOut(open: Open, next: Transaction, marker = ""): void {
     const before = open.tab.pending.length;
     const result = edit(open.tab, next);
@@ -75,6 +90,7 @@ class World {
     // What was ever sent has been sealed: nothing merges into it.
     if (merged) expect(open.tab.sealed.has(put.id)).toBe(false);
     open.tab = result.tab;
+    this.makers.set(put.id, this.whichOf(open));
     const made = this.made.get(put.id) ?? { targets: new Map<string, string>() };
     const [operation] = next.operations;
     if (operation && says(operation, marker)) made.targets.set(targetOf(operation), marker);
@@ -95,7 +111,8 @@ class World {
     const { base, transactions } = request.batch;
     // What was sent and changed afterwards would be two changes under one name.
     const known = new Set(this.log.map((t) => t.id));
-    const stored = { seq: this.log.length, draft: this.server, since: this.log.slice(base), known };
+    const { seq, missed, own } = this.newsSince(this.makers.get(transactions[0]!.id)!, base);
+    const stored = { seq, draft: this.server, since: missed, own: own ?? [], known };
     const { answer, store } = judge(stored, transactions, (_draft, operations) =>
       JSON.stringify(operations).includes(BAD) ? "Not like that." : undefined,
     );
@@ -135,7 +152,7 @@ class World {
 
   look(open: Open): void {
     const since = open.tab.base;
-    this.news.push({ tab: open, since, news: { seq: this.log.length, missed: this.log.slice(since) } });
+    this.news.push({ tab: open, since, news: this.newsSince(this.whichOf(open), since) });
   }
 
   hear(index: number): void {
@@ -145,16 +162,21 @@ class World {
     this.take(found.tab, heard(found.tab.tab, found.since, found.news));
   }
 
-  /** The tab is reloaded: what it had stored in the browser is all that is left of it. */
-  reload(which: 0 | 1): void {
+  /**
+   * The tab is reloaded: what it had stored in the browser is all that is left of it. `late`: while the new page was on its way
+   * with what the server had until then, the old one heard that what it had sent is stored.
+   */
+  reload(which: 0 | 1, late = false): void {
     const old = this.tabs[which];
+    const [draft, seq] = [this.server, this.log.length];
+    if (late) this.keep(old);
     old.gone = true;
     const { pending, aside } = old.tab;
     const left = {
       pending: [...(old.left?.pending ?? []), ...pending],
       aside: [...(old.left?.aside ?? []), ...aside],
     };
-    const tab = openTab(this.server, this.log.length, []);
+    const tab = openTab(draft, seq, this.ownOf(which, this.log.slice(0, seq)));
     this.tabs[which] = { tab, outstanding: undefined, left, gone: false };
   }
 
@@ -163,7 +185,7 @@ class World {
     if (!open.left || open.outstanding) return;
     const ids = open.left.pending.map((t) => t.id);
     const known = this.log.filter((t) => ids.includes(t.id)).map((t) => t.id);
-    const news = { seq: this.log.length, missed: this.log.slice(open.tab.base) };
+    const news = this.newsSince(this.whichOf(open), open.tab.base);
     this.take(open, adopt(open.tab, open.left, { known, news }));
     open.left = undefined;
   }
@@ -181,6 +203,7 @@ class World {
     if (!result.ok) return;
     open.tab = result.tab;
     this.settled.add(id);
+    this.makers.set(open.tab.pending.at(-1)!.id, this.whichOf(open));
     this.made.set(open.tab.pending.at(-1)!.id, { targets: new Map() });
   }
 
@@ -199,7 +222,7 @@ class World {
           this.take(open, answered(open.tab, next.batch, this.arrive({ tab: open, batch: next.batch })));
         }
         const since = open.tab.base;
-        const news = { seq: this.log.length, missed: this.log.slice(since) };
+        const news = this.newsSince(this.whichOf(open), since);
         this.take(open, heard(open.tab, since, news));
       }
     }
@@ -210,6 +233,10 @@ class World {
       expect(tab.base).toBe(this.log.length);
       expect(sameJson(tab.confirmed, this.server)).toBe(true);
       expect(sameJson(tab.draft, this.server)).toBe(true);
+    }
+    for (const which of [0, 1] as const) {
+      const done = new Set(this.tabs[which].tab.done.map((t) => t.id));
+      expect(this.ownOf(which, this.log).filter((t) => !done.has(t.id))).toEqual([]);
     }
     const again = applyAll(
       this.start,
@@ -287,7 +314,7 @@ const steps = [
   which.map((tab) => new Step(`give up ${tab}`, (w) => void (w.tabs[tab].outstanding = undefined))),
   which.map((tab) => new Step(`look ${tab}`, (w) => w.look(w.tabs[tab]))),
   index.map((i) => new Step(`hear ${i}`, (w) => w.hear(i))),
-  which.map((tab) => new Step(`reload ${tab}`, (w) => w.reload(tab))),
+  fc.tuple(which, often).map(([tab, late]) => new Step(`reload ${tab} ${late}`, (w) => w.reload(tab, late))),
   // What a reload leaves is usually taken up at once.
   which.map(
     (tab) =>

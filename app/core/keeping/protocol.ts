@@ -25,9 +25,10 @@ export type Send = {
 
 /**
  * A tab asks which of its changes the server has already, and for what it missed since the last change that it knows of; with
- * `null`, for the whole draft.
+ * `null`, for the whole draft. `tab`: the name that they were made under.
  */
 export const askSchema = z.strictObject({
+  tab: tabName,
   known: z.array(z.string().min(1).max(40)).max(5_000),
   since: z.number().int().min(0).nullable(),
 });
@@ -38,11 +39,19 @@ export const leaveSchema = z.strictObject({ leave: tabName });
 
 const seq = z.number().int().min(0);
 const transactions = z.array(transactionSchema);
+/** Ids of those of them that were made under the name of the tab that asks: before it was reloaded. */
+const own = z.array(z.string()).optional();
 
 /** 200: the server has all of them now. `seq`: the number of the last one. */
 export const storedSchema = z.object({ ok: z.literal(true), seq });
 /** 409: others were faster. Nothing was stored; what the tab missed is here, oldest first. */
-export const behindSchema = z.object({ ok: z.literal(false), code: z.literal("behind"), seq, missed: transactions });
+export const behindSchema = z.object({
+  ok: z.literal(false),
+  code: z.literal("behind"),
+  seq,
+  missed: transactions,
+  own,
+});
 /** 422: one change can't be kept. Nothing was stored; the others can be sent again without it. */
 export const refusedSchema = z.object({
   ok: z.literal(false),
@@ -52,7 +61,7 @@ export const refusedSchema = z.object({
 });
 export type Answer =
   | z.infer<typeof storedSchema>
-  | { readonly ok: false; readonly code: "behind"; readonly seq: number; readonly missed: readonly Transaction[] }
+  | ({ readonly ok: false; readonly code: "behind" } & News)
   | z.infer<typeof refusedSchema>;
 
 /** How far a shop's goods and pictures have come, and which publication shoppers see. */
@@ -67,15 +76,20 @@ export type ShopVersions = z.infer<typeof versionsSchema>;
 export const newsSchema = z.object({
   seq,
   missed: transactions,
+  own,
   others: z.array(z.object({ who: z.string(), place: z.string(), tab: tabName })),
   versions: versionsSchema.optional(),
 });
-export type News = { readonly seq: number; readonly missed: readonly Transaction[] };
+export type News = {
+  readonly seq: number;
+  readonly missed: readonly Transaction[];
+  readonly own?: readonly string[] | undefined;
+};
 
 /** As all of it was at one moment. */
 export const askedSchema = z.object({
   known: z.array(z.string()),
-  news: z.object({ seq, missed: transactions }).optional(),
+  news: z.object({ seq, missed: transactions, own }).optional(),
   whole: z.object({ draft: draftSchema, seq }).optional(),
 });
 export type Asked = {

@@ -35,6 +35,21 @@ it("what a reloaded tab had sent is its own to undo, whether the server tells of
   expect(heard(after, 4, news).tab.history.past).toEqual([]);
 });
 
+it("what the server stored while the page was on its way back is this tab's to undo, before what it does now", () => {
+  const before = written();
+  const [sent] = before.pending;
+  const news = { seq: 5, missed: [sent!], own: [sent!.id] };
+  const loaded = openTab(draft, 4, []);
+  expect(heard(loaded, 4, news)).toMatchObject({ isNews: false, tab: { done: [sent] } });
+
+  const outcome = setProp(draft, hero.id, ["text"], "Later", "Text changed");
+  if (!outcome.ok) throw new Error(outcome.why);
+  const edited = edit(loaded, outcome.transaction);
+  if (!edited.ok) throw new Error("it can be written");
+  const { tab } = heard(edited.tab, 4, news);
+  expect(tab.history.past.map((step) => step.label)).toEqual(["Words changed", "Text changed"]);
+});
+
 it("what was done just before a reload fits, though the server had stored what it stands on after this tab was loaded", () => {
   const carriedOut = (tab: Tab, outcome: Outcome) => {
     if (!outcome.ok) throw new Error(outcome.why);

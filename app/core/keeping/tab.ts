@@ -148,7 +148,7 @@ const met = (before: Tab, tab: Tab, isNews = false): Met => ({
 });
 const astray = (tab: Tab): Met => ({ tab, aside: [], isNews: false, isAstray: true });
 
-function takeIn(tab: Tab, missed: readonly Transaction[], seq: number): Met {
+function takeIn(tab: Tab, { missed, seq, own: madeHere = [] }: News): Met {
   const theirs = applyAll(
     tab.confirmed,
     missed.flatMap((t) => t.operations),
@@ -156,16 +156,22 @@ function takeIn(tab: Tab, missed: readonly Transaction[], seq: number): Met {
   if (!theirs.ok) return astray(tab);
   // What was sent and stored without an answer comes back among the rest.
   const stored = new Set(missed.map((t) => t.id));
-  const isNews = missed.some((t) => !tab.coming.has(t.id) && !tab.pending.some((p) => p.id === t.id));
+  const isPending = (t: Transaction) => tab.pending.some((p) => p.id === t.id);
+  // The page may have been loaded anew before the server had stored what was done on it last.
+  const isOwn = ({ id }: Transaction) => tab.coming.has(id) || madeHere.includes(id);
+  const isNews = missed.some((t) => !isOwn(t) && !isPending(t));
   const still = (id: string) => !stored.has(id);
   const had = new Set(tab.done.map((t) => t.id));
-  const own = missed.filter((t) => tab.coming.has(t.id) && !had.has(t.id));
+  const own = missed.filter((t) => isOwn(t) && !had.has(t.id));
+  // They were done before what is waiting here now.
+  const firstWaiting = tab.done.findIndex(isPending);
+  const at = firstWaiting < 0 ? tab.done.length : firstWaiting;
   const without: Tab = {
     ...tab,
     aside: tab.aside.filter((a) => still(a.transaction.id)),
     coming: new Set([...tab.coming].filter(still)),
     heard: [...tab.heard, ...missed.map((t) => t.id)].slice(-MOST_HEARD),
-    done: own.length ? [...tab.done, ...own] : tab.done,
+    done: own.length ? tab.done.toSpliced(at, 0, ...own) : tab.done,
   };
   const next = carriedOver(
     without,
@@ -194,7 +200,7 @@ export function answered(tab: Tab, batch: Batch, answer: Answer): Met {
       sealed: new Set([...tab.sealed].filter((id) => !stored.has(id))),
     });
   }
-  if (answer.code === "behind") return takeIn(tab, answer.missed, answer.seq);
+  if (answer.code === "behind") return takeIn(tab, answer);
   return putAside(tab, answer.transaction, answer.why);
 }
 
@@ -217,7 +223,7 @@ export function putAside(tab: Tab, id: string, why: string): Met {
  */
 export function heard(tab: Tab, since: number, news: News): Met {
   if (tab.base !== since || news.missed.length === 0) return met(tab, tab);
-  return takeIn(tab, news.missed, news.seq);
+  return takeIn(tab, news);
 }
 
 /** What a tab that closed, crashed or was reloaded left behind. */

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { conditionsSchema, type Condition } from "../conditions";
-import type { Draft, PageDocument } from "../document";
+import { listerOf, type Draft, type PageDocument } from "../document";
 
 // An offer is a document of the draft: its name is the title, when it holds are the conditions of its root, and the root says what it
 // gives. So it is undone, kept, published and gone back to like everything else of a shop.
@@ -176,34 +176,8 @@ export function offerOf(document: PageDocument | undefined): Offer | undefined {
 // “Sale 2” comes before “Sale 10”.
 const byName = new Intl.Collator("en", { numeric: true });
 
-const found = new WeakMap<Draft["documents"], readonly Offer[]>();
-/** By its first offer, the list that was made last: while other things of the draft change, it stays the same object. */
-const latest = new WeakMap<Offer, readonly Offer[]>();
-const NONE: readonly Offer[] = [];
-
-/** The same list as before where the same offers are in it. */
-function asBefore(offers: readonly Offer[]): readonly Offer[] {
-  const [first] = offers;
-  if (!first) return NONE;
-  const before = latest.get(first);
-  if (before?.length === offers.length && before.every((offer, i) => offer === offers[i])) return before;
-  latest.set(first, offers);
-  return offers;
-}
-
 /** All offers of a shop, by name; the same list for as long as none of them changes. */
-export function offersOf(documents: Draft["documents"]): readonly Offer[] {
-  let offers = found.get(documents);
-  if (!offers) {
-    offers = asBefore(
-      Object.values(documents)
-        .flatMap((document) => offerOf(document) ?? [])
-        .sort((a, b) => byName.compare(a.name, b.name) || (a.id < b.id ? -1 : 1)),
-    );
-    found.set(documents, offers);
-  }
-  return offers;
-}
+export const offersOf = listerOf(offerOf, (a, b) => byName.compare(a.name, b.name) || (a.id < b.id ? -1 : 1));
 
 /** Whether an offer is about goods, and not about delivery or a gift. */
 export const isOnGoods = ({ gives: { sort } }: Pick<Offer, "gives">): boolean => sort !== "gift" && sort !== "delivery";

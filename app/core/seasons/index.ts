@@ -1,6 +1,7 @@
 export {
   datesOf,
   datesProblem,
+  isOn,
   LONGEST_SEASON_NAME,
   membersOf,
   MOST_MEMBERS,
@@ -8,6 +9,7 @@ export {
   seasonOf,
   seasonRoot,
   seasonsOf,
+  seasonWith,
   wornAt,
   wornOn,
   type Member,
@@ -16,4 +18,4 @@ export {
   type SeasonLook,
   type SeasonRoot,
 } from "./season";
-export { followed, inYears, liesWithin, overlap, yearsLater } from "./moved";
+export { followed, inYears, liesWithin, overlap, yearsAhead, yearsLater } from "./moved";

@@ -44,6 +44,11 @@ export const inYears = ({ yearly: _each, ...rule }: DateRule, years: number): Da
   ...(rule.until ? { until: yearsLater(rule.until, years) } : {}),
 });
 
+/** In how many years dates that were once begin next, after a time: one at least. */
+export function yearsAhead({ from }: SeasonDates, clock: string): number {
+  for (let years = 1; ; years++) if (yearsLater(from, years) > clock) return years;
+}
+
 /** So many days are looked through to see whether dates lie within others: a year, and what goes over its end. */
 const DAYS = 800;
 

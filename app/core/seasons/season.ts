@@ -1,7 +1,16 @@
 import { z } from "zod";
 import { conditionalDocuments, conditionsOf, conditionsSchema, holds, type DateRule } from "../conditions";
 import { problemWithBrand } from "../theme";
-import { freeze, remembered, type Brand, type Draft, type Json, type PageDocument, type Part } from "../document";
+import {
+  freeze,
+  listerOf,
+  remembered,
+  type Brand,
+  type Draft,
+  type Json,
+  type PageDocument,
+  type Part,
+} from "../document";
 
 // A season is a document: its name is the title, its dates are the condition of its root, and the root says what belongs to it.
 
@@ -71,21 +80,10 @@ export function seasonOf(document: PageDocument | undefined): Season | undefined
   return season ?? undefined;
 }
 
-const found = new WeakMap<Documents, readonly Season[]>();
-
-/** All seasons of a shop, by when they begin, then by name. */
-export function seasonsOf(documents: Documents): readonly Season[] {
-  let seasons = found.get(documents);
-  if (!seasons) {
-    seasons = Object.values(documents)
-      .flatMap((document) => seasonOf(document) ?? [])
-      .toSorted((a, b) =>
-        a.dates.from < b.dates.from ? -1 : a.dates.from > b.dates.from ? 1 : a.name < b.name ? -1 : 1,
-      );
-    found.set(documents, seasons);
-  }
-  return seasons;
-}
+/** All seasons of a shop, by when they begin, then by name; the same list for as long as none of them changes. */
+export const seasonsOf = listerOf(seasonOf, (a, b) =>
+  a.dates.from < b.dates.from ? -1 : a.dates.from > b.dates.from ? 1 : a.name < b.name ? -1 : 1,
+);
 
 /** What belongs to a season: a part of a document, or the root of an offer. */
 export type Member = { readonly document: PageDocument; readonly part: Part; readonly dates: DateRule };
@@ -106,6 +104,16 @@ export function membersOf(documents: Documents, { members }: Pick<Season, "membe
         }),
   );
 }
+
+/** The season that something belongs to: a part, or the root of an offer. What has no dates any more always shows, and belongs to none. */
+export const seasonWith = (documents: Documents, id: string): Season | undefined =>
+  seasonsOf(documents).find(
+    (season) => season.members.includes(id) && membersOf(documents, season).some(({ part }) => part.id === id),
+  );
+
+/** Whether what belongs to a season is in the shop at all: an offer that is on, a part that is shown. */
+export const isOn = ({ document, part }: Member): boolean =>
+  document.kind === "offer" ? part.props.off !== true : part.shown;
 
 /** The season whose look is worn at a time, as the shop's clocks show it; of several the one that began last. */
 export function wornAt(documents: Documents, clock: string): Season | undefined {

@@ -4,7 +4,18 @@ import type { DateRule } from "../conditions";
 import { emptyDocument, type Draft, type Json, type Part } from "../document";
 import { contentWith } from "~/render/fixtures/content";
 import { documentProblem } from "~/kinds/documents";
-import { followed, inYears, liesWithin, overlap, seasonsOf, wornAt, wornOn, yearsLater, type SeasonDates } from ".";
+import {
+  followed,
+  inYears,
+  liesWithin,
+  overlap,
+  seasonsOf,
+  wornAt,
+  wornOn,
+  yearsAhead,
+  yearsLater,
+  type SeasonDates,
+} from ".";
 
 const { draft: empty } = contentWith([]);
 const dates = (from: string, until: string, more: Pick<DateRule, "yearly"> = {}): SeasonDates => ({
@@ -121,6 +132,13 @@ describe("dates that belong to a season", () => {
     // A year that can be divided by 100 has none, unless it can be by 400.
     ["2096-02-29T09:00", 4, "2100-02-28T09:00"],
   ])("%s is, %s years later, %s", (clock, years, later) => expect(yearsLater(clock, years)).toBe(later));
+
+  it.each([
+    ["2026-10-23T12:00", 1],
+    ["2026-10-25T12:00", 1],
+    ["2027-10-24T00:00", 2],
+    ["2030-01-01T00:00", 4],
+  ])("come next, after %s, in %s years", (clock, years) => expect(yearsAhead(was, clock)).toBe(years));
 
   it("are of another year once, although they came every year", () =>
     expect(inYears({ ...was, yearly: true }, 1)).toEqual(dates("2027-10-24", "2027-11-04")));

@@ -1,4 +1,4 @@
-import { entryOf, type Part } from "~/core/document";
+import { entryOf, type Part, walk } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
 import { kindOf } from "..";
 
@@ -51,3 +51,7 @@ export function blankIn(part: Part): string | undefined {
   }
   return found ?? undefined;
 }
+
+/** Whether what lies over pages comes at all: whole, or never. */
+export const canCome = (part: Part): boolean =>
+  part.shown && ![...walk(part)].some((each) => each.shown && blankIn(each) !== undefined);

@@ -149,6 +149,7 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
     const item = menuItem(to(title), label);
     return items.length ? { ...item, slots: { items } } : item;
   };
+  const offers = demoOffers(collection);
   return freeze({
     look: {
       theme: "pomelo",
@@ -161,8 +162,8 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
       versions: { winter: { ...WINTER, at: "2026-11-20T18:00:00.000Z" } },
     },
     documents: {
-      ...demoOffers(collection),
-      ...demoSeasons(),
+      ...offers,
+      ...demoSeasons(offers),
       frame: frameDocument(
         [
           makeNode("notice", {

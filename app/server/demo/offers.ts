@@ -41,8 +41,10 @@ export function demoOffers(collection: (title: string) => string): Readonly<Reco
   };
   return Object.fromEntries(
     Object.entries(offers).map(([id, { name, root, conditions = [] }]) => {
-      const empty = emptyDocument(DOCUMENT_VERSION, "offer", id, name, root as unknown as Part["props"]);
-      return [id, { ...empty, root: { ...empty.root, conditions: conditions as unknown as readonly Json[] } }];
+      return [
+        id,
+        emptyDocument(DOCUMENT_VERSION, "offer", id, name, root as Part["props"], conditions as readonly Json[]),
+      ];
     }),
   );
 }

@@ -7,14 +7,14 @@ export const WINTER: SeasonLook = { name: "Winter evenings", theme: "pomelo", br
 
 type Made = { readonly name: string; readonly from: string; readonly until: string; readonly root: SeasonRoot };
 
-/** The demo shop's seasons: the one of its autumn offer, and one with another look that is still off. */
-export function demoSeasons(): Readonly<Record<string, PageDocument>> {
+/** The demo shop's seasons: the one of its autumn offer, and one with another look that is still off. `offers`: the shop's, by their ids. */
+export function demoSeasons(offers: Readonly<Record<string, PageDocument>>): Readonly<Record<string, PageDocument>> {
   const seasons: Readonly<Record<string, Made>> = {
     autumn: {
       name: "Autumn gales",
       from: "2026-10-24T00:00",
       until: "2026-12-16T00:00",
-      root: { members: ["empty-autumn-gales"] },
+      root: { members: [offers["autumn-gales"]!.root.id] },
     },
     winter: {
       name: "Winter evenings",
@@ -25,9 +25,8 @@ export function demoSeasons(): Readonly<Record<string, PageDocument>> {
   };
   return Object.fromEntries(
     Object.entries(seasons).map(([id, { name, from, until, root }]) => {
-      const empty = emptyDocument(DOCUMENT_VERSION, "season", id, name, root as unknown as Part["props"]);
       const dates: Json = { when: "dates", from, until, yearly: true };
-      return [id, { ...empty, root: { ...empty.root, conditions: [dates] } }];
+      return [id, emptyDocument(DOCUMENT_VERSION, "season", id, name, root as unknown as Part["props"], [dates])];
     }),
   );
 }

@@ -148,10 +148,13 @@ describe("keeping", () => {
       code: "behind",
       seq: seq + 1,
       missed: [theirs],
+      own: [theirs.id],
     });
     expect((await loadDraft(shop.id)).draft.look.brand.corners).toBeUndefined();
-    expect(await since(shop.id, seq)).toEqual({ seq: seq + 1, missed: [theirs] });
-    expect(await since(shop.id, seq + 1)).toEqual({ seq: seq + 1, missed: [] });
+    // Under the same name it was made before the page was loaded anew; under another one it is somebody else's.
+    expect(await since(shop.id, seq, "tab")).toEqual({ seq: seq + 1, missed: [theirs], own: [theirs.id] });
+    expect(await since(shop.id, seq, "mine")).toEqual({ seq: seq + 1, missed: [theirs], own: [] });
+    expect(await since(shop.id, seq + 1, "mine")).toEqual({ seq: seq + 1, missed: [], own: [] });
   });
 
   it("is read once for whoever looks at it, and once more when it has changed", async () => {
@@ -275,7 +278,7 @@ describe("what can't be read", () => {
     await part.update({ body: JSON.stringify({ ...(JSON.parse(part.body) as object), schemaVersion: 99 }) });
     const again = await keep(shop.id, { base: seq + 1, transactions: [change] });
     expect(again).toEqual({ ok: true, seq: seq + 1 });
-    expect((await since(shop.id, seq)).missed).toHaveLength(1);
+    expect((await since(shop.id, seq, "mine")).missed).toHaveLength(1);
   });
 
   it("a setting of the look stays with it, unused, when the look is changed", async () => {
@@ -348,11 +351,11 @@ it("says which changes are stored already, and gives the whole draft of that mom
   const { draft, seq } = await loadDraft(shop.id);
   const change = heading(draft, "Stored");
   await keep(shop.id, { base: seq, transactions: [change] });
-  expect(await ask(shop.id, [change.id, "unheard-of"], 0)).toMatchObject({
+  expect(await ask(shop.id, { known: [change.id, "unheard-of"], since: 0, tab: "mine" })).toMatchObject({
     known: [change.id],
     news: { missed: [{ id: change.id }] },
   });
-  const { whole } = await ask(shop.id, [], null);
+  const { whole } = await ask(shop.id, { known: [], since: null, tab: "mine" });
   const now = await loadDraft(shop.id);
   expect(whole).toEqual({ draft: now.draft, seq: now.seq });
 });
@@ -370,5 +373,6 @@ it("tells the second of two what it missed also when all that it sends is stored
     code: "behind",
     seq: seq + 2,
     missed: [mine, theirs],
+    own: [mine.id, theirs.id],
   });
 });

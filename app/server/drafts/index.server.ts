@@ -3,7 +3,7 @@ import { Op, type Transaction as DbTransaction } from "sequelize";
 import type { Transaction } from "~/core/commands";
 import { emptyDocument, freeze, type Draft, type Look, type PageDocument, entryOf } from "~/core/document";
 import { homeOf } from "~/core/addresses";
-import { judge, readSent, type Answer, type Asked, type Logged, type News } from "~/core/keeping";
+import { judge, readSent, type Answer, type Ask, type Asked, type Logged, type News } from "~/core/keeping";
 import type { Operation } from "~/core/operations";
 import { DOCUMENT_VERSION, readLook } from "~/core/schema";
 import { asksForSite, problemOfChange } from "~/kinds/changes";
@@ -119,10 +119,14 @@ const rowsSince = (shopId: string, seq: number, transaction?: DbTransaction) =>
     ...(transaction ? { transaction } : {}),
   });
 
-/** What others have kept since `seq`, in order. */
-export async function since(shopId: string, seq: number, transaction?: DbTransaction): Promise<News> {
+/** Ids of those changes that were made under this tab's name. */
+const ownIn = (rows: readonly DraftLog[], tab: string): string[] =>
+  rows.flatMap((row) => (row.tab === tab ? [row.transactionId] : []));
+
+/** What was kept since `seq`, in order; `tab`: who asks. */
+export async function since(shopId: string, seq: number, tab: string, transaction?: DbTransaction): Promise<News> {
   const rows = await rowsSince(shopId, seq, transaction);
-  return { seq: rows.at(-1)?.seq ?? seq, missed: parseLog(rows) };
+  return { seq: rows.at(-1)?.seq ?? seq, missed: parseLog(rows), own: ownIn(rows, tab) };
 }
 
 async function knownOf(shopId: string, ids: readonly string[], transaction: DbTransaction): Promise<string[]> {
@@ -136,10 +140,10 @@ async function knownOf(shopId: string, ids: readonly string[], transaction: DbTr
 }
 
 /** Which of these changes are stored already, and what came after `seq`; without it, the draft. All as it was at one moment. */
-export const ask = (shopId: string, ids: readonly string[], seq: number | null): Promise<Asked> =>
+export const ask = (shopId: string, { known: ids, since: seq, tab }: Ask): Promise<Asked> =>
   atomically(async (transaction) => {
     const known = await knownOf(shopId, ids, transaction);
-    if (seq !== null) return { known, news: await since(shopId, seq, transaction) };
+    if (seq !== null) return { known, news: await since(shopId, seq, tab, transaction) };
     const { draft, seq: now } = await loadDraftIn(shopId, transaction);
     return { known, whole: { draft, seq: now } };
   });
@@ -176,7 +180,7 @@ export async function keep(shopId: string, base: number, sent: readonly unknown[
     const ids = transactions.map((t) => t.id);
     const known = new Set(await knownOf(shopId, ids, transaction));
     const { draft, unread } = await readDraft(shopId, transaction, parts);
-    const stored = { seq: state.version, draft, since: parseLog(missed), known };
+    const stored = { seq: state.version, draft, since: parseLog(missed), own: ownIn(missed, author.tab), known };
     const adds = transactions.some((t) => t.operations.some((o) => o.type === "addDocument"));
     const others = adds ? (await DraftPart.count({ where: { shopId }, transaction })) - countOf(draft) : 0;
     for (const { id, operations } of transactions) {

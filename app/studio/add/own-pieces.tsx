@@ -1,7 +1,7 @@
 import { Box, Button, ButtonBase, Menu, MenuItem, Typography } from "@mui/material";
 import { Ellipsis, FileUp } from "lucide-react";
 import { useRef, useState } from "react";
-import { keepPiece, pasteNodes, piecesOf, removePiece, renamePiece } from "~/core/commands";
+import { freeName, keepPiece, pasteNodes, piecesOf, removePiece, renamePiece } from "~/core/commands";
 import { entryOf, type PageDocument } from "~/core/document";
 import { nameOf, strangerIn } from "~/kinds";
 import { adapted } from "~/kinds/carried";
@@ -112,9 +112,8 @@ export function OwnPieces({
     if (!read.ok) return say(read.why);
     const { draft, goods, pictures, run } = store.getState();
     const shop = { goods, pictures, documents: draft.documents };
-    const names = new Set(piecesOf(draft.documents).map((p) => p.title.toLowerCase()));
-    let name = read.name;
-    for (let n = 2; names.has(name.toLowerCase()); n++) name = `${read.name.slice(0, 54)} ${n}`;
+    const titles = piecesOf(draft.documents).map((piece) => piece.title);
+    const name = freeName(read.name, titles);
     const why = run(
       keepPiece(
         draft,

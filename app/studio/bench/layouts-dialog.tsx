@@ -13,7 +13,7 @@ import {
 import { ChevronDown, ChevronUp, Plus, Trash2, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
-import { addLayout, removeLayout, renameLayout, setLayoutFor, type Outcome } from "~/core/commands";
+import { addLayout, freeName, removeLayout, renameLayout, setLayoutFor, type Outcome } from "~/core/commands";
 import { layoutProps, layoutsOf, newId, type PageDocument } from "~/core/document";
 import { collectionAddress } from "~/core/addresses";
 import { documentOf } from "~/render";
@@ -181,11 +181,9 @@ export function LayoutsDialog({ open, onClose }: { open: boolean; onClose: () =>
   };
   const add = (sort: (typeof SORTS)[number]) => {
     const id = newId();
-    const names = new Set(layoutsOf(documents, sort).map((d) => d.title.toLowerCase()));
+    const titles = layoutsOf(documents, sort).map((layout) => layout.title);
     const base = sort === "product" ? "Product, another way" : "Collection, another way";
-    let name = base;
-    for (let n = 2; names.has(name.toLowerCase()); n++) name = `${base} ${n}`;
-    run(addLayout(store.getState().draft, sort, name, id));
+    run(addLayout(store.getState().draft, sort, freeName(base, titles), id));
   };
   return (
     <Dialog open={open} onClose={onClose} fullWidth maxWidth="md" aria-labelledby="layouts-title">

@@ -87,7 +87,7 @@ export function startKeeper(store: StudioStore): Keeper {
   /** Loads the whole draft and puts what is pending on top of it. */
   const startOver = async (): Promise<boolean> => {
     const known = store.getState().pending.map((t) => t.id);
-    const reply = await client.ask(askForChanges, { known, since: null });
+    const reply = await client.ask(askForChanges, { known, since: null, tab: await named });
     if (reply.ok) take(reloaded(store.getState(), reply.value));
     return reply.ok;
   };
@@ -154,7 +154,7 @@ export function startKeeper(store: StudioStore): Keeper {
     for (let n = 0; !stopped; n++) {
       await running;
       const { base: since } = store.getState();
-      const reply = await client.ask(askForChanges, { known: left.pending.map((t) => t.id), since });
+      const reply = await client.ask(askForChanges, { known: left.pending.map((t) => t.id), since, tab: owner });
       // What was stored of this tab meanwhile is asked for again.
       if (reply.ok && (running || store.getState().base !== since)) continue;
       if (reply.ok) {

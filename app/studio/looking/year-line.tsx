@@ -272,8 +272,9 @@ export function YearLine({ onClose }: { onClose: () => void }) {
       }}
     >
       <Box sx={{ display: "flex", alignItems: "flex-start", height: 40 }}>
-        <Box sx={{ width: labels, flex: "none", display: "flex", alignItems: "center", pl: 1.5 }}>
-          <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
+        {/* On the first of a month the dial's handle stands at the very beginning, and may lie over nothing. */}
+        <Box sx={{ width: labels, flex: "none", display: "flex", alignItems: "center", pl: 1.5, pr: 1.5 }}>
+          <Typography variant="h3" component="h2" noWrap sx={{ flex: 1 }}>
             The year
           </Typography>
           <IconAction label="Close the year" icon={X} size={15} onClick={onClose} />
@@ -290,6 +291,7 @@ export function YearLine({ onClose }: { onClose: () => void }) {
             p: "10px 0 0",
             "& .MuiSlider-markLabel": { top: 18, fontSize: 11 },
             "& .MuiSlider-thumb": { bgcolor: INK.lemon, border: `2px solid ${INK.ink}`, width: 16, height: 16 },
+            "& .MuiSlider-thumb::after": { width: 24, height: 24 },
           }}
         />
       </Box>

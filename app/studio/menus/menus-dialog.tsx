@@ -11,7 +11,7 @@ import {
 } from "@mui/material";
 import { Plus, Trash2, X } from "lucide-react";
 import { useState } from "react";
-import { addMenu, removeMenu, renameMenu, type Outcome } from "~/core/commands";
+import { addMenu, freeName, removeMenu, renameMenu, type Outcome } from "~/core/commands";
 import { MAIN_MENU, menusOf, newId, type PageDocument } from "~/core/document";
 import { withoutMenu } from "~/kinds/leading";
 import { placeWords, whereUsed } from "~/kinds/references";
@@ -81,10 +81,8 @@ export function MenusDialog({ open, onClose }: { open: boolean; onClose: () => v
   const run = (outcome: Outcome) => setProblem(store.getState().run(outcome) ?? null);
   const menus = menusOf(documents);
   const add = () => {
-    const names = new Set(menus.map((m) => m.title.toLowerCase()));
-    let name = "Another menu";
-    for (let n = 2; names.has(name.toLowerCase()); n++) name = `Another menu ${n}`;
-    run(addMenu(store.getState().draft, name, newId()));
+    const titles = menus.map((menu) => menu.title);
+    run(addMenu(store.getState().draft, freeName("Another menu", titles), newId()));
   };
   return (
     <Dialog open={open} onClose={onClose} fullWidth maxWidth="md" fullScreen={isNarrow} aria-labelledby="menus-title">

@@ -1,15 +1,15 @@
-import { Box, Button, Menu, MenuItem, Typography } from "@mui/material";
-import { CalendarRange, Plus } from "lucide-react";
+import { Box, Button, MenuItem, Typography } from "@mui/material";
+import { CalendarRange } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
-import { addOffer, addSeason } from "~/core/commands";
+import { addOffer, addSeason, freeName, freeOffer, type Outcome } from "~/core/commands";
 import { clockWords, endWords, outlook } from "~/core/conditions";
 import { givesWords, offersOf, type Offer } from "~/core/offers";
 import { seasonsOf, type Season } from "~/core/seasons";
 import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { LookingAs, YearLine } from "../looking";
 import { datesWords, SEASON_STARTS, SeasonSight, SeasonSlip, type SeasonStart } from "../seasons";
-import { FindField, INK, useKeys } from "../ui";
+import { FindField, INK, MenuButton, useKeys } from "../ui";
 import { useNames } from "../when";
 import { Slip } from "./slip";
 import { startsFor, type Start } from "./starts";
@@ -182,26 +182,26 @@ const StartButton = ({ name, say, onGo }: { name: string; say: string; onGo: () 
   </Button>
 );
 
-type StartMenuProps<T> = {
-  anchor: HTMLElement | null;
+type StartsProps<T> = {
   starts: readonly T[];
-  onClose: () => void;
+  then: (act: () => void) => () => void;
   onGo: (start: T) => void;
 };
 
-/** The ready starts, as a menu. */
-const StartMenu = <T extends { readonly name: string; readonly say: string }>(props: StartMenuProps<T>) => (
-  <Menu anchorEl={props.anchor} open={props.anchor !== null} onClose={props.onClose}>
-    {props.starts.map((start) => (
-      <MenuItem key={start.name} onClick={() => props.onGo(start)} sx={{ display: "block" }}>
-        {start.name}
-        <Typography variant="caption" component="div" color="text.secondary">
-          {start.say}
-        </Typography>
-      </MenuItem>
-    ))}
-  </Menu>
-);
+/** The ready starts, as items of a menu. */
+const startItems = <T extends { readonly name: string; readonly say: string }>({
+  starts,
+  then,
+  onGo,
+}: StartsProps<T>) =>
+  starts.map((start) => (
+    <MenuItem key={start.name} onClick={then(() => onGo(start))} sx={{ display: "block" }}>
+      {start.name}
+      <Typography variant="caption" component="div" color="text.secondary">
+        {start.say}
+      </Typography>
+    </MenuItem>
+  ));
 
 /** The Offers area: what shoppers get cheaper or given, for whom and when; tried on a cart put together by hand. */
 export function OffersArea() {
@@ -210,45 +210,35 @@ export function OffersArea() {
   const goods = useStudio((s) => s.goods);
   const yearOpen = useStudio((s) => s.yearOpen);
   const [search, setSearch] = useSearchParams();
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const [seasonAnchor, setSeasonAnchor] = useState<HTMLElement | null>(null);
   const offers = offersOf(documents);
   const seasons = seasonsOf(documents);
   const asked = search.get("season");
-  const season =
-    seasons.find(({ id }) => id === asked) ?? (offers.length === 0 && !search.has("offer") ? seasons[0] : undefined);
+  const season = seasons.find(({ id }) => id === asked) ?? (offers.length === 0 ? seasons[0] : undefined);
   const offer = season ? undefined : (offers.find(({ id }) => id === search.get("offer")) ?? offers[0]);
   const starts = useMemo(() => startsFor(goods), [goods]);
   const toggleYear = () => store.setState({ yearOpen: !store.getState().yearOpen });
   useKeys({ y: toggleYear });
   const choose = (id: string) => setSearch(id ? { offer: id } : {}, { replace: true });
   const chooseSeason = (id: string) => setSearch(id ? { season: id } : {}, { replace: true });
-  const beginSeason = ({ name, dates, begin: begins }: SeasonStart) => {
-    setSeasonAnchor(null);
-    const { draft, pictures, run, say, now, shop } = store.getState();
-    const clock = clockNow({ now, shop });
-    const taken = new Set(seasonsOf(draft.documents).map((each) => each.name.toLowerCase()));
-    let title = name;
-    for (let n = 2; taken.has(title.toLowerCase()); n++) title = `${name} ${n}`;
-    const outcome = addSeason(draft, title, dates(clock), begins({ draft, goods, pictures, clock }));
+  /** Carries out what adds a document, and goes to it. */
+  const add = (outcome: Outcome, go: (id: string) => void) => {
+    const { run, say } = store.getState();
     const why = outcome.ok ? run(outcome) : outcome.why;
     if (why) return say(why, "problem");
     const [added] = outcome.ok ? outcome.transaction.operations : [];
-    if (added?.type === "addDocument") chooseSeason(added.added.id);
+    if (added?.type === "addDocument") go(added.added.id);
   };
-  const begin = ({ name, root }: Start) => {
-    setAnchor(null);
-    const { draft, run, say } = store.getState();
-    const taken = new Set(offersOf(draft.documents).flatMap((o) => [o.name.toLowerCase(), o.code]));
-    let title = name;
-    for (let n = 2; taken.has(title.toLowerCase()); n++) title = `${name} ${n}`;
-    let code = root.code;
-    for (let n = 2; code && taken.has(code); n++) code = `${root.code}-${n}`;
-    const outcome = addOffer(draft, title, code ? { ...root, code } : root);
-    const why = outcome.ok ? run(outcome) : outcome.why;
-    if (why) return say(why, "problem");
-    const [added] = outcome.ok ? outcome.transaction.operations : [];
-    if (added?.type === "addDocument") choose(added.added.id);
+  const beginSeason = ({ name, dates, begin: begins }: SeasonStart) => {
+    const { draft, pictures, now, shop } = store.getState();
+    const clock = clockNow({ now, shop });
+    const others = seasonsOf(draft.documents).map((each) => each.name);
+    const beginning = begins({ draft, goods, pictures, clock });
+    add(addSeason(draft, freeName(name, others), dates(clock), beginning), chooseSeason);
+  };
+  const begin = (start: Start) => {
+    const { draft } = store.getState();
+    const { name, root } = freeOffer(draft, start.name, start.root);
+    add(addOffer(draft, name, root), choose);
   };
   return (
     <Box sx={{ display: "flex", flexDirection: "column", height: "100%", minHeight: 0 }}>
@@ -280,32 +270,12 @@ export function OffersArea() {
             The year
           </Box>
         </Button>
-        <Button
-          size="small"
-          startIcon={<Plus size={16} aria-hidden />}
-          aria-haspopup="menu"
-          onClick={(event) => setSeasonAnchor(event.currentTarget)}
-          sx={NEW}
-        >
-          New season
-        </Button>
-        <StartMenu
-          anchor={seasonAnchor}
-          starts={SEASON_STARTS}
-          onClose={() => setSeasonAnchor(null)}
-          onGo={beginSeason}
-        />
-        <Button
-          size="small"
-          variant="contained"
-          startIcon={<Plus size={16} aria-hidden />}
-          aria-haspopup="menu"
-          onClick={(event) => setAnchor(event.currentTarget)}
-          sx={NEW}
-        >
-          New offer
-        </Button>
-        <StartMenu anchor={anchor} starts={starts} onClose={() => setAnchor(null)} onGo={begin} />
+        <MenuButton label="New season" sx={NEW}>
+          {(then) => startItems({ starts: SEASON_STARTS, then, onGo: beginSeason })}
+        </MenuButton>
+        <MenuButton label="New offer" variant="contained" sx={NEW}>
+          {(then) => startItems({ starts, then, onGo: begin })}
+        </MenuButton>
       </Box>
       {yearOpen ? <YearLine onClose={toggleYear} /> : null}
       {offer || season ? (

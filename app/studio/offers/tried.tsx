@@ -15,7 +15,7 @@ import {
 } from "~/core/goods";
 import { offersOf, price, whyWords, type Line, type Offer, type OfferGoods, type Priced } from "~/core/offers";
 import { useStudio } from "../keeping";
-import { DEVICE_WIDTH, DraftFrame } from "../panes";
+import { BoxedFrame } from "../panes";
 import { IconAction, INK } from "../ui";
 import { useNames } from "../when";
 import { ProductChoice } from "./product-choice";
@@ -234,25 +234,14 @@ export function Tried({ offer }: { offer: Offer }) {
         ) : null}
       </Box>
       {hasRoom ? (
-        <Box
-          sx={{
-            border: `1px solid ${INK.ink}`,
-            borderRadius: 1,
-            overflow: "hidden",
-            alignSelf: "start",
-            bgcolor: "#fff",
-          }}
-        >
-          <DraftFrame
-            inert
-            title="The cart on a phone"
-            draft={draft}
-            target={target}
-            device="phone"
-            scale={PANE_WIDTH / DEVICE_WIDTH.phone}
-            height={PANE_HEIGHT}
-          />
-        </Box>
+        <BoxedFrame
+          title="The cart on a phone"
+          draft={draft}
+          target={target}
+          device="phone"
+          width={PANE_WIDTH}
+          height={PANE_HEIGHT}
+        />
       ) : null}
     </Box>
   );

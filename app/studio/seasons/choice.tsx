@@ -1,7 +1,6 @@
 import { MenuItem, TextField } from "@mui/material";
 import { joinSeason } from "~/core/commands";
-import { seasonsOf } from "~/core/seasons";
-import { seasonWith } from "~/kinds/seasons";
+import { seasonsOf, seasonWith } from "~/core/seasons";
 import { useStudio, useStudioStore } from "../keeping";
 import { datesWords } from "./words";
 
@@ -17,7 +16,7 @@ const MIXED = "mixed";
 export function SeasonChoice({ ids, name }: ChoiceProps) {
   const store = useStudioStore();
   const seasons = useStudio((s) => seasonsOf(s.draft.documents));
-  const among = useStudio((s) => [...new Set(ids.map((id) => seasonWith(s.draft, id)?.id ?? ""))].join(" "));
+  const among = useStudio((s) => [...new Set(ids.map((id) => seasonWith(s.draft.documents, id)?.id ?? ""))].join(" "));
   if (seasons.length === 0) return null;
   const value = among.includes(" ") ? MIXED : among;
   return (

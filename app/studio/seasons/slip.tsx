@@ -1,7 +1,7 @@
 import {
   Alert,
   Box,
-  Button,
+  Divider,
   FormControlLabel,
   Link,
   ListSubheader,
@@ -11,7 +11,7 @@ import {
   TextField,
   Typography,
 } from "@mui/material";
-import { Files, LogOut, Plus, Trash2 } from "lucide-react";
+import { Files, LogOut, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import {
@@ -25,11 +25,11 @@ import {
   type Outcome,
 } from "~/core/commands";
 import type { Draft } from "~/core/document";
-import { LONGEST_SEASON_NAME, membersOf, type Member, type Season, type SeasonDates } from "~/core/seasons";
-import { relinked, seasonTrouble, seasonWith } from "~/kinds/seasons";
+import { LONGEST_SEASON_NAME, membersOf, seasonWith, type Member, type Season, type SeasonDates } from "~/core/seasons";
+import { relinked, seasonTrouble, type SeasonTrouble } from "~/kinds/seasons";
 import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { pageShowing } from "../shared";
-import { IconAction, INK, useWhenChanged } from "../ui";
+import { IconAction, INK, MenuButton, useWhenChanged } from "../ui";
 import { DatesWords, Word } from "../when";
 import { calledOf, datesWords, troubleWords } from "./words";
 
@@ -85,16 +85,18 @@ function LookEditor({ season, onSet }: { season: Season; onSet: (look: Season["l
   );
 }
 
-type MembersProps = { season: Season; members: readonly Member[]; onLeave: (member: Member) => void };
+type MembersProps = {
+  season: Season;
+  members: readonly Member[];
+  trouble: readonly SeasonTrouble[];
+  onLeave: (member: Member) => void;
+};
 
 /** What belongs to the season: where it is, its own dates where they are others, and what is wrong with it. */
-function Members({ season, members, onLeave }: MembersProps) {
+function Members({ season, members, trouble, onLeave }: MembersProps) {
   const store = useStudioStore();
   const navigate = useNavigate();
   const shop = useStudio((s) => s.shop.id);
-  const draft = useStudio((s) => s.draft);
-  const clock = useStudio(clockNow);
-  const trouble = useMemo(() => seasonTrouble(draft, season, clock), [draft, season, clock]);
   const go = ({ document, part }: Member) => {
     if (document.kind === "offer") return void navigate(`/s/${shop}/offers?offer=${document.id}`);
     const { draft: now, select } = store.getState();
@@ -146,7 +148,7 @@ function useFree(draft: Draft): readonly { readonly id: string; readonly name: s
   return useMemo(
     () =>
       Object.values(draft.documents)
-        .filter(({ kind, root }) => kind === "offer" && !seasonWith(draft, root.id))
+        .filter(({ kind, root }) => kind === "offer" && !seasonWith(draft.documents, root.id))
         .map(({ root, title }) => ({ id: root.id, name: `“${title}”` }))
         .toSorted((a, b) => (a.name < b.name ? -1 : 1)),
     [draft],
@@ -164,11 +166,11 @@ export function SeasonSlip({ season, onGone, onCopied }: SlipProps) {
   const navigate = useNavigate();
   const [why, setWhy] = useState<string>();
   const [removing, setRemoving] = useState<HTMLElement | null>(null);
-  const [adding, setAdding] = useState<HTMLElement | null>(null);
   useWhenChanged(season, () => setWhy(undefined));
   const members = membersOf(draft.documents, season);
   const free = useFree(draft);
-  const clash = seasonTrouble(draft, season, clock).filter(({ what }) => what === "look");
+  const trouble = useMemo(() => seasonTrouble(draft, season, clock), [draft, season, clock]);
+  const clash = trouble.filter(({ what }) => what === "look");
   const go = (outcome: Outcome): string | undefined => {
     const problem = outcome.ok ? store.getState().run(outcome) : outcome.why;
     setWhy(problem);
@@ -197,7 +199,7 @@ export function SeasonSlip({ season, onGone, onCopied }: SlipProps) {
           label="Copy to the next year"
           icon={Files}
           onClick={() => {
-            const outcome = copySeason(now(), season.id, 1, relinked);
+            const outcome = copySeason(now(), season.id, clock, relinked);
             if (go(outcome) !== undefined || !outcome.ok) return;
             const [added] = outcome.transaction.operations;
             if (added?.type === "addDocument") onCopied(added.added.id);
@@ -245,18 +247,32 @@ export function SeasonSlip({ season, onGone, onCopied }: SlipProps) {
           <Typography variant="h3" sx={{ flex: 1 }}>
             What belongs to it
           </Typography>
-          <Button
-            size="small"
-            startIcon={<Plus size={15} aria-hidden />}
-            aria-haspopup="menu"
-            onClick={(event) => setAdding(event.currentTarget)}
-          >
-            Put in
-          </Button>
+          <MenuButton label="Put in" dense>
+            {(then) => [
+              <ListSubheader key="offers" sx={{ bgcolor: "transparent", lineHeight: "32px" }}>
+                Offers of no season
+              </ListSubheader>,
+              free.length === 0 ? (
+                <MenuItem key="none" disabled>
+                  There is none
+                </MenuItem>
+              ) : null,
+              ...free.map(({ id, name }) => (
+                <MenuItem key={id} onClick={then(() => void go(joinSeason(now(), [id], season.id, name)))}>
+                  {name}
+                </MenuItem>
+              )),
+              <Divider key="rest" component="li" />,
+              <MenuItem key="page" onClick={then(() => void navigate(`/s/${shop}/pages`))}>
+                Something on a page: choose it there …
+              </MenuItem>,
+            ]}
+          </MenuButton>
         </Box>
         <Members
           season={season}
           members={members}
+          trouble={trouble}
           onLeave={(member) => void go(joinSeason(now(), [member.part.id], undefined, calledOf(member).name))}
         />
         {members.length === 0 ? (
@@ -265,36 +281,6 @@ export function SeasonSlip({ season, onGone, onCopied }: SlipProps) {
             season under “When it shows”.
           </Typography>
         ) : null}
-        <Menu
-          anchorEl={adding}
-          open={adding !== null}
-          onClose={() => setAdding(null)}
-          slotProps={{ list: { dense: true } }}
-        >
-          <ListSubheader sx={{ bgcolor: "transparent", lineHeight: "32px" }}>Offers of no season</ListSubheader>
-          {free.length === 0 ? <MenuItem disabled>There is none</MenuItem> : null}
-          {free.map(({ id, name }) => (
-            <MenuItem
-              key={id}
-              onClick={() => {
-                setAdding(null);
-                void go(joinSeason(now(), [id], season.id, name));
-              }}
-            >
-              {name}
-            </MenuItem>
-          ))}
-          <MenuItem
-            divider={false}
-            onClick={() => {
-              setAdding(null);
-              void navigate(`/s/${shop}/pages`);
-            }}
-            sx={{ borderTop: `1px solid ${INK.line}` }}
-          >
-            Something on a page: choose it there …
-          </MenuItem>
-        </Menu>
       </Box>
     </Box>
   );

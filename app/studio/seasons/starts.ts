@@ -54,7 +54,7 @@ function aboutOffer(part: Part, id: string): Part {
   };
 }
 
-/** An offer that is off, and parts that speak of it. What they say is true of it whatever the seller makes of it. */
+/** An offer that is off, and parts that say nothing but facts of it: they stay true whatever the seller makes of it. */
 const withOffer =
   (name: string, root: (goods: Goods) => OfferRoot, parts: (given: Given) => readonly Part[]): SeasonStart["begin"] =>
   (given) => {
@@ -108,7 +108,7 @@ export const SEASON_STARTS: readonly SeasonStart[] = [
     begin: withOffer(
       "Free delivery",
       (goods) => ({ gives: { sort: "delivery", off: 10_000, amount: null }, fromWorth: aboutTwo(goods) }),
-      (given) => [notice("Until {ends}, delivery costs nothing from {goal} on"), popUp("goal-corner")(given)],
+      (given) => [notice("{name} from {goal} on, until {ends}"), popUp("goal-corner")(given)],
     ),
   },
   {

@@ -1,6 +1,7 @@
 export { AreaParts } from "./area-parts";
 export { ConfirmDialog, NameDialog } from "./ask-dialogs";
 export { HATCH, INK, ON_LEMON, LOOK_ATTRIBUTE, LOOKS, studioTheme } from "./theme";
+export { MenuButton } from "./menu-button";
 export { LookChoice, STUDIO_LOOKS } from "./look-choice";
 export { Blank, FindField, Heading, IconAction, PlacesList } from "./pieces";
 export { RuleRow } from "./rule-row";

@@ -1,5 +1,4 @@
-import { Box, Button, Divider, Link, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
-import { Plus } from "lucide-react";
+import { Box, Button, Divider, Link, ListSubheader, MenuItem, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
 import {
   clockWords,
@@ -17,7 +16,7 @@ import {
   type TimeRule,
 } from "~/core/conditions";
 import { clockNow, useStudio, useStudioStore } from "../keeping";
-import { INK, useWhenChanged } from "../ui";
+import { INK, MenuButton, useWhenChanged } from "../ui";
 import { useNames } from "./names";
 import { RuleEditor } from "./rules";
 import { joined, split, startersFor, turnedAt, withRule, type Told } from "./told";
@@ -56,7 +55,6 @@ export function WhenSentence({ conditions, document, of = "part", onSet }: Sente
   const clock = useStudio(clockNow);
   const [why, setWhy] = useState<string>();
   const [added, setAdded] = useState<number>();
-  const [adding, setAdding] = useState<HTMLElement | null>(null);
   useWhenChanged(conditions, () => setWhy(undefined));
   const known = useMemo(() => JSON.parse(conditions ?? "[]") as readonly Condition[], [conditions]);
   const told = split(known);
@@ -114,19 +112,9 @@ export function WhenSentence({ conditions, document, of = "part", onSet }: Sente
         ))}
         .
       </Typography>
-      <Button
-        size="small"
-        startIcon={<Plus size={15} aria-hidden />}
-        aria-haspopup="menu"
-        onClick={(event) => setAdding(event.currentTarget)}
-      >
-        {of === "part" ? "Only where, or for whom" : "Only for some"}
-      </Button>
       <AddMenu
-        anchor={adding}
         known={known}
         of={of}
-        onClose={() => setAdding(null)}
         onStarter={(rule) => {
           setAdded(rules.length);
           set({ rules: [...rules, { rule, isOr: false }] });
@@ -208,59 +196,59 @@ function NowNote({ conditions, of, clock, reach, onAlways }: NowProps) {
 }
 
 type AddProps = {
-  anchor: HTMLElement | null;
   known: readonly Condition[];
   of: Of;
-  onClose: () => void;
   onStarter: (rule: Rule) => void;
   /** Puts others in their place. */
   onConditions: (conditions: readonly Condition[]) => void;
 };
 
 /** What can be asked besides time, ready conditions, and those of another thing. */
-function AddMenu({ anchor, known, of, onClose, onStarter, onConditions }: AddProps) {
+function AddMenu({ known, of, onStarter, onConditions }: AddProps) {
   const store = useStudioStore();
   const names = useNames();
   const copied = useStudio((s) => s.copiedWhen);
   const locale = useStudio((s) => s.shop.locale);
   const may = (all: readonly Condition[]) => of === "part" || rulesIn(all).every(({ when }) => OF_OFFERS.has(when));
-  const then = (act: () => void) => () => {
-    onClose();
-    act();
-  };
   return (
-    <Menu anchorEl={anchor} open={anchor !== null} onClose={onClose} slotProps={{ list: { dense: true } }}>
-      {startersFor(locale)
-        .filter(({ rule }) => may([rule]))
-        .map(({ name, rule }) => (
-          <MenuItem key={name} onClick={then(() => onStarter(rule))}>
+    <MenuButton label={of === "part" ? "Only where, or for whom" : "Only for some"} dense>
+      {(then) => [
+        ...startersFor(locale)
+          .filter(({ rule }) => may([rule]))
+          .map(({ name, rule }) => (
+            <MenuItem key={name} onClick={then(() => onStarter(rule))}>
+              {name}
+            </MenuItem>
+          )),
+        <Divider key="then ready ones" component="li" />,
+        <ListSubheader key="ready" sx={{ lineHeight: 2, bgcolor: "transparent" }}>
+          Ready ones, in place of these
+        </ListSubheader>,
+        ...STARTS.filter(({ conditions }) => may(conditions)).map(({ name, conditions }) => (
+          <MenuItem key={name} onClick={then(() => onConditions(conditions))}>
             {name}
           </MenuItem>
-        ))}
-      <Divider component="li" />
-      <ListSubheader sx={{ lineHeight: 2, bgcolor: "transparent" }}>Ready ones, in place of these</ListSubheader>
-      {STARTS.filter(({ conditions }) => may(conditions)).map(({ name, conditions }) => (
-        <MenuItem key={name} onClick={then(() => onConditions(conditions))}>
-          {name}
-        </MenuItem>
-      ))}
-      <Divider component="li" />
-      <MenuItem
-        disabled={known.length === 0}
-        onClick={then(() => {
-          store.setState({ copiedWhen: known });
-          store.getState().say("Copied. Choose another thing, and put it there.");
-        })}
-      >
-        {of === "part" ? "Copy when it shows" : "Copy when it holds"}
-      </MenuItem>
-      <MenuItem
-        disabled={copied === null || !may(copied)}
-        onClick={then(() => copied && onConditions(copied))}
-        title={copied ? `Shows ${explain(copied, names)}` : undefined}
-      >
-        Put what was copied here
-      </MenuItem>
-    </Menu>
+        )),
+        <Divider key="then copies" component="li" />,
+        <MenuItem
+          key="copy"
+          disabled={known.length === 0}
+          onClick={then(() => {
+            store.setState({ copiedWhen: known });
+            store.getState().say("Copied. Choose another thing, and put it there.");
+          })}
+        >
+          {of === "part" ? "Copy when it shows" : "Copy when it holds"}
+        </MenuItem>,
+        <MenuItem
+          key="put"
+          disabled={copied === null || !may(copied)}
+          onClick={then(() => copied && onConditions(copied))}
+          title={copied ? `Shows ${explain(copied, names)}` : undefined}
+        >
+          Put what was copied here
+        </MenuItem>,
+      ]}
+    </MenuButton>
   );
 }
