@@ -192,11 +192,15 @@ test("the cart changes where it stands, by stepper and by number, at 320 px as w
   await expect(line.getByRole("spinbutton")).toHaveValue("3");
   await expect(page.getByRole("link", { name: "Cart 4" })).toBeVisible();
   // What is summed up stays in sight.
-  await expect(page.locator(".cart-sum")).toBeInViewport();
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await expect(page.locator(".cart-bar")).toBeInViewport();
+  await expect(page.locator(".cart-bar .price")).toHaveText((await page.locator(".cart-total .price").textContent())!);
+  await page.locator(".cart-sum").scrollIntoViewIfNeeded();
+  await expect(page.locator(".cart-bar")).toBeHidden();
   await line.getByRole("button", { name: /^Remove/ }).click();
   await expect(page.locator(".cart-line")).toHaveCount(1);
   await page.getByRole("button", { name: /^Remove/ }).click();
-  await expect(page.getByText("There is nothing in it yet.")).toBeVisible();
+  await expect(page.getByText("There is nothing in it yet")).toBeVisible();
 });
 
 for (const theme of THEMES)

@@ -92,7 +92,7 @@ test("without JavaScript filters, pages, variants and the cart work as well", as
   await expect(page.getByText("It is in your cart.")).toBeVisible();
   await expect(page.getByText("120 cm · Dawn")).toBeVisible();
   await page.getByRole("button", { name: "Remove" }).click();
-  await expect(page.getByText("There is nothing in it yet.")).toBeVisible();
+  await expect(page.getByText("There is nothing in it yet")).toBeVisible();
   await context.close();
 });
 

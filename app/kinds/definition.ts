@@ -164,6 +164,8 @@ export type Definition<Props extends Record<string, unknown> = Record<string, un
   readonly slots: readonly string[];
   /** The layouts on which alone it makes sense; absent: on every page. */
   readonly only?: readonly LayoutSort[];
+  /** The layouts on which it must not stand. */
+  readonly never?: readonly LayoutSort[];
   /** It shows goods as cards: the shape and fit of their pictures are the brand's, unless it says otherwise. */
   readonly ofGoods?: true;
   /** The slots that it has itself, each with the most that it holds. */

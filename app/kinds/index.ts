@@ -1,6 +1,15 @@
 import { isKnownValue, PROPERTIES } from "~/core/cascade";
 import { conditionsSchema } from "~/core/conditions";
-import { layoutProps, newId, walk, type PageDocument, type Json, type Part, entryOf } from "~/core/document";
+import {
+  layoutProps,
+  newId,
+  walk,
+  type PageDocument,
+  type Json,
+  type LayoutSort,
+  type Part,
+  entryOf,
+} from "~/core/document";
 import { versionOf, type Migration } from "~/core/schema";
 import { button } from "./button";
 import { countdown } from "./countdown";
@@ -14,7 +23,7 @@ import { menuLinks } from "./menu-links";
 import { paySigns } from "./pay-signs";
 import { shopLogo } from "./shop-logo";
 import { shopWays } from "./shop-ways";
-import type { Kind, Level, Trait } from "./definition";
+import type { Definition, Kind, Level, Trait } from "./definition";
 import { code } from "./code";
 import { film } from "./film";
 import { form } from "./form";
@@ -66,6 +75,10 @@ import { productState } from "./product-state";
 import { productTitle } from "./product-title";
 import { recentlySeen } from "./recently-seen";
 import { reviews } from "./reviews";
+import { cartCodes } from "./cart-codes";
+import { cartHead } from "./cart-head";
+import { cartLines } from "./cart-lines";
+import { cartSum } from "./cart-sum";
 import { searchHead } from "./search-head";
 import { trail } from "./trail";
 import { waysOn } from "./ways-on";
@@ -134,6 +147,10 @@ const LIST: readonly Kind[] = [
   collectionHead,
   collectionInside,
   searchHead,
+  cartHead,
+  cartLines,
+  cartCodes,
+  cartSum,
   goodsList,
   offersShown,
   freehand,
@@ -221,18 +238,15 @@ export function strangerIn(document: PageDocument, node: Part): Part | undefined
   if (document.kind === "piece" || document.kind === "shared") return undefined;
   const sort = layoutProps(document)?.of;
   for (const each of walk(node)) {
-    const only = kindOf(each)?.definition.only;
-    if (only && (!sort || !only.includes(sort))) return each;
+    const kind = kindOf(each);
+    if (kind && !suits(kind.definition, sort)) return each;
   }
   return undefined;
 }
 
-/** Whether a kind makes sense in a document at all. */
-export const suits = (document: PageDocument, kind: Kind): boolean => {
-  const { only } = kind.definition;
-  const sort = layoutProps(document)?.of;
-  return !only || (sort !== undefined && only.includes(sort));
-};
+/** Whether a kind makes sense on the layout of a sort of pages; undefined: on a page of its own, or around pages. */
+export const suits = ({ only, never }: Definition, sort: LayoutSort | undefined): boolean =>
+  sort === undefined ? !only : (!only || only.includes(sort)) && !never?.includes(sort);
 
 /** The steps that lift what an earlier version stored of a kind. */
 export const migrationsOf = (kind: string): readonly Migration[] => KINDS.get(kind)?.definition.migrations ?? [];

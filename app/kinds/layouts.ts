@@ -115,6 +115,40 @@ const search = (): PageDocument =>
     part("s-list", "goods-list", { arrangement: "above", paging: "more" }, { all: { columns: 4 } }),
   ]);
 
+const WITH_GOODS = [{ when: "cart", asks: "empty", not: true }];
+const EMPTY = [{ when: "cart", asks: "empty" }];
+
+const cart = (): PageDocument =>
+  layout("cart", "Cart", [
+    part("ca-head", "cart-head"),
+    {
+      ...part(
+        "ca-main",
+        "freehand",
+        {},
+        { all: { spaceTop: 3, spaceBottom: 6, gap: 6 }, phone: { spaceTop: 2, gap: 4 } },
+        {
+          columns: [
+            part("ca-left", "column", {}, { all: { share: "66%" } }, { widgets: [part("ca-lines", "cart-lines")] }),
+            part(
+              "ca-right",
+              "column",
+              {},
+              { all: { share: "34%", gap: 4 } },
+              { widgets: [part("ca-codes", "cart-codes"), part("ca-sum", "cart-sum")] },
+            ),
+          ],
+        },
+      ),
+      conditions: WITH_GOODS,
+    },
+    { ...part("ca-goes-with", "goes-with", {}, { all: { set: "tint" } }), conditions: WITH_GOODS },
+    {
+      ...part("ca-empty", "ways-on", { heading: "There is nothing in it yet" }, { all: { headSize: 3, spaceTop: 3 } }),
+      conditions: EMPTY,
+    },
+  ]);
+
 const post = (): PageDocument =>
   layout("post", "Post", [
     part("po-head", "post-head"),
@@ -153,6 +187,7 @@ export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
     product: product(),
     collection: collection(),
     search: search(),
+    cart: cart(),
     post: post(),
     "not-found": notFound(),
     closed: closed(),

@@ -11,7 +11,7 @@ import { pageCss } from "./css";
 import { documentCss } from "./style";
 import { codeOn, envOf, inSituation, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
-import { frameOf, Page, PAGE_BEGINS, PageBody, withoutAround } from "./page";
+import { frameOf, noFrame, Page, PAGE_BEGINS, PageBody, withoutAround } from "./page";
 import { isNarrowed } from "~/core/goods";
 import { feedAddress, journalOf, journalsOf, postsOf, tagsOf } from "~/core/journal";
 import { Section } from "./section";
@@ -207,10 +207,9 @@ function headHtml(
   return parts.join("");
 }
 
-const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
+const isSide = (target: Target): boolean => target.page === "cart" && target.side === true;
 
-/** What the script of the cart says how it went with. */
-const CART_LATER: Later = { data: ["data-state=done", "data-state=failed"] };
+const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
 
 /** What the script of a film behind a section says of it. */
 /** What a page has in it where a film plays behind a section (`GroundFilm`). */
@@ -244,11 +243,7 @@ export function renderPage(
   const definitions = [...new Set(parts.map(({ kind }) => kind))].flatMap((kind) => KINDS.get(kind)?.definition ?? []);
   // A film is drawn over a picture; without one it waits in the section.
   const hasGroundFilm = body.includes(GROUND_FILM_SIGN);
-  const later = [
-    ...definitions.flatMap((d) => d.later ?? []),
-    ...(target.page === "cart" ? [CART_LATER] : []),
-    ...(hasGroundFilm ? [GROUND_FILM_LATER] : []),
-  ];
+  const later = [...definitions.flatMap((d) => d.later ?? []), ...(hasGroundFilm ? [GROUND_FILM_LATER] : [])];
   const written = documentCss(content.draft.documents[SITE]) + documentCss(page);
   const css = pageCss(body, sections, [...used], theme, look, later, written) + FILLS_WINDOW + strip.css;
   // A theme's further widths are small print; they can come when they come.
@@ -256,7 +251,6 @@ export function renderPage(
   // A product that was looked at is remembered, whatever its layout shows of it.
   const needsGoods =
     target.page === "product" ||
-    target.page === "cart" ||
     hasGroundFilm ||
     definitions.some((d) => d.script === "goods") ||
     parts.some((part) => kindOf(part)?.definition.needsScript?.(part.props) === true);
@@ -275,7 +269,9 @@ export function renderPage(
     structuredData(target, content, origin),
     feedFor(target, content.draft.documents),
   );
-  const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${early}<style>${css}</style></head><body>${body}${strip.html}</body></html>`;
+  // What is followed there leads away from the page that it stands beside.
+  const leads = isSide(target) ? '<base target="_parent">' : "";
+  const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${leads}${early}<style>${css}</style></head><body>${body}${strip.html}</body></html>`;
   return { html, css, permissions, broken: drawn.broken };
 }
 
@@ -299,7 +295,7 @@ function drawPage(target: Target, content: ShopContent) {
   const theme = themeById(look.theme);
   const used = new Set<Picture>();
   const whole = documentOf(target, documents, content.goods);
-  const frame = frameOf(documents, whole);
+  const frame = isSide(target) ? noFrame() : frameOf(documents, whole);
   const page = withoutAround(whole);
   const parts: Part[] = [];
   const env = envOf(content, content.draft, undefined, shownOf(target, content.goods, documents), page, frame);

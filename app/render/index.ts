@@ -45,7 +45,6 @@ export { structuredData } from "./structured-data";
 export {
   addressOf,
   documentOf,
-  hardCases,
   LAYOUT_NAMES,
   ownDocuments,
   pageShownOf,
@@ -54,11 +53,12 @@ export {
   NOT_FOUND,
   onePageOfEachKind,
   shownOf,
+  situationOn,
   TARGET_KINDS,
   targetAt,
   targetFor,
   targetName,
-  type HardCase,
   type Target,
 } from "./target";
-export type { CartLine, CartTarget } from "./cart-target";
+export { hardCases, type HardCase } from "./hard-cases";
+export { inCartOf, type CartTarget } from "./cart-target";

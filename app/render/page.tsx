@@ -21,24 +21,24 @@ import { hasTrait } from "~/kinds";
 import { canCome } from "~/kinds/page-designs";
 import { RegionProvider, useEnv, Wordmark } from "~/kinds/parts";
 import { lyingRows, type Lying } from "./lying";
-import { CartPage } from "./pages/cart";
 import { FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { classOfMain } from "./style";
 import { targetName, type Target } from "./target";
 
 /** What stands around a page whose frame can't be read: nothing. The page itself is there all the same. */
-const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "frame", "frame", "");
+export const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "frame", "frame", "");
 
 /** What stands around a page, as it is drawn: a page can do without the shop's header or footer, or have rows of its own. */
 export function frameOf(documents: Draft["documents"], page: PageDocument | undefined): PageDocument {
   const frame = spread(documents, documents.frame ?? noFrame());
   const around = aroundPage(page);
-  if (around.top === true && around.bottom === true) return frame;
+  if (around.top === true && around.bottom === true && !isBuying(page)) return frame;
   const own = page && spread(documents, page);
   const rows = (slot: "top" | "bottom") =>
     around[slot] === "own" ? (own?.root.slots[slot] ?? []) : around[slot] ? (frame.root.slots[slot] ?? []) : [];
-  const over = isClosed(page) ? undefined : entryOf(frame.root.slots, OVER);
+  // Nothing comes between somebody and what they are buying.
+  const over = isClosed(page) || isBuying(page) ? undefined : entryOf(frame.root.slots, OVER);
   const slots = { top: rows("top"), bottom: rows("bottom"), ...(over ? { [OVER]: over } : {}) };
   return { ...frame, root: { ...frame.root, slots } };
 }
@@ -51,6 +51,8 @@ export const withoutAround = <D extends PageDocument | undefined>(page: D): D =>
 
 /** Behind a closed door there is nowhere to go. */
 const isClosed = (page: PageDocument | undefined): boolean => page !== undefined && layoutProps(page)?.of === "closed";
+
+const isBuying = (page: PageDocument | undefined): boolean => page !== undefined && layoutProps(page)?.of === "cart";
 
 /** What stands above and below a page. Behind a closed door there is nowhere to go. */
 export function aroundPage(page: PageDocument | undefined): { readonly top: Around; readonly bottom: Around } {
@@ -123,7 +125,6 @@ export function Page({ frame, page, theme, look, children }: PageProps): ReactNo
         </>
       )}
       {around(frame.root.slots.bottom, theme, look, "bottom")}
-      {/* Nothing comes between somebody and what they are buying. */}
       {page ? <OverPage nodes={entryOf(frame.root.slots, OVER)} theme={theme} look={look} /> : null}
     </>
   );
@@ -204,10 +205,9 @@ export function PageBody({ target, page, documents, goods, theme, look, most = I
     case "product":
     case "collection":
     case "search":
+    case "cart":
     case "post":
       return inLayout;
-    case "cart":
-      return <CartPage lines={target.lines} codes={target.codes ?? []} said={target.said} documents={documents} />;
     case "message":
       return <MessagePage {...target} goods={goods} />;
   }

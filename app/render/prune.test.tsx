@@ -43,6 +43,10 @@ function selectorsIn(css: string): string[] {
     );
 }
 
+/** What the parts of a cart bring along once something is taken off, given, told or taken out. */
+const CART_LATER = `<form class="cart-back"><b class="button button-2"></b></form><p class="cart-saved"></p><div class="cart-words"><p class="cart-off"><b></b></p><p class="cart-choice"></p><p class="message"></p></div><b class="cart-given"></b>
+<ul class="cart-offs"><li><b class="cart-choice"></b><b class="cart-take"></b><b class="cart-why"></b><b class="cart-drop"></b></li></ul><p class="cart-goal"></p>`;
+
 /** Whether something on the page answers to a selector; asked of the elements with its last word, for jsdom walks slowly. */
 function isThere(selector: string): boolean {
   const word = /\.([\w-]+)(?:\[[^\]]*\])?$/.exec(selector)?.[1];
@@ -63,7 +67,7 @@ describe.each(THEMES.map((t) => [t.id] as const))("the CSS of a page in %s", (th
     // Stand-ins for what the shop's scripts bring onto the page later.
     document.body.insertAdjacentHTML(
       "beforeend",
-      `<div class="toast cart-toast" data-set="dark"><a></a></div><dialog class="zoom"><div class="zoom-stage"><div><img></div></div><b class="zoom-close"></b><b class="zoom-step"></b></dialog><p class="price"><ins></ins><del></del></p><div class="tabs"><b class="tab"></b></div><div class="fm-thanks"><p class="fm-code"></p></div>`,
+      `<div class="toast cart-toast" data-set="dark"><a></a></div><dialog class="zoom"><div class="zoom-stage"><div><img></div></div><b class="zoom-close"></b><b class="zoom-step"></b></dialog><p class="price"><ins></ins><del></del></p><div class="tabs"><b class="tab"></b></div><div class="fm-thanks"><p class="fm-code"></p></div>${CART_LATER}`,
     );
     const idle = [...new Set(selectorsIn(css))]
       // What belongs to a kind or an arrangement alone: each of its words is on the page; only all of them together may not be.
@@ -93,6 +97,7 @@ describe("pruning", () => {
   it.each([
     [".a{color:red}", ".a{color:red}"],
     [".z{color:red}", ""],
+    ["@container (min-width:9rem){.z{color:red}.c{color:red}}", "@container (min-width:9rem){.c{color:red}}"],
     [".a,.z{color:red}", ".a{color:red}"],
     [".a .z{color:red}", ""],
     [".a:not(.z){color:red}", ".a:not(.z){color:red}"],

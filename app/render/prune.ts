@@ -52,13 +52,16 @@ function selectorOf(node: CssNode): Selector {
   return { text: generate(node), tags, classes, data };
 }
 
+/** At-rules that hold rules like any others, for when something is so. */
+const GROUPS: ReadonlySet<string> = new Set(["media", "supports", "container"]);
+
 function partsOf(nodes: Iterable<CssNode>): readonly SelectorPart[] {
   const parts: SelectorPart[] = [];
   for (const node of nodes) {
     if (node.type === "Rule" && node.prelude.type === "SelectorList") {
       const selectors = [...node.prelude.children].map(selectorOf);
       parts.push({ type: "rule", selectors, body: generate(node.block) });
-    } else if (node.type === "Atrule" && node.block && (node.name === "media" || node.name === "supports")) {
+    } else if (node.type === "Atrule" && node.block && GROUPS.has(node.name)) {
       const head = `@${node.name} ${node.prelude ? generate(node.prelude) : ""}`;
       parts.push({ type: "group", head, parts: partsOf(node.block.children) });
     } else if (node.type === "Atrule" && node.name === "keyframes" && node.prelude) {

@@ -17,7 +17,7 @@ import { shortened } from "~/core/live";
 import { currencyDigits, formatMoney } from "~/core/money";
 import { offersOf, type Offer } from "~/core/offers";
 import { isLight, type Picture } from "~/core/pictures";
-import { clockOf, FIRST_VISIT, type Situation } from "~/core/situation";
+import { clockOf, type Situation } from "~/core/situation";
 import { readerOf, solveLook } from "~/core/theme";
 import { closedHere, withoutClosed } from "~/kinds/closing";
 import { firstWords, outlineOf } from "~/kinds/outline";
@@ -30,7 +30,7 @@ import type { Link } from "~/core/schema";
 import { liveFacts, liveForOne, offersFor } from "./facts";
 import { fieldsOf } from "./own-fields";
 import { firstPicture } from "./sharing";
-import { ownDocuments, pageShownOf, type Target } from "./target";
+import { ownDocuments, situationOn, type Target } from "./target";
 import { tonesOf } from "./tones";
 import { canCome } from "~/kinds/page-designs";
 import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
@@ -56,9 +56,8 @@ export type ShopContent = {
 export function inSituation(target: Target, content: ShopContent): ShopContent {
   const { draft, goods, situation } = content;
   if (!situation) return { ...content, draft: liveForOne(draft, content) };
-  const page = pageShownOf(target, draft.documents);
   const own = ownDocuments(target, draft.documents, goods);
-  const known = { ...situation, page, person: situation.person ?? FIRST_VISIT };
+  const known = situationOn(target, draft.documents, situation);
   const asIs = draftOn(draft, askedIn(known, goods), own);
   const open = withoutClosed(asIs, closedHere(asIs.documents, situation.closed ?? []));
   return { ...content, draft: liveForOne(open, { ...content, situation: known }) };

@@ -10,8 +10,6 @@ import {
 } from "~/core/document";
 import {
   collectionsWith,
-  canBuy,
-  firstVariant,
   indexOf,
   isNarrowed,
   makeProduct,
@@ -19,11 +17,9 @@ import {
   readQuery,
   searchGoods,
   sizeOf,
-  stateOf,
   variantById,
   variantFor,
   writeQuery,
-  type Availability,
   type Collection,
   type Goods,
   type GoodsQuery,
@@ -41,9 +37,11 @@ import {
   siteOf,
 } from "~/core/addresses";
 import { journalOf, journalPartAt, journalsOf, partAddress, postsOf, withTag, type JournalPart } from "~/core/journal";
-import type { PageShown } from "~/core/situation";
-import { type PageSubject } from "~/kinds/parts";
-import type { CartTarget } from "./cart-target";
+import { offersOf } from "~/core/offers";
+import { FIRST_VISIT, type PageShown, type Person, type Situation } from "~/core/situation";
+import { sampleLines, type PageSubject } from "~/kinds/parts";
+import { cartShown, inCartOf, type CartTarget } from "./cart-target";
+import { tellingWord } from "./hard-cases";
 import { withPostLayout } from "./posts";
 
 type Documents = Draft["documents"];
@@ -172,6 +170,8 @@ export function shownOf(target: Target, goods: Goods, documents: Documents): Pag
         query: target.query ?? NO_QUERY,
         address: "/search",
       };
+    case "cart":
+      return { ...target, offers: offersOf(documents) };
     default:
       return undefined;
   }
@@ -208,6 +208,20 @@ export function pageShownOf(target: Target, documents: Documents): PageShown {
   }
 }
 
+/** In which situation a page is drawn: on this page, and with the cart that it shows in the hands of whoever looks. */
+export function situationOn(
+  target: Target,
+  documents: Documents,
+  situation: Situation,
+): Situation & { readonly page: PageShown; readonly person: Person } {
+  const person = situation.person ?? FIRST_VISIT;
+  return {
+    ...situation,
+    page: pageShownOf(target, documents),
+    person: target.page === "cart" ? { ...person, cart: inCartOf(target.lines) } : person,
+  };
+}
+
 /** Every page on which what stands in a document is seen, as conditions ask about it. */
 export function pagesOf(documents: Documents, goods: Goods, id: string): readonly PageShown[] {
   const document = entryOf(documents, id);
@@ -239,6 +253,8 @@ export function pagesOf(documents: Documents, goods: Goods, id: string): readonl
       return shown(own()).filter(({ sort }) => sort === "post");
     case "search":
       return shown([{ page: "search", sought: "" }]);
+    case "cart":
+      return shown([{ page: "cart", lines: [] }]);
     case "not-found":
       return shown([NOT_FOUND]);
     case "closed":
@@ -269,6 +285,7 @@ function storedFor(target: Target, documents: Documents, goods: Goods): PageDocu
       return layoutFor(documents, "collection", { collections: target.collection ? [target.collection.id] : [] });
     case "post":
     case "search":
+    case "cart":
     case "not-found":
     case "closed":
       return entryOf(documents, target.page);
@@ -316,6 +333,8 @@ export function targetFor(documents: Documents, goods: Goods, id: string, addres
     }
     case "search":
       return { page: "search", sought: tellingWord(goods) };
+    case "cart":
+      return cartShown(goods, documents, address);
     case "post":
       return { page: "post", id: sampleWanted(documents, address) };
     case "not-found":
@@ -339,84 +358,6 @@ const NO_PRODUCT = makeProduct({
   description: "What it is, what it is made of, and who it is for. It stands here once you bring goods in.",
   price: 2500,
 });
-
-export type HardCase = { readonly name: string; readonly address: string };
-
-/** The cases in which a layout is likeliest to break, as far as the shop has them. */
-export function hardCases(sort: LayoutSort, goods: Goods): readonly HardCase[] {
-  const cases: HardCase[] = [];
-  const add = (name: string, address: string | undefined) => address !== undefined && cases.push({ name, address });
-  const most = <T>(list: readonly T[], score: (each: T) => number): T | undefined =>
-    list.reduce<T | undefined>((best, each) => (best && score(best) >= score(each) ? best : each), undefined);
-  if (sort === "product") {
-    const { products } = goods;
-    const of = (p: Product | undefined) => p && productAddress(p);
-    const state = (s: Availability) => of(products.find((p) => stateOf(p) === s));
-    add("Longest title", of(most(products, (p) => p.title.length)));
-    add("No picture", of(products.find((p) => p.pictures.length === 0)));
-    add("Most pictures", of(most(products, (p) => p.pictures.length)));
-    const many = most(products, (p) => p.variants.length);
-    if (many && many.variants.length > 1) add(`${many.variants.length} variants`, of(many));
-    add("Reduced", of(products.find((p) => p.compareAt !== null && p.compareAt > p.price)));
-    add("Sold out", state("sold-out"));
-    const closed = products.find((p) => p.variants.some((v) => !canBuy(p, v)) && canBuy(p));
-    add(
-      "One variant sold out",
-      closed && `${productAddress(closed)}?variant=${closed.variants.find((v) => !canBuy(closed, v))!.id}`,
-    );
-    add("Coming soon", state("coming-soon"));
-    add("Made to order", state("made-to-order"));
-    add("Collect only", state("collect-only"));
-    add("No longer made", state("discontinued"));
-    add(
-      "Most reviews",
-      of(
-        most(
-          products.filter((p) => p.rating),
-          (p) => p.rating!.count,
-        ),
-      ),
-    );
-    add("Nothing said of it", of(products.find((p) => p.description === "")));
-  } else if (sort === "collection") {
-    const sized = goods.collections.map((c) => ({ c, size: sizeOf(goods, c) }));
-    const of = (c: Collection | undefined) => c && collectionAddress(c);
-    const fullest = most(sized, (s) => s.size)?.c;
-    add("Most goods", of(fullest));
-    add(
-      "Fewest goods",
-      of(
-        most(
-          sized.filter((s) => s.size > 0),
-          (s) => -s.size,
-        )?.c,
-      ),
-    );
-    add("Nothing in it", of(sized.find((s) => s.size === 0)?.c));
-    add("Longest title", of(most(goods.collections, (c) => c.title.length)));
-    add("No picture", of(goods.collections.find((c) => c.picture === null)));
-    add("Others inside", of(goods.collections.find((c) => goods.collections.some((o) => o.parent === c.id))));
-    add("Everything", ALL_GOODS);
-    add("Filtered", `${of(fullest) ?? ALL_GOODS}?now=1&sort=price-up`);
-    add("Nothing fits", `${of(fullest) ?? ALL_GOODS}?from=999999`);
-  } else if (sort === "search") {
-    add("Several found", `/search?q=${encodeURIComponent(tellingWord(goods))}`);
-    add("A letter wrong", `/search?q=${encodeURIComponent(misspelt(tellingWord(goods)))}`);
-    add("Nothing found", "/search?q=qqzzxx");
-    add("Nothing asked yet", "/search");
-  }
-  return cases;
-}
-
-const misspelt = (word: string) => (word.length > 4 ? word.slice(0, 2) + word[3]! + word[2]! + word.slice(4) : word);
-
-/** A word that finds several things, as most searches do. */
-function tellingWord(goods: Goods): string {
-  const counts = new Map<string, number>();
-  for (const word of goods.products.slice(0, 2000).flatMap((p) => p.title.split(/[^\p{L}]+/u)))
-    if (word.length > 3) counts.set(word, (counts.get(word) ?? 0) + 1);
-  return [...counts].reduce((best, each) => (each[1] > best[1] ? each : best), ["", 0] as [string, number])[0];
-}
 
 /** The address of a page; undefined for messages that stand in for one. */
 export function addressOf(target: Target, documents: Documents): string | undefined {
@@ -464,7 +405,6 @@ export function targetName(target: Target, documents: Documents): string {
     case "post":
       return (target.id === undefined ? undefined : entryOf(documents, target.id)?.title) ?? "A post";
     case "cart":
-      return "Cart";
     case "not-found":
     case "closed":
       return entryOf(documents, target.page)?.title ?? TARGET_KINDS[target.page];
@@ -492,6 +432,7 @@ export const LAYOUT_NAMES: Readonly<Record<LayoutSort, string>> = {
   product: "Product pages",
   collection: "Collection pages",
   search: "Search",
+  cart: "Cart",
   post: "Posts",
   "not-found": "Not found",
   closed: "Closed for now",
@@ -503,10 +444,7 @@ export function onePageOfEachKind(documents: Documents, goods: Goods): readonly 
   const reduced = goods.products.find((p) => p.compareAt !== null && p.pictures.length > 1);
   const product = reduced ?? goods.products.find((p) => p.pictures.length > 1) ?? goods.products[0];
   const text = openPages(documents).find((p) => p.address !== "/");
-  const inCart = goods.products
-    .filter((p) => canBuy(p))
-    .slice(0, 2)
-    .map((each) => ({ product: each, variant: firstVariant(each), count: 1 }));
+  const inCart = sampleLines(goods);
   return [
     { page: "home" },
     { page: "collection", collection: fullest },

@@ -1,4 +1,5 @@
 import { leadsTo, nearest, type Choosable } from "./choosing";
+import { showBeside } from "./beside";
 import { all, one, post, sendsInPlace, showCount, toast } from "./page";
 
 // --- choosing a variant, and buying ---
@@ -110,6 +111,10 @@ export class Buy extends HTMLElement {
       const said = await post(form);
       if (!said.ok) return toast(said.text, false);
       showCount(said.count ?? 0);
+      const { then } = this.dataset;
+      // What could not be done as it was meant is said here.
+      if (then === "side" && !said.text) return showBeside(this);
+      if (then === "cart" && !said.text) return location.assign("/cart?done=added");
       toast(said.text || (this.dataset.added ?? ""), true);
     });
     sendsInPlace(one<HTMLFormElement>(".tell", this));

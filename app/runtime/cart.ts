@@ -1,14 +1,38 @@
-import { one, post, showCount } from "./page";
+import { placed } from "./beside";
+import { all, one, post, showCount } from "./page";
 
-/** The cart's lines change where they stand; without this every press is a page of its own. */
+let asked = 0;
+/** What was pressed goes to the server one after the other, or the last word would be anybody's. */
+let sent: Promise<unknown> = Promise.resolve();
+
+const parts = (within: ParentNode = document) => all("zest-cart", within);
+/** Which sections stand on a page, and how many parts of the cart are in them. */
+const shape = (within: ParentNode) =>
+  [...all("#main>*", within).map((each) => each.className), parts(within).length].join();
+
+/** Takes over what the server says of a part of the cart. What tells how it went stays itself, or nobody would hear of it. */
+function takeOver(part: HTMLElement, now: HTMLElement): void {
+  const [status, next] = [one("[role=status]", part), one("[role=status]", now)];
+  if (status && next) {
+    status.className = next.className;
+    status.dataset.state = next.dataset.state;
+    status.textContent = next.textContent;
+    next.replaceWith(status);
+  }
+  part.replaceChildren(...now.childNodes);
+}
+
+/** A part of the cart: what is pressed in it changes all of them where they stand. Without this every press is a page of its own. */
 export class Cart extends HTMLElement {
-  private asked = 0;
-  /** What was pressed goes to the server one after the other, or the last word would be anybody's. */
-  private sent: Promise<unknown> = Promise.resolve();
   /** The form whose button is being pressed: it sends what was typed beside it as well. */
   private pressed: HTMLFormElement | null = null;
 
   connectedCallback(): void {
+    // Where it is shown by its bar until one gets to it.
+    if (one(".cart-bar", this))
+      new IntersectionObserver(([entry]) =>
+        this.classList.toggle("is-out", !entry!.isIntersecting && entry!.boundingClientRect.top > 0),
+      ).observe(this);
     this.addEventListener("pointerdown", (event) => {
       this.pressed = (event.target as Element).closest<HTMLButtonElement>("button")?.form ?? null;
     });
@@ -26,52 +50,52 @@ export class Cart extends HTMLElement {
     this.addEventListener("change", (event) => {
       const { form } = event.target as HTMLInputElement;
       if (!form || form === this.pressed) return;
-      const before = this.asked;
+      const before = asked;
       // Enter says that a number has changed, and sends it then.
-      setTimeout(() => this.asked === before && void this.change(form, {}));
+      setTimeout(() => asked === before && void this.change(form, {}));
     });
   }
 
   private async change(form: HTMLFormElement, more: Record<string, string>): Promise<void> {
-    const mine = ++this.asked;
-    this.setAttribute("aria-busy", "true");
-    const answer = this.sent.then(() => post(form, more));
-    this.sent = answer;
+    const mine = ++asked;
+    parts().forEach((part) => part.setAttribute("aria-busy", "true"));
+    const answer = sent.then(() => post(form, more));
+    sent = answer;
     const said = await answer;
     // A later press is on its way, and will show what all of them came to.
-    if (mine !== this.asked) return;
+    if (mine !== asked) return;
     // What could not be taken is said where it was given, and stands there still.
     const beside = said.ok ? null : one(".message", form);
     if (beside) {
-      this.removeAttribute("aria-busy");
+      parts().forEach((part) => part.removeAttribute("aria-busy"));
       beside.classList.remove("unseen");
       beside.textContent = said.text;
       return;
     }
     const focused = document.activeElement?.getAttribute("aria-label");
+    const address = placed(said.page ?? "/cart");
     try {
-      const page = new DOMParser().parseFromString(await (await fetch("/cart")).text(), "text/html");
-      if (mine !== this.asked) return;
-      const now = one("zest-cart", page);
-      // An empty cart looks like another page, with rules of its own.
-      if (now && !one(".cart", now)) return void location.assign("/cart");
-      if (now) this.replaceChildren(...now.childNodes);
+      const page = new DOMParser().parseFromString(await (await fetch(address)).text(), "text/html");
+      if (mine !== asked) return;
+      // Another page, as an empty cart is one, has rules of its own.
+      if (shape(page) !== shape(document)) return void location.assign(address);
+      const now = parts(page);
+      parts().forEach((part, i) => takeOver(part, now[i]!));
     } catch {
       // What is shown is as it was; the sentence says so.
     }
-    this.removeAttribute("aria-busy");
-    const message = one(".message", this);
-    if (message) {
-      message.dataset.state = said.ok ? "done" : "failed";
-      message.classList.toggle("unseen", said.ok && said.text === "");
-      // Whoever does not see the sum hears it.
-      message.textContent = said.text || (one(".cart-total", this)?.textContent ?? "");
-    }
+    parts().forEach((part) => part.removeAttribute("aria-busy"));
+    const status = one("zest-cart [role=status]");
+    if (status && (!said.ok || said.text)) {
+      status.dataset.state = said.ok ? "done" : "failed";
+      status.classList.remove("unseen");
+      status.textContent = said.text;
+    } else if (status && !status.textContent) status.textContent = one(".cart-total")?.textContent ?? "";
     if (said.count !== undefined) showCount(said.count);
-    // What somebody works with stays under their hands; where it is gone, the cart itself is next.
-    const again = [...this.querySelectorAll<HTMLElement>("[aria-label]")].find(
+    // What somebody works with stays under their hands; where it is gone, what brings it back is next, or the cart itself.
+    const again = all("zest-cart [aria-label]").find(
       (each) => each.getAttribute("aria-label") === focused && !(each as HTMLButtonElement).disabled,
     );
-    (again ?? one<HTMLElement>(".cart input, .button", this))?.focus({ preventScroll: true });
+    (again ?? one(".cart-back button") ?? one<HTMLElement>(".cart input"))?.focus({ preventScroll: true });
   }
 }

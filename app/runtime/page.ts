@@ -1,6 +1,12 @@
 /** What the parts of the goods script share: finding things on the page, sending forms, saying how it went. */
 
-export type FormAnswer = { readonly ok: boolean; readonly text: string; readonly count?: number };
+/** `page`: where what was done is seen. */
+export type FormAnswer = {
+  readonly ok: boolean;
+  readonly text: string;
+  readonly count?: number;
+  readonly page?: string;
+};
 
 export const one = <T extends Element = HTMLElement>(selector: string, within: ParentNode = document): T | null =>
   within.querySelector<T>(selector);
@@ -60,6 +66,9 @@ async function drawByCart(): Promise<void> {
     bar.value = value;
   }
 }
+
+/** How much is in the cart, as the server said it last. */
+export const inCart = (): number => Number(/(?:^|; )items=(\d+)/.exec(document.cookie)?.[1] ?? 0);
 
 /** How much is in the cart, beside the header's sign, and whatever else says so. */
 export function showCount(count: number): void {

@@ -1,7 +1,17 @@
 import { SOME_DAY } from "./fixtures/day";
 import { baskets, ITEMS, RULES } from "./fixtures/supermarket";
 import { describe, expect, it } from "vitest";
-import { alike, bestselling, boughtTogether, goesWith, HALF_LIFE_DAYS, makeProduct, type Basket } from ".";
+import {
+  alike,
+  bestselling,
+  boughtTogether,
+  goesWith,
+  goesWithAll,
+  HALF_LIFE_DAYS,
+  makeProduct,
+  type Basket,
+  type Product,
+} from ".";
 
 const DAY = 86_400_000;
 const basket = (...ids: string[]): Basket => ({ at: 0, lines: ids.map((product) => ({ product, count: 1 })) });
@@ -115,5 +125,17 @@ describe("goods that go with one", () => {
     ]);
     const chosen = { ...goods.products[0]!, related: ["e", "gone"] };
     expect(goesWith({ ...goods, together }, chosen, 3, open).map((s) => s.product.id)).toEqual(["e", "d", "b"]);
+  });
+
+  it("of several things go with any of them: what was chosen first, each once, and none of themselves", () => {
+    const together = { a: [{ id: "d", count: 4, support: 0.1, confidence: 0.5, lift: 3 }] };
+    const [a, , c] = goods.products;
+    const all = (products: Product[], most = 4) =>
+      goesWithAll({ ...goods, together }, products, most, open).map((s) => s.product.id);
+    expect(all([a!, c!])).toEqual(["d", "b"]);
+    expect(all([{ ...c!, related: ["e", "a"] }, a!])).toEqual(["e", "d", "b"]);
+    expect(all([{ ...c!, related: ["e"] }, a!], 1)).toEqual(["e"]);
+    expect(all([])).toEqual([]);
+    expect(all([...goods.products])).toEqual([]);
   });
 });

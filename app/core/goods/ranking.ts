@@ -182,6 +182,27 @@ export function goesWith(
   return [...result.values()].slice(0, most);
 }
 
+/** Of so many things in a cart it is asked what goes with them. */
+const MOST_ASKED = 6;
+
+/** Goods that go with several: what the seller chose for any of them first, then in turn what goes with each. None of themselves. */
+export function goesWithAll(
+  goods: Goods,
+  products: readonly Product[],
+  most: number,
+  open: (p: Product) => boolean,
+): readonly Suggestion[] {
+  const own = new Set(products.map(({ id }) => id));
+  const lists = products
+    .slice(0, MOST_ASKED)
+    .map((product) => goesWith(goods, product, most + own.size, open).filter((s) => !own.has(s.product.id)));
+  const inTurn = Array.from({ length: most + own.size }, (_, i) => lists.flatMap((list) => list[i] ?? [])).flat();
+  const found = new Map<string, Suggestion>();
+  for (const why of ["chosen", "together", "alike"] as const)
+    for (const each of inTurn) if (each.why === why && !found.has(each.product.id)) found.set(each.product.id, each);
+  return [...found.values()].slice(0, most);
+}
+
 /** How one product does, for its seller. */
 export type Selling = {
   readonly id: string;

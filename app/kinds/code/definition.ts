@@ -30,6 +30,8 @@ export type CodeProps = z.infer<typeof props>;
 
 export const definition: Definition<CodeProps> = {
   kind: "code",
+  // Nothing of that sort runs where somebody is buying.
+  never: ["cart"],
   name: "Own code",
   about: "HTML, CSS and scripts of yours, in a frame of their own. They can’t see the cart, nor who is signed in.",
   purpose: "Freehand",

@@ -12,11 +12,12 @@ export type GoesWithProps = z.infer<typeof props>;
 export const definition: Definition<GoesWithProps> = {
   kind: "goes-with",
   name: "Goods that go with it",
-  about: "What you chose, what is bought together with it, or what is like it.",
+  about:
+    "What you chose, what is bought together with it, or what is like it; beside a product, or what is in the cart.",
   purpose: "Sell a product",
   level: "section",
   slots: ["main"],
-  only: ["product"],
+  only: ["product", "cart"],
   tag: "section",
   arrangements: [
     { id: "cards", name: "Cards" },

@@ -1,13 +1,16 @@
-import { canBuy, goesWith } from "~/core/goods";
+import { canBuy, goesWith, goesWithAll } from "~/core/goods";
 import type { ViewProps } from "../definition";
-import { gridClass, ProductCard, useEnv, useProduct, Words } from "../parts";
+import { gridClass, ProductCard, productsIn, useEnv, useProduct, Words } from "../parts";
 import type { GoesWithProps } from "./definition";
 
 export function View({ props, arrangement }: ViewProps<GoesWithProps>) {
-  const { goods, studio } = useEnv();
+  const { goods, studio, shown } = useEnv();
   const found = useProduct();
-  if (!found) return null;
-  const list = goesWith(goods, found.product, props.most, canBuy);
+  const inCart = shown?.page === "cart" ? productsIn(shown) : undefined;
+  if (inCart?.length === 0 || (!inCart && !found)) return null;
+  const list = inCart
+    ? goesWithAll(goods, inCart, props.most, canBuy)
+    : goesWith(goods, found!.product, props.most, canBuy);
   if (list.length === 0 && !studio) return null;
   const isShelf = arrangement === "shelf";
   return (
@@ -25,7 +28,9 @@ export function View({ props, arrangement }: ViewProps<GoesWithProps>) {
           ))}
         </ul>
       ) : (
-        <p className="goods-none">Nothing goes with this product yet. Choose something under Goods.</p>
+        <p className="goods-none">
+          Nothing goes with {inCart ? "these products" : "this product"} yet. Choose something under Goods.
+        </p>
       )}
     </div>
   );

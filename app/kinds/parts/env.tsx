@@ -18,6 +18,7 @@ import type { Link } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress, type SitePage } from "~/core/addresses";
 import type { JournalPart } from "~/core/journal";
 import type { Bound } from "../chassis";
+import type { CartSeen } from "./cart";
 import type { OutlineEntry } from "../outline-places";
 import type { MenuEntry } from "./menu";
 
@@ -34,6 +35,8 @@ export type PageSubject =
   /** Which post is shown: a page of the shop draws it, and the layout of posts shows one. */
   | { readonly page: "post"; readonly id: string | undefined }
   | { readonly page: "journal"; readonly part: JournalPart }
+  /** `offers`: all that the shop has. */
+  | ({ readonly page: "cart"; readonly offers: readonly Offer[] } & CartSeen)
   | {
       readonly page: "search";
       readonly sought: string;

@@ -2,6 +2,7 @@ export * from "./env";
 export { Action, Words } from "./words";
 export { Pic, Thumb } from "./pic";
 export { ProductCard, Rating, Stars } from "./product-card";
+export * from "./cart";
 export * from "./shown";
 export { RichText } from "./rich";
 export { Sign, SIGNS } from "./signs";

@@ -7,6 +7,7 @@ const props = z.object({
   label: z.string().min(1, "A button needs words.").max(40),
   count: z.boolean(),
   bar: z.boolean(),
+  then: z.enum(["say", "side", "cart"]),
   added: z.string().max(80),
   tell: z.string().max(120),
   tellButton: z.string().min(1, "A button needs words.").max(40),
@@ -28,16 +29,29 @@ export const definition: Definition<ProductBuyProps> = {
     { type: "line", key: "label", label: "Button", most: 40 },
     { type: "yes", key: "count", label: "Asks how many" },
     { type: "yes", key: "bar", label: "Bar at the bottom of phones, once the button is out of sight" },
+    {
+      type: "choice",
+      key: "then",
+      label: "Once it is in the cart",
+      options: [
+        ["say", "Says so"],
+        ["side", "Shows the cart from the side"],
+        ["cart", "Goes to the cart"],
+      ],
+    },
     { type: "line", key: "added", seldom: true, label: "Said when it is in the cart", most: 80 },
     { type: "line", key: "tell", seldom: true, label: "Asked when it can’t be bought", most: 120 },
     { type: "line", key: "tellButton", seldom: true, label: "Button for that", most: 40 },
   ],
   props,
+  migrations: [{ from: 1, name: "what comes then is chosen", up: (props) => ({ ...props, then: "say" }) }],
+  asks: ({ then }) => (then === "side" ? ["frame"] : []),
   synonyms: ["add to cart", "cart", "buy", "quantity"],
   defaults: {
     label: "Add to cart",
     count: true,
     bar: true,
+    then: "say",
     added: "It is in your cart.",
     tell: "Shall we write to you when it is here?",
     tellButton: "Tell me",
@@ -46,8 +60,8 @@ export const definition: Definition<ProductBuyProps> = {
   styles: ["wide"],
   script: "goods",
   later: {
-    tags: ["ins", "del"],
-    classes: ["is-out", "toast", "cart-toast"],
+    tags: ["ins", "del", "dialog", "iframe"],
+    classes: ["is-out", "toast", "cart-toast", "cart-side", "cart-side-close"],
     data: ["data-state=done", "data-state=failed", ...AVAILABILITIES.map((a) => `data-state=${a}`)],
     toast: true,
   },
@@ -62,6 +76,12 @@ export const definition: Definition<ProductBuyProps> = {
 .tell .field{flex:1 1 12rem;width:auto}
 .buy-bar{display:none}
 .cart-toast{position:fixed;z-index:8;left:50%;bottom:1.25rem;translate:-50% 0;max-width:calc(100vw - 2rem);width:max-content}
+[data-then=side]>.cart-side{position:fixed;inset:0 0 0 auto;margin:0;width:min(28rem,100vw);max-width:none;height:100dvh;max-height:none;border:0;padding:0;background:var(--page);color:var(--ink);box-shadow:0 0 60px rgb(10 16 20/.35)}
+[data-then=side]>.cart-side::backdrop{background:rgb(10 16 20/.5)}
+[data-then=side] iframe{display:block;width:100%;height:100%;border:0}
+[data-then=side] .cart-side-close{position:absolute;top:.75rem;right:1rem;width:2.75rem;height:2.75rem;border:0;border-radius:50%;background:var(--raised);color:inherit;font-size:1.5rem;line-height:1;cursor:pointer}
+@keyframes cart-side{from{translate:100% 0}}
+[data-then=side]>.cart-side[open]{animation:cart-side .22s ease-out}
 @media (max-width:799.98px){
 .buy-bar.is-out{display:flex;align-items:center;gap:.9rem;position:fixed;z-index:6;inset:auto 0 0;padding:.6rem var(--gutter) calc(.6rem + env(safe-area-inset-bottom));background:var(--page);border-top:1px solid var(--line);box-shadow:0 -6px 24px -12px rgb(10 16 20/.35)}
 .buy-bar .button{flex:1}

@@ -58,7 +58,7 @@ export function View({ props }: ViewProps<ProductBuyProps>) {
   const anyOpen = canBuy(product);
   const anyClosed = product.variants.some((v) => !canBuy(product, v)) || !can;
   return (
-    <zest-buy data-added={props.added} data-toast={env.toast}>
+    <zest-buy data-added={props.added} data-then={props.then} data-toast={env.toast}>
       <form id={buy} ref={ref} className="buy" method="post" action="/cart/add" hidden={!can}>
         <input type="hidden" name="product" value={product.id} />
         {props.count ? (

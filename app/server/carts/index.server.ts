@@ -2,7 +2,7 @@ import { randomBytes } from "node:crypto";
 import { Op } from "sequelize";
 import { z } from "zod";
 import { mostOf, variantById, type Goods } from "~/core/goods";
-import type { CartLine } from "~/render";
+import type { CartLine } from "~/kinds/parts";
 import { AlertRow, atomically, CartRow } from "../database/index.server";
 
 /** What is stored of a cart: what, how many, and the codes that were given. Prices are always those of now. */
@@ -102,7 +102,8 @@ export const cartInput = z.object({
 });
 
 export type CartChanged =
-  | { readonly ok: true; readonly id: string; readonly count: number; readonly said: string }
+  /** `gone`: so many pieces were taken out, and none of them is left. */
+  | { readonly ok: true; readonly id: string; readonly count: number; readonly said: string; readonly gone: number }
   | { readonly ok: false; readonly why: string };
 
 /**
@@ -124,6 +125,7 @@ export async function changeCart(
   const most = product ? Math.min(mostOf(product, variant), MOST_OF_ONE) : 0;
   if (how === "add" && most === 0) return { ok: false, why: `“${product!.title}” can’t be bought just now.` };
   let said = "";
+  let gone = 0;
   const done = await changed(shopId, id, ({ lines: before, codes }) => {
     const lines = [...before];
     const at = lines.findIndex((l) => l.product === productId && l.variant === variantId);
@@ -136,6 +138,7 @@ export async function changeCart(
           ? `All ${most} that there are lie in your cart already.`
           : `There are only ${most} of it; that many are in your cart.`
         : "";
+    gone = next === 0 ? has : 0;
     if (next === 0) {
       if (at >= 0) lines.splice(at, 1);
     } else if (at >= 0) lines[at] = { ...lines[at]!, count: next };
@@ -143,7 +146,7 @@ export async function changeCart(
     else lines.push({ product: productId, variant: variantId, count: next });
     return { lines, codes };
   });
-  return done ? { ok: true, id: done.id, count: countOf(done.cart), said } : { ok: false, why: "The cart is full." };
+  return done ? { ok: true, id: done.id, count: countOf(done.cart), said, gone } : { ok: false, why: "The cart is full." };
 }
 
 /** Takes away carts that nobody came back to. */

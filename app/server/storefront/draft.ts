@@ -58,7 +58,8 @@ export async function drawnFor(
   content: ShopContent,
 ): Promise<ServedPage> {
   const { draftUntil } = response.locals as Locals;
-  const strip = draftUntil === undefined ? undefined : stripOf(draftUntil, shopOf(response));
+  const isSide = target.page === "cart" && target.side === true;
+  const strip = draftUntil === undefined || isSide ? undefined : stripOf(draftUntil, shopOf(response));
   const theirs = await contentForOne(request, response, content);
   return inTurn(placeOf(request.ip ?? ""), () => drawn(status, target, theirs, originOf(response), "once", strip));
 }

@@ -39,7 +39,7 @@ function sources(permissions: ServedPage["permissions"], what: "media" | "frame"
 }
 
 /** What a page may do: what every page may, and what its own parts need. */
-const policyOf = ({ styleHash, permissions }: ServedPage): string =>
+const policyOf = ({ styleHash, permissions }: ServedPage, holders: string): string =>
   [
     "default-src 'none'",
     `style-src ${styleHash}`,
@@ -51,7 +51,7 @@ const policyOf = ({ styleHash, permissions }: ServedPage): string =>
     "connect-src 'self'",
     "form-action 'self'",
     "base-uri 'none'",
-    "frame-ancestors 'none'",
+    `frame-ancestors ${holders}`,
   ].join("; ");
 
 /**
@@ -87,11 +87,14 @@ export function hasAlready(said: string | undefined, etag: string): boolean {
 export const etagOf = ({ hash }: ServedPage, encoding: Encoding): string =>
   encoding === "identity" ? `"${hash}"` : `"${hash}-${encoding}"`;
 
-/** Sends a page, packed as the browser takes it, or says that the one it has is still good. `cache`: where it is not for everybody. */
-export function send(request: Request, response: Response, page: ServedPage, cache = FOR_ALL): void {
+/**
+ * Sends a page, packed as the browser takes it, or says that the one it has is still good. `cache`: where it is not for everybody.
+ * `isBeside`: another page of the shop may show it at its side; else nobody may show it in theirs.
+ */
+export function send(request: Request, response: Response, page: ServedPage, cache = FOR_ALL, isBeside = false): void {
   const encoding = encodingOf(request);
   const etag = etagOf(page, encoding);
-  response.setHeader("Content-Security-Policy", policyOf(page));
+  response.setHeader("Content-Security-Policy", policyOf(page, isBeside ? "'self'" : "'none'"));
   response.setHeader("Cache-Control", cache);
   response.setHeader("ETag", etag);
   response.setHeader("Vary", "Accept-Encoding");

@@ -74,16 +74,54 @@ describe("a cart in the shop", () => {
     expect((await ask("/cart", { headers: { Cookie } })).body).toContain("€10.00");
     await send("/cart/change", { product: by("A").id, count: "2", step: "7" }, { Cookie });
     expect((await ask("/cart", { headers: { Cookie } })).body).toContain("€20.00");
-    await send("/cart/change", { product: by("A").id, count: "3", remove: "1" }, { Cookie });
-    expect((await ask("/cart", { headers: { Cookie } })).body).toContain("There is nothing in it yet.");
+    const gone = await send("/cart/change", { product: by("A").id, count: "3", remove: "1" }, { Cookie });
+    expect(gone.headers.location).toBe(`/cart?gone=${by("A").id}&variant=&count=2`);
+    const empty = await ask(gone.headers.location!, { headers: { Cookie } });
+    expect(empty.body).toContain("There is nothing in it yet");
+    expect(empty.body).not.toContain("cart-total");
+    // It is put back as it was.
+    expect(empty.body).toMatch(/“Apple cake” is out of your cart\..*action="\/cart\/add".*name="count" value="2"/);
+    await send("/cart/add", { product: by("A").id, variant: "", count: "2" }, { Cookie });
+    const back = (await ask("/cart", { headers: { Cookie } })).body;
+    expect(back).toContain("€20.00");
+    expect(back).not.toContain("There is nothing in it yet");
   });
 
-  it("answers a script with a count and a sentence", async () => {
+  it("says nothing of what an address makes up", async () => {
+    const { ask, by } = await openShop();
+    const { id } = by("A");
+    const made = ["gone=nothing", "count=0", "count=x", `gone=${id}`, "variant=none"].map(
+      (more) => `gone=${id}&${more}`,
+    );
+    for (const query of ["gone=nothing", ...made.slice(1), `gone[a]=${id}`]) {
+      const { status, body } = await ask(`/cart?${query}`);
+      expect([query, status, body.includes('cart-back"')]).toEqual([query, 200, false]);
+    }
+    expect((await ask(`/cart?gone=${id}&count=2`)).body).toContain('class="cart-back"');
+  });
+
+  it("stands at the side of the shop’s own pages, by itself, and in nobody else’s", async () => {
+    const { ask } = await openShop();
+    const [whole, beside] = [await ask("/cart"), await ask("/cart?in=side")];
+    expect(whole.headers["content-security-policy"]).toContain("frame-ancestors 'none'");
+    expect(beside.headers["content-security-policy"]).toContain("frame-ancestors 'self'");
+    expect(beside.body).toContain('<base target="_parent">');
+    expect(whole.body).toMatch(/<header/);
+    expect(beside.body).not.toMatch(/<header|<footer/);
+    expect(beside.headers["cache-control"]).toBe("no-store");
+  });
+
+  it("answers a script with a count, a sentence, and where it is seen", async () => {
     const { by, send } = await openShop();
     const first = await send("/cart/add", { product: by("A").id, count: "4" }, SCRIPT);
     expect(said(first)).toMatchObject({ ok: true, count: 4 });
     const more = await send("/cart/add", { product: by("A").id, count: "4" }, { ...SCRIPT, Cookie: cookies(first) });
-    expect(said(more)).toEqual({ ok: true, count: 5, text: "There are only 5 of it; that many are in your cart." });
+    expect(said(more)).toEqual({
+      ok: true,
+      count: 5,
+      text: "There are only 5 of it; that many are in your cart.",
+      page: "/cart?done=added",
+    });
   });
 
   it("knows a variant by what was chosen of each option, where no script says its name", async () => {
@@ -107,6 +145,23 @@ describe("a cart in the shop", () => {
     expect([page.status, page.headers["set-cookie"]]).toEqual([422, undefined]);
     expect(page.body).toContain(why);
     expect(said(await send("/cart/add", { product: by(sku).id, count }, SCRIPT))).toMatchObject({ ok: false });
+  });
+
+  it("says nothing of what an address makes up", async () => {
+    const { ask, by } = await openShop();
+    const { id } = by("A");
+    for (const made of [
+      `gone=nothing`,
+      `gone=${id}&count=0`,
+      `gone=${id}&count=x`,
+      `gone=${id}&gone=${id}`,
+      `gone[a]=${id}`,
+    ]) {
+      const { status, body } = await ask(`/cart?${made}`);
+      expect([made, status]).toEqual([made, 200]);
+      expect(body).not.toContain("cart-back");
+    }
+    expect((await ask(`/cart?gone=${id}&count=2`)).body).toContain("cart-back");
   });
 
   it("takes nothing from another site's page, and not without end", async () => {

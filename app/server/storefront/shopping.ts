@@ -1,11 +1,11 @@
 import express, { type Request, type Response, type Router } from "express";
 import { z } from "zod";
 import type { Draft } from "~/core/document";
-import { searchGoods, variantFor, type Goods } from "~/core/goods";
+import { productWith, searchGoods, variantById, variantFor, type Goods } from "~/core/goods";
 import { renditionAddress, sourceOf } from "~/core/pictures";
 import { formatMoney } from "~/core/money";
 import { costsIn, renderCards } from "~/render";
-import { CODE_KEY, offerWithCode, plainCode } from "~/core/offers";
+import { CODE_KEY, offerWithCode, plainCode, type Line } from "~/core/offers";
 import { cartInput, cartOf, changeCart, changeCode, tellInput, tellWhenThere } from "../carts/index.server";
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
 import { countTry, placeOf, takeBack, waitWords } from "../limits/index.server";
@@ -50,6 +50,21 @@ const SAID: ReadonlyMap<string, string> = new Map([
   ["added", "It is in your cart."],
   ["code", "The code is noted."],
 ]);
+
+/** The cart, saying what was just taken out of it, so that it can be put back. */
+const goneAddress = ({ product, variant }: z.infer<typeof cartInput>, count: number): string =>
+  `/cart?${new URLSearchParams({ gone: product, variant: variant ?? "", count: String(count) }).toString()}`;
+
+/** What an address says was just taken out; undefined where it says nothing that there is. */
+function goneIn(query: Request["query"], goods: Goods): Line | undefined {
+  const asked = cartInput.safeParse({ ...query, product: query.gone });
+  const product = asked.success ? productWith(goods, asked.data.product) : undefined;
+  if (!asked.success || !product || asked.data.count < 1) return undefined;
+  const variant = variantById(product, asked.data.variant);
+  // A variant is named exactly where there are any.
+  const isKnown = variant !== undefined || (product.variants.length === 0 && asked.data.variant === null);
+  return isKnown ? { product, variant, count: asked.data.count } : undefined;
+}
 
 const codeInput = z.object({
   code: z.string().max(200).catch("").transform(plainCode),
@@ -147,8 +162,18 @@ export function shopping(): Router {
     if (!content) return next();
     const { lines, codes } = await cartOf(shop.id, cookieOf(request, "cart"), content.goods);
     const said = SAID.get(String(request.query.done));
-    const target = { page: "cart", lines, codes, ...(said ? { said } : {}) } as const;
-    send(request, response, await drawnFor(request, response, 200, target, content), "no-store");
+    const gone = goneIn(request.query, content.goods);
+    const side = request.query.in === "side" ? { side: true as const } : {};
+    const target = {
+      page: "cart",
+      lines,
+      codes,
+      ...side,
+      ...(said ? { said } : {}),
+      ...(gone ? { gone } : {}),
+    } as const;
+    const page = await drawnFor(request, response, 200, target, content);
+    send(request, response, page, "no-store", "side" in side);
   });
 
   for (const [path, how] of [
@@ -165,8 +190,9 @@ export function shopping(): Router {
       const done = await changeCart(shop.id, cookieOf(request, "cart"), goods, how, input.data);
       if (!done.ok) return answer(request, response, 422, "That could not be put into the cart", done.why);
       setCart(request, response, done.id, done.count);
-      if (wantsJson(request)) return void response.json({ ok: true, count: done.count, text: done.said });
-      response.redirect(303, how === "add" ? "/cart?done=added" : "/cart");
+      const page = how === "add" ? "/cart?done=added" : done.gone ? goneAddress(input.data, done.gone) : "/cart";
+      if (wantsJson(request)) return void response.json({ ok: true, count: done.count, text: done.said, page });
+      response.redirect(303, page);
     });
   }
 

@@ -1,10 +1,9 @@
 import type { Request, Response } from "express";
 import { personalParts, type Personal } from "~/core/conditions";
 import { entryOf } from "~/core/document";
-import { priceOf } from "~/core/goods";
 import { FIRST_VISIT, type InCart, type Person, type Visitor } from "~/core/situation";
 import { asksOn } from "~/kinds/asks";
-import type { ShopContent } from "~/render";
+import { inCartOf, type ShopContent } from "~/render";
 import { cartOf } from "../carts/index.server";
 import { config } from "../config/index.server";
 import { CLOSED_COOKIE, linkIn, LONGEST_LINK } from "./came-by";
@@ -65,15 +64,9 @@ function visitorOf(request: Request, response: Response): Visitor {
   };
 }
 
-async function inCartOf(request: Request, response: Response, content: ShopContent): Promise<InCart> {
-  const { lines } = await cartOf(shopOf(response).id, cookieOf(request, "cart"), content.goods);
-  return {
-    count: lines.reduce((sum, line) => sum + line.count, 0),
-    worth: lines.reduce((sum, { product, variant, count }) => sum + priceOf(product, variant) * count, 0),
-    products: lines.map(({ product }) => product.id),
-    lines: lines.map(({ product, variant, count }) => ({ product: product.id, variant: variant?.id ?? null, count })),
-  };
-}
+/** What lies in the cart of whoever asks. */
+const cartNow = async (request: Request, response: Response, content: ShopContent): Promise<InCart> =>
+  inCartOf((await cartOf(shopOf(response).id, cookieOf(request, "cart"), content.goods)).lines);
 
 /**
  * The country in which somebody is, by its code: what stands in front of the shop says so, where it is set up to (`ZEST_COUNTRY_HEADER`); else the
@@ -98,7 +91,7 @@ export async function personOf(
 ): Promise<Person> {
   return {
     visitor: asks.has("visitor") ? visitorOf(request, response) : FIRST_VISIT.visitor,
-    cart: asks.has("cart") ? await inCartOf(request, response, content) : FIRST_VISIT.cart,
+    cart: asks.has("cart") ? await cartNow(request, response, content) : FIRST_VISIT.cart,
     country: asks.has("country") ? countryOf(request.headers) : FIRST_VISIT.country,
   };
 }

@@ -5,7 +5,7 @@ import { addNode, locate } from "~/core/commands";
 import type { Goods } from "~/core/goods";
 import { offersOf } from "~/core/offers";
 import type { Picture } from "~/core/pictures";
-import { kindOf, kindsOf, PURPOSES, type Definition, type Purpose } from "~/kinds";
+import { kindOf, kindsOf, PURPOSES, suits, type Definition, type Purpose } from "~/kinds";
 import { fillNode, fillStart, sectionAround } from "~/kinds/fill";
 import { withOffers } from "~/kinds/live";
 import { aroundPage } from "~/render";
@@ -178,8 +178,7 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
   /** Header and footer are offered where they are lacking; there is one of each. */
   const isLacking = ({ kind, tag, slots }: Definition) =>
     (tag !== "header" && tag !== "footer") || !(slots[0] === "top" ? top : bottom)?.some((part) => part.kind === kind);
-  const suited = ({ definition }: AddChoice) =>
-    isLacking(definition) && (!definition.only || (sort !== undefined && definition.only.includes(sort)));
+  const suited = ({ definition }: AddChoice) => isLacking(definition) && suits(definition, sort);
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
   // What has a place in one kind of section alone is offered there.
   const takes = useStudio((s) => {

@@ -17,7 +17,7 @@ export function ShowChoice({ page, show }: { page: string; show: string | null }
   const sort = document && layoutProps(document)?.of;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [, setSearch] = useSearchParams();
-  const cases = useMemo(() => (sort ? hardCases(sort, goods) : []), [sort, goods]);
+  const cases = useMemo(() => (sort ? hardCases(sort, goods, documents) : []), [sort, goods, documents]);
   const things = useMemo<readonly ShownPage[]>(
     () =>
       sort === "product"

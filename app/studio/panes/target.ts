@@ -1,7 +1,7 @@
 import { createContext, useContext, useMemo } from "react";
 import { askedIn, type Asked } from "~/core/conditions";
-import type { PageShown } from "~/core/situation";
-import { pageShownOf, targetFor, type Target } from "~/render";
+import type { Situation } from "~/core/situation";
+import { situationOn, targetFor, type Target } from "~/render";
 import { useStudio } from "../keeping";
 
 /** The page of the shop as which layouts are looked at; null: the most telling one. */
@@ -28,6 +28,6 @@ export function useTarget(page: string): Target {
 export function useAsked(target: Target): Asked {
   const situation = useStudio((s) => s.situation);
   const goods = useStudio((s) => s.goods);
-  const page = useStudio((s) => JSON.stringify(pageShownOf(target, s.draft.documents)));
-  return useMemo(() => askedIn({ ...situation, page: JSON.parse(page) as PageShown }, goods), [situation, page, goods]);
+  const on = useStudio((s) => JSON.stringify(situationOn(target, s.draft.documents, situation)));
+  return useMemo(() => askedIn(JSON.parse(on) as Situation, goods), [on, goods]);
 }

@@ -1,0 +1,28 @@
+import type { ViewProps } from "../definition";
+import { lineTitle, useCart, Words } from "../parts";
+import type { CartHeadProps } from "./definition";
+
+export function View({ props }: ViewProps<CartHeadProps>) {
+  const { said, gone } = useCart();
+  const isSaid = said !== undefined || gone !== undefined;
+  return (
+    <div className="in">
+      <Words at="heading" as="h1" className="head" text={props.heading} hint="Heading" />
+      <zest-cart>
+        <p className={isSaid ? "message" : "message unseen"} data-state="done" role="status">
+          {gone ? `“${lineTitle(gone)}” ${props.gone}` : said}
+        </p>
+        {gone ? (
+          <form className="cart-back" method="post" action="/cart/add">
+            <input type="hidden" name="product" value={gone.product.id} />
+            <input type="hidden" name="variant" value={gone.variant?.id ?? ""} />
+            <input type="hidden" name="count" value={gone.count} />
+            <button className="button button-2" type="submit">
+              <Words at="back" text={props.back} hint="Button words" />
+            </button>
+          </form>
+        ) : null}
+      </zest-cart>
+    </div>
+  );
+}
