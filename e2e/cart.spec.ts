@@ -153,8 +153,12 @@ test("once something is put in, the cart comes from the side, where a seller wan
   await expect(cart.getByRole("heading", { level: 1 })).toHaveText("Your cart");
   await expect(cart.getByText("It is in your cart.")).toBeVisible();
   await expect(cart.locator("header")).toHaveCount(0);
-  const box = (await side.boundingBox())!;
-  expect([Math.round(box.x + box.width), box.height]).toEqual([1280, 800]);
+  // It slides in.
+  const ends = async () => {
+    const { x, width, height } = (await side.boundingBox())!;
+    return [Math.round(x + width), height];
+  };
+  await expect.poll(ends).toEqual([1280, 800]);
   await expectAccessible(page);
   // It is used like the cart's own page, and what comes of it is known around it.
   await cart.getByRole("button", { name: "One more of Delta kite" }).click();

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { addOffer } from "~/core/commands";
 import { after } from "~/core/fixtures/outcomes";
+import { offersOf } from "~/core/offers";
 import { FIRST_VISIT } from "~/core/situation";
 import { cartCases, cartShown, inCartOf } from "./cart-target";
 import { contentWith } from "./fixtures/content";
@@ -13,15 +14,15 @@ const { documents } = content.draft;
 const SCRIPTS = { every: "/every.js", goods: "/goods.js" };
 const page = (target: Target, given = content) => renderPage(target, given, "http://shop.localhost", SCRIPTS).html;
 const now = { now: Date.UTC(2026, 11, 1), timeZone: "Europe/London", person: FIRST_VISIT };
-const at = (address: string | null) => cartShown(goods, documents, address);
+const at = (address: string | null) => cartShown(goods, [], address);
 
 describe("a cart to look at", () => {
   it("has something in it, and each hard case its own address", () => {
     expect(at(null).lines.length).toBeGreaterThan(1);
     expect(at("/cart?case=nonsense")).toEqual(at(null));
     expect(at("/cart?case=constructor")).toEqual(at(null));
-    for (const { address } of cartCases(goods, documents)) expect(at(address)).not.toEqual(at(null));
-    expect(cartCases({ ...goods, products: [] }, documents).map(({ name }) => name)).toEqual(["Nothing in it"]);
+    for (const { address } of cartCases(goods, [])) expect(at(address)).not.toEqual(at(null));
+    expect(cartCases({ ...goods, products: [] }, []).map(({ name }) => name)).toEqual(["Nothing in it"]);
   });
 
   it("comes with a code where the shop has one that is on", () => {
@@ -29,9 +30,9 @@ describe("a cart to look at", () => {
       content.draft,
       addOffer(content.draft, "Tenth", { gives: { sort: "percent", off: 1000, on: "all" }, code: "TENTH" }),
     );
-    expect(cartCases(goods, documents).some(({ name }) => name === "With a code")).toBe(false);
-    const found = cartCases(goods, coded.documents).find(({ name }) => name === "With a code");
-    expect(cartShown(goods, coded.documents, found!.address).codes).toEqual(["TENTH"]);
+    expect(cartCases(goods, []).some(({ name }) => name === "With a code")).toBe(false);
+    const found = cartCases(goods, offersOf(coded.documents)).find(({ name }) => name === "With a code");
+    expect(cartShown(goods, offersOf(coded.documents), found!.address).codes).toEqual(["TENTH"]);
   });
 
   it("is what conditions are asked with, whatever else whoever looks has", () => {

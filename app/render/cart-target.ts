@@ -1,6 +1,5 @@
 import { priceOf, type Goods, type Product } from "~/core/goods";
-import { offersOf } from "~/core/offers";
-import type { Draft } from "~/core/document";
+import type { Offer } from "~/core/offers";
 import type { InCart } from "~/core/situation";
 import { sampleLines, type CartLine, type CartSeen } from "~/kinds/parts";
 
@@ -25,7 +24,7 @@ const CASE = "case";
 type Case = { readonly name: string; readonly cart: CartSeen };
 
 /** Carts in which the page is likeliest to break, as far as the shop has goods for them, by what an address calls them. */
-function cases(goods: Goods, documents: Draft["documents"]): ReadonlyMap<string, Case> {
+function cases(goods: Goods, offers: readonly Offer[]): ReadonlyMap<string, Case> {
   const some = sampleLines(goods);
   const [first] = some;
   const found = new Map<string, Case>([["empty", { name: "Nothing in it", cart: { lines: [] } }]]);
@@ -38,7 +37,7 @@ function cases(goods: Goods, documents: Draft["documents"]): ReadonlyMap<string,
   add("long", "Longest titles", { lines: long });
   const bare = goods.products.find((p) => p.pictures.length === 0);
   if (bare) add("bare", "No picture", { lines: [{ product: bare, variant: undefined, count: 1 }] });
-  const coded = offersOf(documents).find((offer) => offer.code !== "" && !offer.isOff);
+  const coded = offers.find((offer) => offer.code !== "" && !offer.isOff);
   if (coded) add("code", "With a code", { lines: some, codes: [coded.code] });
   add("sold", "Sold out meanwhile", {
     lines: [{ ...first, problem: "This can’t be bought any more. Take it out." }, ...some.slice(1)],
@@ -49,11 +48,11 @@ function cases(goods: Goods, documents: Draft["documents"]): ReadonlyMap<string,
 }
 
 /** The hard cases of a cart, each with the address that it is looked at by. */
-export const cartCases = (goods: Goods, documents: Draft["documents"]) =>
-  [...cases(goods, documents)].map(([id, { name }]) => ({ name, address: `/cart?${CASE}=${id}` }));
+export const cartCases = (goods: Goods, offers: readonly Offer[]) =>
+  [...cases(goods, offers)].map(([id, { name }]) => ({ name, address: `/cart?${CASE}=${id}` }));
 
 /** A cart to look at its page with: one of the hard cases, by its address, or one with something in it. */
-export function cartShown(goods: Goods, documents: Draft["documents"], address: string | null): CartTarget {
+export function cartShown(goods: Goods, offers: readonly Offer[], address: string | null): CartTarget {
   const wished = address === null ? null : new URL(address, "http://shop.example").searchParams.get(CASE);
-  return { page: "cart", ...(cases(goods, documents).get(wished ?? "")?.cart ?? { lines: sampleLines(goods) }) };
+  return { page: "cart", ...(cases(goods, offers).get(wished ?? "")?.cart ?? { lines: sampleLines(goods) }) };
 }

@@ -1,13 +1,14 @@
 import { ALL_GOODS, collectionAddress, productAddress } from "~/core/addresses";
-import type { Draft, LayoutSort } from "~/core/document";
+import type { LayoutSort } from "~/core/document";
 import { canBuy, sizeOf, stateOf, type Availability, type Collection, type Goods, type Product } from "~/core/goods";
+import type { Offer } from "~/core/offers";
 import { cartCases } from "./cart-target";
 
 export type HardCase = { readonly name: string; readonly address: string };
 
 /** The cases in which a layout is likeliest to break, as far as the shop has them. */
-export function hardCases(sort: LayoutSort, goods: Goods, documents: Draft["documents"]): readonly HardCase[] {
-  if (sort === "cart") return cartCases(goods, documents);
+export function hardCases(sort: LayoutSort, goods: Goods, offers: readonly Offer[]): readonly HardCase[] {
+  if (sort === "cart") return cartCases(goods, offers);
   const cases: HardCase[] = [];
   const add = (name: string, address: string | undefined) => address !== undefined && cases.push({ name, address });
   const most = <T>(list: readonly T[], score: (each: T) => number): T | undefined =>

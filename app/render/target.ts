@@ -334,7 +334,7 @@ export function targetFor(documents: Documents, goods: Goods, id: string, addres
     case "search":
       return { page: "search", sought: tellingWord(goods) };
     case "cart":
-      return cartShown(goods, documents, address);
+      return cartShown(goods, offersOf(documents), address);
     case "post":
       return { page: "post", id: sampleWanted(documents, address) };
     case "not-found":

@@ -13,13 +13,27 @@ const shape = (within: ParentNode) =>
 /** Takes over what the server says of a part of the cart. What tells how it went stays itself, or nobody would hear of it. */
 function takeOver(part: HTMLElement, now: HTMLElement): void {
   const [status, next] = [one("[role=status]", part), one("[role=status]", now)];
-  if (status && next) {
-    status.className = next.className;
-    status.dataset.state = next.dataset.state;
-    status.textContent = next.textContent;
-    next.replaceWith(status);
+  if (status) {
+    status.className = next?.className ?? UNSEEN;
+    status.textContent = next?.textContent ?? "";
+    status.dataset.state = "done";
+    if (next) next.replaceWith(status);
+    else now.prepend(status);
   }
   part.replaceChildren(...now.childNodes);
+}
+
+const UNSEEN = "message unseen";
+
+/** Where it is said how it went. A seller may have taken out the head of the cart, which has a place for that. */
+function statusOf(part: HTMLElement): HTMLElement {
+  const known = one("zest-cart [role=status]");
+  if (known) return known;
+  const made = document.createElement("p");
+  made.className = UNSEEN;
+  made.setAttribute("role", "status");
+  part.prepend(made);
+  return made;
 }
 
 /** A part of the cart: what is pressed in it changes all of them where they stand. Without this every press is a page of its own. */
@@ -85,12 +99,12 @@ export class Cart extends HTMLElement {
       // What is shown is as it was; the sentence says so.
     }
     parts().forEach((part) => part.removeAttribute("aria-busy"));
-    const status = one("zest-cart [role=status]");
-    if (status && (!said.ok || said.text)) {
+    const status = statusOf(parts()[0]!);
+    if (!said.ok || said.text) {
       status.dataset.state = said.ok ? "done" : "failed";
       status.classList.remove("unseen");
       status.textContent = said.text;
-    } else if (status && !status.textContent) status.textContent = one(".cart-total")?.textContent ?? "";
+    } else if (!status.textContent) status.textContent = one(".cart-total")?.textContent ?? "";
     if (said.count !== undefined) showCount(said.count);
     // What somebody works with stays under their hands; where it is gone, what brings it back is next, or the cart itself.
     const again = all("zest-cart [aria-label]").find(

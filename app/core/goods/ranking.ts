@@ -1,4 +1,5 @@
 import { entryOf } from "../document";
+import { productWith } from "./facets";
 import { factWords, type Goods, type Product } from "./types";
 import { valuesOf } from "./values";
 
@@ -158,34 +159,31 @@ export type Suggestion = {
   readonly pair?: Pair;
 };
 
-/** Goods that go with a product: what the seller chose, then what is bought together with it, then what is like it. */
-export function goesWith(
-  goods: Goods,
-  product: Product,
-  most: number,
-  open: (p: Product) => boolean,
-): readonly Suggestion[] {
-  const byId = new Map(goods.products.map((p) => [p.id, p]));
+/** What is known to go with a product: what its seller chose, then what is bought together with it. */
+function toldOf(goods: Goods, product: Product, open: (p: Product) => boolean): readonly Suggestion[] {
   const result = new Map<string, Suggestion>();
   const add = (id: string, suggestion: Omit<Suggestion, "product">) => {
-    const found = byId.get(id);
+    const found = productWith(goods, id);
     if (found && id !== product.id && !result.has(id) && (suggestion.why === "chosen" || open(found)))
       result.set(id, { ...suggestion, product: found });
   };
   for (const id of product.related) add(id, { why: "chosen" });
-  // Fewer than there is room for are filled up.
-  if (result.size < most) {
-    for (const pair of entryOf(goods.together, product.id) ?? []) add(pair.id, { why: "together", pair });
-    if (result.size < most)
-      for (const other of alike(goods, product, most + result.size, open)) add(other.id, { why: "alike" });
-  }
-  return [...result.values()].slice(0, most);
+  for (const pair of entryOf(goods.together, product.id) ?? []) add(pair.id, { why: "together", pair });
+  return [...result.values()];
 }
 
-/** Of so many things in a cart it is asked what goes with them. */
-const MOST_ASKED = 6;
+/** Goods that go with a product: what the seller chose, then what is bought together with it, then what is like it. */
+export const goesWith = (
+  goods: Goods,
+  product: Product,
+  most: number,
+  open: (p: Product) => boolean,
+): readonly Suggestion[] => goesWithAll(goods, [product], most, open);
 
-/** Goods that go with several: what the seller chose for any of them first, then in turn what goes with each. None of themselves. */
+/**
+ * Goods that go with several: what the seller chose for any of them first, then what is bought together with them, then, as far as
+ * there is room left, what is like one after the other. None of themselves.
+ */
 export function goesWithAll(
   goods: Goods,
   products: readonly Product[],
@@ -193,13 +191,17 @@ export function goesWithAll(
   open: (p: Product) => boolean,
 ): readonly Suggestion[] {
   const own = new Set(products.map(({ id }) => id));
-  const lists = products
-    .slice(0, MOST_ASKED)
-    .map((product) => goesWith(goods, product, most + own.size, open).filter((s) => !own.has(s.product.id)));
-  const inTurn = Array.from({ length: most + own.size }, (_, i) => lists.flatMap((list) => list[i] ?? [])).flat();
   const found = new Map<string, Suggestion>();
-  for (const why of ["chosen", "together", "alike"] as const)
-    for (const each of inTurn) if (each.why === why && !found.has(each.product.id)) found.set(each.product.id, each);
+  const add = (each: Suggestion) => {
+    if (!own.has(each.product.id) && !found.has(each.product.id)) found.set(each.product.id, each);
+  };
+  const told = products.map((product) => toldOf(goods, product, open));
+  for (const why of ["chosen", "together"]) for (const list of told) list.filter((s) => s.why === why).forEach(add);
+  // What is like each of them takes a while to find among thousands; mostly the first has enough.
+  for (const product of products) {
+    if (found.size >= most) break;
+    for (const other of alike(goods, product, most + own.size, open)) add({ product: other, why: "alike" });
+  }
   return [...found.values()].slice(0, most);
 }
 

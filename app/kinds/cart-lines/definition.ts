@@ -37,7 +37,7 @@ export const definition: Definition<CartLinesProps> = {
   later: {
     tags: ["b", "ins", "del"],
     classes: ["cart-off", "cart-given", "cart-choice", "message"],
-    data: ["data-state=care"],
+    data: ["data-state=care", "data-state=failed", "data-state=done"],
   },
   css: `
 .cart{container-type:inline-size}
@@ -46,7 +46,7 @@ export const definition: Definition<CartLinesProps> = {
 .cart-line>.pic{grid-area:pic;aspect-ratio:1;border-radius:calc(var(--card)/2)}
 .cart-line>.price{grid-area:price;align-self:start;font-weight:var(--strong)}
 .cart-words{grid-area:words;display:grid;gap:.15rem;justify-items:start}
-.cart-words>a{font-weight:var(--strong);text-decoration:none;line-height:1.3;min-height:1.5rem}
+.cart-words>a{font-weight:var(--strong);text-decoration:none;line-height:1.3;min-height:1.5rem;overflow-wrap:anywhere}
 .cart-words>a:hover{text-decoration:underline}
 .cart-choice{color:var(--soft);font-size:var(--t-1)}
 .cart-off{color:var(--accent-ink);font-size:var(--t-1)}

@@ -4,6 +4,7 @@ import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
 import { layoutProps, entryOf } from "~/core/document";
 import { ALL_GOODS, collectionAddress, productAddress } from "~/core/addresses";
+import { offersOf } from "~/core/offers";
 import { hardCases, targetFor, targetName } from "~/render";
 import { useStudio } from "../keeping";
 
@@ -13,11 +14,12 @@ type ShownPage = { readonly label: string; readonly address: string };
 export function ShowChoice({ page, show }: { page: string; show: string | null }) {
   const documents = useStudio((s) => s.draft.documents);
   const goods = useStudio((s) => s.goods);
+  const offers = useStudio((s) => offersOf(s.draft.documents));
   const document = entryOf(documents, page);
   const sort = document && layoutProps(document)?.of;
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [, setSearch] = useSearchParams();
-  const cases = useMemo(() => (sort ? hardCases(sort, goods, documents) : []), [sort, goods, documents]);
+  const cases = useMemo(() => (sort ? hardCases(sort, goods, offers) : []), [sort, goods, offers]);
   const things = useMemo<readonly ShownPage[]>(
     () =>
       sort === "product"
