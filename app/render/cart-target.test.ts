@@ -6,7 +6,7 @@ import { FIRST_VISIT } from "~/core/situation";
 import { cartCases, cartShown, inCartOf } from "./cart-target";
 import { contentWith } from "./fixtures/content";
 import { renderPage } from "./document";
-import { situationOn, type Target } from "./target";
+import { NOT_FOUND, seenAt, situationOn, targetAt, type Target } from "./target";
 
 const content = contentWith([]);
 const { goods } = content;
@@ -23,6 +23,15 @@ describe("a cart to look at", () => {
     expect(at("/cart?case=constructor")).toEqual(at(null));
     for (const { address } of cartCases(goods, [])) expect(at(address)).not.toEqual(at(null));
     expect(cartCases({ ...goods, products: [] }, []).map(({ name }) => name)).toEqual(["Nothing in it"]);
+  });
+
+  it("is what the studio shows at its address, and never what shoppers get for one", () => {
+    expect(seenAt("/cart", new URLSearchParams(), documents, goods)).toEqual(at(null));
+    expect(seenAt("/cart", new URLSearchParams("case=empty"), documents, goods)).toEqual(at("/cart?case=empty"));
+    expect(targetAt("/cart", new URLSearchParams(), documents, goods)).toEqual(NOT_FOUND);
+    expect(seenAt("/search", new URLSearchParams("q=kite"), documents, goods)).toEqual(
+      targetAt("/search", new URLSearchParams("q=kite"), documents, goods),
+    );
   });
 
   it("comes with a code where the shop has one that is on", () => {

@@ -52,6 +52,7 @@ export {
   movedTo,
   NOT_FOUND,
   onePageOfEachKind,
+  seenAt,
   shownOf,
   situationOn,
   TARGET_KINDS,

@@ -106,6 +106,12 @@ export function targetAt(path: string, query: URLSearchParams, documents: Docume
   return plain === undefined ? NOT_FOUND : partAt(plain, documents);
 }
 
+/** The page at an address as the studio shows it: of a cart, which each shopper has one of their own of, one to look at. */
+export const seenAt = (path: string, query: URLSearchParams, documents: Documents, goods: Goods): Target =>
+  path === "/cart"
+    ? cartShown(goods, offersOf(documents), `/cart?${query.toString()}`)
+    : targetAt(path, query, documents, goods);
+
 /** How many posts a journal shows at once: as many as the section that shows fewest, since its list is the longest. */
 const atOnce = (journal: PageDocument): number =>
   Math.min(

@@ -19,7 +19,7 @@ import { endWords } from "~/core/conditions";
 import { wornAt } from "~/core/seasons";
 import { clockOf } from "~/core/situation";
 import { ROLE_WORDS, setName, SET_NAMES, VISIONS, type Vision } from "~/core/theme";
-import { addressOf, onePageOfEachKind, partById, TARGET_KINDS, targetAt, targetName } from "~/render";
+import { addressOf, onePageOfEachKind, partById, TARGET_KINDS, seenAt, targetName } from "~/render";
 import { useStudio } from "../keeping";
 import { LookingAs } from "../looking";
 import { INK, ON_LEMON, useBehind, useKeys, useWhenChanged } from "../ui";
@@ -38,7 +38,7 @@ function PageChoice() {
   const goods = useStudio((s) => s.goods);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [path, query] = address.split("?");
-  const name = targetName(targetAt(path!, new URLSearchParams(query), documents, goods), documents);
+  const name = targetName(seenAt(path!, new URLSearchParams(query), documents, goods), documents);
   const targets = useMemo(() => onePageOfEachKind(documents, goods), [documents, goods]);
   return (
     <Box sx={{ display: "flex", alignItems: "center", minWidth: 0 }}>

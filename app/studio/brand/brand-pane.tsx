@@ -4,7 +4,7 @@ import { memo, useEffect, useLayoutEffect, useMemo, useState, type RefObject } f
 import { createPortal } from "react-dom";
 import { entryOf, type Draft } from "~/core/document";
 import { readerOf, type AnySet, type Failing, type SolvedLook } from "~/core/theme";
-import { PARTS, partById, PartsSheet, sharedCss, targetAt, type BrandPart } from "~/render";
+import { PARTS, partById, PartsSheet, sharedCss, seenAt, type BrandPart } from "~/render";
 import { EnvProvider } from "~/kinds/parts";
 import { themeById } from "~/themes";
 import { envOf } from "~/render";
@@ -138,7 +138,7 @@ export const BrandPane = memo(function BrandPane(props: BrandPaneProps) {
   const css = useMemo(() => deskCss(scale, small), [scale, small]);
   const target = useMemo(() => {
     const [path, query] = address.split("?");
-    return targetAt(path!, new URLSearchParams(query), draft.documents, dressing.goods);
+    return seenAt(path!, new URLSearchParams(query), draft.documents, dressing.goods);
   }, [address, draft.documents, dressing.goods]);
   const theme = themeById(draft.look.theme);
   const rules = sharedCss(theme);

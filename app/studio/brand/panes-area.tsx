@@ -1,7 +1,7 @@
 import { Box } from "@mui/material";
 import { useLayoutEffect, useMemo, useRef } from "react";
 import { filterValues, VISIONS, type Failing } from "~/core/theme";
-import { targetAt, targetName } from "~/render";
+import { seenAt, targetName } from "~/render";
 import { SHEET_CSS } from "~/render";
 import { fitNarrow, fitPanes } from "../bench";
 import { useStudio } from "../keeping";
@@ -73,7 +73,7 @@ export function PanesArea({ isNarrow, shown: seen }: { isNarrow: boolean; shown:
   const title =
     shown === "parts"
       ? "all parts"
-      : targetName(targetAt(path!, new URLSearchParams(query), documents, goods), documents);
+      : targetName(seenAt(path!, new URLSearchParams(query), documents, goods), documents);
   const common = { ...panes, address: where, title, height };
   return (
     <Box
