@@ -168,6 +168,10 @@ test("once something is put in, the cart comes from the side, where a seller wan
   await expect(buy).toBeFocused();
   await expect(page.getByRole("link", { name: "Cart 2" })).toBeVisible();
   await buy.click();
+  await cart.getByRole("link", { name: "Continue shopping" }).click();
+  await expect(side).toBeHidden();
+  await expect(page).toHaveURL(/\/products\/delta-kite$/);
+  await buy.click();
   await cart.getByRole("button", { name: "Remove Delta kite" }).click();
   await expect(cart.getByText("There is nothing in it yet")).toBeVisible();
   await expect(cart.locator("header")).toHaveCount(0);

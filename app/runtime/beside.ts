@@ -24,12 +24,18 @@ function made(within: HTMLElement): HTMLDialogElement {
   close.addEventListener("click", () => dialog.close());
   const frame = document.createElement("iframe");
   frame.title = "Your cart";
-  frame.addEventListener("load", () =>
-    // A key that is pressed in there is not heard out here.
+  frame.addEventListener("load", () => {
+    // What is pressed in there is not heard out here.
     frame.contentWindow?.addEventListener("keydown", (event) => {
       if (event.key === "Escape") dialog.close();
-    }),
-  );
+    });
+    // The way back to the goods is to where one was.
+    frame.contentDocument?.addEventListener("click", (event) => {
+      if (!(event.target as Element).closest("[data-back]")) return;
+      event.preventDefault();
+      dialog.close();
+    });
+  });
   dialog.append(close, frame);
   dialog.addEventListener("click", (event) => {
     if (event.target === dialog) dialog.close();

@@ -36,7 +36,7 @@ export function View({ props, arrangement }: ViewProps<CartSumProps>) {
         </dl>
         {props.note ? <Words at="note" as="p" className="cart-note" text={props.note} hint="Note" /> : null}
         {props.button ? (
-          <a className="button button-2" href={ALL_GOODS}>
+          <a className="button button-2" href={ALL_GOODS} data-back="">
             <Words at="button" text={props.button} hint="Button words" />
           </a>
         ) : null}

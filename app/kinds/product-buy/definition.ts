@@ -27,8 +27,6 @@ export const definition: Definition<ProductBuyProps> = {
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [
     { type: "line", key: "label", label: "Button", most: 40 },
-    { type: "yes", key: "count", label: "Asks how many" },
-    { type: "yes", key: "bar", label: "Bar at the bottom of phones, once the button is out of sight" },
     {
       type: "choice",
       key: "then",
@@ -39,6 +37,8 @@ export const definition: Definition<ProductBuyProps> = {
         ["cart", "Goes to the cart"],
       ],
     },
+    { type: "yes", key: "count", label: "Asks how many" },
+    { type: "yes", key: "bar", label: "Bar at the bottom of phones, once the button is out of sight" },
     { type: "line", key: "added", seldom: true, label: "Said when it is in the cart", most: 80 },
     { type: "line", key: "tell", seldom: true, label: "Asked when it can’t be bought", most: 120 },
     { type: "line", key: "tellButton", seldom: true, label: "Button for that", most: 40 },
