@@ -46,9 +46,9 @@ export const definition: Definition<CartSumProps> = {
   script: "goods",
   later: { classes: ["cart-saved", "is-out"] },
   css: `
-.cart-sum{display:grid;gap:var(--s2)}
+.cart-sum{display:grid;grid-template-columns:minmax(0,1fr);gap:var(--s2)}
 .cart-sum dl{display:grid;gap:.4rem}
-.cart-sum dl>div{display:flex;justify-content:space-between;gap:1rem;align-items:baseline}
+.cart-sum dl>div{display:flex;flex-wrap:wrap;justify-content:space-between;gap:0 1rem;align-items:baseline}
 .cart-sum .cart-total{font-weight:var(--strong);font-size:var(--t1)}
 .cart-total .price{font-size:inherit;line-height:inherit;font-weight:inherit}
 .cart-saved{color:var(--accent-ink)}
