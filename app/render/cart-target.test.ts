@@ -22,7 +22,15 @@ describe("a cart to look at", () => {
     expect(at("/cart?case=nonsense")).toEqual(at(null));
     expect(at("/cart?case=constructor")).toEqual(at(null));
     for (const { address } of cartCases(goods, [])) expect(at(address)).not.toEqual(at(null));
-    expect(cartCases({ ...goods, products: [] }, []).map(({ name }) => name)).toEqual(["Nothing in it"]);
+    // A shop without goods is shown what it will be like.
+    const none = { ...goods, products: [] };
+    expect(cartShown(none, [], null).lines.map(({ product }) => product.id)).toEqual(["none"]);
+    expect(cartCases(none, []).map(({ name }) => name)).toEqual([
+      "Nothing in it",
+      "Sold out meanwhile",
+      "Just put in",
+      "Just taken out",
+    ]);
   });
 
   it("is what the studio shows at its address, and never what shoppers get for one", () => {

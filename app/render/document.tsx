@@ -11,6 +11,7 @@ import { pageCss } from "./css";
 import { documentCss } from "./style";
 import { codeOn, envOf, inSituation, type ShopContent } from "./shop";
 import { structuredData } from "./structured-data";
+import { isBeside } from "./cart-target";
 import { frameOf, noFrame, Page, PAGE_BEGINS, PageBody, withoutAround } from "./page";
 import { isNarrowed } from "~/core/goods";
 import { feedAddress, journalOf, journalsOf, postsOf, tagsOf } from "~/core/journal";
@@ -207,11 +208,8 @@ function headHtml(
   return parts.join("");
 }
 
-const isSide = (target: Target): boolean => target.page === "cart" && target.side === true;
-
 const languageOf = (locale: string) => locale.split("-")[0] ?? "en";
 
-/** What the script of a film behind a section says of it. */
 /** What a page has in it where a film plays behind a section (`GroundFilm`). */
 const GROUND_FILM_SIGN = 'class="ground-film"';
 const GROUND_FILM_LATER: Later = { classes: ["is-playing", "is-begun"] };
@@ -270,7 +268,7 @@ export function renderPage(
     feedFor(target, content.draft.documents),
   );
   // What is followed there leads away from the page that it stands beside.
-  const leads = isSide(target) ? '<base target="_parent">' : "";
+  const leads = isBeside(target) ? '<base target="_parent">' : "";
   const html = `<!doctype html><html lang="${languageOf(content.locale)}"><head>${head}${leads}${early}<style>${css}</style></head><body>${body}${strip.html}</body></html>`;
   return { html, css, permissions, broken: drawn.broken };
 }
@@ -295,7 +293,7 @@ function drawPage(target: Target, content: ShopContent) {
   const theme = themeById(look.theme);
   const used = new Set<Picture>();
   const whole = documentOf(target, documents, content.goods);
-  const frame = isSide(target) ? noFrame() : frameOf(documents, whole);
+  const frame = isBeside(target) ? noFrame() : frameOf(documents, whole);
   const page = withoutAround(whole);
   const parts: Part[] = [];
   const env = envOf(content, content.draft, undefined, shownOf(target, content.goods, documents), page, frame);

@@ -62,4 +62,4 @@ export {
   type Target,
 } from "./target";
 export { hardCases, type HardCase } from "./hard-cases";
-export { inCartOf, type CartTarget } from "./cart-target";
+export { inCartOf, isBeside, type CartTarget } from "./cart-target";

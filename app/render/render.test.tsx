@@ -47,7 +47,7 @@ describe("pages are valid HTML (html-validate)", () => {
       "a cart",
       { page: "cart", lines: [{ product: goods.products[0]!, variant: undefined, count: 2, problem: "Only one." }] },
     ],
-    ["an empty cart", { page: "cart", lines: [], said: "Gone." }],
+    ["an empty cart", { page: "cart", lines: [], done: "added" }],
   ];
   it.each(everyLayoutPart.flatMap((p) => p.sorts.map((sort) => [sort, p.name, p.node] as const)))(
     "on the %s layout, “%s”",

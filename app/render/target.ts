@@ -12,7 +12,6 @@ import {
   collectionsWith,
   indexOf,
   isNarrowed,
-  makeProduct,
   NO_QUERY,
   readQuery,
   searchGoods,
@@ -39,8 +38,8 @@ import {
 import { journalOf, journalPartAt, journalsOf, partAddress, postsOf, withTag, type JournalPart } from "~/core/journal";
 import { offersOf } from "~/core/offers";
 import { FIRST_VISIT, type PageShown, type Person, type Situation } from "~/core/situation";
-import { sampleLines, type PageSubject } from "~/kinds/parts";
-import { cartShown, inCartOf, type CartTarget } from "./cart-target";
+import { type PageSubject } from "~/kinds/parts";
+import { cartShown, inCartOf, NO_PRODUCT, type CartTarget } from "./cart-target";
 import { tellingWord } from "./hard-cases";
 import { withPostLayout } from "./posts";
 
@@ -357,14 +356,6 @@ function sampleWanted(documents: Documents, address: string | null): string | un
   return (posts.find((post) => !post.props.hidden) ?? posts[0])?.document.id;
 }
 
-/** What stands on a product layout while the shop sells nothing yet. */
-const NO_PRODUCT = makeProduct({
-  id: "none",
-  title: "Your first product",
-  description: "What it is, what it is made of, and who it is for. It stands here once you bring goods in.",
-  price: 2500,
-});
-
 /** The address of a page; undefined for messages that stand in for one. */
 export function addressOf(target: Target, documents: Documents): string | undefined {
   switch (target.page) {
@@ -450,14 +441,13 @@ export function onePageOfEachKind(documents: Documents, goods: Goods): readonly 
   const reduced = goods.products.find((p) => p.compareAt !== null && p.pictures.length > 1);
   const product = reduced ?? goods.products.find((p) => p.pictures.length > 1) ?? goods.products[0];
   const text = openPages(documents).find((p) => p.address !== "/");
-  const inCart = sampleLines(goods);
   return [
     { page: "home" },
     { page: "collection", collection: fullest },
     ...(product ? [{ page: "product", product } as const] : []),
     ...(text ? [{ page: "text", id: text.document.id } as const] : []),
     { page: "search", sought: tellingWord(goods) },
-    ...(inCart.length ? [{ page: "cart", lines: inCart } as const] : []),
+    ...(goods.products.length ? [cartShown(goods, offersOf(documents), null)] : []),
     NOT_FOUND,
   ];
 }

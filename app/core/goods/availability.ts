@@ -63,6 +63,12 @@ export function mostOf(product: Product, variant?: Variant): number {
   return stock === null || product.oversell || !COUNTED.has(state) ? Infinity : stock;
 }
 
+/** Why so many of something can't be bought of which there are `most` (`mostOf`), for whoever has them in the cart; undefined where they can. */
+export function cartProblem(count: number, most: number): string | undefined {
+  if (most === 0) return "This can’t be bought any more. Take it out.";
+  return count > most ? `There are only ${most} of it.` : undefined;
+}
+
 // Making a formatter takes far longer than using it.
 const dayWriters = new Map<string, Intl.DateTimeFormat>();
 

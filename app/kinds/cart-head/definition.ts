@@ -3,6 +3,8 @@ import type { Definition } from "../definition";
 
 const props = z.object({
   heading: z.string().min(1, "It needs a heading.").max(80),
+  added: z.string().min(1, "It needs words.").max(80),
+  code: z.string().min(1, "It needs words.").max(80),
   gone: z.string().min(1, "It needs words.").max(80),
   back: z.string().min(1, "A button needs words.").max(40),
 });
@@ -21,12 +23,20 @@ export const definition: Definition<CartHeadProps> = {
   arrangements: [{ id: "plain", name: "Plain" }],
   fields: [
     { type: "line", key: "heading", label: "Heading", most: 80 },
+    { type: "line", key: "added", seldom: true, label: "Said when something was put in", most: 80 },
+    { type: "line", key: "code", seldom: true, label: "Said when a code was taken", most: 80 },
     { type: "line", key: "gone", seldom: true, label: "Said of what was taken out, after its name", most: 80 },
     { type: "line", key: "back", seldom: true, label: "Button that puts it back", most: 40 },
   ],
   props,
   synonyms: ["basket", "bag", "title", "undo"],
-  defaults: { heading: "Your cart", gone: "is out of your cart.", back: "Put it back" },
+  defaults: {
+    heading: "Your cart",
+    added: "It is in your cart.",
+    code: "The code is noted.",
+    gone: "is out of your cart.",
+    back: "Put it back",
+  },
   style: { all: { set: "page", width: "content", headSize: 5, spaceTop: 5, spaceBottom: 2, align: "start" } },
   styles: ["width", "align", "spaceTop", "spaceBottom", "hidden", "set", "headSize"],
   script: "goods",

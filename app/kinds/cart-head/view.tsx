@@ -3,14 +3,14 @@ import { lineTitle, useCart, Words } from "../parts";
 import type { CartHeadProps } from "./definition";
 
 export function View({ props }: ViewProps<CartHeadProps>) {
-  const { said, gone } = useCart();
-  const isSaid = said !== undefined || gone !== undefined;
+  const { done, gone } = useCart();
+  const said = gone ? `“${lineTitle(gone)}” ${props.gone}` : done && props[done];
   return (
     <div className="in">
       <Words at="heading" as="h1" className="head" text={props.heading} hint="Heading" />
       <zest-cart>
-        <p className={isSaid ? "message" : "message unseen"} data-state="done" role="status">
-          {gone ? `“${lineTitle(gone)}” ${props.gone}` : said}
+        <p className={said ? "message" : "message unseen"} data-state="done" role="status">
+          {said}
         </p>
         {gone ? (
           <form className="cart-back" method="post" action="/cart/add">

@@ -1,4 +1,4 @@
-import { canBuy, goesWith, goesWithAll } from "~/core/goods";
+import { canBuy, goesWithAll } from "~/core/goods";
 import type { ViewProps } from "../definition";
 import { gridClass, ProductCard, productsIn, useEnv, useProduct, Words } from "../parts";
 import type { GoesWithProps } from "./definition";
@@ -6,11 +6,9 @@ import type { GoesWithProps } from "./definition";
 export function View({ props, arrangement }: ViewProps<GoesWithProps>) {
   const { goods, studio, shown } = useEnv();
   const found = useProduct();
-  const inCart = shown?.page === "cart" ? productsIn(shown) : undefined;
-  if (inCart?.length === 0 || (!inCart && !found)) return null;
-  const list = inCart
-    ? goesWithAll(goods, inCart, props.most, canBuy)
-    : goesWith(goods, found!.product, props.most, canBuy);
+  const products = shown?.page === "cart" ? productsIn(shown) : found ? [found.product] : [];
+  if (products.length === 0) return null;
+  const list = goesWithAll(goods, products, props.most, canBuy);
   if (list.length === 0 && !studio) return null;
   const isShelf = arrangement === "shelf";
   return (
@@ -29,7 +27,7 @@ export function View({ props, arrangement }: ViewProps<GoesWithProps>) {
         </ul>
       ) : (
         <p className="goods-none">
-          Nothing goes with {inCart ? "these products" : "this product"} yet. Choose something under Goods.
+          Nothing goes with {products.length > 1 ? "these products" : "this product"} yet. Choose something under Goods.
         </p>
       )}
     </div>

@@ -6,20 +6,23 @@ import { useEnv } from "./env";
 /** A line of a cart. `problem`: why it can't be bought as it is, or was changed; undefined where it can. */
 export type CartLine = Line & { readonly problem?: string };
 
+export const CART_DONE = ["added", "code"] as const;
+export type CartDone = (typeof CART_DONE)[number];
+
 /** A cart as the page shows it. */
 export type CartSeen = {
   readonly lines: readonly CartLine[];
   /** Those that the shopper gave, as `plainCode` writes them. */
   readonly codes?: readonly string[];
-  readonly said?: string;
+  /** What was just done: something put in, or a code noted. The head of the cart has the words for it. */
+  readonly done?: CartDone;
   /** What was just taken out of it. It can be put back as long as it is there. */
   readonly gone?: Line;
 };
 
-/** A cart to show what its page is like: some of what can be bought, two of the first. */
-export const sampleLines = (goods: Goods, most = 2): readonly CartLine[] =>
-  goods.products
-    .filter((product) => canBuy(product))
+/** A cart to show what its page is like: some of what can be bought, or else of what there is; two of the first. */
+export const sampleLines = ({ products }: Pick<Goods, "products">, most = 2): readonly CartLine[] =>
+  (products.some((product) => canBuy(product)) ? products.filter((product) => canBuy(product)) : products)
     .slice(0, most)
     .map((product, i) => ({ product, variant: firstVariant(product), count: i === 0 ? 2 : 1 }));
 

@@ -1,11 +1,9 @@
-/** Rules of the trail, of the cart and of pages that say one thing. */
+/** Rules of the trail and of pages that say one thing. */
 export const PAGES_CSS = `
-.plain{padding-block:var(--s5) var(--s7)}
 .crumbs{font-size:var(--t-1);color:var(--soft);margin-bottom:var(--s4)}
 .crumbs ol{display:flex;flex-wrap:wrap;gap:.25rem .6rem}
 .crumbs li+li::before{content:"/";margin-right:.6rem}
 .crumbs a{display:inline-block;min-height:1.5rem}
-.plain-head{display:flex;flex-direction:column;gap:var(--s2);margin-bottom:var(--s4);--head:var(--t5)}
 zest-cart{display:block}
 .ways-on{width:100%;margin-top:var(--s5);--head:var(--t2)}
 .ways-on .head{margin-block:var(--s4) var(--s2)}

@@ -1,7 +1,7 @@
 import { randomBytes } from "node:crypto";
 import { Op } from "sequelize";
 import { z } from "zod";
-import { mostOf, variantById, type Goods } from "~/core/goods";
+import { cartProblem, mostOf, variantById, type Goods } from "~/core/goods";
 import type { CartLine } from "~/kinds/parts";
 import { AlertRow, atomically, CartRow } from "../database/index.server";
 
@@ -40,19 +40,8 @@ export async function cartOf(
     const product = goods.products.find((p) => p.id === line.product);
     const variant = product && variantById(product, line.variant);
     if (!product || (line.variant !== null && !variant)) return [];
-    const most = mostOf(product, variant);
-    return [
-      {
-        product,
-        variant,
-        count: line.count,
-        ...(most === 0
-          ? { problem: "This can’t be bought any more. Take it out." }
-          : line.count > most
-            ? { problem: `There are only ${most} of it.` }
-            : {}),
-      },
-    ];
+    const problem = cartProblem(line.count, mostOf(product, variant));
+    return [{ product, variant, count: line.count, ...(problem ? { problem } : {}) }];
   });
   return { lines: shown, codes };
 }
@@ -146,7 +135,9 @@ export async function changeCart(
     else lines.push({ product: productId, variant: variantId, count: next });
     return { lines, codes };
   });
-  return done ? { ok: true, id: done.id, count: countOf(done.cart), said, gone } : { ok: false, why: "The cart is full." };
+  return done
+    ? { ok: true, id: done.id, count: countOf(done.cart), said, gone }
+    : { ok: false, why: "The cart is full." };
 }
 
 /** Takes away carts that nobody came back to. */

@@ -1,7 +1,7 @@
 import type { Express, Request, Response } from "express";
 import { clockIn, clockOf } from "~/core/situation";
 import { publishable } from "~/core/document";
-import { withFacts, type ShopContent, type Target } from "~/render";
+import { isBeside, withFacts, type ShopContent, type Target } from "~/render";
 import { codeOrigin } from "../config/index.server";
 import { draftNow } from "../drafts/index.server";
 import { goodsOf, situationNow } from "../goods/index.server";
@@ -58,8 +58,7 @@ export async function drawnFor(
   content: ShopContent,
 ): Promise<ServedPage> {
   const { draftUntil } = response.locals as Locals;
-  const isSide = target.page === "cart" && target.side === true;
-  const strip = draftUntil === undefined || isSide ? undefined : stripOf(draftUntil, shopOf(response));
+  const strip = draftUntil === undefined || isBeside(target) ? undefined : stripOf(draftUntil, shopOf(response));
   const theirs = await contentForOne(request, response, content);
   return inTurn(placeOf(request.ip ?? ""), () => drawn(status, target, theirs, originOf(response), "once", strip));
 }

@@ -4,6 +4,7 @@ import type { Draft } from "~/core/document";
 import { productWith, searchGoods, variantById, variantFor, type Goods } from "~/core/goods";
 import { renditionAddress, sourceOf } from "~/core/pictures";
 import { formatMoney } from "~/core/money";
+import { CART_DONE } from "~/kinds/parts";
 import { costsIn, renderCards } from "~/render";
 import { CODE_KEY, offerWithCode, plainCode, type Line } from "~/core/offers";
 import { cartInput, cartOf, changeCart, changeCode, tellInput, tellWhenThere } from "../carts/index.server";
@@ -44,12 +45,6 @@ function countedOf(body: Record<string, unknown>): Record<string, unknown> {
   const { step, count } = body;
   return step === "1" || step === "-1" ? { ...body, count: Math.max(0, Number(count) + Number(step)) } : body;
 }
-
-/** What a page says of what was done just before. */
-const SAID: ReadonlyMap<string, string> = new Map([
-  ["added", "It is in your cart."],
-  ["code", "The code is noted."],
-]);
 
 /** The cart, saying what was just taken out of it, so that it can be put back. */
 const goneAddress = ({ product, variant }: z.infer<typeof cartInput>, count: number): string =>
@@ -161,19 +156,12 @@ export function shopping(): Router {
     const content = await contentFor(response);
     if (!content) return next();
     const { lines, codes } = await cartOf(shop.id, cookieOf(request, "cart"), content.goods);
-    const said = SAID.get(String(request.query.done));
+    const done = CART_DONE.find((each) => each === request.query.done);
     const gone = goneIn(request.query, content.goods);
-    const side = request.query.in === "side" ? { side: true as const } : {};
-    const target = {
-      page: "cart",
-      lines,
-      codes,
-      ...side,
-      ...(said ? { said } : {}),
-      ...(gone ? { gone } : {}),
-    } as const;
-    const page = await drawnFor(request, response, 200, target, content);
-    send(request, response, page, "no-store", "side" in side);
+    const isBeside = request.query.in === "side";
+    const just = { ...(done ? { done } : {}), ...(gone ? { gone } : {}) };
+    const page = await drawnFor(request, response, 200, { page: "cart", lines, codes, isBeside, ...just }, content);
+    send(request, response, page, "no-store", isBeside);
   });
 
   for (const [path, how] of [
@@ -203,8 +191,9 @@ export function shopping(): Router {
       : await tryCode(request, response, code, (await contentFor(response))?.draft.documents ?? {});
     if (!done.ok) return answer(request, response, done.status, "That did not work", done.why);
     const count = await giveCode(request, response, done.code, remove ? "remove" : "add");
-    if (wantsJson(request)) return void response.json({ ok: true, count, text: remove ? "" : SAID.get("code") });
-    response.redirect(303, remove ? "/cart" : "/cart?done=code");
+    const page = remove ? "/cart" : "/cart?done=code";
+    if (wantsJson(request)) return void response.json({ ok: true, count, text: "", page });
+    response.redirect(303, page);
   });
 
   router.post("/tell-me", form, guard(mayWrite), async (request, response) => {

@@ -273,7 +273,7 @@ export function YearLine({ onClose }: { onClose: () => void }) {
     >
       <Box sx={{ display: "flex", alignItems: "flex-start", height: 40 }}>
         {/* On the first of a month the dial's handle stands at the very beginning, and may lie over nothing. */}
-        <Box sx={{ width: labels, flex: "none", display: "flex", alignItems: "center", pl: 1.5, pr: 1.5 }}>
+        <Box sx={{ width: labels, flex: "none", display: "flex", alignItems: "center", px: 1.5 }}>
           <Typography variant="h3" component="h2" noWrap sx={{ flex: 1 }}>
             The year
           </Typography>
