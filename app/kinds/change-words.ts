@@ -66,6 +66,7 @@ const THINGS: Readonly<Record<DocumentKind, string>> = {
   shared: "shared section",
   offer: "offer",
   season: "season",
+  selling: "settings",
 };
 
 /** What a document says of itself, by its keys. */

@@ -20,6 +20,7 @@ import { conditionsSchema } from "~/core/conditions";
 import { offerRoot } from "~/core/offers";
 import { datesProblem, seasonRoot } from "~/core/seasons";
 import { MOST_ENTRIES } from "~/core/schema";
+import { sellingRoot } from "~/core/selling";
 
 /** The longest title and description for search engines that are kept, in characters. */
 export const LONGEST_SEARCH_TITLE = 200;
@@ -166,6 +167,7 @@ const ROOTS = {
   shared: NOTHING,
   offer: offerRoot,
   season: seasonRoot,
+  selling: sellingRoot,
 } as const;
 
 /** How deep the items of a menu go. */

@@ -13,6 +13,7 @@ import {
   entryOf,
 } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
+import { SELLING } from "~/core/selling";
 import { KINDS, kindVersion } from ".";
 
 // The layouts that every shop begins with. Their ids are fixed: a shop from before there were layouts gets the same ones
@@ -202,6 +203,7 @@ export const firstDocuments = (): Readonly<Record<string, PageDocument>> =>
     [MAIN_MENU]: emptyDocument(DOCUMENT_VERSION, "menu", MAIN_MENU, "Main menu"),
     [FOOTER_MENU]: emptyDocument(DOCUMENT_VERSION, "menu", FOOTER_MENU, "Footer menu"),
     [SITE]: emptyDocument(DOCUMENT_VERSION, "site", SITE, "The shop as a whole"),
+    [SELLING]: emptyDocument(DOCUMENT_VERSION, "selling", SELLING, "Delivery, tax and payment"),
   }));
 
 /** A draft in which everything is that every shop has. */

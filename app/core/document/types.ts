@@ -36,6 +36,7 @@ export type Part = {
  * arrangement that all pages of one sort share; its root says which sort, and for which goods it is. `menu`: items that lead
  * to pages, up to three deep. `site`: what holds for the shop as a whole. `piece`: sections that the seller keeps to use again; shoppers never see it.
  * `shared`: one section that stands on several pages and is edited once. `offer`: what shoppers get cheaper, or given (`core/offers`).
+ * `season`: dates for what belongs together (`core/seasons`). `selling`: where the shop delivers, how it is taxed and paid (`core/selling`).
  */
 export const DOCUMENT_KINDS = [
   "page",
@@ -47,6 +48,7 @@ export const DOCUMENT_KINDS = [
   "shared",
   "offer",
   "season",
+  "selling",
 ] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
@@ -232,6 +234,7 @@ export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
   shared: ["main"],
   offer: [],
   season: [],
+  selling: [],
 };
 
 /** The slots that a page's root has besides, while it has rows of its own above or below it. */

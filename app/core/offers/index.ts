@@ -20,5 +20,4 @@ export {
 export { price, type Bill, type Gift, type Line, type Off, type Priced, type PricedLine, type Why } from "./price";
 export { goalsOf, isGoal, type Goal } from "./goals";
 export { costsOf, isForAll, isSale, listedCosts, type Cost, type Costs } from "./sale";
-export { portion, split } from "./split";
 export { givesWords, offWords, whyWords, type OfferNames } from "./words";

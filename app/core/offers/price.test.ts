@@ -7,7 +7,8 @@ import { FEW_GOODS } from "../fixtures/conditions";
 import { makeProduct, productWith } from "../goods";
 import { FIRST_VISIT } from "../situation";
 import { FREE_DELIVERY, offering } from "./fixtures/offer";
-import { portion, price, split, type Bill, type Gives, type Line, type Offer, type Priced } from ".";
+import { portion, split } from "../money";
+import { price, type Bill, type Gives, type Line, type Offer, type Priced } from ".";
 
 const asked = { clock: "2026-11-30T10:00", person: FIRST_VISIT, goods: FEW_GOODS };
 

@@ -7,11 +7,11 @@ import {
   variantById,
   type Goods,
   type Product,
+  type TaxClass,
   type Variant,
 } from "../goods";
-import type { Minor } from "../money";
 import { isOnGoods, type Gives, type Offer } from "./offer";
-import { portion, split } from "./split";
+import { portion, split, taxOf, type Minor, type Taxed, type TaxRules } from "../money";
 
 // The only place where money is added up. Amounts are whole minor units; nothing is ever less than nothing.
 
@@ -57,6 +57,8 @@ export type Priced = {
   readonly applied: readonly Off[];
   /** The others, and why. */
   readonly refused: ReadonlyMap<string, Why>;
+  /** The tax in the total; undefined where nobody knows where it goes, or the shop has none. */
+  readonly tax: Taxed | undefined;
   readonly total: Minor;
 };
 
@@ -70,6 +72,8 @@ export type Bill = {
   readonly asked: Asked;
   /** What delivery costs without offers. */
   readonly delivery?: Minor | undefined;
+  /** How it is taxed where it goes. */
+  readonly tax?: (TaxRules & { readonly rateOf: (taxClass: TaxClass) => number }) | undefined;
 };
 
 // First what sets prices, then what counts pieces, then percentages, then amounts: so an amount is never made smaller by a
@@ -372,6 +376,14 @@ export function price(bill: Bill): Priced {
   for (const { offer } of ready) if (!taken.has(offer.id)) refused.set(offer.id, whyNotTaken(offer, chosen));
 
   const [all, goods] = [sumOf(full), sumOf(left)];
+  const { tax: rules } = bill;
+  const tax =
+    rules &&
+    taxOf(
+      rules,
+      lines.map(({ product }, i) => ({ amount: left[i]!, rate: rules.rateOf(product.taxClass) })),
+      delivered.left,
+    );
   return {
     lines: lines.map((_line, i) => ({ full: full[i]!, offs: offs[i]!, total: left[i]! })),
     gifts: given.map(({ worth: _worth, ...gift }) => gift),
@@ -382,7 +394,8 @@ export function price(bill: Bill): Priced {
     isDeliveryFree: delivered.isFree,
     applied,
     refused,
-    total: goods + delivered.left,
+    tax,
+    total: goods + delivered.left + (tax && !tax.isIncluded ? tax.tax : 0),
   };
 }
 

@@ -1,6 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { resolve } from "node:path";
 import { KM_OF_DEGREE, MAP_SIZE, REACHES, type MapDrawing, type Place, type Point, type Reach } from "~/core/map";
+import { countryName } from "~/core/selling";
 import { readApart, type Apart } from "../reading/index.server";
 
 /** `also`: what those who live there call it, where that is another name. */
@@ -44,12 +45,11 @@ async function read(): Promise<readonly Known[]> {
 }
 const known = (): Promise<readonly Known[]> => (reading ??= read());
 
-const countries = new Intl.DisplayNames("en-GB", { type: "region" });
 /** Whether a place is in a country or state, by its code or the beginning of its English name. */
 const isIn = ({ country, state }: Place, named: string): boolean =>
   country.toLowerCase() === named ||
   state.toLowerCase() === named ||
-  (named.length > 2 && fold(countries.of(country) ?? "").startsWith(named));
+  (named.length > 2 && fold(countryName(country)).startsWith(named));
 
 const MOST_FOUND = 12;
 const plain = ({ folded: _folded, also: _also, ...place }: Known): Place => place;

@@ -6,7 +6,7 @@ import { formatMoney } from "~/core/money";
 import { FIRST_VISIT } from "~/core/situation";
 import { useStudio, useStudioStore, type Looking } from "../keeping";
 import { IconAction, INK } from "../ui";
-import { countryName } from "../when";
+import { countryName } from "~/core/selling";
 import { LookingForm } from "./form";
 
 const LABEL = "Look at another time, or as somebody else";

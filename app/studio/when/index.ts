@@ -1,5 +1,5 @@
 export { WhenSentence } from "./sentence";
 export { AmountField, COUNTRIES, GoodsChoice, MoneyField } from "./rules";
 export { Word } from "./word";
-export { countryName, useNames } from "./names";
+export { useNames } from "./names";
 export { DatesWords } from "./dates-words";

@@ -3,12 +3,8 @@ import { siteOf } from "~/core/addresses";
 import type { Names } from "~/core/conditions";
 import { productWith } from "~/core/goods";
 import { formatMoney } from "~/core/money";
+import { countryName } from "~/core/selling";
 import { useStudio } from "../keeping";
-
-const countries = new Intl.DisplayNames("en-GB", { type: "region" });
-
-/** What a country is called, by its code. */
-export const countryName = (code: string): string => countries.of(code) ?? code;
 
 /** What this shop calls what conditions name. */
 export function useNames(): Names {

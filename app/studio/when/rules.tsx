@@ -12,9 +12,9 @@ import {
   Typography,
 } from "@mui/material";
 import { Plus } from "lucide-react";
-import codes from "i18n-iso-countries/codes.json";
 import { useState } from "react";
 import { siteOf } from "~/core/addresses";
+import { COUNTRY_CODES, countryName } from "~/core/selling";
 import {
   PAGE_SORT_WORDS,
   PAGE_SORTS,
@@ -29,7 +29,6 @@ import { ruleProblem, type Rule as GoodsAsk } from "~/core/goods";
 import { decimalMoney, parseMoney } from "~/core/money";
 import { useStudio } from "../keeping";
 import { RuleRow, useWhenChanged } from "../ui";
-import { countryName } from "./names";
 
 type EditorProps<R> = { rule: R; onSet: (rule: R) => void };
 
@@ -349,8 +348,7 @@ export function MoneyField(props: Pick<AmountProps, "label" | "value" | "onSet" 
 }
 
 /** All countries, by name. */
-export const COUNTRIES: readonly Named[] = (codes as readonly (readonly string[])[])
-  .map(([code = ""]) => ({ id: code, title: countryName(code) }))
+export const COUNTRIES: readonly Named[] = COUNTRY_CODES.map((code) => ({ id: code, title: countryName(code) }))
   .toSorted((a, b) => a.title.localeCompare(b.title));
 
 function CountryEditor({ rule, onSet }: EditorProps<CountryRule>) {

@@ -1,4 +1,4 @@
-import type { Minor } from "../money";
+import type { Minor } from "./currency";
 
 /**
  * Splits an amount over shares by largest remainder (Hamilton's method): each gets its part rounded down, and what is left goes, a

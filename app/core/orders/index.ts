@@ -1,0 +1,3 @@
+export * from "./names";
+export * from "./order";
+export * from "./requests";
