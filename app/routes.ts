@@ -35,6 +35,9 @@ export default [
   route("s/:shop/mail/messages.csv", "routes/mail-file.ts", { id: "messages-csv" }),
   route("s/:shop/mail/people.csv", "routes/mail-file.ts", { id: "people-csv" }),
   route("s/:shop/mail/sent/:file", "routes/mail-sent.ts"),
+  route("s/:shop/orders/change", "routes/orders-change.ts"),
+  route("s/:shop/orders.csv", "routes/orders-file.ts"),
+  route("s/:shop/print/:order", "routes/orders-print.tsx"),
   route("s/:shop/goods/change", "routes/goods-change.ts"),
   route("s/:shop/goods/bring-in", "routes/goods-bring-in.ts"),
   route("s/:shop", "routes/shop.tsx", [
@@ -53,6 +56,13 @@ export default [
     ]),
     route("offers", "routes/offers.tsx"),
     route("pictures", "routes/pictures.tsx"),
+    route("orders", "routes/orders.tsx", [
+      index("routes/orders-list.tsx"),
+      route("delivery", "routes/orders-delivery.tsx"),
+      route("tax", "routes/orders-tax.tsx"),
+      route("payment", "routes/orders-payment.tsx"),
+      route("o/:order", "routes/orders-one.tsx"),
+    ]),
     route("mail", "routes/mail.tsx", [
       index("routes/mail-messages.tsx"),
       route("lists", "routes/mail-lists.tsx"),

@@ -100,7 +100,7 @@ export const kept = (page: Page) =>
 /** Goes to an area by its name in the top bar. */
 export async function area(
   page: Page,
-  name: "Brand" | "Pages" | "Goods" | "Offers" | "Pictures" | "Mail",
+  name: "Brand" | "Pages" | "Goods" | "Offers" | "Orders" | "Pictures" | "Mail",
 ): Promise<void> {
   const link = page.getByRole("navigation", { name: "Areas" }).getByRole("link", { name });
   await link.click();

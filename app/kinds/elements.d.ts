@@ -13,6 +13,7 @@ declare module "react" {
       "zest-list": Own;
       "zest-search": Own;
       "zest-cart": Own;
+      "zest-checkout": Own;
       "zest-recent": Own;
       "zest-slides": Own;
       "zest-film": Own;

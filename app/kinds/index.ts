@@ -79,6 +79,11 @@ import { cartCodes } from "./cart-codes";
 import { cartHead } from "./cart-head";
 import { cartLines } from "./cart-lines";
 import { cartSum } from "./cart-sum";
+import { checkoutForm } from "./checkout-form";
+import { checkoutSum } from "./checkout-sum";
+import { orderFacts } from "./order-facts";
+import { orderHead } from "./order-head";
+import { orderLines } from "./order-lines";
 import { searchHead } from "./search-head";
 import { trail } from "./trail";
 import { waysOn } from "./ways-on";
@@ -151,6 +156,11 @@ const LIST: readonly Kind[] = [
   cartLines,
   cartCodes,
   cartSum,
+  checkoutForm,
+  checkoutSum,
+  orderHead,
+  orderLines,
+  orderFacts,
   goodsList,
   offersShown,
   freehand,

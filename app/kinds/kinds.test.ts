@@ -193,12 +193,15 @@ describe("where a part makes sense", () => {
   it("is found in the layouts that every shop begins with, all of which stand where they may", () => {
     expect(Object.keys(layouts).sort()).toEqual([
       "cart",
+      "checkout",
       "closed",
       "collection",
       "not-found",
+      "order",
       "post",
       "product",
       "search",
+      "thanks",
     ]);
     for (const document of Object.values(layouts)) {
       expect(documentProblem(document)).toBeUndefined();
@@ -233,7 +236,7 @@ describe("where a part makes sense", () => {
     for (const wrong of [{ slug: "Our Loft" }, { hidden: false }, { order: "first" }, { header: true }])
       expect(documentProblem(withProps(page, wrong)), JSON.stringify(wrong)).toBeDefined();
     const { product } = layouts;
-    expect(documentProblem(withProps(product, { of: "checkout", products: [], collections: [] }))).toBeDefined();
+    expect(documentProblem(withProps(product, { of: "nowhere", products: [], collections: [] }))).toBeDefined();
     expect(documentProblem(withProps(product, { of: "product", products: [] }))).toBeDefined();
     expect(
       documentProblem(withProps(product, { of: "product", products: [], collections: [], more: 1 })),

@@ -150,6 +150,43 @@ const cart = (): PageDocument =>
     },
   ]);
 
+/** Two columns that stand side by side where there is room. `rightFirst`: on phones the right one stands above the other. */
+const beside = (id: string, left: readonly Part[], right: readonly Part[], rightFirst = false): Part => {
+  const place = (order: number): StyleSheet => (rightFirst ? { phone: { order } } : {});
+  return part(
+    id,
+    "freehand",
+    {},
+    { all: { spaceTop: 3, spaceBottom: 6, gap: 6, across: "start" }, phone: { spaceTop: 2, gap: 4 } },
+    {
+      columns: [
+        part(`${id}-left`, "column", {}, { all: { share: "58%", gap: 4 }, ...place(2) }, { widgets: left }),
+        part(`${id}-right`, "column", {}, { all: { share: "42%", gap: 4 }, ...place(1) }, { widgets: right }),
+      ],
+    },
+  );
+};
+
+const checkout = (): PageDocument =>
+  layout("checkout", "Checkout", [
+    beside("ck-main", [part("ck-form", "checkout-form")], [part("ck-sum", "checkout-sum")], true),
+  ]);
+
+const thanks = (): PageDocument =>
+  layout("thanks", "Thank you", [
+    part("th-head", "order-head", {
+      heading: "Thank you",
+      text: "Your order has arrived. A letter with everything in it is on its way to you.",
+    }),
+    beside("th-main", [part("th-facts", "order-facts", { history: false })], [part("th-lines", "order-lines")]),
+  ]);
+
+const order = (): PageDocument =>
+  layout("order", "Order", [
+    part("or-head", "order-head"),
+    beside("or-main", [part("or-facts", "order-facts")], [part("or-lines", "order-lines")]),
+  ]);
+
 const post = (): PageDocument =>
   layout("post", "Post", [
     part("po-head", "post-head"),
@@ -189,6 +226,9 @@ export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
     collection: collection(),
     search: search(),
     cart: cart(),
+    checkout: checkout(),
+    thanks: thanks(),
+    order: order(),
     post: post(),
     "not-found": notFound(),
     closed: closed(),

@@ -17,7 +17,7 @@ import { isNarrowed } from "~/core/goods";
 import { feedAddress, journalOf, journalsOf, postsOf, tagsOf } from "~/core/journal";
 import { Section } from "./section";
 import { madeFrom, madeFromCollection, madeFromProduct, saidOf, sharedAs } from "./sharing";
-import { addressOf, documentOf, shownOf, type Target } from "./target";
+import { addressOf, documentOf, shownOf, type Target, TARGET_KINDS } from "./target";
 
 export type Scripts = { readonly every: string; readonly goods: string };
 
@@ -114,6 +114,16 @@ function headOf(target: Target, content: ShopContent, page: PageDocument | undef
       return {
         title: withName(target.sought ? `Search for ${target.sought}` : "Search"),
         description: `Search ${identity.name}`,
+        address: undefined,
+        picture: undefined,
+        type: "website",
+      };
+    case "checkout":
+    case "thanks":
+    case "order":
+      return {
+        title: withName(TARGET_KINDS[target.page]),
+        description: identity.name,
         address: undefined,
         picture: undefined,
         type: "website",

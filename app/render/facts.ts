@@ -42,7 +42,7 @@ export function offersFor(
         .toSorted()[0],
     goals: () => (goals ??= goalsOf({ offers, goods, asked })),
     costs: costsIn(documents, told),
-    bill: (lines, codes = []) => price({ lines, offers, codes, goods, asked }),
+    bill: (lines, codes = [], more = {}) => price({ lines, offers, codes, goods, asked, ...more }),
   };
 }
 

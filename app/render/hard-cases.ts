@@ -3,12 +3,15 @@ import type { LayoutSort } from "~/core/document";
 import { canBuy, sizeOf, stateOf, type Availability, type Collection, type Goods, type Product } from "~/core/goods";
 import type { Offer } from "~/core/offers";
 import { cartCases } from "./cart-target";
+import { checkoutCases, orderCases } from "./checkout-target";
 
 export type HardCase = { readonly name: string; readonly address: string };
 
 /** The cases in which a layout is likeliest to break, as far as the shop has them. */
 export function hardCases(sort: LayoutSort, goods: Goods, offers: readonly Offer[]): readonly HardCase[] {
   if (sort === "cart") return cartCases(goods, offers);
+  if (sort === "checkout") return checkoutCases(goods, offers);
+  if (sort === "thanks" || sort === "order") return orderCases(sort);
   const cases: HardCase[] = [];
   const add = (name: string, address: string | undefined) => address !== undefined && cases.push({ name, address });
   const most = <T>(list: readonly T[], score: (each: T) => number): T | undefined =>

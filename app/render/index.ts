@@ -1,9 +1,9 @@
 export { renderPage, type Broken, type RenderedPage, type Scripts } from "./document";
 export { renderCards } from "./cards";
-export { costsIn, liveFacts, liveIn, withFacts } from "./facts";
-export { renderLetter, type LetterGiven, type WrittenLetter } from "./letter";
+export { costsIn, liveFacts, liveIn, offersFor, withFacts } from "./facts";
+export { renderLetter, type LetterPart, type LetterGiven, type WrittenLetter } from "./letter";
 export { postSummary, readingTime } from "./posts";
-export { codeOn, darkSetsOf, envOf, partsByKind, siteWords, wayOf, type ShopContent } from "./shop";
+export { codeOn, darkSetsOf, envOf, inSituation, partsByKind, siteWords, wayOf, type ShopContent } from "./shop";
 export {
   DESCRIPTION_LENGTH,
   fillPattern,
@@ -62,4 +62,5 @@ export {
   type Target,
 } from "./target";
 export { hardCases, type HardCase } from "./hard-cases";
+export { DECLINED, type CheckoutTarget, type OrderTarget } from "./checkout-target";
 export { inCartOf, isBeside, type CartTarget } from "./cart-target";

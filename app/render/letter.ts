@@ -14,9 +14,17 @@ import { wayOf, type ShopContent } from "./shop";
 /** A letter as it goes out: in the shop's look, and as plain text for whoever reads that. */
 export type WrittenLetter = { readonly html: string; readonly text: string };
 
+/** What a letter is made of: what sellers put into one, and what it says of an order. */
+export type LetterPart =
+  | LetterBlock
+  | {
+      readonly sort: "rows";
+      readonly rows: readonly { readonly left: string; readonly right: string; readonly isStrong?: boolean }[];
+    };
+
 export type LetterGiven = {
   readonly subject: string;
-  readonly blocks: readonly LetterBlock[];
+  readonly blocks: readonly LetterPart[];
   /** Where whoever gets it can leave the list; absent: it is to one person, or only looked at. */
   readonly leave?: string | undefined;
   /** Why they get it, in a sentence. */
@@ -69,7 +77,7 @@ export function renderLetter(
     `<img src="${at(renditionAddress(picture, width * 2 > 640 ? 1280 : 640))}" width="${width}" height="${Math.round((width / picture.width) * picture.height)}" alt="${escape(picture.alt)}" style="display:block;width:100%;max-width:${width}px;height:auto;border:0">`;
   const row = (inner: string, pad = "0 32px 20px") => `<tr><td style="padding:${pad}">${inner}</td></tr>`;
   const plain: string[] = [];
-  const block = (each: LetterBlock): string => {
+  const block = (each: LetterPart): string => {
     switch (each.sort) {
       case "heading":
         if (!each.text.trim()) return "";
@@ -123,6 +131,17 @@ export function renderLetter(
         return row(
           `<div style="display:inline-block;padding:12px 22px;border:2px dashed ${accent};font:700 20px/1.2 ${words};letter-spacing:1px;color:${ink}">${escape(each.text.trim())}</div>`,
           "4px 32px 24px",
+        );
+      case "rows":
+        plain.push(each.rows.map(({ left, right }) => `${left}: ${right}`).join("\n"));
+        return row(
+          `<table role="presentation" width="100%" cellpadding="0" cellspacing="0">${each.rows
+            .map(({ left, right, isStrong }) => {
+              const style = `padding:8px 0;border-top:1px solid ${line};font:${isStrong ? 700 : 400} 16px/1.45 ${words};color:${ink}`;
+              return `<tr><td style="${style}">${escape(left)}</td><td align="right" style="${style};white-space:nowrap;padding-left:16px">${escape(right)}</td></tr>`;
+            })
+            .join("")}</table>`,
+          "0 32px 24px",
         );
       case "line":
         plain.push("–––");

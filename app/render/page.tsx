@@ -52,11 +52,17 @@ export const withoutAround = <D extends PageDocument | undefined>(page: D): D =>
 /** Behind a closed door there is nowhere to go. */
 const isClosed = (page: PageDocument | undefined): boolean => page !== undefined && layoutProps(page)?.of === "closed";
 
-const isBuying = (page: PageDocument | undefined): boolean => page !== undefined && layoutProps(page)?.of === "cart";
+const BUYING: ReadonlySet<string> = new Set(["cart", "checkout", "thanks", "order"]);
+const isBuying = (page: PageDocument | undefined): boolean =>
+  page !== undefined && BUYING.has(layoutProps(page)?.of ?? "");
+
+/** On the way from the cart to the order there is nothing that leads elsewhere. */
+const isCheckout = (page: PageDocument | undefined): boolean =>
+  page !== undefined && layoutProps(page)?.of === "checkout";
 
 /** What stands above and below a page. Behind a closed door there is nowhere to go. */
 export function aroundPage(page: PageDocument | undefined): { readonly top: Around; readonly bottom: Around } {
-  if (isClosed(page)) return { top: false, bottom: false };
+  if (isClosed(page) || isCheckout(page)) return { top: false, bottom: false };
   if (page?.kind !== "page") return { top: true, bottom: true };
   const { header, footer } = pageProps(page);
   return { top: header, bottom: footer };
@@ -206,8 +212,19 @@ export function PageBody({ target, page, documents, goods, theme, look, most = I
     case "collection":
     case "search":
     case "cart":
+    case "thanks":
+    case "order":
     case "post":
       return inLayout;
+    case "checkout":
+      return (
+        <>
+          <div className="in closed-name">
+            <Wordmark place="header" />
+          </div>
+          {inLayout}
+        </>
+      );
     case "message":
       return <MessagePage {...target} goods={goods} />;
   }

@@ -14,6 +14,8 @@ const TARGETS: readonly (readonly [string, Target])[] = [
   ["a product", { page: "product", product: goods.products[1]! }],
   ["a product with variants", { page: "product", product: goods.products.find((p) => p.id === "many")! }],
   ["a cart", { page: "cart", lines: [{ product: goods.products[0]!, variant: undefined, count: 2 }] }],
+  ["a checkout", { page: "checkout", lines: [{ product: goods.products[0]!, variant: undefined, count: 2 }] }],
+  ["an order", { page: "order", sample: null }],
   ["a search", { page: "search", sought: "kite" }],
   ["nothing found", { page: "search", sought: "qqq" }],
   ["not found", NOT_FOUND],
@@ -47,6 +49,9 @@ function selectorsIn(css: string): string[] {
 const CART_LATER = `<form class="cart-back"><b class="button button-2"></b></form><p class="cart-saved"></p><div class="cart-words"><p class="cart-off"><b></b></p><p class="cart-choice"></p><p class="message"></p></div><b class="cart-given"></b>
 <ul class="cart-offs"><li><b class="cart-choice"></b><b class="cart-take"></b><b class="cart-why"></b><b class="cart-drop"></b></li></ul><p class="cart-goal"></p>`;
 
+/** What another country or way brings into the checkout. */
+const CHECKOUT_LATER = `<p class="ck-none"></p><dl class="sums"><div class="sum-saved"></div><div class="sum-tax"></div></dl><p class="sum-off"><b></b></p><b class="sum-way"></b>`;
+
 /** Whether something on the page answers to a selector; asked of the elements with its last word, for jsdom walks slowly. */
 function isThere(selector: string): boolean {
   const word = /\.([\w-]+)(?:\[[^\]]*\])?$/.exec(selector)?.[1];
@@ -67,7 +72,7 @@ describe.each(THEMES.map((t) => [t.id] as const))("the CSS of a page in %s", (th
     // Stand-ins for what the shop's scripts bring onto the page later.
     document.body.insertAdjacentHTML(
       "beforeend",
-      `<div class="toast cart-toast" data-set="dark"><a></a></div><dialog class="zoom"><div class="zoom-stage"><div><img></div></div><b class="zoom-close"></b><b class="zoom-step"></b></dialog><p class="price"><ins></ins><del></del></p><div class="tabs"><b class="tab"></b></div><div class="fm-thanks"><p class="fm-code"></p></div>${CART_LATER}`,
+      `<div class="toast cart-toast" data-set="dark"><a></a></div><dialog class="zoom"><div class="zoom-stage"><div><img></div></div><b class="zoom-close"></b><b class="zoom-step"></b></dialog><p class="price"><ins></ins><del></del></p><div class="tabs"><b class="tab"></b></div><div class="fm-thanks"><p class="fm-code"></p></div>${CART_LATER}${CHECKOUT_LATER}`,
     );
     const idle = [...new Set(selectorsIn(css))]
       // What belongs to a kind or an arrangement alone: each of its words is on the page; only all of them together may not be.

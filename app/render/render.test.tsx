@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import fc from "fast-check";
 import type { Brand } from "~/core/document";
+import { NOTHING_GIVEN } from "~/core/checkout";
 import { NO_QUERY } from "~/core/goods";
 import { PROPERTIES, resolve } from "~/core/cascade";
 import { makeNode, problemOf } from "~/kinds";
@@ -16,6 +17,8 @@ const render = (
   main = everySection.filter((s) => s.slot === "main").map((s) => s.node),
   theme = "pomelo",
 ) => renderPage(target, contentWith(main, theme), ORIGIN, SCRIPTS);
+
+const BOUGHT = [{ product: goods.products[0]!, variant: undefined, count: 2 }];
 
 describe("pages are valid HTML (html-validate)", () => {
   it.each(everySection.filter((s) => s.slot === "main").map((s) => [s.name, s.node] as const))(
@@ -48,6 +51,32 @@ describe("pages are valid HTML (html-validate)", () => {
       { page: "cart", lines: [{ product: goods.products[0]!, variant: undefined, count: 2, problem: "Only one." }] },
     ],
     ["an empty cart", { page: "cart", lines: [], done: "added" }],
+    ["a checkout", { page: "checkout", lines: BOUGHT }],
+    [
+      "a checkout in which something is wrong",
+      {
+        page: "checkout",
+        lines: BOUGHT,
+        values: { ...NOTHING_GIVEN, country: "IE", gift: "For you" },
+        problems: new Map([
+          ["mail", "Write it."],
+          ["note", "Shorter."],
+          ["number", "No."],
+        ]),
+        said: "Not yet.",
+      },
+    ],
+    ...(["address", "delivery", "payment"] as const).map(
+      (step) => [`a checkout at its ${step}`, { page: "checkout", lines: BOUGHT, step }] as const,
+    ),
+    [
+      "a checkout where it is collected",
+      { page: "checkout", lines: BOUGHT, values: { ...NOTHING_GIVEN, way: "collect" } },
+    ],
+    ["thanks", { page: "thanks", sample: null }],
+    ...["sent", "many", "long", "due", "collect", "refunded", "cancelled", "test"].map(
+      (of) => [`an order: ${of}`, { page: "order", sample: `/order?case=${of}` }] as const,
+    ),
   ];
   it.each(everyLayoutPart.flatMap((p) => p.sorts.map((sort) => [sort, p.name, p.node] as const)))(
     "on the %s layout, “%s”",

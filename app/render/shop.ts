@@ -17,6 +17,7 @@ import { shortened } from "~/core/live";
 import { currencyDigits, formatMoney } from "~/core/money";
 import { offersOf, type Offer } from "~/core/offers";
 import { isLight, type Picture } from "~/core/pictures";
+import { sellingOf } from "~/core/selling";
 import { clockOf, type Situation } from "~/core/situation";
 import { readerOf, solveLook } from "~/core/theme";
 import { closedHere, withoutClosed } from "~/kinds/closing";
@@ -29,11 +30,23 @@ import { themeById } from "~/themes";
 import type { Link } from "~/core/schema";
 import { liveFacts, liveForOne, offersFor } from "./facts";
 import { fieldsOf } from "./own-fields";
+import { sampleOrder } from "./checkout-target";
 import { firstPicture } from "./sharing";
 import { ownDocuments, situationOn, type Target } from "./target";
 import { tonesOf } from "./tones";
 import { canCome } from "~/kinds/page-designs";
 import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
+
+/** Day and time, as they are written at a place. */
+const momentWords = (at: number, locale: string, timeZone: string): string =>
+  new Intl.DateTimeFormat(locale, {
+    day: "numeric",
+    month: "short",
+    year: "numeric",
+    hour: "2-digit",
+    minute: "2-digit",
+    timeZone,
+  }).format(at);
 
 /** Everything a page of the shop is drawn from. */
 export type ShopContent = {
@@ -135,6 +148,7 @@ export function siteWords(documents: Documents): string {
       siteOf(documents).pages.map(({ document, address }) => [address, saidOf(document)]),
       menusOf(documents).map(({ id, root }) => [id, root.slots]),
       offersOf(documents).map(offerWords),
+      sellingOf(documents),
     ]);
     saidOfSites.set(documents, words);
   }
@@ -231,6 +245,8 @@ export function envOf(
   /** What stands around it. */
   frame?: PageDocument,
 ): KindEnv {
+  const told = offersFor(documents, content);
+  const selling = sellingOf(documents);
   const pictures = new Map(content.pictures.map((p) => [p.id, p]));
   // In the studio a link to a page that is not in the shop yet leads there all the same.
   const pages = pagesFor(documents, studio !== undefined);
@@ -274,7 +290,22 @@ export function envOf(
     },
     live: liveFacts(documents, look, content),
     money,
-    ...offersFor(documents, content),
+    ...told,
+    selling,
+    currency: content.currency,
+    when: (at) => momentWords(at, content.locale, content.goods.asOf.timeZone),
+    sampleOrder: (address) =>
+      sampleOrder(
+        {
+          goods: content.goods,
+          selling,
+          currency: content.currency,
+          moneyFormat: content.moneyFormat,
+          offers: offersOf(documents),
+          bill: told.bill,
+        },
+        address,
+      ),
     darkSets: darkSetsOf(look),
     digits: currencyDigits(content.currency) ?? 2,
     locale: content.locale,
@@ -284,6 +315,9 @@ export function envOf(
     ...(studio ? { studio } : {}),
   };
 }
+
+/** Pages on which somebody is buying, or sees what they bought. */
+const BUYING: ReadonlySet<Target["page"]> = new Set(["cart", "checkout", "thanks", "order"]);
 
 /**
  * Where a seller's own code runs on a page, and what it may know there; nothing on a page where somebody is buying, whatever it holds
@@ -296,7 +330,7 @@ export function codeOn(
   page: PageDocument | undefined,
 ): Pick<KindEnv, "code"> {
   const { codeOrigin } = content;
-  if (!codeOrigin || target.page === "cart") return {};
+  if (!codeOrigin || BUYING.has(target.page)) return {};
   const product = shown?.page === "product" ? shown.product : undefined;
   const collection = shown?.page === "collection" ? shown.collection : undefined;
   const address = product

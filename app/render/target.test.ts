@@ -99,7 +99,17 @@ describe("addresses", () => {
 describe("one page of each kind", () => {
   it("is there for every kind that the shop has, and each has an address or stands in for one", () => {
     const kinds = onePageOfEachKind(documents, goods).map((t) => t.page);
-    expect(kinds).toEqual(["home", "collection", "product", "text", "search", "cart", "not-found"]);
+    expect(kinds).toEqual([
+      "home",
+      "collection",
+      "product",
+      "text",
+      "search",
+      "cart",
+      "checkout",
+      "order",
+      "not-found",
+    ]);
   });
 
   it("is the fullest collection, a reduced product with pictures, and a search that finds something", () => {

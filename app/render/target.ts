@@ -40,6 +40,7 @@ import { offersOf } from "~/core/offers";
 import { FIRST_VISIT, type PageShown, type Person, type Situation } from "~/core/situation";
 import { type PageSubject } from "~/kinds/parts";
 import { cartShown, inCartOf, NO_PRODUCT, type CartTarget } from "./cart-target";
+import { checkoutShown, type CheckoutTarget, type OrderTarget } from "./checkout-target";
 import { tellingWord } from "./hard-cases";
 import { withPostLayout } from "./posts";
 
@@ -57,6 +58,10 @@ export type Target =
   | { readonly page: "product"; readonly product: Product; readonly variant?: Variant | undefined }
   | { readonly page: "search"; readonly sought: string; readonly query?: GoodsQuery }
   | CartTarget
+  | CheckoutTarget
+  /** An order: undefined is one to look at, as the layouts of its pages show it. */
+  | OrderTarget
+  | { readonly page: "thanks" | "order"; readonly sample: string | null }
   | { readonly page: "not-found" }
   /** The shop is not open. `wrong`: a word for friends was tried that is none. */
   | { readonly page: "closed"; readonly wrong?: boolean }
@@ -71,6 +76,8 @@ export type Target =
       readonly way?: { readonly address: string; readonly label: string };
       /** What is done by a press, before anything else. */
       readonly press?: { readonly action: string; readonly label: string };
+      /** What is done instead. */
+      readonly refuse?: { readonly action: string; readonly label: string };
     };
 
 export const NOT_FOUND: Target = { page: "not-found" };
@@ -106,10 +113,12 @@ export function targetAt(path: string, query: URLSearchParams, documents: Docume
 }
 
 /** The page at an address as the studio shows it: of a cart, which each shopper has one of their own of, one to look at. */
-export const seenAt = (path: string, query: URLSearchParams, documents: Documents, goods: Goods): Target =>
-  path === "/cart"
-    ? cartShown(goods, offersOf(documents), `/cart?${query.toString()}`)
-    : targetAt(path, query, documents, goods);
+export function seenAt(path: string, query: URLSearchParams, documents: Documents, goods: Goods): Target {
+  const address = `${path}?${query.toString()}`;
+  if (path === "/cart") return cartShown(goods, offersOf(documents), address);
+  if (path === "/checkout") return checkoutShown(goods, offersOf(documents), address);
+  return targetAt(path, query, documents, goods);
+}
 
 /** How many posts a journal shows at once: as many as the section that shows fewest, since its list is the longest. */
 const atOnce = (journal: PageDocument): number =>
@@ -176,7 +185,11 @@ export function shownOf(target: Target, goods: Goods, documents: Documents): Pag
         address: "/search",
       };
     case "cart":
+    case "checkout":
       return { ...target, offers: offersOf(documents) };
+    case "thanks":
+    case "order":
+      return target;
     default:
       return undefined;
   }
@@ -205,6 +218,9 @@ export function pageShownOf(target: Target, documents: Documents): PageShown {
       return { sort: "collection", ...(target.collection ? { collection: target.collection.id } : {}) };
     case "search":
     case "cart":
+    case "checkout":
+    case "thanks":
+    case "order":
     case "not-found":
       return { sort: target.page };
     case "closed":
@@ -223,7 +239,7 @@ export function situationOn(
   return {
     ...situation,
     page: pageShownOf(target, documents),
-    person: target.page === "cart" ? { ...person, cart: inCartOf(target.lines) } : person,
+    person: target.page === "cart" || target.page === "checkout" ? { ...person, cart: inCartOf(target.lines) } : person,
   };
 }
 
@@ -260,6 +276,11 @@ export function pagesOf(documents: Documents, goods: Goods, id: string): readonl
       return shown([{ page: "search", sought: "" }]);
     case "cart":
       return shown([{ page: "cart", lines: [] }]);
+    case "checkout":
+      return shown([{ page: "checkout", lines: [] }]);
+    case "thanks":
+    case "order":
+      return [{ sort: document!.id }];
     case "not-found":
       return shown([NOT_FOUND]);
     case "closed":
@@ -291,6 +312,9 @@ function storedFor(target: Target, documents: Documents, goods: Goods): PageDocu
     case "post":
     case "search":
     case "cart":
+    case "checkout":
+    case "thanks":
+    case "order":
     case "not-found":
     case "closed":
       return entryOf(documents, target.page);
@@ -340,6 +364,11 @@ export function targetFor(documents: Documents, goods: Goods, id: string, addres
       return { page: "search", sought: tellingWord(goods) };
     case "cart":
       return cartShown(goods, offersOf(documents), address);
+    case "checkout":
+      return checkoutShown(goods, offersOf(documents), address);
+    case "thanks":
+    case "order":
+      return { page: props.of, sample: address };
     case "post":
       return { page: "post", id: sampleWanted(documents, address) };
     case "not-found":
@@ -378,6 +407,10 @@ export function addressOf(target: Target, documents: Documents): string | undefi
       return target.sought ? `/search?${writeQuery(target.query ?? NO_QUERY, 2, { q: target.sought })}` : "/search";
     case "cart":
       return "/cart";
+    case "checkout":
+      return "/checkout";
+    case "thanks":
+    case "order":
     case "not-found":
     case "closed":
       return undefined;
@@ -402,6 +435,9 @@ export function targetName(target: Target, documents: Documents): string {
     case "post":
       return (target.id === undefined ? undefined : entryOf(documents, target.id)?.title) ?? "A post";
     case "cart":
+    case "checkout":
+    case "thanks":
+    case "order":
     case "not-found":
     case "closed":
       return entryOf(documents, target.page)?.title ?? TARGET_KINDS[target.page];
@@ -419,6 +455,9 @@ export const TARGET_KINDS: Readonly<Record<Target["page"], string>> = {
   product: "Product",
   search: "Search",
   cart: "Cart",
+  checkout: "Checkout",
+  thanks: "Thank you",
+  order: "Order",
   "not-found": "Not found",
   closed: "Closed for now",
   message: "Message",
@@ -430,6 +469,9 @@ export const LAYOUT_NAMES: Readonly<Record<LayoutSort, string>> = {
   collection: "Collection pages",
   search: "Search",
   cart: "Cart",
+  checkout: "Checkout",
+  thanks: "Thank you",
+  order: "Order",
   post: "Posts",
   "not-found": "Not found",
   closed: "Closed for now",
@@ -447,7 +489,13 @@ export function onePageOfEachKind(documents: Documents, goods: Goods): readonly 
     ...(product ? [{ page: "product", product } as const] : []),
     ...(text ? [{ page: "text", id: text.document.id } as const] : []),
     { page: "search", sought: tellingWord(goods) },
-    ...(goods.products.length ? [cartShown(goods, offersOf(documents), null)] : []),
+    ...(goods.products.length
+      ? [
+          cartShown(goods, offersOf(documents), null),
+          checkoutShown(goods, offersOf(documents), null),
+          { page: "order", sample: null } as const,
+        ]
+      : []),
     NOT_FOUND,
   ];
 }

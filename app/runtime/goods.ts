@@ -1,6 +1,7 @@
 /** The shop's script for pages with goods, and with pictures that move or open. All of it makes quicker or nicer what works without it. */
 import { Buy, Options } from "./buying";
 import { Cart } from "./cart";
+import { Checkout } from "./checkout";
 import { List, Search } from "./finding";
 import { Film } from "./film";
 import { Countdown, Turns } from "./notice";
@@ -47,6 +48,7 @@ for (const [name, element] of Object.entries({
   "zest-gallery": Gallery,
   "zest-tabs": Tabs,
   "zest-cart": Cart,
+  "zest-checkout": Checkout,
   "zest-list": List,
   "zest-search": Search,
   "zest-recent": Recent,

@@ -230,6 +230,9 @@ const SORTS: Readonly<Record<string, string>> = {
   "other pages of your own": "page",
   "the search page": "search",
   "the cart": "cart",
+  "the checkout": "checkout",
+  "the page that says thank you": "thanks",
+  "the page of an order": "order",
   "the page for what isn’t found": "not-found",
   "short messages": "other",
 };

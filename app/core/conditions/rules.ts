@@ -13,6 +13,9 @@ export const PAGE_SORTS = [
   "page",
   "search",
   "cart",
+  "checkout",
+  "thanks",
+  "order",
   "not-found",
   "other",
 ] as const;

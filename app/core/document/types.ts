@@ -53,7 +53,18 @@ export const DOCUMENT_KINDS = [
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
 /** The sorts of pages that have a layout. */
-export const LAYOUT_SORTS = ["product", "collection", "search", "cart", "post", "not-found", "closed"] as const;
+export const LAYOUT_SORTS = [
+  "product",
+  "collection",
+  "search",
+  "cart",
+  "checkout",
+  "thanks",
+  "order",
+  "post",
+  "not-found",
+  "closed",
+] as const;
 export type LayoutSort = (typeof LAYOUT_SORTS)[number];
 
 /** What the root of a layout says: without goods or collections named, it is the one for all that have no other. */

@@ -55,6 +55,10 @@ export function stateOf(product: Product, variant?: Variant): Availability {
 
 export const canBuy = (product: Product, variant?: Variant): boolean => !CLOSED.has(stateOf(product, variant));
 
+/** Whether selling it takes pieces from the stock that there is. */
+export const isCounted = (product: Product, variant?: Variant): boolean =>
+  (variant ? variant.stock : product.stock) !== null && COUNTED.has(variant?.availability ?? product.availability);
+
 /** How many of it can be put into a cart; Infinity where they are not counted. */
 export function mostOf(product: Product, variant?: Variant): number {
   const state = stateOf(product, variant);

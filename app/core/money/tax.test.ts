@@ -50,7 +50,11 @@ describe("tax", () => {
           expect(all).toBe(tax);
           expect(isIncluded ? net + tax : net).toBe(asked);
           // Rounding moves each line and each share by half a unit at most.
-          const exact = rows.reduce((sum, { rate, net: n, tax: t }) => sum + ((isIncluded ? n + t : n) * rate) / (isIncluded ? 10_000 + rate : 10_000), 0);
+          const exact = rows.reduce(
+            (sum, { rate, net: n, tax: t }) =>
+              sum + ((isIncluded ? n + t : n) * rate) / (isIncluded ? 10_000 + rate : 10_000),
+            0,
+          );
           expect(Math.abs(tax - exact)).toBeLessThanOrEqual((lines.length + rows.length) / 2 + 1e-6);
         },
       ),
@@ -58,6 +62,8 @@ describe("tax", () => {
     );
   });
   it("is exact for sums that a number can’t hold multiplied", () => {
-    expect(taxOf({ isIncluded: true, rounding: "total" }, [{ amount: 1_000_000_000_000, rate: 2_500 }]).tax).toBe(200_000_000_000);
+    expect(taxOf({ isIncluded: true, rounding: "total" }, [{ amount: 1_000_000_000_000, rate: 2_500 }]).tax).toBe(
+      200_000_000_000,
+    );
   });
 });

@@ -38,11 +38,7 @@ function taxWithin(amount: Minor, rate: number): Minor {
  * The tax on goods and their delivery. Delivery is taxed as what is delivered: a share of it at each rate, by what the goods at
  * that rate cost (common practice for what comes along with a sale, no source); goods that cost nothing have it at their highest.
  */
-export function taxOf(
-  { isIncluded, rounding }: TaxRules,
-  lines: readonly TaxedLine[],
-  delivery: Minor = 0,
-): Taxed {
+export function taxOf({ isIncluded, rounding }: TaxRules, lines: readonly TaxedLine[], delivery: Minor = 0): Taxed {
   const rates = [...new Set(lines.map(({ rate }) => rate))].sort((a, b) => b - a);
   const goodsAt = (rate: number) => lines.reduce((sum, line) => sum + (line.rate === rate ? line.amount : 0), 0);
   const goods = rates.map(goodsAt);

@@ -3,8 +3,7 @@ import type { Minor } from "../money";
 import type { Priced } from "../offers";
 import { lineName } from "./names";
 import type { Line } from "../offers";
-import type { Offered, Payment, PostalAddress, TaxFor } from "../selling";
-import { PAYMENTS } from "../selling";
+import { PAYMENTS, type Offered, type Payment, type TaxFor } from "../selling";
 
 // An order is a snapshot: what was bought, for how much, by whom and where to. Nothing that is changed later changes it.
 
@@ -130,19 +129,25 @@ export function writeOrder(given: {
     list.filter(({ amount }) => amount > 0).map(({ offer, amount }) => ({ name: offerName(offer), amount }));
   const bought = lines.map((line, i): OrderLine => {
     const { full, offs: taken, total } = priced.lines[i]!;
-    return { ...named(line), count: line.count, each: full / line.count, full, offs: offs(taken), total, later: given.laterWords(line) };
+    return {
+      ...named(line),
+      count: line.count,
+      each: full / line.count,
+      full,
+      offs: offs(taken),
+      total,
+      later: given.laterWords(line),
+    };
   });
-  const gifts = priced.gifts.map(
-    (gift): OrderLine => ({
-      ...named(gift),
-      count: gift.count,
-      each: 0,
-      full: 0,
-      offs: [{ name: offerName(gift.offer), amount: 0 }],
-      total: 0,
-      later: given.laterWords(gift),
-    }),
-  );
+  const gifts = priced.gifts.map((gift): OrderLine => ({
+    ...named(gift),
+    count: gift.count,
+    each: 0,
+    full: 0,
+    offs: [{ name: offerName(gift.offer), amount: 0 }],
+    total: 0,
+    later: given.laterWords(gift),
+  }));
   return {
     currency: given.currency,
     moneyFormat: given.moneyFormat,

@@ -18,7 +18,14 @@ const note = z.string().trim().max(2000, "Keep it to 2,000 characters.");
 /** A change of an order, as the studio asks for it. `version`: of the order that was looked at. */
 export const orderChange = z.discriminatedUnion("do", [
   z.strictObject({ do: z.literal("paid"), id, version: z.number().int() }),
-  z.strictObject({ do: z.literal("hand"), id, version: z.number().int(), handed: z.enum(HANDED), text: note, tells: z.boolean() }),
+  z.strictObject({
+    do: z.literal("hand"),
+    id,
+    version: z.number().int(),
+    handed: z.enum(HANDED),
+    text: note,
+    tells: z.boolean(),
+  }),
   z.strictObject({
     do: z.literal("refund"),
     id,

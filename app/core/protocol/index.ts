@@ -4,6 +4,7 @@ import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
 import { mailChange, messagesAsked, type Messages, type People } from "../mail";
 import { CURRENCIES, MONEY_FORMATS } from "../money";
+import { orderChange } from "../orders";
 import { LONGEST_TAG, MOST_TAGS, type Picture } from "../pictures";
 import { mapSchema, placeSchema, pointSchema, REACH_NAMES } from "../map";
 import { isTimeZone } from "../situation";
@@ -381,4 +382,12 @@ export const changeMail = endpoint({
   path: "mail/change",
   input: mailChange,
   answer: z.object({ ok: z.literal(true), id: z.string().optional(), version: z.number().int().optional() }),
+});
+
+/** Changes an order. 409: it has changed since it was looked at. */
+export const changeOrders = endpoint({
+  method: "POST",
+  path: "orders/change",
+  input: orderChange,
+  answer: z.object({ ok: z.literal(true), count: z.number().int().optional() }),
 });

@@ -1,4 +1,4 @@
-import codes from "i18n-iso-countries/codes.json";
+import codes from "i18n-iso-countries/codes.json" with { type: "json" };
 
 /** Every country's code (ISO 3166-1, two letters). */
 export const COUNTRY_CODES: readonly string[] = codes.map(([code]) => code!);

@@ -1,10 +1,9 @@
 import { formatAddress } from "localized-address-format";
-import fieldNames from "postal-address-field-names";
 import { postcodeValidator, postcodeValidatorExistsForCountry } from "postcode-validator";
 import { z } from "zod";
 
 // Which fields an address has, in which order, and what they are called is different in each country. Order: the address data of
-// libaddressinput, through `localized-address-format`; names: `postal-address-field-names`; patterns: `postcode-validator`.
+// libaddressinput, through `localized-address-format`; patterns of postcodes: `postcode-validator`; names: the same data, from memory.
 
 /** Where something is delivered, or billed. What a country doesn't have is empty. */
 export type PostalAddress = {
@@ -59,9 +58,23 @@ const MARKS = {
   postcode: "⟨postcode⟩",
 } as const;
 
-// CommonJS: some bundlers give its default export inside of another one.
-const table = (fieldNames as unknown as { readonly default?: typeof fieldNames }).default ?? fieldNames;
-const namesFor = new Map(table.map(({ iso, fields }) => [iso, fields]));
+/** Where a part of the town is a line of its own; elsewhere it is written beside the street. */
+const HAS_DISTRICT: ReadonlySet<string> = new Set("BR CN CO KR MX NZ PE PH TH TR TW VN".split(" "));
+const named = (codes: string, name: string) => codes.split(" ").map((code) => [code, name] as const);
+const AREA_NAMES: ReadonlyMap<string, string> = new Map([
+  ...named("AU BR IN MX MY NG US VE", "State"),
+  ...named("AR CA CN CR ES ID IT KR PH TH TR VN", "Province"),
+  ...named("JP", "Prefecture"),
+  ...named("IE TW", "County"),
+  ...named("AE", "Emirate"),
+  ...named("BS CV KN NR", "Island"),
+]);
+const POSTCODE_NAMES: ReadonlyMap<string, string> = new Map([
+  ...named("US AS GU MP PR UM VI", "ZIP code"),
+  ...named("IN", "PIN code"),
+  ...named("IE", "Eircode"),
+  ...named("CA", "Postal code"),
+]);
 const asked = new Map<string, readonly AskedField[]>();
 
 /** The fields that an address in a country has, in the order in which people there write them. */
@@ -78,16 +91,15 @@ export function addressFields(country: string): readonly AskedField[] {
     administrativeArea: MARKS.area,
     postalCode: MARKS.postcode,
   }).join("\n");
-  const names = namesFor.get(country);
   const labels: Readonly<Record<AddressField, string>> = {
     name: "Full name",
     company: "Company",
     street: "Street and number",
     more: "Flat, floor, building",
-    district: names?.dependentLocality ?? "District",
-    town: names?.locality ?? "Town",
-    area: names?.administrativeArea ?? "Region",
-    postcode: names?.postalCode ?? "Postcode",
+    district: "District",
+    town: "Town or city",
+    area: AREA_NAMES.get(country) ?? "Region",
+    postcode: POSTCODE_NAMES.get(country) ?? "Postcode",
   };
   const needs = (field: AddressField): boolean => {
     switch (field) {
@@ -106,7 +118,7 @@ export function addressFields(country: string): readonly AskedField[] {
   const has = (field: keyof typeof MARKS) => written.includes(MARKS[field]);
   // Whoever it is for comes first for whoever writes it, whatever stands first on the envelope.
   const rest = (["street", "district", "town", "area", "postcode"] as const)
-    .filter(has)
+    .filter((field) => has(field) && (field !== "district" || HAS_DISTRICT.has(country)))
     .toSorted((a, b) => written.indexOf(MARKS[a]) - written.indexOf(MARKS[b]));
   const order: readonly AddressField[] = [
     "name",
@@ -128,7 +140,11 @@ export const isPostcode = (postcode: string, country: string): boolean =>
   !postcodeValidatorExistsForCountry(country) || postcodeValidator(postcode.trim().toUpperCase(), country);
 
 /** Each line of an address as it stands on a parcel, the country last unless it is `home`. */
-export function addressLines(address: PostalAddress, countryName: (code: string) => string, home = ""): readonly string[] {
+export function addressLines(
+  address: PostalAddress,
+  countryName: (code: string) => string,
+  home = "",
+): readonly string[] {
   const { country, name, company, street, more, district, town, area, postcode } = address;
   const lines = formatAddress({
     postalCountry: country,
@@ -171,7 +187,7 @@ export function addressProblems(address: PostalAddress): ReadonlyMap<AddressFiel
   const problems = new Map<AddressField, string>();
   for (const { field, label, isNeeded } of addressFields(address.country)) {
     const value = address[field];
-    if (isNeeded && value === "") problems.set(field, `Please write this: ${label.toLowerCase()}.`);
+    if (isNeeded && value === "") problems.set(field, `Please write the ${label.toLowerCase()}.`);
     else if (field === "postcode" && value !== "" && !isPostcode(value, address.country))
       problems.set(field, `“${value}” is not a ${label.toLowerCase()} there. Please check it.`);
   }

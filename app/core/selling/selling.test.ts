@@ -72,12 +72,19 @@ describe("delivery", () => {
     expect(zoneFor(selling, { country: "NZ", postcode: "" })?.id).toBe("rest");
   });
   it("costs by weight, is free from a worth on, and can be quoted by the carrier", () => {
-    expect(costs("IE", "T12")).toEqual([["post", 690], ["carrier", 550], ["collect", 0]]);
+    expect(costs("IE", "T12")).toEqual([
+      ["post", 690],
+      ["carrier", 550],
+      ["collect", 0],
+    ]);
     expect(costs("IE", "T12", { weight: 2_001 })[0]).toEqual(["post", 1_190]);
     expect(costs("IE", "T12", { worth: 6_000 })[0]).toEqual(["post", 0]);
     // Heavier than its last step goes: the carrier still takes it.
     expect(costs("IE", "T12", { weight: 10_001 }).map(([id]) => id)).toEqual(["carrier", "collect"]);
-    expect(costs("FR", "75001")).toEqual([["air", 2_900], ["collect", 0]]);
+    expect(costs("FR", "75001")).toEqual([
+      ["air", 2_900],
+      ["collect", 0],
+    ]);
   });
   it("can't be where something has to be fetched", () => {
     expect(costs("IE", "T12", { mustCollect: true })).toEqual([["collect", 0]]);
@@ -106,13 +113,24 @@ describe("delivery", () => {
     expect(postcodesProblem("!")).toBe("!");
   });
   it("a step that is further never makes a lighter parcel dearer where prices rise", () => {
-    const rising = fc.uniqueArray(fc.integer({ min: 1, max: 50_000 }), { minLength: 1, maxLength: 12 }).map((list) =>
-      list.toSorted((a, b) => a - b).map((upTo, i) => ({ upTo, price: i * 100 })),
-    );
+    const rising = fc
+      .uniqueArray(fc.integer({ min: 1, max: 50_000 }), { minLength: 1, maxLength: 12 })
+      .map((list) => list.toSorted((a, b) => a - b).map((upTo, i) => ({ upTo, price: i * 100 })));
     fc.assert(
       fc.property(rising, fc.nat(60_000), fc.nat(60_000), (steps, a, b) => {
-        const one = { ...selling, zones: [{ id: "z", name: "z", countries: ["*"], ways: [{ id: "w", name: "w", rate: { by: "weight" as const, steps } }] }] };
-        const of = (weight: number) => deliveryFor(one, { country: "IE", postcode: "" }, { ...parcel, weight }, "EUR").ways[0]!;
+        const one = {
+          ...selling,
+          zones: [
+            {
+              id: "z",
+              name: "z",
+              countries: ["*"],
+              ways: [{ id: "w", name: "w", rate: { by: "weight" as const, steps } }],
+            },
+          ],
+        };
+        const of = (weight: number) =>
+          deliveryFor(one, { country: "IE", postcode: "" }, { ...parcel, weight }, "EUR").ways[0]!;
         const [light, heavy] = [of(Math.min(a, b)), of(Math.max(a, b))];
         if (heavy.id === "w") expect(light.costs).toBeLessThanOrEqual(heavy.costs);
       }),
@@ -141,18 +159,54 @@ describe("what a shop says of selling", () => {
   it.each([
     [{ zones: [{ id: "a", name: "A", countries: [], ways: [] }] }, "Choose at least one country."],
     [
-      { zones: [{ id: "a", name: "A", countries: ["IE"], ways: [{ id: "w", name: "W", rate: { by: "count", steps: [{ upTo: 3, price: 1 }, { upTo: 2, price: 2 }] } }] }] },
+      {
+        zones: [
+          {
+            id: "a",
+            name: "A",
+            countries: ["IE"],
+            ways: [
+              {
+                id: "w",
+                name: "W",
+                rate: {
+                  by: "count",
+                  steps: [
+                    { upTo: 3, price: 1 },
+                    { upTo: 2, price: 2 },
+                  ],
+                },
+              },
+            ],
+          },
+        ],
+      },
       "Each step has to reach further than the one before.",
     ],
     [{ pays: { transfer: " " } }, "Say to which account the money goes."],
-    [{ tax: { prices: "with", rounding: "line", name: "VAT", rates: [{ country: "IE", standard: 10_001, reduced: 0 }] } }, "A rate is 100 % at most."],
+    [
+      {
+        tax: {
+          prices: "with",
+          rounding: "line",
+          name: "VAT",
+          rates: [{ country: "IE", standard: 10_001, reduced: 0 }],
+        },
+      },
+      "A rate is 100 % at most.",
+    ],
   ])("says what is wrong with %j", (root, why) => {
     expect(sellingRoot.safeParse(root).error?.issues[0]?.message).toBe(why);
   });
   it("taxes by the country that goods go to", () => {
     const taxed: Selling = {
       ...selling,
-      tax: { prices: "with", rounding: "total", name: "VAT", rates: [{ country: "IE", standard: 2_300, reduced: 1_350 }] },
+      tax: {
+        prices: "with",
+        rounding: "total",
+        name: "VAT",
+        rates: [{ country: "IE", standard: 2_300, reduced: 1_350 }],
+      },
     };
     expect(taxRulesFor(selling, "IE")).toBeUndefined();
     expect(taxRulesFor(taxed, "IE")?.rateOf("reduced")).toBe(1_350);
@@ -189,7 +243,7 @@ describe("addresses", () => {
     postcode: "2581",
   };
   it("say what is wrong with them beside the field", () => {
-    expect([...addressProblems(address)]).toEqual([["postcode", "“2581” is not a postal code there. Please check it."]]);
+    expect([...addressProblems(address)]).toEqual([["postcode", "“2581” is not a postcode there. Please check it."]]);
     expect(addressProblems({ ...address, postcode: "25813" }).size).toBe(0);
     expect(addressProblems({ ...address, postcode: "", town: "" }).size).toBe(2);
     // There are addresses in Ireland without a code.
@@ -215,7 +269,11 @@ describe("addresses", () => {
       ["SE", "114 55", "11"],
     ] as const) {
       expect([country, isPostcode(good, country), isPostcode(bad, country)]).toEqual([country, true, false]);
-      expect([country, postal.validate(country, good), postal.validate(country, bad) === true]).toEqual([country, true, false]);
+      expect([country, postal.validate(country, good), postal.validate(country, bad) === true]).toEqual([
+        country,
+        true,
+        false,
+      ]);
     }
   });
 });

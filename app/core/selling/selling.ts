@@ -27,7 +27,10 @@ const steps = z
   .min(1, "Say at least one step.")
   .max(MOST_RATE_STEPS, `There can be ${MOST_RATE_STEPS} steps.`)
   .refine(
-    (all) => all.every(({ upTo }, i) => (upTo === null ? i === all.length - 1 : i === 0 || upTo > (all[i - 1]!.upTo ?? Infinity))),
+    (all) =>
+      all.every(({ upTo }, i) =>
+        upTo === null ? i === all.length - 1 : i === 0 || upTo > (all[i - 1]!.upTo ?? Infinity),
+      ),
     "Each step has to reach further than the one before.",
   );
 
@@ -134,7 +137,10 @@ export const PAYMENTS = ["card", "transfer", "on-delivery", "on-collection"] as 
 export type Payment = (typeof PAYMENTS)[number];
 
 /** How an order can be paid that is delivered, or collected. */
-export function paymentsFor({ pays: { card, transfer, onDelivery, onCollection } }: Selling, isCollected: boolean): readonly Payment[] {
+export function paymentsFor(
+  { pays: { card, transfer, onDelivery, onCollection } }: Selling,
+  isCollected: boolean,
+): readonly Payment[] {
   return [
     ...(card ? (["card"] as const) : []),
     ...(transfer === undefined ? [] : (["transfer"] as const)),
@@ -147,7 +153,8 @@ export function paymentsFor({ pays: { card, transfer, onDelivery, onCollection }
 export function notSelling(selling: Selling): "delivery" | "payment" | undefined {
   const delivers = selling.zones.some(({ ways }) => ways.length > 0);
   if (!delivers && selling.collect === undefined) return "delivery";
-  const isPaid = (delivers && paymentsFor(selling, false).length) || (selling.collect && paymentsFor(selling, true).length);
+  const isPaid =
+    (delivers && paymentsFor(selling, false).length) || (selling.collect && paymentsFor(selling, true).length);
   return isPaid ? undefined : "payment";
 }
 

@@ -9,6 +9,7 @@ const props = z.object({
   total: z.string().min(1, "It needs words.").max(40),
   note: z.string().max(160),
   button: z.string().max(40),
+  checkout: z.string().min(1, "A button needs words.").max(40),
 });
 export type CartSumProps = z.infer<typeof props>;
 
@@ -27,6 +28,7 @@ export const definition: Definition<CartSumProps> = {
   ],
   fields: [
     { type: "line", key: "note", label: "Below it: taxes, delivery …", most: 160 },
+    { type: "line", key: "checkout", label: "Button to the checkout", most: 40 },
     { type: "line", key: "button", label: "Button back to the goods", most: 40 },
     { type: "line", key: "goods", seldom: true, label: "Before discounts", most: 40 },
     { type: "line", key: "off", seldom: true, label: "All discounts", most: 40 },
@@ -40,6 +42,7 @@ export const definition: Definition<CartSumProps> = {
     total: "Total",
     note: "",
     button: "Continue shopping",
+    checkout: "Checkout",
   },
   style: {},
   styles: ["wide"],

@@ -1,10 +1,12 @@
 import { ALL_GOODS } from "~/core/addresses";
+import { notSelling } from "~/core/selling";
 import type { ViewProps } from "../definition";
 import { useCart, useEnv, Words } from "../parts";
 import type { CartSumProps } from "./definition";
 
 export function View({ props, arrangement }: ViewProps<CartSumProps>) {
-  const { money } = useEnv();
+  const { money, selling, studio } = useEnv();
+  const why = notSelling(selling);
   const { lines, priced } = useCart();
   if (lines.length === 0) return null;
   return (
@@ -35,6 +37,18 @@ export function View({ props, arrangement }: ViewProps<CartSumProps>) {
           </div>
         </dl>
         {props.note ? <Words at="note" as="p" className="cart-note" text={props.note} hint="Note" /> : null}
+        {studio && why ? (
+          <p className="studio-empty">
+            {why === "delivery"
+              ? "There is no checkout yet: say in Orders where you deliver."
+              : "There is no checkout yet: say in Orders how you are paid."}
+          </p>
+        ) : null}
+        {why ? null : (
+          <a className="button" href="/checkout">
+            <Words at="checkout" text={props.checkout} hint="Button words" />
+          </a>
+        )}
         {props.button ? (
           <a className="button button-2" href={ALL_GOODS} data-back="">
             <Words at="button" text={props.button} hint="Button words" />

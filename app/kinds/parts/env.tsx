@@ -12,13 +12,15 @@ import {
 } from "~/core/goods";
 import { sourceOf, type DrawnTone, type Picture, type PictureView, type ScrimTone } from "~/core/pictures";
 import type { Live } from "~/core/live";
-import type { Costs, Goal, Line, Offer, Priced } from "~/core/offers";
+import type { Bill, Costs, Goal, Line, Offer, Priced } from "~/core/offers";
 import type { Rich } from "~/core/rich";
 import type { Link } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress, type SitePage } from "~/core/addresses";
 import type { JournalPart } from "~/core/journal";
 import type { Bound } from "../chassis";
+import type { Selling } from "~/core/selling";
 import type { CartSeen } from "./cart";
+import type { CheckoutSeen, OrderSeen } from "./checkout";
 import type { OutlineEntry } from "../outline-places";
 import type { MenuEntry } from "./menu";
 
@@ -37,6 +39,10 @@ export type PageSubject =
   | { readonly page: "journal"; readonly part: JournalPart }
   /** `offers`: all that the shop has. */
   | ({ readonly page: "cart"; readonly offers: readonly Offer[] } & CartSeen)
+  | ({ readonly page: "checkout"; readonly offers: readonly Offer[] } & CheckoutSeen)
+  | ({ readonly page: "thanks" | "order" } & OrderSeen)
+  /** An order to look at: the one that an address of the studio asks for. */
+  | { readonly page: "thanks" | "order"; readonly sample: string | null }
   | {
       readonly page: "search";
       readonly sought: string;
@@ -100,7 +106,15 @@ export type KindEnv = {
   /** What single pieces cost with the offers that hold for everybody. */
   readonly costs: Costs;
   /** What a cart costs with the shop's offers, asked for by these codes, for whoever looks. */
-  readonly bill: (lines: readonly Line[], codes?: readonly string[]) => Priced;
+  readonly bill: (lines: readonly Line[], codes?: readonly string[], more?: Pick<Bill, "delivery" | "tax">) => Priced;
+  /** Where the shop delivers, how it is taxed and paid. */
+  readonly selling: Selling;
+  /** ISO 4217. */
+  readonly currency: string;
+  /** When something was, in the shop's time zone. `at`: ms since 1970. */
+  readonly when: (at: number) => string;
+  /** An order to look at pages with: the one that an address of the studio asks for, or the usual one. */
+  readonly sampleOrder: (address: string | null) => OrderSeen;
   /** What a product card lists, as the brand says. */
   readonly card: {
     readonly facts: number;

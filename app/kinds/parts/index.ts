@@ -3,6 +3,8 @@ export { Action, Words } from "./words";
 export { Pic, Thumb } from "./pic";
 export { ProductCard, Rating, Stars } from "./product-card";
 export * from "./cart";
+export * from "./checkout";
+export { SumLines, Sums, type Sum, type SumLine } from "./sums";
 export * from "./shown";
 export { RichText } from "./rich";
 export { Sign, SIGNS } from "./signs";

@@ -11,8 +11,9 @@ zest-cart{display:block}
 @media (min-width:800px){
 .ways-on .grid{--columns:4}
 }
+.message-presses{display:flex;flex-wrap:wrap;gap:var(--s2)}
 .closed-name{display:flex;justify-content:center;padding-block:var(--s4) 0}
-.closed-name .wordmark{font-size:var(--t2)}
+.closed-name .wordmark{font-size:clamp(.8125rem,calc((100vw - 7rem)/(.54*var(--letters,12))),var(--t2))}
 .friends{display:grid;gap:var(--s1);justify-items:center;padding-block:var(--s3) var(--s6);text-align:center}
 .friends-row{display:flex;gap:.5rem;max-width:24rem;width:100%}
 .friends-row .button{flex:none}

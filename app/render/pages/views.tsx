@@ -8,7 +8,7 @@ import type { Target } from "../target";
 /** A page that says one thing: not found, thank you, something went wrong. */
 type Message = Omit<Extract<Target, { page: "message" }>, "page" | "address">;
 
-export function MessagePage({ title, text, code, way, press, goods }: Message & { goods: Goods }): ReactNode {
+export function MessagePage({ title, text, code, way, press, refuse, goods }: Message & { goods: Goods }): ReactNode {
   const on =
     way ??
     (goods.products.length
@@ -20,11 +20,15 @@ export function MessagePage({ title, text, code, way, press, goods }: Message & 
       <p className="lead">{text}</p>
       {code ? <p className="message-code">{code}</p> : null}
       {press ? (
-        <form method="post" action={press.action}>
-          <button className="button" type="submit">
-            {press.label}
-          </button>
-        </form>
+        <div className="message-presses">
+          {[press, ...(refuse ? [refuse] : [])].map(({ action, label }, i) => (
+            <form method="post" action={action} key={action}>
+              <button className={i ? "button button-2" : "button"} type="submit">
+                {label}
+              </button>
+            </form>
+          ))}
+        </div>
       ) : (
         <a className="button" href={on.address}>
           {on.label}

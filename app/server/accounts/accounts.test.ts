@@ -1,9 +1,7 @@
-import { readdir, readFile } from "node:fs/promises";
-import { join } from "node:path";
-import PostalMime from "postal-mime";
 import { describe, expect, it } from "vitest";
 import { config } from "../config/index.server";
 import { NewPassword, Owner, Session } from "../database/index.server";
+import { letters } from "../fixtures/letters";
 import { ownerWithShop } from "../fixtures/owner";
 import { placeOf, waitAfter } from "../limits/index.server";
 import {
@@ -21,13 +19,6 @@ import {
   signIn,
 } from "./index.server";
 
-/** What lies in the outbox, read by another library than the one that writes it (RFC 5322). */
-const letters = async () =>
-  Promise.all(
-    (await readdir(config().outboxFolder).catch(() => [])).map(async (file) =>
-      PostalMime.parse(await readFile(join(config().outboxFolder, file))),
-    ),
-  );
 const letterTo = async (address: string) =>
   (await letters()).find((letter) => letter.to?.some((to) => to.address === address));
 

@@ -140,6 +140,11 @@ export async function changeCart(
     : { ok: false, why: "The cart is full." };
 }
 
+/** Takes away a cart of which an order was made. */
+export async function dropCart(shopId: string, id: string | undefined): Promise<void> {
+  if (isCartId(id)) await CartRow.destroy({ where: { id, shopId } });
+}
+
 /** Takes away carts that nobody came back to. */
 export async function dropOldCarts(now = Date.now()): Promise<void> {
   await CartRow.destroy({ where: { updatedAt: { [Op.lt]: new Date(now - KEPT_DAYS * DAY) } } });

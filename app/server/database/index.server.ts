@@ -29,6 +29,7 @@ import * as pictureColours from "./migrations/015-picture-colours";
 import * as pictureTags from "./migrations/016-picture-tags";
 import * as removedFiles from "./migrations/017-removed-files";
 import * as mail from "./migrations/018-mail";
+import * as orders from "./migrations/019-orders";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -50,6 +51,7 @@ const MIGRATIONS = [
   pictureTags,
   removedFiles,
   mail,
+  orders,
 ];
 
 let connection: Sequelize | undefined;
@@ -204,4 +206,5 @@ export const isDiskFull = (error: unknown): boolean => codesOf(error).some((code
 
 export * from "./models";
 export { EntryFile, FormEntry, LetterRow, LetterSend, SignUp } from "./mail-models";
+export { OrderEventRow, OrderLine, OrderRow, StockLog, StockRow } from "./order-models";
 export { countUp, lockState, stateOf, STATES, type State } from "./states";

@@ -2,6 +2,7 @@ import { DataTypes, type CreationOptional, type Model, type Sequelize } from "se
 import type { Availability, ReviewState, Sort } from "~/core/goods";
 import { apart, count, id, key, long, maybe, maybeMoment, moment, Row, text, textKey } from "./columns";
 import { defineMailModels } from "./mail-models";
+import { defineOrderModels } from "./order-models";
 
 // JSON is kept as text: MariaDB has no type of its own for it, and what is stored is validated by our own schemas.
 // MariaDB's 64-bit integers come back as text; the getters below make them numbers again (all are under 2^53).
@@ -209,19 +210,6 @@ export class ReviewRow extends Row<ReviewRow> {
   declare state: ReviewState;
   declare answer: string;
   declare createdAt: Date;
-}
-export class OrderRow extends Row<OrderRow> {
-  declare id: string;
-  declare shopId: string;
-  declare createdAt: Date;
-}
-export class OrderLine extends Row<OrderLine> {
-  declare orderId: string;
-  declare line: number;
-  declare productId: string;
-  declare variantId: string | null;
-  declare count: number;
-  declare price: number;
 }
 export class ProductView extends Row<ProductView> {
   declare shopId: string;
@@ -456,18 +444,6 @@ export function defineModels(sequelize: Sequelize): void {
     }),
     named("reviews"),
   );
-  OrderRow.init(apart({ id: key, shopId: id, createdAt: moment }), named("orders"));
-  OrderLine.init(
-    apart({
-      orderId: key,
-      line: number,
-      productId: id,
-      variantId: { type: DataTypes.STRING(40), allowNull: true },
-      count,
-      price: money("price", false),
-    }),
-    named("orderLines"),
-  );
   ProductView.init(apart({ shopId: key, productId: key, day: textKey, count }), named("productViews"));
   CartRow.init(apart({ id: textKey, shopId: id, body: long, updatedAt: moment }), named("carts"));
   AlertRow.init(
@@ -486,4 +462,5 @@ export function defineModels(sequelize: Sequelize): void {
     named("videos"),
   );
   defineMailModels(sequelize);
+  defineOrderModels(sequelize);
 }

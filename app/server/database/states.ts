@@ -5,7 +5,16 @@ import { ShopState } from "./models";
  * What of a shop changes apart from the rest. Each has a row of its own, which is its lock and says how often it has
  * changed: whoever changes goods holds nobody up who writes a page.
  */
-export const STATES = ["draft", "goods", "pictures", "publication", "settings", "versions"] as const;
+export const STATES = [
+  "draft",
+  "goods",
+  "pictures",
+  "publication",
+  "settings",
+  "versions",
+  "orders",
+  "testOrders",
+] as const;
 export type State = (typeof STATES)[number];
 
 /** Waits until nobody else is changing this of the shop, and keeps it so until the transaction ends. */

@@ -8,6 +8,7 @@ import { placedAt } from "~/kinds/poster/placed-at";
 import { demoJournal } from "./journal";
 import { demoForms } from "./mail";
 import { demoOffers } from "./offers";
+import { demoSelling } from "./orders";
 import { demoSeasons, WINTER } from "./seasons";
 import { frameDocument, menuDocument, menuItem, pageDocument } from "../shops/index.server";
 
@@ -164,6 +165,7 @@ export function demoDraft({ collection, picture, product }: DemoGoods): Draft {
     documents: {
       ...offers,
       ...demoSeasons(offers),
+      ...demoSelling(),
       frame: frameDocument(
         [
           makeNode("notice", {

@@ -14,6 +14,7 @@ import {
 } from "../database/index.server";
 import {
   changeReviews,
+  goodsOf,
   importGoods,
   keepCollection,
   keepGoodsSettings,
@@ -28,6 +29,7 @@ import { pendingChanges, publish } from "../publishing/index.server";
 import { createShop, shopOf, shopsOf, type Shop } from "../shops/index.server";
 import { DEMO_REVIEWS, demoFootfall } from "./books";
 import { fillMail } from "./mail";
+import { fillOrders } from "./orders";
 import { DEMO_COLLECTIONS, DEMO_OWNER, DEMO_SHOP, demoDraft } from "./content";
 
 export { DEMO_OWNER } from "./content";
@@ -173,5 +175,6 @@ export async function loadDemo(replace: boolean, say: (line: string) => void): P
     ],
   });
   const shop = await shopOf(account.owner.id, id);
+  if (shop) await fillOrders(shop, await goodsOf(shop), (sku) => need(products, sku));
   say(`Demo shop loaded: ${done.added} products at ${shop?.host}.localhost.`);
 }

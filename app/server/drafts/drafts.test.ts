@@ -93,7 +93,11 @@ describe("keeping", () => {
       code: "refused",
       why: "Reviews makes no sense on “Home”.",
     });
-    const nonsense = { ...product, id: "other", root: { ...product.root, id: "other-root", props: { of: "checkout" } } };
+    const nonsense = {
+      ...product,
+      id: "other",
+      root: { ...product.root, id: "other-root", props: { of: "checkout" } },
+    };
     expect(await send([{ type: "addDocument", added: nonsense }])).toMatchObject({ code: "refused" });
     const untitled = { ...nonsense, title: " ", root: { ...nonsense.root, props: product.root.props } };
     expect(await send([{ type: "addDocument", added: untitled }])).toMatchObject({

@@ -5,6 +5,7 @@ import { makeCollection, type Collection, type Product } from "~/core/goods";
 import { atomically, GoodsLog, lockState } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import { knownAt, nowKnown } from "./known";
+import { holdStock } from "../stock/index.server";
 import { readAll, type All } from "./rows";
 import { write, type GoodsChange, type Steps } from "./write";
 
@@ -124,9 +125,27 @@ export async function goodsSteps(shopId: string): Promise<GoodsSteps> {
   return { undo: undo?.label ?? null, redo: redo?.label ?? null };
 }
 
+/** How many there are once a change of a number is taken back: what was sold since stays sold. */
+const recounted = (from: number | null, to: number | null, now: number | null): number | null =>
+  from === to ? now : from === null || to === null || now === null ? to : Math.max(0, now + to - from);
+
+/** A product as a step leaves it: as it was logged, but for pieces that were sold or came back since. */
+function stepped(from: Product | null, to: Product | null, now: Product | undefined): Product | null {
+  if (!from || !to || !now) return to;
+  const variantOf = (product: Product, id: string) => product.variants.find((v) => v.id === id);
+  return {
+    ...to,
+    stock: recounted(from.stock, to.stock, now.stock),
+    variants: to.variants.map((v) => {
+      const [was, is] = [variantOf(from, v.id), variantOf(now, v.id)];
+      return was && is ? { ...v, stock: recounted(was.stock, v.stock, is.stock) } : v;
+    }),
+  };
+}
+
 /** Takes the last change of goods back, or does again what was taken back last; its words, or undefined where there is none. */
 export const stepGoods = (shop: Shop, direction: "undo" | "redo"): Promise<string | undefined> =>
-  inTurn(shop, {}, async (_all, transaction) => {
+  inTurn(shop, {}, async (all, transaction) => {
     const entry = await GoodsLog.findOne({
       where: { shopId: shop.id, undone: direction === "redo" },
       order: [["seq", direction === "undo" ? "DESC" : "ASC"]],
@@ -136,10 +155,18 @@ export const stepGoods = (shop: Shop, direction: "undo" | "redo"): Promise<strin
     const logged = JSON.parse((await unpack(entry.body)).toString("utf8")) as LoggedGoods;
     const side = direction === "undo" ? 0 : 1;
     const idOf = (pair: readonly ({ readonly id: string } | null)[]) => (pair[0] ?? pair[1])!.id;
+    const touched = new Set(logged.products.map(idOf));
+    const there = all.products.filter(({ id }) => touched.has(id));
+    const now = new Map((await holdStock(shop.id, there, transaction)).map((p) => [p.id, p]));
     return {
       result: entry.label,
       change: {
-        products: new Map(logged.products.map((pair) => [idOf(pair), pair[side]!])),
+        products: new Map(
+          logged.products.map((pair) => [
+            idOf(pair),
+            stepped(pair[1 - side] ?? null, pair[side] ?? null, now.get(idOf(pair))),
+          ]),
+        ),
         // What was logged before a collection could say something, says nothing of it.
         collections: new Map(logged.collections.map((pair) => [idOf(pair), pair[side] && makeCollection(pair[side])])),
       },

@@ -10,9 +10,11 @@ export {
   goodsMoved,
   goodsOf,
   goodsSince,
+  ordersMoved,
   packedGoodsOf,
   reviewsOf,
   settingsOf,
   situationNow,
+  stockMoved,
 } from "./known";
 export { MOST_FILE_BYTES, readTableFile, writeTableFile, type TableRead } from "./tables";

@@ -14,6 +14,7 @@ import { currencyDigits } from "~/core/money";
 import { dayOf, type Situation } from "~/core/situation";
 import { countUp, ReviewRow, ShopRow, stateOf } from "../database/index.server";
 import { forgetShops, type Shop } from "../shops/index.server";
+import { withStock } from "../stock/index.server";
 import { forgetLearnt, learn } from "./learn";
 import { readAll, type All } from "./rows";
 
@@ -30,6 +31,8 @@ type KnownGoods = {
   readonly since: number;
   /** Products that were removed since then, and in which version. */
   readonly gone: ReadonlyMap<string, number>;
+  /** Products of which pieces were sold or came back, and in which version that was last known of. */
+  readonly counted: ReadonlyMap<string, number>;
   packed?: string;
 };
 /** Shops whose goods are held in memory. */
@@ -118,7 +121,7 @@ async function known(shop: GoodsOwner): Promise<KnownGoods> {
   const made = (async () => {
     const all = await readAll(shop.id);
     const { goodsVersion: version } = shop;
-    const fresh = { version, all, goods: await compose(shop, all), since: version, gone: NOTHING };
+    const fresh = { version, all, goods: await compose(shop, all), since: version, gone: NOTHING, counted: NOTHING };
     remember(shop.id, fresh);
     return fresh;
   })().finally(() => underWay.delete(key));
@@ -151,6 +154,7 @@ export async function nowKnown(
   version: number,
   all: All,
   isTold = false,
+  recounted: readonly string[] = [],
 ): Promise<void> {
   const before = cache.get(shop.id);
   const goods = await compose(shop, all);
@@ -159,7 +163,8 @@ export async function nowKnown(
   const lost = follows ? before.all.products.filter((p) => !ids.has(p.id)).map((p) => [p.id, version] as const) : [];
   const gone = follows && lost.length ? new Map([...before.gone, ...lost]) : (before?.gone ?? NOTHING);
   const isKnown = follows && gone.size <= MOST_GONE;
-  const story = isKnown ? { since: before.since, gone } : { since: version, gone: NOTHING };
+  const counted = new Map([...(before?.counted ?? []), ...recounted.map((id) => [id, version] as const)]);
+  const story = isKnown ? { since: before.since, gone, counted } : { since: version, gone: NOTHING, counted: NOTHING };
   remember(shop.id, { version, all, goods, ...story });
   forgetShops();
 }
@@ -170,7 +175,7 @@ export async function goodsSince(shop: GoodsOwner, version: number): Promise<Goo
   if (version < have.since || version > have.version)
     return { isWhole: true, text: await packedGoodsOf(shop), gone: [] };
   const { products, collections } = await allGoodsOf(shop);
-  const changed = products.filter((p) => p.version > version);
+  const changed = products.filter((p) => p.version > version || (have.counted.get(p.id) ?? 0) > version);
   const gone = [...have.gone].flatMap(([id, at]) => (at > version ? [id] : []));
   return { isWhole: false, text: packGoods({ ...have.goods, products: changed, collections }), gone };
 }
@@ -211,6 +216,26 @@ export async function packedGoodsOf(shop: GoodsOwner): Promise<string> {
 export async function ordersMoved(shopId: string): Promise<void> {
   forgetLearnt(shopId);
   await goodsMoved(shopId);
+}
+
+/**
+ * Makes everybody see what there is now, after pieces were sold or came back. Products don't count as changed by that: who is
+ * writing one keeps on writing.
+ */
+export async function stockMoved(shopId: string): Promise<void> {
+  await countUp(shopId, "goods");
+  const [{ version }, { currency, timeZone }] = await Promise.all([
+    stateOf(shopId, "goods"),
+    ShopRow.findByPk(shopId, { attributes: ["currency", "timeZone"], rejectOnEmpty: true }),
+  ]);
+  const all = knownAt(shopId, version - 1);
+  if (!all) {
+    cache.delete(shopId);
+    return forgetShops();
+  }
+  const products = await withStock(shopId, all.products);
+  const recounted = products.flatMap((p, i) => (p === all.products[i] ? [] : [p.id]));
+  await nowKnown({ id: shopId, currency, timeZone }, version, { ...all, products }, true, recounted);
 }
 
 /** Makes what goods are shown with (reviews, words, ranks) be put together anew; the goods themselves are as they were. */

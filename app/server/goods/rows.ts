@@ -2,6 +2,7 @@ import { Op, type Transaction } from "sequelize";
 import { makeProduct, type Collection, type Product, type StoredCollection, type StoredProduct } from "~/core/goods";
 import { plainOf } from "~/core/rich";
 import { CollectionRow, ProductCollection, ProductRow } from "../database/index.server";
+import { withStock } from "../stock/index.server";
 
 export type All = { readonly products: readonly StoredProduct[]; readonly collections: readonly StoredCollection[] };
 
@@ -124,13 +125,14 @@ export async function readAll(shopId: string, transaction?: Transaction): Promis
     if (list) list.push(collectionId);
     else put.set(productId, [collectionId]);
   }
-  return {
-    products: products.map((p) =>
-      toProduct(
-        p,
-        (put.get(p.id) ?? []).sort((a, b) => order.get(a)! - order.get(b)!),
-      ),
+  const stored = products.map((p) =>
+    toProduct(
+      p,
+      (put.get(p.id) ?? []).sort((a, b) => order.get(a)! - order.get(b)!),
     ),
+  );
+  return {
+    products: await withStock(shopId, stored, transaction),
     collections: collections.map(toCollection),
   };
 }

@@ -1,6 +1,7 @@
 import { Op, type Transaction } from "sequelize";
 import type { Collection, Product, StoredCollection, StoredProduct } from "~/core/goods";
 import { CollectionRow, database, ProductCollection, ProductRow } from "../database/index.server";
+import { settleStock } from "../stock/index.server";
 import { toCollectionRow, toRow, type All } from "./rows";
 
 /** What a change makes of goods: what is put in place of the product or collection with that id; null takes it away. */
@@ -45,8 +46,11 @@ export async function write(
   const order = new Map(nextCollections.map((c, i) => [c.id, i]));
   const ordered = (ids: readonly string[]) =>
     [...new Set(ids)].filter((c) => order.has(c)).sort((x, y) => order.get(x)! - order.get(y)!);
-  const stamped = new Map(
-    [...products].map(([id, p]) => [id, p && { ...p, collections: ordered(p.collections), version }] as const),
+  const stamped = await settleStock(
+    shopId,
+    new Map(all.products.map((p) => [p.id, p])),
+    new Map([...products].map(([id, p]) => [id, p && { ...p, collections: ordered(p.collections), version }] as const)),
+    transaction,
   );
   const nextProducts = merge<StoredProduct>(all.products, stamped);
   if (goneProducts.length) await ProductRow.destroy({ where: { id: { [Op.in]: goneProducts }, shopId }, ...inside });

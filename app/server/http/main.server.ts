@@ -7,7 +7,8 @@ import { config, configure, localShopOrigin, type Config } from "../config/index
 import { connect, disconnect, isOutOfReach, migrate } from "../database/index.server";
 import { loadDemo } from "../demo/index.server";
 import { dropOldTallies } from "../limits/index.server";
-import { dropOldEntries, sendDueLetters } from "../mail/index.server";
+import { answerWaiting, dropOldEntries, sendDueLetters } from "../mail/index.server";
+import { dropHeld, dropLost, tellStock } from "../orders/index.server";
 import { dropRemovedPictures, shadePictures } from "../pictures/index.server";
 import { carryOutDue } from "../publishing/index.server";
 import { letterContent, storefront } from "../storefront/index.server";
@@ -60,6 +61,7 @@ export async function start(
     void Promise.all([
       dropOldEntries(),
       dropOldCarts(),
+      dropLost(),
       dropOldTallies(),
       dropRemovedPictures(),
       shadePictures(),
@@ -69,7 +71,13 @@ export async function start(
   // What came due while no server was there goes out at once.
   let underWay: Promise<unknown> = Promise.resolve();
   const carryOut = () => {
-    underWay = Promise.all([carryOutDue(), sendDueLetters(letterContent)]).catch((error: unknown) => {
+    underWay = Promise.all([
+      carryOutDue(),
+      sendDueLetters(letterContent),
+      answerWaiting(letterContent),
+      dropHeld(),
+      tellStock(),
+    ]).catch((error: unknown) => {
       // A database that is away is reported by whoever is waiting for it; what is due stays due.
       if (!isOutOfReach(error)) console.error(error);
     });

@@ -33,3 +33,4 @@ export {
   whoHas,
   type Joined,
 } from "./lists";
+export { answerWaiting } from "./waiting";

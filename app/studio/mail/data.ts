@@ -40,19 +40,3 @@ export function useMailChange(): {
   );
   return { send, isBusy: busy > 0 };
 }
-
-/** Day and time as the shop writes them. */
-export function useMoment(): (at: number, time?: boolean) => string {
-  const { locale, timeZone } = useStudio((s) => s.shop);
-  return useCallback(
-    (at, time = true) =>
-      new Date(at).toLocaleString(locale, {
-        day: "numeric",
-        month: "short",
-        year: "numeric",
-        ...(time ? { hour: "2-digit", minute: "2-digit" } : {}),
-        timeZone,
-      }),
-    [locale, timeZone],
-  );
-}

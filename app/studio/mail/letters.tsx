@@ -3,9 +3,9 @@ import { Copy, Plus, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link as RouterLink, useNavigate } from "react-router";
 import { dueLetters, NEWS, type Letter, type LetterInput, type LetterSort } from "~/core/mail";
-import { useStudio } from "../keeping";
+import { useMoment, useStudio } from "../keeping";
 import { Blank, ConfirmDialog, IconAction, INK } from "../ui";
-import { useMail, useMailChange, useMoment } from "./data";
+import { useMail, useMailChange } from "./data";
 
 const DAY_MS = 86_400_000;
 const STATE_WORDS: Readonly<Record<Letter["state"], string>> = {

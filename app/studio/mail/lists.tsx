@@ -4,9 +4,9 @@ import { Download, Trash2 } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { Subscriber } from "~/core/mail";
 import { readPeople } from "~/core/protocol";
-import { useStudio } from "../keeping";
+import { useMoment, useStudio } from "../keeping";
 import { Blank, ConfirmDialog, FindField, IconAction, INK } from "../ui";
-import { useMail, useMailChange, useMoment } from "./data";
+import { useMail, useMailChange } from "./data";
 
 const STATE_WORDS = { on: "On the list", asked: "Asked by mail", off: "Has left" } as const;
 type State = keyof typeof STATE_WORDS;

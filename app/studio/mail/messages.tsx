@@ -13,9 +13,9 @@ import { ArrowLeft, Download } from "lucide-react";
 import { useCallback, useEffect, useRef, useState, type KeyboardEvent } from "react";
 import type { MailEntry, MessagesAsked } from "~/core/mail";
 import { readMessages } from "~/core/protocol";
-import { useStudio } from "../keeping";
+import { useMoment, useStudio } from "../keeping";
 import { Blank, FindField, INK } from "../ui";
-import { useMail, useMailChange, useMoment } from "./data";
+import { useMail, useMailChange } from "./data";
 import { OneMessage } from "./one-message";
 
 type State = MessagesAsked["state"];

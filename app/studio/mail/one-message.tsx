@@ -2,9 +2,9 @@ import { Box, Button, Link, TextField, Typography } from "@mui/material";
 import { Check, Download, OctagonX, Reply, RotateCcw, Trash2 } from "lucide-react";
 import { useState } from "react";
 import type { EntryState, MailEntry } from "~/core/mail";
-import { useStudio } from "../keeping";
+import { useMoment, useStudio } from "../keeping";
 import { ConfirmDialog, INK } from "../ui";
-import { useMailChange, useMoment } from "./data";
+import { useMailChange } from "./data";
 
 const size = (bytes: number) =>
   bytes < 1024 * 1024 ? `${Math.max(1, Math.round(bytes / 1024))} KB` : `${(bytes / 1024 / 1024).toFixed(1)} MB`;

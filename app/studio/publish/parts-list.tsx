@@ -7,7 +7,19 @@ import { INK } from "../ui";
 /** What differs of one part of the shop, in words. */
 export type PartChanges = ChangedPart & { readonly name: string; readonly changes: readonly string[] };
 
-const KIND_ORDER = ["look", "frame", "site", "menu", "page", "layout", "shared", "season", "offer", "selling", "piece"] as const;
+const KIND_ORDER = [
+  "look",
+  "frame",
+  "site",
+  "menu",
+  "page",
+  "layout",
+  "shared",
+  "season",
+  "offer",
+  "selling",
+  "piece",
+] as const;
 
 /** Parts in the order in which a seller thinks of them: what is on every page first. */
 export const inOrder = (parts: readonly PartChanges[]): readonly PartChanges[] =>

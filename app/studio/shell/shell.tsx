@@ -32,6 +32,7 @@ const AREAS = [
   ["Pages", "pages"],
   ["Goods", "goods"],
   ["Offers", "offers"],
+  ["Orders", "orders"],
   ["Pictures", "pictures"],
   ["Mail", "mail"],
 ] as const;

@@ -2,7 +2,7 @@ import { Button, Menu, type ButtonProps } from "@mui/material";
 import { Plus } from "lucide-react";
 import { useState, type ReactNode } from "react";
 
-type MenuButtonProps = Pick<ButtonProps, "variant" | "sx"> & {
+type MenuButtonProps = Pick<ButtonProps, "variant" | "sx" | "disabled"> & {
   label: string;
   dense?: boolean;
   /** The items; `then` makes what closes the menu and does something. */

@@ -348,8 +348,10 @@ export function MoneyField(props: Pick<AmountProps, "label" | "value" | "onSet" 
 }
 
 /** All countries, by name. */
-export const COUNTRIES: readonly Named[] = COUNTRY_CODES.map((code) => ({ id: code, title: countryName(code) }))
-  .toSorted((a, b) => a.title.localeCompare(b.title));
+export const COUNTRIES: readonly Named[] = COUNTRY_CODES.map((code) => ({
+  id: code,
+  title: countryName(code),
+})).toSorted((a, b) => a.title.localeCompare(b.title));
 
 function CountryEditor({ rule, onSet }: EditorProps<CountryRule>) {
   return (

@@ -1,0 +1,504 @@
+import type { ReactNode } from "react";
+import { askedOf, CHECKOUT_STEPS, stepOf, type CheckoutStep, type CheckoutValues } from "~/core/checkout";
+import { addressLines, countryName, COUNTRY_CODES, TEST_CARDS, type Payment } from "~/core/selling";
+import type { ViewProps } from "../definition";
+import { useCheckout, useEnv, usePartId, Words, type CheckoutShown } from "../parts";
+import type { CheckoutFormProps } from "./definition";
+
+const PAYMENT_WORDS: Readonly<Record<Payment, string>> = {
+  card: "Card",
+  transfer: "Bank transfer",
+  "on-delivery": "When it is delivered",
+  "on-collection": "When you collect it",
+};
+
+type AskProps = {
+  name: keyof CheckoutValues;
+  label: string;
+  type?: "text" | "email" | "tel";
+  isNeeded?: boolean;
+  autofill?: string;
+  keys?: "numeric" | "email" | "tel" | "text";
+  width?: "half" | "third" | "two";
+  capitals?: boolean;
+  /** Another answer changes what the rest comes to. */
+  again?: boolean;
+  placeholder?: string;
+  isSecret?: boolean;
+};
+
+/** One thing that is asked, with what is wrong with it. */
+function Ask({
+  name,
+  label,
+  type = "text",
+  isNeeded,
+  autofill,
+  keys,
+  width,
+  capitals,
+  again,
+  placeholder,
+  isSecret,
+}: AskProps): ReactNode {
+  const { values, problems } = useCheckout();
+  const id = usePartId(`ck-${name}`);
+  const wrong = problems.get(name);
+  const value = values[name];
+  return (
+    <div className={width ? `ck-ask ck-${width}` : "ck-ask"}>
+      <label htmlFor={id}>
+        {label}
+        {isNeeded ? null : <span className="ck-free"> (optional)</span>}
+      </label>
+      <input
+        className="field"
+        id={id}
+        name={name}
+        type={type}
+        // What is on a card is never sent back to the page.
+        defaultValue={isSecret || typeof value !== "string" ? "" : value}
+        maxLength={254}
+        autoComplete={autofill ?? "off"}
+        {...(keys ? { inputMode: keys } : {})}
+        {...(capitals ? { autoCapitalize: "characters" } : {})}
+        {...(placeholder ? { placeholder } : {})}
+        {...(again ? { "data-again": "" } : {})}
+        {...(isNeeded ? { "aria-required": true as const } : {})}
+        {...(wrong === undefined ? {} : { "aria-invalid": true as const })}
+        aria-describedby={`${id}-wrong`}
+      />
+      <p className="ck-wrong" id={`${id}-wrong`}>
+        {wrong}
+      </p>
+    </div>
+  );
+}
+
+/** A field that stands in another step: what was given in it goes along unseen. */
+const Kept = ({ values, names }: { values: CheckoutValues; names: readonly (keyof CheckoutValues)[] }) =>
+  names.map((name) => {
+    const value = values[name];
+    const text = typeof value === "string" ? value : value ? "1" : "";
+    return text === "" ? null : <input key={name} type="hidden" name={name} value={text} />;
+  });
+
+const OF_ADDRESS: readonly (keyof CheckoutValues)[] = [
+  "mail",
+  "phone",
+  "news",
+  "country",
+  "name",
+  "company",
+  "street",
+  "more",
+  "district",
+  "town",
+  "area",
+  "postcode",
+];
+const OF_DELIVERY: readonly (keyof CheckoutValues)[] = ["way", "note", "gift"];
+
+/** Said where a browser runs no script: what another country or way costs is asked for by a press. */
+const Again = () => (
+  <noscript>
+    <button className="button button-2" type="submit" name="do" value="look">
+      Show what it costs now
+    </button>
+  </noscript>
+);
+
+function Contact({ props }: { props: CheckoutFormProps }): ReactNode {
+  const { values } = useCheckout();
+  return (
+    <section className="ck-part">
+      <Words at="contact" as="h2" text={props.contact} hint="Heading" />
+      <div className="ck-fields">
+        <Ask
+          name="mail"
+          label="Mail address"
+          type="email"
+          keys="email"
+          autofill="email"
+          isNeeded
+          {...(props.phone === "no" ? {} : { width: "half" as const })}
+        />
+        {props.phone === "no" ? null : (
+          <Ask
+            width="half"
+            name="phone"
+            label="Phone"
+            type="tel"
+            keys="tel"
+            autofill="tel"
+            isNeeded={props.phone === "must"}
+          />
+        )}
+      </div>
+      {props.news ? (
+        <label className="ck-tick">
+          <input type="checkbox" name="news" value="1" defaultChecked={values.news} />
+          <Words at="news" text={props.news} hint="Tick" />
+        </label>
+      ) : null}
+    </section>
+  );
+}
+
+/** The countries that can be chosen, by name. */
+const choices = (countries: readonly string[] | undefined) =>
+  (countries ?? COUNTRY_CODES)
+    .map((code) => [code, countryName(code)] as const)
+    .toSorted(([, a], [, b]) => a.localeCompare(b, "en"));
+
+function Address({ props }: { props: CheckoutFormProps }): ReactNode {
+  const { country, countries, way, problems } = useCheckout();
+  const id = usePartId("ck-country");
+  const list = choices(countries);
+  const known =
+    list.some(([code]) => code === country) || country === ""
+      ? list
+      : [[country, countryName(country)] as const, ...list];
+  const fields = askedOf(country, way).filter(({ field }) => field !== "company" || props.company);
+  const widths = new Map<string, "third" | "half" | "two">(
+    fields.some(({ field }) => field === "area")
+      ? [
+          ["town", "third"],
+          ["area", "third"],
+          ["postcode", "third"],
+        ]
+      : [
+          ["town", "two"],
+          ["postcode", "third"],
+        ],
+  );
+  return (
+    <section className="ck-part">
+      <Words at="address" as="h2" text={props.address} hint="Heading" />
+      <div className="ck-fields">
+        <div className="ck-ask">
+          <label htmlFor={id}>Country</label>
+          <select
+            className="field"
+            id={id}
+            name="country"
+            defaultValue={country}
+            key={country}
+            autoComplete="country"
+            data-again=""
+            aria-describedby={`${id}-wrong`}
+          >
+            {known.map(([code, name]) => (
+              <option key={code} value={code}>
+                {name}
+              </option>
+            ))}
+          </select>
+          <p className="ck-wrong" id={`${id}-wrong`}>
+            {problems.get("country")}
+          </p>
+        </div>
+        {fields.map(({ field, label, isNeeded, autofill }) => {
+          const width = widths.get(field);
+          return (
+            <Ask
+              key={field}
+              name={field}
+              label={label}
+              isNeeded={isNeeded}
+              autofill={autofill}
+              {...(width ? { width } : {})}
+              {...(field === "postcode" ? { again: true, capitals: true } : {})}
+            />
+          );
+        })}
+      </div>
+      <Again />
+    </section>
+  );
+}
+
+function Delivery({ props }: { props: CheckoutFormProps }): ReactNode {
+  const { delivery, costs: costsOf, way, values, problems } = useCheckout();
+  const { money } = useEnv();
+  const note = usePartId("ck-note");
+  const gift = usePartId("ck-gift");
+  return (
+    <section className="ck-part">
+      <Words at="delivery" as="h2" text={props.delivery} hint="Heading" />
+      {delivery.ways.length ? (
+        <div className="ck-picks" role="radiogroup" aria-label={props.delivery}>
+          {delivery.ways.map((each) => {
+            const isChosen = each.id === way?.id;
+            const costs = costsOf.get(each.id) ?? each.costs;
+            return (
+              <div className="ck-option" key={each.id}>
+                <label className="ck-pick">
+                  <input type="radio" name="way" value={each.id} defaultChecked={isChosen} data-again="" />
+                  <span>{each.name}</span>
+                  <span className="amount">{costs === 0 ? "Free" : money(costs)}</span>
+                  {each.says ? <small>{each.says}</small> : null}
+                </label>
+              </div>
+            );
+          })}
+        </div>
+      ) : (
+        <p className="ck-none" role="status">
+          {delivery.why === "parcel"
+            ? "So much can’t be sent there at once."
+            : delivery.why === "collect"
+              ? "Something in your cart can’t be sent."
+              : "Nothing is delivered there yet."}
+        </p>
+      )}
+      <p className="ck-wrong">{problems.get("way")}</p>
+      {[["note", props.note, note] as const, ["gift", props.gift, gift] as const].map(([name, label, id]) =>
+        label ? (
+          <details className="ck-fold" key={name} open={values[name] !== "" || problems.has(name)}>
+            <summary>
+              <Words at={name} text={label} hint="What it asks for" />
+            </summary>
+            <textarea
+              className="field"
+              id={id}
+              name={name}
+              aria-label={label}
+              rows={3}
+              defaultValue={values[name]}
+              aria-describedby={`${id}-wrong`}
+            />
+            <p className="ck-wrong" id={`${id}-wrong`}>
+              {problems.get(name)}
+            </p>
+          </details>
+        ) : null,
+      )}
+      <Again />
+    </section>
+  );
+}
+
+const spaced = (number: string) => number.replace(/(.{4})(?=.)/g, "$1 ");
+
+function CardFields(): ReactNode {
+  return (
+    <div className="ck-more">
+      <p className="ck-test">
+        This is a test: no money is taken, and no real card is accepted. <code>{spaced(TEST_CARDS.paid)}</code> is paid,{" "}
+        <code>{spaced(TEST_CARDS.declined)}</code> is declined, <code>{spaced(TEST_CARDS.asked)}</code> asks whether it
+        is you, <code>{spaced(TEST_CARDS.late)}</code> gets no answer.
+      </p>
+      <div className="ck-fields">
+        <Ask name="number" label="Card number" keys="numeric" autofill="cc-number" isNeeded isSecret />
+        <Ask
+          name="expires"
+          label="Expires"
+          keys="numeric"
+          autofill="cc-exp"
+          placeholder="MM/YY"
+          width="half"
+          isNeeded
+          isSecret
+        />
+        <Ask name="code" label="Security code" keys="numeric" autofill="cc-csc" width="half" isNeeded isSecret />
+      </div>
+    </div>
+  );
+}
+
+function PaymentPart({ props }: { props: CheckoutFormProps }): ReactNode {
+  const { payments, pay, problems } = useCheckout();
+  const { selling } = useEnv();
+  return (
+    <section className="ck-part">
+      <Words at="payment" as="h2" text={props.payment} hint="Heading" />
+      {payments.length ? (
+        <div className="ck-picks" role="radiogroup" aria-label={props.payment}>
+          {payments.map((each) => (
+            <div className="ck-option" key={each}>
+              <label className="ck-pick">
+                <input type="radio" name="pay" value={each} defaultChecked={each === pay} />
+                <span>{PAYMENT_WORDS[each]}</span>
+                <span />
+              </label>
+              {each === "card" ? <CardFields /> : null}
+              {each === "transfer" ? (
+                <div className="ck-more">
+                  <p className="ck-small">{selling.pays.transfer}</p>
+                </div>
+              ) : null}
+            </div>
+          ))}
+        </div>
+      ) : null}
+      <p className="ck-wrong">{problems.get("pay")}</p>
+    </section>
+  );
+}
+
+function End({ props }: { props: CheckoutFormProps }): ReactNode {
+  const { priced, way } = useCheckout();
+  const { money, href } = useEnv();
+  const links = props.links.flatMap(({ label, link }) => {
+    const to = href(link);
+    return to === undefined || label === "" ? [] : [{ label, to }];
+  });
+  return (
+    <div className="ck-end">
+      {links.length ? (
+        <p className="ck-links">
+          {links.map(({ label, to }) => (
+            <a key={to} href={to} target="_blank" rel="noopener">
+              {label}
+            </a>
+          ))}
+        </p>
+      ) : null}
+      {props.small ? <Words at="small" as="p" className="ck-small" text={props.small} hint="Small print" /> : null}
+      {way ? (
+        <button className="button" type="submit" name="do" value="place">
+          <Words at="button" text={props.button} hint="Button words" />{" "}
+          <span className="ck-total">{money(priced.total)}</span>
+        </button>
+      ) : null}
+    </div>
+  );
+}
+
+/** What was given in a step that is done, and the way back to it. */
+function Done({ step, title }: { step: CheckoutStep; title: string }): ReactNode {
+  const { values, country, way } = useCheckout();
+  const text =
+    step === "address"
+      ? [
+          values.mail,
+          ...(way?.isCollected
+            ? [values.name]
+            : addressLines({ ...values, country }, countryName).filter((line) => line.trim() !== "")),
+        ].join("\n")
+      : (way?.name ?? "");
+  return (
+    <div className="ck-done">
+      <h2>{title}</h2>
+      <p>{text}</p>
+      <button type="submit" name="do" value={`step:${step}`} aria-label={`Change: ${title}`}>
+        Change
+      </button>
+    </div>
+  );
+}
+
+function Steps({ props }: { props: CheckoutFormProps }): ReactNode {
+  const checkout = useCheckout();
+  const { values } = checkout;
+  const step = checkout.step ?? "address";
+  const at = CHECKOUT_STEPS.indexOf(step);
+  const next = CHECKOUT_STEPS[at + 1];
+  return (
+    <>
+      <p className="ck-step">
+        Step {at + 1} of {CHECKOUT_STEPS.length}
+      </p>
+      {step === "address" ? (
+        <>
+          <Contact props={props} />
+          <Address props={props} />
+          <Kept values={values} names={[...OF_DELIVERY, "pay"]} />
+        </>
+      ) : (
+        <>
+          <Done step="address" title={props.address} />
+          <Kept values={{ ...values, country: checkout.country }} names={OF_ADDRESS} />
+        </>
+      )}
+      {step === "delivery" ? <Delivery props={props} /> : null}
+      {step === "payment" ? (
+        <>
+          <Done step="delivery" title={props.delivery} />
+          <Kept values={{ ...values, way: checkout.way?.id ?? "" }} names={OF_DELIVERY} />
+          <PaymentPart props={props} />
+          <End props={props} />
+        </>
+      ) : null}
+      {step === "delivery" ? <Kept values={values} names={["pay"]} /> : null}
+      {next ? (
+        <div className="ck-end">
+          <button className="button" type="submit" name="do" value={`next:${next}`}>
+            Continue
+          </button>
+        </div>
+      ) : null}
+    </>
+  );
+}
+
+/** What is wrong, above everything, each leading to its field. */
+function Said({ checkout, id }: { checkout: CheckoutShown; id: (name: string) => string }): ReactNode {
+  const { said, problems } = checkout;
+  if (!said && problems.size === 0) return null;
+  return (
+    <div className="ck-said" role="alert" tabIndex={-1}>
+      <p>{said ?? "Something has to be put right first:"}</p>
+      {problems.size ? (
+        <ul>
+          {[...problems].map(([name, why]) => (
+            <li key={name}>
+              <a href={`#${id(name)}`}>{why}</a>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+    </div>
+  );
+}
+
+export function View({ props, arrangement }: ViewProps<CheckoutFormProps>) {
+  const { studio } = useEnv();
+  const checkout = useCheckout();
+  const own = usePartId("ck");
+  const { lines, pressed, problems } = checkout;
+  if (lines.length === 0) return null;
+  const isSteps = arrangement === "steps";
+  // A problem in another step leads to where it can be put right.
+  const shown = isSteps
+    ? {
+        ...checkout,
+        problems: new Map([...problems].filter(([name]) => stepOf(name) === (checkout.step ?? "address"))),
+      }
+    : checkout;
+  return (
+    <zest-checkout>
+      <form className="ck" id={own} method="post" action="/checkout" noValidate>
+        <input type="hidden" name="pressed" value={pressed ?? ""} />
+        {isSteps ? <input type="hidden" name="at" value={checkout.step ?? "address"} /> : null}
+        {/* Enter in a field presses the first button of its form. */}
+        <button
+          className="unseen"
+          type="submit"
+          name="do"
+          value={isSteps ? "enter" : "place"}
+          tabIndex={-1}
+          aria-hidden="true"
+        >
+          {props.button}
+        </button>
+        <Said checkout={shown} id={(name) => own.replace(/^ck-/, `ck-${name}-`)} />
+        {studio && checkout.delivery.ways.length === 0 ? (
+          <p className="studio-empty">Nobody can buy yet: say in Orders where you deliver and how you are paid.</p>
+        ) : null}
+        {isSteps ? (
+          <Steps props={props} />
+        ) : (
+          <>
+            <Contact props={props} />
+            <Address props={props} />
+            <Delivery props={props} />
+            <PaymentPart props={props} />
+            <End props={props} />
+          </>
+        )}
+      </form>
+    </zest-checkout>
+  );
+}

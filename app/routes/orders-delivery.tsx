@@ -1,0 +1,1 @@
+export { DeliveryPage as default } from "~/studio/orders";

@@ -1,0 +1,1 @@
+export { PaymentPage as default } from "~/studio/orders";

@@ -1,0 +1,1 @@
+export { TaxPage as default } from "~/studio/orders";

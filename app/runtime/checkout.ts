@@ -1,0 +1,62 @@
+import { all, one } from "./page";
+
+const parts = (within: ParentNode = document) => all("zest-checkout", within);
+let asked = 0;
+
+/** What stands in a field; nothing for what is only pressed. */
+type Field = HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement;
+const isWritten = (field: Field) => !/^(?:hidden|radio|checkbox|submit)$/.test(field.type);
+
+/**
+ * The checkout: another country or way shows at once what it comes to, and a form that is on its way is not sent twice. Without this, a
+ * button asks for it.
+ */
+export class Checkout extends HTMLElement {
+  connectedCallback(): void {
+    this.addEventListener("change", (event) => {
+      const { form, dataset } = event.target as HTMLInputElement;
+      if (form && dataset.again !== undefined) void this.again(form);
+    });
+    this.addEventListener("submit", (event) => {
+      const form = event.target as HTMLFormElement;
+      if (form.ariaBusy === "true") return event.preventDefault();
+      form.ariaBusy = "true";
+    });
+    // Who comes back to the page by the browser's own button may send it again.
+    addEventListener("pageshow", () => one("form", this)?.removeAttribute("aria-busy"));
+    // What has to be put right is read out, and next.
+    one("[role=alert]", this)?.focus();
+  }
+
+  private async again(form: HTMLFormElement): Promise<void> {
+    const mine = ++asked;
+    const body = new URLSearchParams([...new FormData(form)].map(([name, value]) => [name, String(value)]));
+    body.set("do", "look");
+    form.ariaBusy = "true";
+    try {
+      const answer = await fetch(form.action, { method: "POST", body });
+      const page = new DOMParser().parseFromString(await answer.text(), "text/html");
+      const now = parts(page);
+      // A later answer is on its way; or it is another page, as an empty cart leads to one.
+      if (mine !== asked) return;
+      if (now.length !== parts().length) return location.reload();
+      const { name = "", id = "" } = (document.activeElement ?? {}) as HTMLInputElement;
+      const written = new Map(
+        all<Field>("input,select,textarea", form)
+          .filter(isWritten)
+          .map((f) => [f.name, f.value]),
+      );
+      const open = all<HTMLDetailsElement>("details").map((each) => each.open);
+      parts().forEach((part, i) => part.replaceChildren(...now[i]!.childNodes));
+      all<HTMLDetailsElement>("details").forEach((each, i) => (each.open = open[i] ?? each.open));
+      // Typed meanwhile, or never sent back, as what is on a card.
+      for (const field of all<Field>("zest-checkout input,zest-checkout textarea"))
+        if (isWritten(field)) field.value = written.get(field.name) ?? field.value;
+      const field = one(`[name="${name}"]:checked`) ?? (id ? document.getElementById(id) : null);
+      field?.focus({ preventScroll: true });
+    } catch {
+      // What is shown is as it was; ordering says what it comes to.
+    }
+    one("zest-checkout form")?.removeAttribute("aria-busy");
+  }
+}

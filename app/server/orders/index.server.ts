@@ -1,0 +1,24 @@
+export { changeOrder, removeTestOrders, type OrderChanged } from "./change";
+export { orderLetter, type LetterContent } from "./letters";
+export {
+  countsOf,
+  orderByToken,
+  orderOf,
+  orderPressed,
+  ordersFile,
+  ordersOf,
+  type ListedOrder,
+  type OrderCounts,
+  type WholeOrder,
+} from "./read";
+export {
+  dropHeld,
+  dropLost,
+  HOLD_MINUTES,
+  placeOrder,
+  settleOrder,
+  tellStock,
+  type Placed,
+  type PlacedOrder,
+  type Placing,
+} from "./place";

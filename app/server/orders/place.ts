@@ -1,0 +1,214 @@
+import { randomBytes } from "node:crypto";
+import { Op, type Transaction } from "sequelize";
+import { newId } from "~/core/document";
+import { FEW } from "~/core/goods";
+import { orderBody, type Order, type OrderBody } from "~/core/orders";
+import { atomically, lockState, OrderEventRow, OrderLine, OrderRow } from "../database/index.server";
+import { stockMoved } from "../goods/index.server";
+import type { Shop } from "../shops/index.server";
+import { giveBack, takeStock, type Pieces, type Wish } from "../stock/index.server";
+import { toOrder } from "./read";
+
+/** So long the goods of an order are kept while it is being paid. */
+export const HOLD_MINUTES = 15;
+
+export type Placing = {
+  readonly body: OrderBody;
+  /** What it takes from the stock. */
+  readonly wishes: readonly Wish[];
+  /** What the form was sent with: sent twice with the same, it is one order. */
+  readonly pressed: string;
+  /** It is made to try the shop out. */
+  readonly isTest: boolean;
+  /** It waits for its payment: its goods are kept, and it has no number yet. */
+  readonly waits: boolean;
+};
+
+export type PlacedOrder = { readonly id: string; readonly token: string; readonly state: OrderRow["state"] };
+export type Placed =
+  | {
+      readonly ok: true;
+      readonly order: PlacedOrder;
+      /** It was made just now, and not by the press before. */ readonly isNew: boolean;
+    }
+  | {
+      readonly ok: false;
+      /** What there is too little of, and how much there is. */ readonly short: readonly Pieces[];
+    };
+
+class Short extends Error {
+  constructor(readonly short: readonly Pieces[]) {
+    super("there is too little of something");
+  }
+}
+
+const placed = ({ id, token, state }: OrderRow): PlacedOrder => ({ id, token: token!, state });
+
+/** The next number of a shop's orders. Whoever has it keeps others from theirs until the order is stored, so that none is left out. */
+async function nextNumber(shopId: string, isTest: boolean, transaction: Transaction): Promise<number> {
+  const counter = await lockState(shopId, isTest ? "testOrders" : "orders", transaction);
+  const number = counter.version + 1;
+  await counter.update({ version: number }, { transaction });
+  return number;
+}
+
+/** What is learnt from: tests teach nothing. */
+async function noteSold(row: OrderRow, body: OrderBody, transaction: Transaction): Promise<void> {
+  if (row.isTest) return;
+  await OrderLine.bulkCreate(
+    body.lines.map(({ product, variant, count, each }, line) => ({
+      orderId: row.id,
+      line,
+      productId: product,
+      variantId: variant,
+      count,
+      price: Math.round(each),
+    })),
+    { transaction },
+  );
+}
+
+/** Shops of which pieces were sold that need not show at once: there are enough left. */
+const moved = new Set<string>();
+
+/** Makes what was sold show, at once where few are left of it. */
+async function show(shopId: string, left: readonly Pieces[]): Promise<void> {
+  if (!left.some(({ count }) => count <= FEW)) return void moved.add(shopId);
+  moved.delete(shopId);
+  await stockMoved(shopId);
+}
+
+/** Makes what was sold of late show everywhere. */
+export async function tellStock(): Promise<void> {
+  const shops = [...moved];
+  moved.clear();
+  for (const shopId of shops) await stockMoved(shopId);
+}
+
+/**
+ * Places an order: its goods are taken, its number counted and itself stored, all of it or nothing. What there is too little of is
+ * said, and nothing is taken.
+ */
+export async function placeOrder(
+  shop: Pick<Shop, "id">,
+  { body, wishes, pressed, isTest, waits }: Placing,
+): Promise<Placed> {
+  try {
+    const { order, isNew, left } = await atomically(async (transaction) => {
+      const before = await OrderRow.findOne({ where: { shopId: shop.id, pressed }, transaction, lock: true });
+      if (before) return { order: placed(before), isNew: false, left: [] };
+      const id = newId();
+      const taken = await takeStock(shop.id, wishes, id, transaction);
+      if (!taken.ok) throw new Short(taken.short);
+      const now = new Date();
+      const row = await OrderRow.create(
+        {
+          id,
+          shopId: shop.id,
+          number: waits ? null : await nextNumber(shop.id, isTest, transaction),
+          isTest,
+          token: randomBytes(32).toString("base64url"),
+          pressed,
+          state: waits ? "held" : "placed",
+          total: body.total,
+          mail: body.mail,
+          buyer: body.name.slice(0, 160),
+          words: [...body.lines.map(({ title, sku }) => `${title} ${sku}`)].join("\n").slice(0, 10_000),
+          body: JSON.stringify(body),
+          heldUntil: waits ? new Date(now.getTime() + HOLD_MINUTES * 60_000) : null,
+          createdAt: now,
+        },
+        { transaction },
+      );
+      if (!waits) await begin(row, body, 0, transaction);
+      return { order: placed(row), isNew: true, left: taken.left };
+    });
+    await show(shop.id, left);
+    return { ok: true, order, isNew };
+  } catch (error) {
+    if (error instanceof Short) return { ok: false, short: error.short };
+    // Both presses found nothing, and the other one was first.
+    const first = isDuplicate(error) ? await OrderRow.findOne({ where: { shopId: shop.id, pressed } }) : null;
+    if (first) return { ok: true, order: placed(first), isNew: false };
+    throw error;
+  }
+}
+
+const isDuplicate = (error: unknown): boolean =>
+  error instanceof Error && error.name === "SequelizeUniqueConstraintError";
+
+async function begin(row: OrderRow, body: OrderBody, paid: number, transaction: Transaction): Promise<void> {
+  const at = new Date();
+  await OrderEventRow.create(
+    { orderId: row.id, what: "placed", text: "", amount: null, createdAt: at },
+    { transaction },
+  );
+  if (paid > 0)
+    await OrderEventRow.create(
+      { orderId: row.id, what: "paid", text: "By card", amount: paid, createdAt: at },
+      { transaction },
+    );
+  await noteSold(row, body, transaction);
+}
+
+/**
+ * Ends the waiting of an order: paid, it gets its number; else its goods go back. Whatever comes second changes nothing.
+ * @returns how it stands; `isNew`: by this
+ */
+export async function settleOrder(
+  id: string,
+  isPaid: boolean,
+): Promise<
+  { readonly order: Order | undefined; readonly state: OrderRow["state"]; readonly isNew: boolean } | undefined
+> {
+  const done = await atomically(async (transaction) => {
+    const row = await OrderRow.findByPk(id, { transaction, lock: true });
+    if (!row?.body) return undefined;
+    const was = { shopId: row.shopId, left: [] as readonly Pieces[] };
+    if (row.state !== "held") return { ...was, row, isNew: false };
+    const body = orderBody.parse(JSON.parse(row.body));
+    if (isPaid) {
+      await row.update(
+        {
+          number: await nextNumber(row.shopId, row.isTest, transaction),
+          state: "placed",
+          paid: body.total,
+          heldUntil: null,
+          createdAt: new Date(),
+        },
+        { transaction },
+      );
+      await begin(row, body, body.total, transaction);
+      return { ...was, row, isNew: true };
+    }
+    const left = await giveBack(row.shopId, row.id, transaction);
+    // The same form may be sent again, with another card.
+    await row.update({ state: "gone", pressed: null, heldUntil: null }, { transaction });
+    return { ...was, row, left, isNew: true };
+  });
+  if (!done) return undefined;
+  const { shopId, row, left, isNew } = done;
+  // What came back may have been called sold out.
+  if (left.length) await stockMoved(shopId);
+  return { order: row.number === null ? undefined : toOrder(row), state: row.state, isNew };
+}
+
+/** So long it is known of an order that its payment came to nothing. */
+const LOST_DAYS = 30;
+
+/** Takes away orders that came to nothing: nobody needs to know any more who had wanted what. */
+export async function dropLost(now = Date.now()): Promise<void> {
+  await OrderRow.destroy({
+    where: { state: "gone", createdAt: { [Op.lt]: new Date(now - LOST_DAYS * 86_400_000) } },
+  });
+}
+
+/** Gives back what is kept for orders that nobody paid in time. */
+export async function dropHeld(now = Date.now()): Promise<void> {
+  const late = await OrderRow.findAll({
+    where: { state: "held", heldUntil: { [Op.lt]: new Date(now) } },
+    attributes: ["id"],
+    raw: true,
+  });
+  for (const { id } of late) await settleOrder(id, false);
+}

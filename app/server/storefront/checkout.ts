@@ -1,0 +1,354 @@
+import { randomBytes } from "node:crypto";
+import express, { type Request, type Response, type Router } from "express";
+import { z } from "zod";
+import {
+  addressIn,
+  CHECKOUT_STEPS,
+  checkoutInput,
+  checkoutOf,
+  checkoutProblems,
+  laterWords,
+  NOTHING_GIVEN,
+  stepOf,
+  wishesOf,
+  type Asks,
+  type CheckoutStep,
+  type CheckoutValues,
+} from "~/core/checkout";
+import { entryOf, walk } from "~/core/document";
+import { NEWS } from "~/core/mail";
+import { writeOrder, type OrderBody } from "~/core/orders";
+import { offersOf } from "~/core/offers";
+import { notSelling, sellingOf } from "~/core/selling";
+import { dayIn } from "~/core/situation";
+import { lineTitle, type CartLine, type CheckoutSeen } from "~/kinds/parts";
+import { DECLINED, inSituation, offersFor, type ShopContent } from "~/render";
+import { cartOf, dropCart } from "../carts/index.server";
+import { within } from "../limits/index.server";
+import {
+  orderByToken,
+  orderLetter,
+  orderPressed,
+  placeOrder,
+  settleOrder,
+  type PlacedOrder,
+} from "../orders/index.server";
+import { cardPayments } from "../payments/index.server";
+import { contentFor, drawnFor } from "./draft";
+import { joinList } from "./lists";
+import { messagePage } from "./pages";
+import { cookieOf, fromHere, originOf, perMinute, send, shopOf, type Locals } from "./sending";
+import { contentForOne, countryOf } from "./visitors";
+
+// The way from the cart to an order. What is shown and what is charged is worked out here from ids: nothing of a price is ever taken from a form.
+
+/** Sent from one place in a minute: whoever types corrects themselves a few times. */
+const MOST_PER_MINUTE = 60;
+/** Cards that may be tried for one shop from one place in an hour: numbers can be guessed. */
+const MOST_CARDS = 20;
+const NO_STORE = "no-store";
+
+const newPress = () => randomBytes(18).toString("base64url");
+const pressedInput = z
+  .string()
+  .regex(/^[\w-]{20,40}$/)
+  .catch(() => newPress());
+
+/** What the layout's form asks besides what every checkout does, and where its parts stand. */
+type FormSays = Asks & { readonly news: string; readonly isSteps: boolean };
+
+function formIn({ draft }: ShopContent): FormSays {
+  const layout = entryOf(draft.documents, "checkout");
+  for (const part of layout ? walk(layout.root) : []) {
+    if (part.kind !== "checkout-form" || !part.shown) continue;
+    const { phone = "free", news = "", arrangement } = part.props as Partial<Record<string, string>>;
+    return { phone: phone as Asks["phone"], news, isSteps: arrangement === "steps" };
+  }
+  return { phone: "free", news: "", isSteps: false };
+}
+
+/** Everything that a checkout is worked out from. */
+async function standing(request: Request, response: Response) {
+  const whole = await contentFor(response);
+  if (!whole) return undefined;
+  const shop = shopOf(response);
+  const cart = await cartOf(shop.id, cookieOf(request, "cart"), whole.goods);
+  const theirs = await contentForOne(request, response, whole);
+  const content = inSituation({ page: "checkout", ...cart }, theirs);
+  const { documents } = content.draft;
+  const selling = sellingOf(documents);
+  const offers = offersOf(documents);
+  const { bill } = offersFor(documents, content);
+  const checkout = (values: CheckoutValues) =>
+    checkoutOf(selling, cart.lines, values, (more) => bill(cart.lines, cart.codes, more), shop.currency);
+  return { shop, whole, content, cart, selling, offers, checkout, form: formIn(content) };
+}
+type Standing = NonNullable<Awaited<ReturnType<typeof standing>>>;
+
+/** Writes down what would be ordered now. */
+function bodyOf(now: Standing, values: CheckoutValues): OrderBody | undefined {
+  const { cart, offers, selling, shop } = now;
+  const checkout = now.checkout(values);
+  const { way, pay, tax, priced, country } = checkout;
+  if (!way || !pay) return undefined;
+  const names = new Map(offers.map((offer) => [offer.id, offer.name]));
+  const address = addressIn(values, country);
+  return writeOrder({
+    lines: cart.lines,
+    priced,
+    offerName: (id) => names.get(id) ?? "",
+    laterWords,
+    way,
+    tax,
+    buyer: {
+      mail: values.mail,
+      phone: values.phone,
+      name: address.name || values.name,
+      to: way.isCollected ? null : address,
+      note: values.note,
+      giftMessage: values.gift,
+    },
+    pay,
+    payTo: pay === "transfer" ? (selling.pays.transfer ?? "") : "",
+    codes: cart.codes,
+    currency: shop.currency,
+    moneyFormat: shop.moneyFormat,
+  });
+}
+
+/** What there is too little of, in a sentence. */
+function shortWords(
+  lines: readonly CartLine[],
+  short: readonly { product: string; variant: string; count: number }[],
+): string {
+  const said = short.map(({ product, variant, count }) => {
+    const line = lines.find((each) => each.product.id === product && (each.variant?.id ?? "") === variant);
+    const title = line ? lineTitle(line) : "something in your cart";
+    return count === 0
+      ? `“${title}” is sold out`
+      : `there ${count === 1 ? "is only 1" : `are only ${count}`} left of “${title}”`;
+  });
+  return `Meanwhile somebody else was quicker: ${said.join(", and ")}. Nothing was ordered. Please change your cart.`;
+}
+
+/** The checkout, the payment of an order, and the pages on which it is seen. */
+export function checkouts(): Router {
+  const router = express.Router();
+  const form = express.urlencoded({ extended: false, limit: "32kb" });
+  const mayPost = perMinute("checkout", MOST_PER_MINUTE);
+
+  const say = async (request: Request, response: Response, status: number, title: string, text: string) => {
+    const page = await messagePage(shopOf(response), title, text, status, originOf(response));
+    if (page) send(request, response, page, NO_STORE);
+    else response.status(404).end();
+  };
+  const show = async (
+    request: Request,
+    response: Response,
+    now: Standing,
+    status: number,
+    seen: Partial<CheckoutSeen>,
+  ) => {
+    response.setHeader("Referrer-Policy", "same-origin");
+    const target = { page: "checkout" as const, ...now.cart, pressed: newPress(), ...seen };
+    send(request, response, await drawnFor(request, response, status, target, now.whole), NO_STORE);
+  };
+  /** Only the shop’s own pages send forms here, and not too many of them. */
+  const guard = async (request: Request, response: Response, next: () => void) => {
+    if (!fromHere(request, response))
+      return say(request, response, 403, "That came from another site", "Please use this shop’s own page.");
+    if (!(await mayPost(request, response)))
+      return say(request, response, 429, "That was a little too often", "Please try again in a minute.");
+    next();
+  };
+  /** Nobody can check out with nothing, or in a shop that doesn't sell; undefined where they may. */
+  const elsewhere = (now: Standing): string | undefined =>
+    now.cart.lines.length === 0 || notSelling(now.selling) !== undefined ? "/cart" : undefined;
+
+  router.get("/checkout", async (request, response, next) => {
+    const now = await standing(request, response);
+    if (!now) return next();
+    const to = elsewhere(now);
+    if (to) return response.redirect(303, originOf(response) + to);
+    // Where they seem to be, as far as something is delivered there.
+    const { country } = now.checkout({ ...NOTHING_GIVEN, country: countryOf(request.headers) });
+    await show(request, response, now, 200, { values: { ...NOTHING_GIVEN, country } });
+  });
+
+  router.post("/checkout", form, guard, async (request, response, next) => {
+    const now = await standing(request, response);
+    if (!now) return next();
+    const body = (request.body ?? {}) as Record<string, unknown>;
+    const pressed = pressedInput.parse(body.pressed);
+    // Sent once more, with the cart empty by then: it leads to the order that was made of it.
+    const again = await orderPressed(now.shop.id, pressed);
+    if (again?.state === "placed") return thank(request, response, again);
+    if (again) return response.redirect(303, `${originOf(response)}/order/${again.token}`);
+    const to = elsewhere(now);
+    if (to) return response.redirect(303, originOf(response) + to);
+    const values = checkoutInput.parse(body);
+    const checkout = now.checkout(values);
+    const month = dayIn(Date.now(), now.shop.timeZone).slice(0, 7);
+    const problems = checkoutProblems(checkout, values, month, now.form);
+    const what = pressIn(body, now.form.isSteps);
+    const withPress = { values, pressed };
+    if (what.is === "look") return show(request, response, now, 200, { ...withPress, step: what.step });
+    if (what.is === "step") {
+      const wrong = new Map([...problems].filter(([field]) => before(stepOf(field), what.step)));
+      const [first] = wrong.keys();
+      const step = first === undefined ? what.step : stepOf(first);
+      return show(request, response, now, wrong.size ? 422 : 200, { ...withPress, step, problems: wrong });
+    }
+    if (problems.size) {
+      const [first] = problems.keys();
+      return show(request, response, now, 422, { ...withPress, problems, step: stepOf(first!) });
+    }
+    const trouble = now.cart.lines.find(({ problem }) => problem !== undefined);
+    if (trouble)
+      return show(request, response, now, 409, {
+        ...withPress,
+        step: "payment",
+        said: `“${lineTitle(trouble)}”: ${trouble.problem} Please change your cart.`,
+      });
+    const order = bodyOf(now, values)!;
+    if (order.pay === "card" && !(await within(`cards:${now.shop.id}:${request.ip}`, MOST_CARDS, 3600)))
+      return show(request, response, now, 429, {
+        ...withPress,
+        step: "payment",
+        said: "Too many cards were tried. Please wait an hour, or pay in another way.",
+      });
+    const waits = order.pay === "card" && order.total > 0;
+    const isTest = (response.locals as Locals).draftUntil !== undefined;
+    const gifts = checkout.priced.gifts;
+    const placed = await placeOrder(now.shop, {
+      body: order,
+      wishes: wishesOf([...now.cart.lines, ...gifts]),
+      pressed,
+      isTest,
+      waits,
+    });
+    if (!placed.ok)
+      return show(request, response, now, 409, {
+        ...withPress,
+        step: "payment",
+        said: shortWords(now.cart.lines, placed.short),
+      });
+    if (values.news && now.form.news && placed.isNew)
+      await joinList(now.shop, now.content, originOf(response), {
+        list: NEWS,
+        address: values.mail.toLowerCase(),
+        page: "/checkout",
+      });
+    if (!waits) {
+      if (placed.isNew) await tell(now, placed.order.token);
+      return thank(request, response, placed.order);
+    }
+    if (!placed.isNew) return response.redirect(303, `${originOf(response)}/order/${placed.order.token}`);
+    const { id, token } = placed.order;
+    const card = { number: values.number, expires: values.expires, code: values.code };
+    const result = await cardPayments.charge({ order: id, amount: order.total, currency: order.currency, card });
+    if (result === "paid" || result === "declined") {
+      await settleOrder(id, result === "paid");
+      if (result === "declined") return show(request, response, now, 402, { values, step: "payment", said: DECLINED });
+      await tell(now, token);
+      return thank(request, response, placed.order);
+    }
+    // What the bank asks, and what comes too late, is seen at the order’s own address.
+    response.redirect(303, `${originOf(response)}/order/${token}${result === "late" ? "?late=1" : ""}`);
+  });
+
+  /** Sends the letter that thanks for an order. */
+  const tell = async ({ shop, whole }: Pick<Standing, "shop" | "whole">, token: string) => {
+    const found = await orderByToken(shop.id, token);
+    if (found?.is === "placed") await orderLetter(found, { shop, content: whole }, "placed");
+  };
+  /** Empties the cart, and leads to the page that says thanks. */
+  const thank = async (request: Request, response: Response, { token }: Pick<PlacedOrder, "token">) => {
+    await dropCart(shopOf(response).id, cookieOf(request, "cart"));
+    response.append("Set-Cookie", "items=0; Path=/; SameSite=Lax; Max-Age=0");
+    response.redirect(303, `${originOf(response)}/order/${token}?thanks=1`);
+  };
+
+  router.get("/order/:token", async (request, response, next) => {
+    const shop = shopOf(response);
+    const token = String(request.params.token);
+    const [content, found] = await Promise.all([contentFor(response), orderByToken(shop.id, token)]);
+    if (!content) return next();
+    // The address is the key to it: it is told to nobody.
+    response.setHeader("Referrer-Policy", "no-referrer");
+    response.setHeader("X-Robots-Tag", "noindex");
+    const target = (status: number, page: Parameters<typeof drawnFor>[3]) =>
+      drawnFor(request, response, status, page, content).then((drawn) => send(request, response, drawn, NO_STORE));
+    if (!found)
+      return target(404, {
+        page: "message",
+        title: "This link leads to no order",
+        text: "It may have ended, or not be whole. Please look into the letter that we sent you.",
+      });
+    if (found.is === "gone")
+      return target(200, {
+        page: "message",
+        title: "Nothing was ordered",
+        text: "The payment did not come about, and nothing was taken. What you chose is still in your cart.",
+        way: { address: "/checkout", label: "Back to the checkout" },
+      });
+    if (found.is === "held" && request.query.late === "1")
+      return target(200, {
+        page: "message",
+        title: "No answer to your payment yet",
+        text: "Nothing is ordered until there is one. Your goods are kept for fifteen minutes; after that they go back, and nothing was paid.",
+        way: { address: `/order/${token}`, label: "Look again" },
+      });
+    if (found.is === "held")
+      return target(200, {
+        page: "message",
+        title: "Your bank asks whether it is you",
+        text: "This is the stand-in for a bank: no money is taken. Your goods are kept for fifteen minutes.",
+        press: { action: `/order/${token}/yes`, label: "Yes, it is me" },
+        refuse: { action: `/order/${token}/no`, label: "No, leave it" },
+      });
+    const seen = { order: found.order, events: found.events, address: `/order/${token}` };
+    await target(200, { page: request.query.thanks === "1" ? "thanks" : "order", ...seen });
+  });
+
+  const answered = async (request: Request, response: Response, isThem: boolean) => {
+    const shop = shopOf(response);
+    const token = String(request.params.token);
+    const found = await orderByToken(shop.id, token);
+    if (found?.is === "held") {
+      const result = await cardPayments.answered(found.id, isThem);
+      const done = await settleOrder(found.id, result === "paid");
+      const whole = await contentFor(response);
+      if (done?.isNew && done.state === "placed" && whole) {
+        await tell({ shop, whole }, token);
+        return thank(request, response, { token });
+      }
+    }
+    response.redirect(303, `${originOf(response)}/order/${token}`);
+  };
+  router.post("/order/:token/yes", form, guard, (request, response) => answered(request, response, true));
+  router.post("/order/:token/no", form, guard, (request, response) => answered(request, response, false));
+  return router;
+}
+
+/** Whether a part of the checkout comes before another one. */
+const before = (a: CheckoutStep, b: CheckoutStep): boolean => CHECKOUT_STEPS.indexOf(a) < CHECKOUT_STEPS.indexOf(b);
+
+type Asked =
+  | { readonly is: "look"; readonly step: CheckoutStep }
+  /** To a part of it: of those before it, all has to be right. */
+  | { readonly is: "step"; readonly step: CheckoutStep }
+  | { readonly is: "place" };
+
+const stepInput = z.enum(CHECKOUT_STEPS).catch("address");
+
+/** What was pressed. Enter in a field goes on to the next part, and from the last one orders. */
+function pressIn({ do: pressed, at }: Record<string, unknown>, isSteps: boolean): Asked {
+  const here = stepInput.parse(at);
+  const [what, step] = typeof pressed === "string" ? pressed.split(":") : [];
+  if (what === "look") return { is: "look", step: here };
+  if (what === "step") return { is: "look", step: stepInput.parse(step) };
+  if (what === "next") return { is: "step", step: stepInput.parse(step) };
+  const next = CHECKOUT_STEPS[CHECKOUT_STEPS.indexOf(here) + 1];
+  return isSteps && what === "enter" && next ? { is: "step", step: next } : { is: "place" };
+}
