@@ -3,6 +3,16 @@ import { area, expectAccessible, kept, openShop, publish, shopAt } from "./studi
 
 const GOODS = "SKU,Title,Price,Stock\nKITE,Delta kite,64.00,3\nREEL,Line reel,18.00,";
 
+const ADA = {
+  "Mail address": "ada@quill.example",
+  "Full name": "Ada Quill",
+  "Street and number": "4 Quay Lane",
+  "Town or city": "Howth",
+  "Card number": "9000 1000 0000 0009",
+  Expires: "08/39",
+  "Security code": "123",
+};
+
 /** Puts the kite into the cart, and goes to the checkout. */
 async function toCheckout(page: Page, host: string): Promise<void> {
   await page.goto(`${shopAt(host)}/products/delta-kite`);
@@ -151,6 +161,31 @@ test("a shop says how it delivers and is paid, sells, and follows an order to th
     // The last three are there again.
     await shopper.goto(`${shopAt(host)}/products/delta-kite`);
     await expect(shopper.getByRole("button", { name: "Add to cart" }).first()).toBeVisible();
+  });
+
+  await test.step("and buys something from the draft, which is a test that can be removed", async () => {
+    await page.getByRole("link", { name: "All orders" }).click();
+    const [tab] = await Promise.all([
+      page.waitForEvent("popup"),
+      page.getByRole("button", { name: "Buy something yourself" }).click(),
+    ]);
+    await expect(tab.getByText("This is the draft.")).toBeVisible();
+    await tab.getByRole("link", { name: "Line reel" }).first().click();
+    const added = tab.waitForResponse((response) => response.url().endsWith("/cart/add"));
+    await tab.getByRole("button", { name: "Add to cart" }).first().click();
+    await added;
+    await tab.goto(`${shopAt(host)}/checkout`);
+    for (const [label, text] of Object.entries(ADA)) await tab.getByLabel(label).fill(text);
+    await tab.getByRole("button", { name: /^Order and pay/ }).click();
+    await expect(tab.getByText("Order T1", { exact: true })).toBeVisible();
+    await tab.close();
+    await page.reload();
+    await page.getByRole("button", { name: "Tests (1)" }).click();
+    await expect(page.getByRole("row", { name: /T1/ })).toBeVisible();
+    await page.getByRole("button", { name: "Remove all tests" }).click();
+    await page.getByRole("dialog").getByRole("button", { name: "Remove" }).click();
+    await expect(page.getByRole("button", { name: /^Tests/ })).toHaveCount(0);
+    await page.getByRole("row", { name: /Ada Quill/ }).click();
   });
 
   await test.step("it is printed for the parcel, without prices", async () => {

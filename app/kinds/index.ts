@@ -76,6 +76,7 @@ import { productTitle } from "./product-title";
 import { recentlySeen } from "./recently-seen";
 import { reviews } from "./reviews";
 import { cartCodes } from "./cart-codes";
+import { cartDelivery } from "./cart-delivery";
 import { cartHead } from "./cart-head";
 import { cartLines } from "./cart-lines";
 import { cartSum } from "./cart-sum";
@@ -155,6 +156,7 @@ const LIST: readonly Kind[] = [
   cartHead,
   cartLines,
   cartCodes,
+  cartDelivery,
   cartSum,
   checkoutForm,
   checkoutSum,

@@ -136,7 +136,13 @@ const cart = (): PageDocument =>
               "column",
               {},
               { all: { share: "34%", gap: 4 } },
-              { widgets: [part("ca-codes", "cart-codes"), part("ca-sum", "cart-sum")] },
+              {
+                widgets: [
+                  part("ca-codes", "cart-codes"),
+                  part("ca-delivery", "cart-delivery"),
+                  part("ca-sum", "cart-sum"),
+                ],
+              },
             ),
           ],
         },

@@ -47,7 +47,7 @@ function selectorsIn(css: string): string[] {
 
 /** What the parts of a cart bring along once something is taken off, given, told or taken out. */
 const CART_LATER = `<form class="cart-back"><b class="button button-2"></b></form><p class="cart-saved"></p><div class="cart-words"><p class="cart-off"><b></b></p><p class="cart-choice"></p><p class="message"></p></div><b class="cart-given"></b>
-<ul class="cart-offs"><li><b class="cart-choice"></b><b class="cart-take"></b><b class="cart-why"></b><b class="cart-drop"></b></li></ul><p class="cart-goal"></p>`;
+<ul class="cart-offs"><li><b class="cart-choice"></b><b class="cart-take"></b><b class="cart-why"></b><b class="cart-drop"></b></li></ul><p class="cart-goal"></p><b class="cart-no-way"></b>`;
 
 /** What another country or way brings into the checkout. */
 const CHECKOUT_LATER = `<p class="ck-none"></p><dl class="sums"><div class="sum-saved"></div><div class="sum-tax"></div></dl><p class="sum-off"><b></b></p><b class="sum-way"></b>`;

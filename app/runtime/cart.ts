@@ -51,8 +51,10 @@ export class Cart extends HTMLElement {
       this.pressed = (event.target as Element).closest<HTMLButtonElement>("button")?.form ?? null;
     });
     this.addEventListener("submit", (event) => {
-      event.preventDefault();
       const form = event.target as HTMLFormElement;
+      // What only asks for something is another page.
+      if (form.matches("[method=get]")) return;
+      event.preventDefault();
       const button = event.submitter as HTMLButtonElement | null;
       const count = one<HTMLInputElement>("[type=number]", form);
       this.pressed = null;
@@ -63,7 +65,7 @@ export class Cart extends HTMLElement {
     });
     this.addEventListener("change", (event) => {
       const { form } = event.target as HTMLInputElement;
-      if (!form || form === this.pressed) return;
+      if (!form || form === this.pressed || form.matches("[method=get]")) return;
       const before = asked;
       // Enter says that a number has changed, and sends it then.
       setTimeout(() => asked === before && void this.change(form, {}));

@@ -10,7 +10,7 @@ const THROTTLE = {
 };
 
 /** Largest contentful paint in ms, cumulative layout shift, total blocking time in ms: the middle of three first visits. */
-export async function labFigures(browser, shop, pages) {
+export async function labFigures(browser, shop, pages, cookies = []) {
   const figures = {};
   for (const [name, path] of pages) {
     const runs = [];
@@ -20,6 +20,7 @@ export async function labFigures(browser, shop, pages) {
         deviceScaleFactor: 2,
         isMobile: true,
       });
+      await context.addCookies(cookies);
       const page = await context.newPage();
       const session = await context.newCDPSession(page);
       await session.send("Network.enable");

@@ -8,6 +8,7 @@ import { serving } from "./bench-serving.mjs";
 import { glance } from "./bench-glance.mjs";
 import { chooser, cutOut, toneDrag } from "./bench-pictures.mjs";
 import { benchAtWork } from "./bench-work.mjs";
+import { orders } from "./bench-orders.mjs";
 import { startDatabase } from "./database.mjs";
 import { runMain, say, Stop } from "./say.mjs";
 import { startServer } from "./server.mjs";
@@ -20,13 +21,29 @@ const PAGES = [
   ["collection", "/collections/single-line-kites"],
   ["product", "/products/larkspindle-delta-190"],
   ["search", "/search?q=delta"],
+  ["checkout", "/checkout"],
 ];
 
+/** What the browser of somebody holds who has something in the cart. */
+async function withCart(browser, shop) {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  await page.goto(`${shop}/products/skua`);
+  await Promise.all([
+    page.waitForResponse((response) => response.url().endsWith("/cart/add")),
+    page.getByRole("button", { name: "Add to cart" }).first().click(),
+  ]);
+  const cookies = await context.cookies();
+  await context.close();
+  return cookies;
+}
+
 /** Bytes over the wire by type, for a phone that comes for the first time. */
-async function pageWeight(browser, shop) {
+async function pageWeight(browser, shop, cookies) {
   const weights = {};
   for (const [name, path] of PAGES) {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 }, deviceScaleFactor: 2 });
+    await context.addCookies(cookies);
     const page = await context.newPage();
     const byType = {};
     const waits = [];
@@ -76,9 +93,10 @@ await runMain(async () => {
   try {
     const shop = `http://${HOST}.localhost:${server.shopPort}`;
     say("Page weight …");
-    const weight = await pageWeight(browser, shop);
+    const cookies = await withCart(browser, shop);
+    const weight = await pageWeight(browser, shop, cookies);
     say("What a shopper on a phone waits for …");
-    const lab = await labFigures(browser, shop, PAGES.slice(0, 3));
+    const lab = await labFigures(browser, shop, [...PAGES.slice(0, 3), PAGES.at(-1)], cookies);
     say("Serving …");
     const served = await serving(HOST, server.shopPort, folder);
     say("Rendering …");
@@ -118,6 +136,9 @@ await runMain(async () => {
     const cut = await cutOut(browser, `http://localhost:${server.port}`);
     const tones = await toneDrag(browser, `http://localhost:${server.port}`);
     const choosing = await chooser(browser, `http://localhost:${server.port}`, { address: database.address, folder });
+    say("Orders …");
+    await server.stop();
+    const ordered = await orders({ database: database.address, data: folder, host: HOST });
     const results = {
       at: new Date().toISOString(),
       bench: work,
@@ -128,6 +149,7 @@ await runMain(async () => {
       goods,
       conditions,
       asked,
+      orders: ordered,
       site: { ...site, ...seen },
       pictures: { cut, tones, choosing },
       brand: { solve, cssKB: css, drag, palette },
@@ -158,6 +180,17 @@ await runMain(async () => {
         }),
       ),
     );
+    console.table([
+      { what: `${ordered.race.orders} of 50 who want the last 10`, ...ordered.race, target: "10 orders, 40 refused" },
+      { what: `killed ${ordered.killed.times} times meanwhile`, ...ordered.killed, target: "10 or fewer, no gap" },
+      {
+        what: "orders a second, for a minute",
+        ...ordered.orderMs,
+        perSecond: ordered.perSecond,
+        wrong: ordered.wrong,
+        target: 30,
+      },
+    ]);
     console.table(render.growth);
     console.table([
       { what: `list of ${render.journal.posts} posts (ms of CPU)`, ...render.journal.list, target: 20 },

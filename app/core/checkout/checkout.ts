@@ -51,6 +51,8 @@ export const checkoutInput = z.object({
   number: z.string().max(40).catch(""),
   expires: z.string().max(10).catch(""),
   code: z.string().max(10).catch(""),
+  /** What it came to on the page that was sent, in minor units; empty: not known. */
+  seen: z.string().max(20).catch(""),
 });
 export type CheckoutValues = z.infer<typeof checkoutInput>;
 /** Nothing given yet. */
@@ -151,7 +153,7 @@ export type Asks = { readonly phone: "no" | "free" | "must" };
  * them is what is to be looked at first.
  */
 export function checkoutProblems(
-  { country, delivery, way, pay }: Checkout,
+  { country, delivery, way, pay, priced }: Checkout,
   values: CheckoutValues,
   month: string,
   { phone }: Asks,
@@ -177,7 +179,8 @@ export function checkoutProblems(
   if (values.note.length > LONGEST_NOTE) problems.set("note", `Please keep it to ${LONGEST_NOTE} characters.`);
   if (values.gift.length > LONGEST_NOTE) problems.set("gift", `Please keep it to ${LONGEST_NOTE} characters.`);
   if (way && !pay) problems.set("pay", "This can’t be paid here. Please choose another way of delivery.");
-  if (pay === "card") for (const [field, why] of cardProblems(values, month)) problems.set(field, why);
+  if (pay === "card" && priced.total > 0)
+    for (const [field, why] of cardProblems(values, month)) problems.set(field, why);
   return problems;
 }
 

@@ -14,6 +14,12 @@ export const EU: ReadonlySet<string> = new Set(
 /** The Union, and the countries around that parcels go to as easily. */
 export const EUROPE: ReadonlySet<string> = new Set([...EU, ..."AD CH GB GG IM IS JE LI MC NO SM VA".split(" ")]);
 
+/** Countries with their names, in the order of these; all of them where none are given. */
+export const countriesByName = (
+  codes: readonly string[] = COUNTRY_CODES,
+): readonly (readonly [code: string, name: string])[] =>
+  codes.map((code) => [code, countryName(code)] as const).toSorted(([, a], [, b]) => a.localeCompare(b, "en"));
+
 const names = new Intl.DisplayNames("en-GB", { type: "region" });
 
 /** What a country is called, by its code. */

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { askedOf, CHECKOUT_STEPS, stepOf, type CheckoutStep, type CheckoutValues } from "~/core/checkout";
-import { addressLines, countryName, COUNTRY_CODES, TEST_CARDS, type Payment } from "~/core/selling";
+import { addressLines, countriesByName, countryName, TEST_CARDS, type Payment } from "~/core/selling";
 import type { ViewProps } from "../definition";
 import { useCheckout, useEnv, usePartId, Words, type CheckoutShown } from "../parts";
 import type { CheckoutFormProps } from "./definition";
@@ -145,16 +145,10 @@ function Contact({ props }: { props: CheckoutFormProps }): ReactNode {
   );
 }
 
-/** The countries that can be chosen, by name. */
-const choices = (countries: readonly string[] | undefined) =>
-  (countries ?? COUNTRY_CODES)
-    .map((code) => [code, countryName(code)] as const)
-    .toSorted(([, a], [, b]) => a.localeCompare(b, "en"));
-
 function Address({ props }: { props: CheckoutFormProps }): ReactNode {
   const { country, countries, way, problems } = useCheckout();
   const id = usePartId("ck-country");
-  const list = choices(countries);
+  const list = countriesByName(countries);
   const known =
     list.some(([code]) => code === country) || country === ""
       ? list
@@ -308,12 +302,14 @@ function CardFields(): ReactNode {
 }
 
 function PaymentPart({ props }: { props: CheckoutFormProps }): ReactNode {
-  const { payments, pay, problems } = useCheckout();
+  const { payments, pay, problems, priced } = useCheckout();
   const { selling } = useEnv();
   return (
     <section className="ck-part">
       <Words at="payment" as="h2" text={props.payment} hint="Heading" />
-      {payments.length ? (
+      {priced.total === 0 ? (
+        <p className="ck-none">There is nothing to pay.</p>
+      ) : payments.length ? (
         <div className="ck-picks" role="radiogroup" aria-label={props.payment}>
           {payments.map((each) => (
             <div className="ck-option" key={each}>
@@ -471,6 +467,7 @@ export function View({ props, arrangement }: ViewProps<CheckoutFormProps>) {
     <zest-checkout>
       <form className="ck" id={own} method="post" action="/checkout" noValidate>
         <input type="hidden" name="pressed" value={pressed ?? ""} />
+        <input type="hidden" name="seen" value={checkout.priced.total} />
         {isSteps ? <input type="hidden" name="at" value={checkout.step ?? "address"} /> : null}
         {/* Enter in a field presses the first button of its form. */}
         <button

@@ -16,6 +16,8 @@ export type CartSeen = {
   readonly codes?: readonly string[];
   /** What was just done: something put in, or a code noted. The head of the cart has the words for it. */
   readonly done?: CartDone;
+  /** Where it would go, as far as the shopper has said it. */
+  readonly place?: { readonly country: string; readonly postcode: string };
   /** What was just taken out of it. It can be put back as long as it is there. */
   readonly gone?: Line;
 };

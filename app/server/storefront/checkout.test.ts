@@ -169,6 +169,16 @@ describe("the checkout", () => {
     expect((await buy({ country: "DE", postcode: "25813", way: "far" })).status).toBe(303);
   });
 
+  it("charges nobody what they have not seen", async () => {
+    const { shopper, orders } = await openShop();
+    const { buy } = await shopper();
+    const changed = await buy({ seen: "2400" });
+    expect([changed.status, changed.body.includes("It comes to €25.00 now.")]).toEqual([409, true]);
+    expect(changed.body).toContain('name="seen" value="2500"');
+    expect(await orders()).toEqual([]);
+    expect((await buy({ seen: "2500" })).status).toBe(303);
+  });
+
   it("lets goods be fetched with a name alone, and has them fetched that can’t be sent", async () => {
     const { shopper, orders } = await openShop();
     const { buy, page } = await shopper("M", "1");
@@ -340,5 +350,25 @@ describe("who buys is safe (ASVS)", () => {
     const declined = await buy(card("declined"));
     expect(declined.headers["cache-control"]).toBe("no-store");
     expect((await see(pathOf(await buy(card("paid"))))).headers["cache-control"]).toBe("no-store");
+  });
+});
+
+describe("what delivery costs, in the cart", () => {
+  it("is told by country and postcode without a script, and known at the checkout", async () => {
+    const { shopper, ask } = await openShop();
+    const { Cookie, see } = await shopper();
+    expect((await see("/cart")).body).toMatch(/Delivery to.*Ireland.*€5\.00/);
+    const asked = await see("/cart?country=de&postcode=10115");
+    expect([asked.status, pathOf(asked)]).toEqual([303, "/cart"]);
+    const With = `${Cookie}; ${cookies(asked)}`;
+    expect((await ask("/cart", { headers: { Cookie: With } })).body).toMatch(/Delivery to.*Germany 10115.*€12\.00/);
+    const checkout = (await ask("/checkout", { headers: { Cookie: With } })).body;
+    expect(checkout).toContain('<option value="DE" selected="">Germany');
+    expect(checkout).toContain('value="10115"');
+    // Where nothing goes, the checkout begins at home.
+    const far = cookies(await see("/cart?country=NZ&postcode="));
+    expect((await ask("/cart", { headers: { Cookie: `${Cookie}; ${far}` } })).status).toBe(200);
+    for (const place of ["%ZZ", "XX.1", "..", "DE.%E0%A4%A"])
+      expect((await ask("/cart", { headers: { Cookie: `${Cookie}; place=${place}` } })).status).toBe(200);
   });
 });

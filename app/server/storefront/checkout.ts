@@ -17,6 +17,7 @@ import {
 } from "~/core/checkout";
 import { entryOf, walk } from "~/core/document";
 import { NEWS } from "~/core/mail";
+import { formatMoney } from "~/core/money";
 import { writeOrder, type OrderBody } from "~/core/orders";
 import { offersOf } from "~/core/offers";
 import { notSelling, sellingOf } from "~/core/selling";
@@ -24,7 +25,7 @@ import { dayIn } from "~/core/situation";
 import { lineTitle, type CartLine, type CheckoutSeen } from "~/kinds/parts";
 import { DECLINED, inSituation, offersFor, type ShopContent } from "~/render";
 import { cartOf, dropCart } from "../carts/index.server";
-import { within } from "../limits/index.server";
+import { placeOf, within } from "../limits/index.server";
 import {
   orderByToken,
   orderLetter,
@@ -38,6 +39,7 @@ import { contentFor, drawnFor } from "./draft";
 import { joinList } from "./lists";
 import { messagePage } from "./pages";
 import { cookieOf, fromHere, originOf, perMinute, send, shopOf, type Locals } from "./sending";
+import { placeSaid } from "./shopping";
 import { contentForOne, countryOf } from "./visitors";
 
 // The way from the cart to an order. What is shown and what is charged is worked out here from ids: nothing of a price is ever taken from a form.
@@ -171,8 +173,10 @@ export function checkouts(): Router {
     const to = elsewhere(now);
     if (to) return response.redirect(303, originOf(response) + to);
     // Where they seem to be, as far as something is delivered there.
-    const { country } = now.checkout({ ...NOTHING_GIVEN, country: countryOf(request.headers) });
-    await show(request, response, now, 200, { values: { ...NOTHING_GIVEN, country } });
+    const said = placeSaid(request) ?? { country: countryOf(request.headers), postcode: "" };
+    const { country } = now.checkout({ ...NOTHING_GIVEN, ...said });
+    const postcode = country === said.country ? said.postcode : "";
+    await show(request, response, now, 200, { values: { ...NOTHING_GIVEN, country, postcode } });
   });
 
   router.post("/checkout", form, guard, async (request, response, next) => {
@@ -211,7 +215,14 @@ export function checkouts(): Router {
         said: `“${lineTitle(trouble)}”: ${trouble.problem} Please change your cart.`,
       });
     const order = bodyOf(now, values)!;
-    if (order.pay === "card" && !(await within(`cards:${now.shop.id}:${request.ip}`, MOST_CARDS, 3600)))
+    // Prices may have changed since the page was drawn, or another way was chosen where no script reckons: nobody pays what they have not seen.
+    if (values.seen !== "" && values.seen !== String(order.total))
+      return show(request, response, now, 409, {
+        ...withPress,
+        step: "payment",
+        said: `It comes to ${formatMoney(order.total, order.currency, order.moneyFormat)} now. Please look once more, and order then.`,
+      });
+    if (order.pay === "card" && !(await within(`cards:${now.shop.id}:${placeOf(request.ip ?? "")}`, MOST_CARDS, 3600)))
       return show(request, response, now, 429, {
         ...withPress,
         step: "payment",

@@ -1,11 +1,13 @@
 import express, { type Request, type Response, type Router } from "express";
 import { z } from "zod";
+import { decodeAddress } from "~/core/addresses";
 import type { Draft } from "~/core/document";
 import { productWith, searchGoods, variantById, variantFor, type Goods } from "~/core/goods";
 import { renditionAddress, sourceOf } from "~/core/pictures";
 import { formatMoney } from "~/core/money";
 import { CART_DONE } from "~/kinds/parts";
 import { costsIn, renderCards } from "~/render";
+import { isCountry } from "~/core/selling";
 import { CODE_KEY, offerWithCode, plainCode, type Line } from "~/core/offers";
 import { cartInput, cartOf, changeCart, changeCode, tellInput, tellWhenThere } from "../carts/index.server";
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
@@ -18,6 +20,30 @@ import { cookieOf, fromHere, originOf, perMinute, send, shopOf } from "./sending
 const MOST_CHANGES = 120;
 const MOST_WRITINGS = 8;
 const CART_DAYS = 60;
+
+const placeInput = z.object({
+  country: z
+    .string()
+    .toUpperCase()
+    .refine((code) => isCountry(code)),
+  postcode: z.string().trim().max(12).catch(""),
+});
+type PlaceSaid = z.infer<typeof placeInput>;
+
+function notePlace(response: Response, { country, postcode }: PlaceSaid): void {
+  const secure = originOf(response).startsWith("https:") ? "; Secure" : "";
+  response.append(
+    "Set-Cookie",
+    `place=${country}.${encodeURIComponent(postcode)}; HttpOnly; Path=/; SameSite=Lax; Max-Age=${CART_DAYS * 86_400}${secure}`,
+  );
+}
+
+/** Where a shopper said that their cart would go; undefined where they said nothing. */
+export function placeSaid(request: Request): PlaceSaid | undefined {
+  const [country, postcode = ""] = (cookieOf(request, "place") ?? "").split(".");
+  const read = placeInput.safeParse({ country, postcode: decodeAddress(postcode) ?? "" });
+  return read.success ? read.data : undefined;
+}
 
 /** The cart's secret is for the server alone; how much is in it, the header may say by script. */
 function setCart(request: Request, response: Response, id: string, count: number): void {
@@ -155,11 +181,18 @@ export function shopping(): Router {
     const shop = shopOf(response);
     const content = await contentFor(response);
     if (!content) return next();
+    const asked = placeInput.safeParse(request.query);
+    // Where it would go is known from then on, at the checkout as well.
+    if (asked.success) {
+      notePlace(response, asked.data);
+      return response.redirect(303, `${originOf(response)}/cart`);
+    }
+    const place = placeSaid(request);
     const { lines, codes } = await cartOf(shop.id, cookieOf(request, "cart"), content.goods);
     const done = CART_DONE.find((each) => each === request.query.done);
     const gone = goneIn(request.query, content.goods);
     const isBeside = request.query.in === "side";
-    const just = { ...(done ? { done } : {}), ...(gone ? { gone } : {}) };
+    const just = { ...(done ? { done } : {}), ...(gone ? { gone } : {}), ...(place ? { place } : {}) };
     const page = await drawnFor(request, response, 200, { page: "cart", lines, codes, isBeside, ...just }, content);
     send(request, response, page, "no-store", isBeside);
   });

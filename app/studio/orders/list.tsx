@@ -22,6 +22,7 @@ import { notSelling, sellingOf } from "~/core/selling";
 import { useMoment, useStudio } from "../keeping";
 import { Blank, ConfirmDialog, FindField, INK } from "../ui";
 import { useCounts, useNoSteps, useOrderChange } from "./data";
+import { TryBuying } from "./try-buying";
 
 /** What is shown of an order in the list. */
 export type ListedOrder = Pick<Order, "id" | "number" | "isTest" | "at"> & {
@@ -74,7 +75,8 @@ function Nothing({ isFiltered }: { isFiltered: boolean }) {
     return (
       <Blank
         title="No orders yet"
-        text="What shoppers buy comes here. You can try it yourself: open a draft link, put something into the cart and pay with a test card."
+        text="What shoppers buy comes here. Try it: what you buy yourself from the draft is a test, and can be removed again."
+        action={<TryBuying variant="contained" />}
       />
     );
   return (
@@ -122,6 +124,7 @@ export function OrdersPage({ asked, orders, total, pages }: PageProps) {
     const timer = setTimeout(() => go({ find: find.trim() }), 250);
     return () => clearTimeout(timer);
   });
+  const sells = useStudio((s) => notSelling(sellingOf(s.draft.documents)) === undefined);
   const isFiltered = asked.find !== "" || asked.filter !== "all";
   const filters = counts.test ? [...FILTERS, ["test", "Tests"] as const] : FILTERS;
   return (
@@ -142,6 +145,7 @@ export function OrdersPage({ asked, orders, total, pages }: PageProps) {
               Remove all tests
             </Button>
           ) : null}
+          {sells ? <TryBuying /> : null}
           <Button
             size="small"
             component="a"

@@ -14,7 +14,7 @@ import {
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { siteOf } from "~/core/addresses";
-import { COUNTRY_CODES, countryName } from "~/core/selling";
+import { countriesByName } from "~/core/selling";
 import {
   PAGE_SORT_WORDS,
   PAGE_SORTS,
@@ -348,10 +348,7 @@ export function MoneyField(props: Pick<AmountProps, "label" | "value" | "onSet" 
 }
 
 /** All countries, by name. */
-export const COUNTRIES: readonly Named[] = COUNTRY_CODES.map((code) => ({
-  id: code,
-  title: countryName(code),
-})).toSorted((a, b) => a.title.localeCompare(b.title));
+export const COUNTRIES: readonly Named[] = countriesByName().map(([id, title]) => ({ id, title }));
 
 function CountryEditor({ rule, onSet }: EditorProps<CountryRule>) {
   return (
