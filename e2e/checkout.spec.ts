@@ -175,6 +175,8 @@ test("a shop says how it delivers and is paid, sells, and follows an order to th
     await tab.getByRole("button", { name: "Add to cart" }).first().click();
     await added;
     await tab.goto(`${shopAt(host)}/checkout`);
+    await tab.getByLabel("Country").selectOption({ label: "Ireland" });
+    await expect(tab.locator(".ck-total")).toHaveText("€24.90");
     for (const [label, text] of Object.entries(ADA)) await tab.getByLabel(label).fill(text);
     await tab.getByRole("button", { name: /^Order and pay/ }).click();
     await expect(tab.getByText("Order T1", { exact: true })).toBeVisible();

@@ -75,6 +75,9 @@ const POSTCODE_NAMES: ReadonlyMap<string, string> = new Map([
   ...named("IE", "Eircode"),
   ...named("CA", "Postal code"),
 ]);
+/** A label inside of a sentence: “ZIP code” and “PIN code” keep their capitals. */
+const inSentence = (label: string): string =>
+  /^[A-Z]{2}/.test(label) ? label : label.charAt(0).toLowerCase() + label.slice(1);
 const asked = new Map<string, readonly AskedField[]>();
 
 /** The fields that an address in a country has, in the order in which people there write them. */
@@ -187,9 +190,9 @@ export function addressProblems(address: PostalAddress): ReadonlyMap<AddressFiel
   const problems = new Map<AddressField, string>();
   for (const { field, label, isNeeded } of addressFields(address.country)) {
     const value = address[field];
-    if (isNeeded && value === "") problems.set(field, `Please write the ${label.toLowerCase()}.`);
+    if (isNeeded && value === "") problems.set(field, `Please write the ${inSentence(label)}.`);
     else if (field === "postcode" && value !== "" && !isPostcode(value, address.country))
-      problems.set(field, `“${value}” is not a ${label.toLowerCase()} there. Please check it.`);
+      problems.set(field, `“${value}” is not a ${inSentence(label)} there. Please check it.`);
   }
   return problems;
 }

@@ -246,6 +246,9 @@ describe("addresses", () => {
     expect([...addressProblems(address)]).toEqual([["postcode", "“2581” is not a postcode there. Please check it."]]);
     expect(addressProblems({ ...address, postcode: "25813" }).size).toBe(0);
     expect(addressProblems({ ...address, postcode: "", town: "" }).size).toBe(2);
+    expect(addressProblems({ ...address, country: "US", postcode: "" }).get("postcode")).toBe(
+      "Please write the ZIP code.",
+    );
     // There are addresses in Ireland without a code.
     expect(addressProblems({ ...address, country: "IE", postcode: "" }).size).toBe(0);
   });
