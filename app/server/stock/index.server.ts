@@ -173,7 +173,8 @@ export async function takeStock(
         transaction,
       },
     );
-    const row = await StockRow.findOne({ where: { shopId, productId, variantId }, transaction, raw: true });
+    // Locked, or it would be what there was when the transaction began.
+    const row = await StockRow.findOne({ where: { shopId, productId, variantId }, transaction, lock: true, raw: true });
     if (changed) taken.push(item);
     // Its seller may have stopped counting it meanwhile: then there is enough.
     else if (row) short.push({ product: productId, variant: variantId, count: row.pieces });
@@ -220,7 +221,8 @@ export async function giveBack(
   transaction: Transaction,
   most?: readonly Pieces[],
 ): Promise<readonly Pieces[]> {
-  const rows = await StockLog.findAll({ where: { orderId }, transaction, lock: true });
+  // Whoever asks holds the order: nobody else gives back for it meanwhile.
+  const rows = await StockLog.findAll({ where: { orderId }, transaction });
   const has = new Map<string, Pieces>();
   for (const { productId: product, variantId: variant, pieces } of rows) {
     const item = { product, variant };

@@ -36,6 +36,7 @@ import {
 } from "../orders/index.server";
 import { cardPayments } from "../payments/index.server";
 import { contentFor, drawnFor } from "./draft";
+import { createGate } from "./gate";
 import { joinList } from "./lists";
 import { messagePage } from "./pages";
 import { cookieOf, fromHere, originOf, perMinute, send, shopOf, type Locals } from "./sending";
@@ -49,6 +50,8 @@ const MOST_PER_MINUTE = 60;
 /** Cards that may be tried for one shop from one place in an hour: numbers can be guessed. */
 const MOST_CARDS = 20;
 const NO_STORE = "no-store";
+/** Whoever is ordering waits longer than others for their page: sent away, they would have to write everything once more. */
+const atCheckout = createGate(400);
 
 const newPress = () => randomBytes(18).toString("base64url");
 const pressedInput = z
@@ -153,7 +156,7 @@ export function checkouts(): Router {
   ) => {
     response.setHeader("Referrer-Policy", "same-origin");
     const target = { page: "checkout" as const, ...now.cart, pressed: newPress(), ...seen };
-    send(request, response, await drawnFor(request, response, status, target, now.whole), NO_STORE);
+    send(request, response, await drawnFor(request, response, status, target, now.whole, atCheckout), NO_STORE);
   };
   /** Only the shop’s own pages send forms here, and not too many of them. */
   const guard = async (request: Request, response: Response, next: () => void) => {

@@ -56,11 +56,12 @@ export async function drawnFor(
   status: number,
   target: Target,
   content: ShopContent,
+  turn = inTurn,
 ): Promise<ServedPage> {
   const { draftUntil } = response.locals as Locals;
   const strip = draftUntil === undefined || isBeside(target) ? undefined : stripOf(draftUntil, shopOf(response));
   const theirs = await contentForOne(request, response, content);
-  return inTurn(placeOf(request.ip ?? ""), () => drawn(status, target, theirs, originOf(response), "once", strip));
+  return turn(placeOf(request.ip ?? ""), () => drawn(status, target, theirs, originOf(response), "once", strip));
 }
 
 const STRIP_CSS =
