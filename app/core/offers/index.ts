@@ -17,7 +17,17 @@ export {
   type OfferRoot,
   type Step,
 } from "./offer";
-export { price, type Bill, type Gift, type Line, type Off, type Priced, type PricedLine, type Why } from "./price";
+export {
+  lineTitle,
+  price,
+  type Bill,
+  type Gift,
+  type Line,
+  type Off,
+  type Priced,
+  type PricedLine,
+  type Why,
+} from "./price";
 export { goalsOf, isGoal, type Goal } from "./goals";
 export { costsOf, isForAll, isSale, listedCosts, type Cost, type Costs } from "./sale";
 export { givesWords, offWords, whyWords, type OfferNames } from "./words";

@@ -18,6 +18,10 @@ import { portion, split, taxOf, type Minor, type Taxed, type TaxRules } from "..
 /** A line of a cart: so many pieces of one thing. */
 export type Line = { readonly product: Product; readonly variant: Variant | undefined; readonly count: number };
 
+/** What a line is called where it stands alone: the product, and what was chosen of it. */
+export const lineTitle = ({ product, variant }: Pick<Line, "product" | "variant">): string =>
+  variant ? `${product.title}, ${variant.values.join(", ")}` : product.title;
+
 /** What an offer takes off a line, or off all. */
 export type Off = { readonly offer: string; readonly amount: Minor };
 

@@ -1,3 +1,2 @@
-export * from "./names";
 export * from "./order";
 export * from "./requests";

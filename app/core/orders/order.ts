@@ -1,8 +1,6 @@
 import { z } from "zod";
 import type { Minor } from "../money";
-import type { Priced } from "../offers";
-import { lineName } from "./names";
-import type { Line } from "../offers";
+import { lineTitle, type Line, type Priced } from "../offers";
 import { PAYMENTS, type Offered, type Payment, type TaxFor } from "../selling";
 
 // An order is a snapshot: what was bought, for how much, by whom and where to. Nothing that is changed later changes it.
@@ -177,7 +175,7 @@ const named = ({ product, variant }: Pick<Line, "product" | "variant">) => ({
   product: product.id,
   variant: variant?.id ?? null,
   sku: variant?.sku || product.sku,
-  title: lineName({ product, variant }),
+  title: lineTitle({ product, variant }),
   picture: variant?.picture ?? product.pictures[0] ?? null,
 });
 
@@ -237,3 +235,13 @@ export function standingWords(order: Pick<Order, keyof OrderStanding | "body">):
             : "To be sent";
   return [money, goods];
 }
+
+/** What is shown of an order in a list. */
+export type ListedOrder = Pick<Order, "id" | "number" | "isTest" | "at"> & {
+  readonly buyer: string;
+  readonly mail: string;
+  readonly total: number;
+  readonly currency: string;
+  readonly count: number;
+  readonly standing: readonly string[];
+};

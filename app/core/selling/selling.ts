@@ -135,6 +135,13 @@ export function sellingOf(documents: Draft["documents"]): Selling {
 /** Ways to pay that a shop has. */
 export const PAYMENTS = ["card", "transfer", "on-delivery", "on-collection"] as const;
 export type Payment = (typeof PAYMENTS)[number];
+/** What each is called for shoppers. */
+export const PAYMENT_WORDS: Readonly<Record<Payment, string>> = {
+  card: "Card",
+  transfer: "Bank transfer",
+  "on-delivery": "When it is delivered",
+  "on-collection": "When you collect it",
+};
 
 /** How an order can be paid that is delivered, or collected. */
 export function paymentsFor(

@@ -1,5 +1,6 @@
+import { lineTitle } from "~/core/offers";
 import type { ViewProps } from "../definition";
-import { lineTitle, useCart, Words } from "../parts";
+import { useCart, Words } from "../parts";
 import type { CartHeadProps } from "./definition";
 
 export function View({ props }: ViewProps<CartHeadProps>) {

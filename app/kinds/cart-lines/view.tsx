@@ -1,9 +1,9 @@
 import type { ReactNode } from "react";
 import { productAddress } from "~/core/addresses";
 import { factWords, mostOf, type Product, type Variant } from "~/core/goods";
-import type { Gift, PricedLine } from "~/core/offers";
+import { lineTitle, type Gift, type PricedLine } from "~/core/offers";
 import type { ViewProps } from "../definition";
-import { Amount, lineTitle, Pic, useCart, useEnv, type CartLine } from "../parts";
+import { Amount, Pic, useCart, useEnv, type CartLine } from "../parts";
 import type { CartLinesProps } from "./definition";
 
 type ThingProps = { product: Product; variant: Variant | undefined; facts: number; picture: string | undefined };

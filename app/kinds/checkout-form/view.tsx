@@ -1,16 +1,9 @@
 import type { ReactNode } from "react";
 import { askedOf, CHECKOUT_STEPS, stepOf, type CheckoutStep, type CheckoutValues } from "~/core/checkout";
-import { addressLines, countriesByName, countryName, TEST_CARDS, type Payment } from "~/core/selling";
+import { addressLines, countriesByName, countryName, TEST_CARDS, PAYMENT_WORDS } from "~/core/selling";
 import type { ViewProps } from "../definition";
 import { useCheckout, useEnv, usePartId, Words, type CheckoutShown } from "../parts";
 import type { CheckoutFormProps } from "./definition";
-
-const PAYMENT_WORDS: Readonly<Record<Payment, string>> = {
-  card: "Card",
-  transfer: "Bank transfer",
-  "on-delivery": "When it is delivered",
-  "on-collection": "When you collect it",
-};
 
 type AskProps = {
   name: keyof CheckoutValues;

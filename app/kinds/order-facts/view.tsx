@@ -1,16 +1,9 @@
 import { formatMoney } from "~/core/money";
 import { isPaid, type OrderEvent } from "~/core/orders";
-import { addressLines, countryName } from "~/core/selling";
+import { addressLines, countryName, PAYMENT_WORDS } from "~/core/selling";
 import type { ViewProps } from "../definition";
 import { useEnv, useOrder } from "../parts";
 import type { OrderFactsProps } from "./definition";
-
-const PAID_BY = {
-  card: "Card",
-  transfer: "Bank transfer",
-  "on-delivery": "When it is delivered",
-  "on-collection": "When you collect it",
-} as const;
 
 /** What has happened, as whoever bought it is told. Notes are the seller's own. */
 const HAPPENED: Readonly<Partial<Record<OrderEvent["what"], string>>> = {
@@ -48,7 +41,7 @@ export function View({ props }: ViewProps<OrderFactsProps>) {
         </section>
         <section>
           <h2>How it is paid</h2>
-          <p>{PAID_BY[body.pay]}</p>
+          <p>{PAYMENT_WORDS[body.pay]}</p>
         </section>
         {body.note ? (
           <section>

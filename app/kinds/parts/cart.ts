@@ -28,10 +28,6 @@ export const sampleLines = ({ products }: Pick<Goods, "products">, most = 2): re
     .slice(0, most)
     .map((product, i) => ({ product, variant: firstVariant(product), count: i === 0 ? 2 : 1 }));
 
-/** What a line is called where it stands alone: the product, and what was chosen of it. */
-export const lineTitle = ({ product, variant }: Pick<Line, "product" | "variant">): string =>
-  variant ? `${product.title}, ${variant.values.join(", ")}` : product.title;
-
 export type CartShown = CartSeen & {
   readonly priced: Priced;
   readonly codes: readonly string[];

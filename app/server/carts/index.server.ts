@@ -1,5 +1,5 @@
 import { randomBytes } from "node:crypto";
-import { Op } from "sequelize";
+import { Op, type Transaction } from "sequelize";
 import { z } from "zod";
 import { cartProblem, mostOf, variantById, type Goods } from "~/core/goods";
 import type { CartLine } from "~/kinds/parts";
@@ -141,8 +141,8 @@ export async function changeCart(
 }
 
 /** Takes away a cart of which an order was made. */
-export async function dropCart(shopId: string, id: string | undefined): Promise<void> {
-  if (isCartId(id)) await CartRow.destroy({ where: { id, shopId } });
+export async function dropCart(shopId: string, id: string | undefined, transaction: Transaction): Promise<void> {
+  if (isCartId(id)) await CartRow.destroy({ where: { id, shopId }, transaction });
 }
 
 /** Takes away carts that nobody came back to. */

@@ -24,6 +24,8 @@ export class OrderRow extends Row<OrderRow> {
   declare body: CreationOptional<string | null>;
   /** Until when its goods are kept for it while it waits for its payment. */
   declare heldUntil: CreationOptional<Date | null>;
+  /** Its payment waits for an answer of whoever bought it. */
+  declare bankAsks: CreationOptional<boolean>;
   declare version: CreationOptional<number>;
   declare createdAt: Date;
 }
@@ -99,6 +101,7 @@ export function defineOrderModels(sequelize: Sequelize): void {
       words: { type: DataTypes.TEXT, allowNull: true, defaultValue: null },
       body: { type: DataTypes.TEXT("long"), allowNull: true, defaultValue: null },
       heldUntil: maybeMoment,
+      bankAsks: yesNo,
       version: count,
       createdAt: moment,
     }),

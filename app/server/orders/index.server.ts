@@ -7,11 +7,11 @@ export {
   orderPressed,
   ordersFile,
   ordersOf,
-  type ListedOrder,
   type OrderCounts,
   type WholeOrder,
 } from "./read";
 export {
+  bankAsks,
   dropHeld,
   dropLost,
   HOLD_MINUTES,

@@ -1,6 +1,6 @@
 import { formatMoney } from "~/core/money";
 import type { OrderEvent } from "~/core/orders";
-import { addressLines, countryName } from "~/core/selling";
+import { addressLines, countryName, PAYMENT_WORDS } from "~/core/selling";
 import { renderLetter, type LetterPart, type ShopContent } from "~/render";
 import { shopOrigin } from "../config/index.server";
 import { send } from "../outbox/index.server";
@@ -36,13 +36,6 @@ const WORDS: Readonly<Record<Told, { readonly subject: string; readonly heading:
     words: "Nothing of it will be sent.",
   },
 };
-
-const PAYING = {
-  card: "By card",
-  transfer: "By bank transfer",
-  "on-delivery": "On delivery",
-  "on-collection": "On collection",
-} as const;
 
 /** What an order came to, as letters show it. */
 function sums({ order: { body } }: WholeOrder): LetterPart {
@@ -109,7 +102,7 @@ export async function orderLetter(
               ? `${body.way.name} to:\n${addressLines(body.to, countryName).join("\n")}`
               : `To be collected here:\n${body.way.says}`,
           } as const,
-          { sort: "words", text: `Paid: ${PAYING[body.pay].toLowerCase()}` } as const,
+          { sort: "words", text: `How it is paid: ${PAYMENT_WORDS[body.pay]}` } as const,
         ]
       : []),
   ];

@@ -4,6 +4,7 @@ import { newId } from "~/core/document";
 import { FEW } from "~/core/goods";
 import { orderBody, type Order, type OrderBody } from "~/core/orders";
 import { atomically, lockState, OrderEventRow, OrderLine, OrderRow } from "../database/index.server";
+import { dropCart } from "../carts/index.server";
 import { stockMoved } from "../goods/index.server";
 import type { Shop } from "../shops/index.server";
 import { giveBack, takeStock, type Pieces, type Wish } from "../stock/index.server";
@@ -22,6 +23,8 @@ export type Placing = {
   readonly isTest: boolean;
   /** It waits for its payment: its goods are kept, and it has no number yet. */
   readonly waits: boolean;
+  /** The cart that it is made of, which is empty once it is placed. */
+  readonly cart?: string | undefined;
 };
 
 export type PlacedOrder = { readonly id: string; readonly token: string; readonly state: OrderRow["state"] };
@@ -91,7 +94,7 @@ export async function tellStock(): Promise<void> {
  */
 export async function placeOrder(
   shop: Pick<Shop, "id">,
-  { body, wishes, pressed, isTest, waits }: Placing,
+  { body, wishes, pressed, isTest, waits, cart }: Placing,
 ): Promise<Placed> {
   try {
     const { order, isNew, left } = await atomically(async (transaction) => {
@@ -121,7 +124,10 @@ export async function placeOrder(
         },
         { transaction },
       );
-      if (!waits) await begin(row, body, 0, transaction);
+      if (!waits) {
+        await begin(row, body, 0, transaction);
+        await dropCart(shop.id, cart, transaction);
+      }
       return { order: placed(row), isNew: true, left: taken.left };
     });
     await show(shop.id, left);
@@ -153,12 +159,14 @@ async function begin(row: OrderRow, body: OrderBody, paid: number, transaction: 
 }
 
 /**
- * Ends the waiting of an order: paid, it gets its number; else its goods go back. Whatever comes second changes nothing.
+ * Ends the waiting of an order: paid, it gets its number, and the cart that it was made of is empty; else its goods go back. Whatever
+ * comes second changes nothing.
  * @returns how it stands; `isNew`: by this
  */
 export async function settleOrder(
   id: string,
   isPaid: boolean,
+  cart?: string,
 ): Promise<
   { readonly order: Order | undefined; readonly state: OrderRow["state"]; readonly isNew: boolean } | undefined
 > {
@@ -180,6 +188,7 @@ export async function settleOrder(
         { transaction },
       );
       await begin(row, body, body.total, transaction);
+      await dropCart(row.shopId, cart, transaction);
       return { ...was, row, isNew: true };
     }
     const left = await giveBack(row.shopId, row.id, transaction);
@@ -192,6 +201,11 @@ export async function settleOrder(
   // What came back may have been called sold out.
   if (left.length) await stockMoved(shopId);
   return { order: row.number === null ? undefined : toOrder(row), state: row.state, isNew };
+}
+
+/** Notes that the bank wants to know from whoever ordered whether it is really them. */
+export async function bankAsks(id: string): Promise<void> {
+  await OrderRow.update({ bankAsks: true }, { where: { id, state: "held" } });
 }
 
 /** So long it is known of an order that its payment came to nothing. */

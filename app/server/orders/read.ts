@@ -8,6 +8,7 @@ import {
   type OrderEvent,
   type OrderFilter,
   type OrdersAsked,
+  type ListedOrder,
 } from "~/core/orders";
 import { countryName } from "~/core/selling";
 import { OrderEventRow, OrderRow } from "../database/index.server";
@@ -27,16 +28,6 @@ export function toOrder(row: OrderRow): Order {
     body: orderBody.parse(JSON.parse(row.body!)),
   };
 }
-
-/** What is shown of an order in a list. */
-export type ListedOrder = Pick<Order, "id" | "number" | "isTest" | "at"> & {
-  readonly buyer: string;
-  readonly mail: string;
-  readonly total: number;
-  readonly currency: string;
-  readonly count: number;
-  readonly standing: readonly string[];
-};
 
 const listed = (row: OrderRow): ListedOrder => {
   const order = toOrder(row);
@@ -147,14 +138,16 @@ const DAY = 86_400_000;
 
 /** An order that waits for its payment has no number yet; what is known of it is how it stands. */
 export type ByToken =
-  ({ readonly is: "placed" } & WholeOrder) | { readonly is: "held"; readonly id: string } | { readonly is: "gone" };
+  | ({ readonly is: "placed" } & WholeOrder)
+  | { readonly is: "held"; readonly id: string; /** The bank asks whether it is them. */ readonly asks: boolean }
+  | { readonly is: "gone" };
 
 /** The order to which a link leads; undefined where it leads nowhere, or no longer. */
 export async function orderByToken(shopId: string, token: string, now = Date.now()): Promise<ByToken | undefined> {
   if (!/^[\w-]{43}$/.test(token)) return undefined;
   const row = await OrderRow.findOne({ where: { token, shopId } });
   if (!row || row.createdAt.getTime() < now - LINK_DAYS * DAY) return undefined;
-  if (row.state === "held") return { is: "held", id: row.id };
+  if (row.state === "held") return { is: "held", id: row.id, asks: row.bankAsks };
   if (row.state === "gone") return { is: "gone" };
   const found = await whole(row);
   return found && { is: "placed", ...found };

@@ -79,7 +79,7 @@ describe("a shop that doesn’t say how it delivers or is paid", () => {
 
 describe("the checkout", () => {
   it("goes from the cart to an order without a script: placed once, thanked for, told by letter", async () => {
-    const { shopper, orders, left, send, ask } = await openShop();
+    const { shopper, orders, left, send, ask, by } = await openShop();
     const { see, page, buy, Cookie } = await shopper();
     expect((await see("/cart")).body).toContain('href="/checkout"');
     const first = await page();
@@ -106,6 +106,10 @@ describe("the checkout", () => {
     const again = await send("/checkout", { ...GIVEN, pressed, do: "place" }, { Cookie });
     expect(pathOf(again)).toBe(to);
     expect((await orders()).map(({ number, total }) => [number, total])).toEqual([[1, 2_500]]);
+    // What was put into the cart since then stays in it.
+    const Refilled = cookies(await send("/cart/add", { product: by("B").id }, { Cookie }));
+    await send("/checkout", { ...GIVEN, pressed, do: "place" }, { Cookie: Refilled });
+    expect((await ask("/cart", { headers: { Cookie: Refilled } })).body).toContain("Bread");
     const [address] = to.split("?");
     const read = (await letters()).find(({ text }) => text?.includes(address!))!;
     expect(read.to).toMatchObject([{ address: GIVEN.mail }]);

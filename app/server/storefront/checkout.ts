@@ -19,14 +19,15 @@ import { entryOf, walk } from "~/core/document";
 import { NEWS } from "~/core/mail";
 import { formatMoney } from "~/core/money";
 import { writeOrder, type OrderBody } from "~/core/orders";
-import { offersOf } from "~/core/offers";
+import { lineTitle, offersOf } from "~/core/offers";
 import { notSelling, sellingOf } from "~/core/selling";
 import { dayIn } from "~/core/situation";
-import { lineTitle, type CartLine, type CheckoutSeen } from "~/kinds/parts";
+import type { CartLine, CheckoutSeen } from "~/kinds/parts";
 import { DECLINED, inSituation, offersFor, type ShopContent } from "~/render";
-import { cartOf, dropCart } from "../carts/index.server";
+import { cartOf } from "../carts/index.server";
 import { placeOf, within } from "../limits/index.server";
 import {
+  bankAsks,
   orderByToken,
   orderLetter,
   orderPressed,
@@ -189,7 +190,7 @@ export function checkouts(): Router {
     const pressed = pressedInput.parse(body.pressed);
     // Sent once more, with the cart empty by then: it leads to the order that was made of it.
     const again = await orderPressed(now.shop.id, pressed);
-    if (again?.state === "placed") return thank(request, response, again);
+    if (again?.state === "placed") return thank(response, again);
     if (again) return response.redirect(303, `${originOf(response)}/order/${again.token}`);
     const to = elsewhere(now);
     if (to) return response.redirect(303, originOf(response) + to);
@@ -240,6 +241,7 @@ export function checkouts(): Router {
       pressed,
       isTest,
       waits,
+      cart: cookieOf(request, "cart"),
     });
     if (!placed.ok)
       return show(request, response, now, 409, {
@@ -255,20 +257,21 @@ export function checkouts(): Router {
       });
     if (!waits) {
       if (placed.isNew) await tell(now, placed.order.token);
-      return thank(request, response, placed.order);
+      return thank(response, placed.order);
     }
     if (!placed.isNew) return response.redirect(303, `${originOf(response)}/order/${placed.order.token}`);
     const { id, token } = placed.order;
     const card = { number: values.number, expires: values.expires, code: values.code };
     const result = await cardPayments.charge({ order: id, amount: order.total, currency: order.currency, card });
     if (result === "paid" || result === "declined") {
-      await settleOrder(id, result === "paid");
+      await settleOrder(id, result === "paid", cookieOf(request, "cart"));
       if (result === "declined") return show(request, response, now, 402, { values, step: "payment", said: DECLINED });
       await tell(now, token);
-      return thank(request, response, placed.order);
+      return thank(response, placed.order);
     }
     // What the bank asks, and what comes too late, is seen at the order’s own address.
-    response.redirect(303, `${originOf(response)}/order/${token}${result === "late" ? "?late=1" : ""}`);
+    if (result === "asked") await bankAsks(id);
+    response.redirect(303, `${originOf(response)}/order/${token}`);
   });
 
   /** Sends the letter that thanks for an order. */
@@ -276,9 +279,8 @@ export function checkouts(): Router {
     const found = await orderByToken(shop.id, token);
     if (found?.is === "placed") await orderLetter(found, { shop, content: whole }, "placed");
   };
-  /** Empties the cart, and leads to the page that says thanks. */
-  const thank = async (request: Request, response: Response, { token }: Pick<PlacedOrder, "token">) => {
-    await dropCart(shopOf(response).id, cookieOf(request, "cart"));
+  /** Leads to the page that says thanks. The cart is empty then, as the header is to say. */
+  const thank = (response: Response, { token }: Pick<PlacedOrder, "token">) => {
     response.append("Set-Cookie", "items=0; Path=/; SameSite=Lax; Max-Age=0");
     response.redirect(303, `${originOf(response)}/order/${token}?thanks=1`);
   };
@@ -306,7 +308,7 @@ export function checkouts(): Router {
         text: "The payment did not come about, and nothing was taken. What you chose is still in your cart.",
         way: { address: "/checkout", label: "Back to the checkout" },
       });
-    if (found.is === "held" && request.query.late === "1")
+    if (found.is === "held" && !found.asks)
       return target(200, {
         page: "message",
         title: "No answer to your payment yet",
@@ -329,13 +331,13 @@ export function checkouts(): Router {
     const shop = shopOf(response);
     const token = String(request.params.token);
     const found = await orderByToken(shop.id, token);
-    if (found?.is === "held") {
+    if (found?.is === "held" && found.asks) {
       const result = await cardPayments.answered(found.id, isThem);
-      const done = await settleOrder(found.id, result === "paid");
+      const done = await settleOrder(found.id, result === "paid", cookieOf(request, "cart"));
       const whole = await contentFor(response);
       if (done?.isNew && done.state === "placed" && whole) {
         await tell({ shop, whole }, token);
-        return thank(request, response, { token });
+        return thank(response, { token });
       }
     }
     response.redirect(303, `${originOf(response)}/order/${token}`);

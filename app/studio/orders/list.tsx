@@ -17,22 +17,12 @@ import { Download, FlaskConical, Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link as RouterLink, useNavigate, useSearchParams } from "react-router";
 import { formatMoney } from "~/core/money";
-import type { Order, OrderFilter, OrdersAsked } from "~/core/orders";
+import type { ListedOrder, OrderFilter, OrdersAsked } from "~/core/orders";
 import { notSelling, sellingOf } from "~/core/selling";
 import { useMoment, useStudio } from "../keeping";
 import { Blank, ConfirmDialog, FindField, INK } from "../ui";
 import { useCounts, useNoSteps, useOrderChange } from "./data";
 import { TryBuying } from "./try-buying";
-
-/** What is shown of an order in the list. */
-export type ListedOrder = Pick<Order, "id" | "number" | "isTest" | "at"> & {
-  readonly buyer: string;
-  readonly mail: string;
-  readonly total: number;
-  readonly currency: string;
-  readonly count: number;
-  readonly standing: readonly string[];
-};
 
 const FILTERS: readonly (readonly [OrderFilter, string])[] = [
   ["all", "All"],

@@ -23,19 +23,12 @@ import {
   type OrderEvent,
   type OrderRequest,
 } from "~/core/orders";
-import { addressLines, countryName, sellingOf } from "~/core/selling";
+import { addressLines, countryName, PAYMENT_WORDS, sellingOf } from "~/core/selling";
 import { useMoment, useStudio } from "../keeping";
 import { Blank, INK } from "../ui";
 import { MoneyField } from "../when";
 import { useNoSteps, useOrderChange, type Wrong } from "./data";
 import { Standing } from "./list";
-
-const PAYING: Readonly<Record<Order["body"]["pay"], string>> = {
-  card: "Card (test payments: no money is taken)",
-  transfer: "Bank transfer",
-  "on-delivery": "On delivery",
-  "on-collection": "On collection",
-};
 
 const HAPPENED: Readonly<Record<OrderEvent["what"], string>> = {
   placed: "Ordered",
@@ -422,7 +415,10 @@ export function OneOrder({ order, events, address }: OneProps) {
                 <Link href={`mailto:${body.mail}`}>{body.mail}</Link>
                 {body.phone ? `\n${body.phone}` : ""}
               </Fact>
-              <Fact name="Paid by">{PAYING[body.pay]}</Fact>
+              <Fact name="Paid by">
+                {PAYMENT_WORDS[body.pay]}
+                {body.pay === "card" ? " (test payments: no money is taken)" : ""}
+              </Fact>
               <Fact name="Paid">
                 {money(order.paid)}
                 {order.refunded ? `, ${money(order.refunded)} of it given back` : ""}

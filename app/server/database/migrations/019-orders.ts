@@ -25,6 +25,7 @@ export async function up(q: QueryInterface): Promise<void> {
     ADD COLUMN IF NOT EXISTS words TEXT NULL,
     ADD COLUMN IF NOT EXISTS body LONGTEXT NULL,
     ADD COLUMN IF NOT EXISTS heldUntil DATETIME(3) NULL,
+    ADD COLUMN IF NOT EXISTS bankAsks TINYINT(1) NOT NULL DEFAULT 0,
     ADD COLUMN IF NOT EXISTS version INT UNSIGNED NOT NULL DEFAULT 0`);
   await q.addIndex("orders", ["shopId", "isTest", "number"], { name: "orderNumber", unique: true });
   await q.addIndex("orders", ["shopId", "pressed"], { name: "orderPressed", unique: true });
