@@ -12,18 +12,31 @@ const isWritten = (field: Field) => !/^(?:hidden|radio|checkbox|submit)$/.test(f
  * button asks for it.
  */
 export class Checkout extends HTMLElement {
+  /** It is on its way. */
+  private isSent = false;
+  /** Until nothing is being pressed: what was pressed would be gone before it is let go. */
+  private released = Promise.resolve();
+
   connectedCallback(): void {
+    this.addEventListener("pointerdown", () => {
+      this.released = new Promise((done) => {
+        for (const end of ["pointerup", "pointercancel"]) addEventListener(end, () => setTimeout(done), { once: true });
+      });
+    });
     this.addEventListener("change", (event) => {
       const { form, dataset } = event.target as HTMLInputElement;
       if (form && dataset.again !== undefined) void this.again(form);
     });
     this.addEventListener("submit", (event) => {
-      const form = event.target as HTMLFormElement;
-      if (form.ariaBusy === "true") return event.preventDefault();
-      form.ariaBusy = "true";
+      if (this.isSent) return event.preventDefault();
+      this.isSent = true;
+      (event.target as HTMLFormElement).ariaBusy = "true";
     });
     // Who comes back to the page by the browser's own button may send it again.
-    addEventListener("pageshow", () => one("form", this)?.removeAttribute("aria-busy"));
+    addEventListener("pageshow", () => {
+      this.isSent = false;
+      one("form", this)?.removeAttribute("aria-busy");
+    });
     // What has to be put right is read out, and next.
     one("[role=alert]", this)?.focus();
   }
@@ -37,8 +50,12 @@ export class Checkout extends HTMLElement {
       const answer = await fetch(form.action, { method: "POST", body });
       const page = new DOMParser().parseFromString(await answer.text(), "text/html");
       const now = parts(page);
-      // A later answer is on its way; or it is another page, as an empty cart leads to one.
-      if (mine !== asked) return;
+      await this.released;
+      // A later answer is on its way, or the form itself is.
+      if (mine !== asked || this.isSent) return;
+      // Too often, or out of reach: nothing that was typed is given up for that.
+      if (!answer.ok) throw new Error("it could not be asked");
+      // It is another page, as an empty cart leads to one.
       if (now.length !== parts().length) return location.reload();
       const { name = "", id = "" } = (document.activeElement ?? {}) as HTMLInputElement;
       const written = new Map(

@@ -5,6 +5,7 @@ import { describe, expect, it } from "vitest";
 import { makeProduct, TAX_CLASSES, type Goods } from "../goods";
 import { SOME_DAY } from "../goods/fixtures/day";
 import { actionsFor, standingWords, writeOrder, type Order } from "../orders";
+import { offering } from "../offers/fixtures/offer";
 import { price, type Line, type Offer } from "../offers";
 import type { Selling } from "../selling";
 import { checkoutOf, checkoutProblems, laterWords, NOTHING_GIVEN, weightOf, wishesOf, type Biller } from ".";
@@ -38,20 +39,8 @@ const SELLS: Selling = {
   pays: { card: true, onCollection: true },
 };
 
-const anOffer = (id: string, gives: Offer["gives"], more: Partial<Offer> = {}): Offer => ({
-  id,
-  name: id,
-  gives,
-  goods: { products: [], collections: [] },
-  code: "",
-  fromWorth: 0,
-  fromCount: 0,
-  withGoods: true,
-  withRest: true,
-  isOff: false,
-  conditions: [],
-  ...more,
-});
+const anOffer = (name: string, gives: Offer["gives"], more: Partial<Offer> = {}): Offer =>
+  offering(gives, { name, ...more });
 
 const lineOf = fc.record({
   id: fc.nat(5),

@@ -179,8 +179,7 @@ const named = ({ product, variant }: Pick<Line, "product" | "variant">) => ({
   picture: variant?.picture ?? product.pictures[0] ?? null,
 });
 
-export const isPaid = ({ paid, refunded, body: { total } }: Pick<Order, "paid" | "refunded" | "body">): boolean =>
-  paid - refunded >= total || (total === 0 && paid === 0) || (paid > 0 && paid >= total);
+export const isPaid = ({ paid, body: { total } }: Pick<Order, "paid" | "body">): boolean => paid >= total;
 
 /** What a seller can do with an order. */
 export const ORDER_ACTIONS = ["paid", "ready", "sent", "collected", "refund", "cancel"] as const;

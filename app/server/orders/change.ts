@@ -82,7 +82,10 @@ async function applied(row: OrderRow, order: Order, change: Change, transaction:
         const why = `${formatMoney(most, order.body.currency, order.body.moneyFormat)} can be given back at most.`;
         return { done: refused(422, "amount", why), hasStock: false };
       }
-      if (order.body.pay === "card" && !(await cardPayments.refund(order.id, change.amount)))
+      if (
+        order.body.pay === "card" &&
+        !(await cardPayments.refund(order.id, change.amount, `${order.id} ${order.version}`))
+      )
         return no("The card was not refunded. Please try again.");
       const back = order.body.lines.flatMap(({ product, variant }, i) =>
         change.back[i] ? [{ product, variant: variant ?? "", count: change.back[i] }] : [],

@@ -1,5 +1,5 @@
 export { changeOrder, removeTestOrders, type OrderChanged } from "./change";
-export { orderLetter, type LetterContent } from "./letters";
+export { orderLetter } from "./letters";
 export {
   countsOf,
   orderByToken,

@@ -7,11 +7,6 @@ import { send } from "../outbox/index.server";
 import type { Shop } from "../shops/index.server";
 import type { WholeOrder } from "./read";
 
-/** Gives what the letters of a shop are drawn from; undefined while nothing of it is published. */
-export type LetterContent = (
-  shopId: string,
-) => Promise<{ readonly shop: Shop; readonly content: ShopContent } | undefined>;
-
 type Told = Exclude<OrderEvent["what"], "note" | "mail">;
 
 /** How each letter begins; `text`: what the seller wrote to it. */
@@ -19,16 +14,16 @@ const WORDS: Readonly<Record<Told, { readonly subject: string; readonly heading:
   placed: {
     subject: "Your order",
     heading: "Thank you for your order",
-    words: "We have it, and write to you again when something happens with it.",
+    words: "We have received it.",
   },
-  paid: { subject: "Your payment has arrived", heading: "Your payment has arrived", words: "Thank you." },
+  paid: { subject: "Your payment has arrived", heading: "Your payment has arrived", words: "" },
   ready: {
     subject: "Your order is ready",
     heading: "Your order is ready",
-    words: "You can collect it. Please bring this letter or the number of your order.",
+    words: "You can collect it now.",
   },
-  sent: { subject: "Your order is on its way", heading: "Your order is on its way", words: "We have sent it today." },
-  collected: { subject: "You have your order", heading: "You have your order", words: "Enjoy it." },
+  sent: { subject: "Your order is on its way", heading: "Your order is on its way", words: "We have sent it." },
+  collected: { subject: "You have your order", heading: "You have your order", words: "" },
   refunded: { subject: "Money back", heading: "We have given money back", words: "" },
   cancelled: {
     subject: "Your order is cancelled",

@@ -198,6 +198,14 @@ describe("what a seller does with an order", () => {
     expect((await orderOf(shop.id, id))!.order.refunded).toBe(900);
   });
 
+  it("takes back pieces of the same thing from two lines, as where one of them was given", async () => {
+    const { place, line, left, shop } = await setUp();
+    const id = idOf(await place([line("A", 3), line("A", 1)], { waits: true }));
+    await settleOrder(id, true);
+    await changeOrder(shop.id, { do: "refund", id, version: 0, amount: 1, back: [2, 1], text: "", tells: false });
+    expect((await left("A")).pieces).toBe(9);
+  });
+
   it("finds them by number, name, mail and what was bought, and writes them into a file", async () => {
     const { place, line, shop } = await setUp();
     await place([line("A", 1)]);

@@ -16,7 +16,8 @@ export type CardPayments = {
   readonly charge: (charge: Charge) => Promise<CardResult>;
   /** What came of it once the bank has asked. */
   readonly answered: (order: string, isThem: boolean) => Promise<CardResult>;
-  readonly refund: (order: string, amount: number) => Promise<boolean>;
+  /** `once`: asked twice with the same, money goes back once. */
+  readonly refund: (order: string, amount: number, once: string) => Promise<boolean>;
 };
 
 /** Charges nobody: the number of a test card says what comes of it. */

@@ -228,7 +228,9 @@ export async function giveBack(
     const item = { product, variant };
     has.set(keyOf(item), { ...item, count: (has.get(keyOf(item))?.count ?? 0) - pieces });
   }
-  const limits = most && new Map(most.map((item) => [keyOf(item), item.count]));
+  // The same thing may stand in two lines, as what was bought and as a gift.
+  const limits = most && new Map<string, number>();
+  for (const item of most ?? []) limits!.set(keyOf(item), (limits!.get(keyOf(item)) ?? 0) + item.count);
   const back = [...has.values()]
     .map((item) => ({ ...item, count: Math.min(item.count, limits ? (limits.get(keyOf(item)) ?? 0) : item.count) }))
     .filter(({ count }) => count > 0)

@@ -20,7 +20,7 @@ import { NEWS } from "~/core/mail";
 import { formatMoney } from "~/core/money";
 import { writeOrder, type OrderBody } from "~/core/orders";
 import { lineTitle, offersOf } from "~/core/offers";
-import { notSelling, sellingOf } from "~/core/selling";
+import { notSelling, sellingOf, type CardResult } from "~/core/selling";
 import { dayIn } from "~/core/situation";
 import type { CartLine, CheckoutSeen } from "~/kinds/parts";
 import { DECLINED, inSituation, offersFor, type ShopContent } from "~/render";
@@ -262,7 +262,10 @@ export function checkouts(): Router {
     if (!placed.isNew) return response.redirect(303, `${originOf(response)}/order/${placed.order.token}`);
     const { id, token } = placed.order;
     const card = { number: values.number, expires: values.expires, code: values.code };
-    const result = await cardPayments.charge({ order: id, amount: order.total, currency: order.currency, card });
+    const result = await cardPayments
+      .charge({ order: id, amount: order.total, currency: order.currency, card })
+      // Whether it was charged is not known: the goods are kept until it is, or for fifteen minutes.
+      .catch((error: unknown): CardResult => (console.error("a card could not be charged:", error), "late"));
     if (result === "paid" || result === "declined") {
       await settleOrder(id, result === "paid", cookieOf(request, "cart"));
       if (result === "declined") return show(request, response, now, 402, { values, step: "payment", said: DECLINED });
@@ -277,7 +280,11 @@ export function checkouts(): Router {
   /** Sends the letter that thanks for an order. */
   const tell = async ({ shop, whole }: Pick<Standing, "shop" | "whole">, token: string) => {
     const found = await orderByToken(shop.id, token);
-    if (found?.is === "placed") await orderLetter(found, { shop, content: whole }, "placed");
+    if (found?.is !== "placed") return;
+    // The order is placed, whether its letter can be sent or not.
+    await orderLetter(found, { shop, content: whole }, "placed").catch((error: unknown) =>
+      console.error("the letter of an order could not be sent:", error),
+    );
   };
   /** Leads to the page that says thanks. The cart is empty then, as the header is to say. */
   const thank = (response: Response, { token }: Pick<PlacedOrder, "token">) => {
