@@ -82,6 +82,14 @@ import { cartLines } from "./cart-lines";
 import { cartSum } from "./cart-sum";
 import { checkoutForm } from "./checkout-form";
 import { checkoutSum } from "./checkout-sum";
+import { signIn } from "./sign-in";
+import { accountHead } from "./account-head";
+import { accountOrders } from "./account-orders";
+import { accountAddresses } from "./account-addresses";
+import { accountDetails } from "./account-details";
+import { accountLetters } from "./account-letters";
+import { accountData } from "./account-data";
+import { giftCardBalance } from "./gift-card-balance";
 import { orderFacts } from "./order-facts";
 import { orderHead } from "./order-head";
 import { orderLines } from "./order-lines";
@@ -160,6 +168,14 @@ const LIST: readonly Kind[] = [
   cartSum,
   checkoutForm,
   checkoutSum,
+  signIn,
+  accountHead,
+  accountOrders,
+  accountAddresses,
+  accountDetails,
+  accountLetters,
+  accountData,
+  giftCardBalance,
   orderHead,
   orderLines,
   orderFacts,

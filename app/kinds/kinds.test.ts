@@ -192,15 +192,18 @@ describe("where a part makes sense", () => {
 
   it("is found in the layouts that every shop begins with, all of which stand where they may", () => {
     expect(Object.keys(layouts).sort()).toEqual([
+      "account",
       "cart",
       "checkout",
       "closed",
       "collection",
+      "gift-card",
       "not-found",
       "order",
       "post",
       "product",
       "search",
+      "sign-in",
       "thanks",
     ]);
     for (const document of Object.values(layouts)) {

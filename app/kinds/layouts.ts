@@ -193,6 +193,25 @@ const order = (): PageDocument =>
     beside("or-main", [part("or-facts", "order-facts")], [part("or-lines", "order-lines")]),
   ]);
 
+const signIn = (): PageDocument => layout("sign-in", "Signing in", [part("si-form", "sign-in")]);
+
+const account = (): PageDocument =>
+  layout("account", "Account", [
+    part("ac-head", "account-head"),
+    beside(
+      "ac-main",
+      [part("ac-orders", "account-orders")],
+      [
+        part("ac-addresses", "account-addresses"),
+        part("ac-details", "account-details"),
+        part("ac-letters", "account-letters"),
+        part("ac-data", "account-data"),
+      ],
+    ),
+  ]);
+
+const giftCard = (): PageDocument => layout("gift-card", "Gift card", [part("gc-balance", "gift-card-balance")]);
+
 const post = (): PageDocument =>
   layout("post", "Post", [
     part("po-head", "post-head"),
@@ -235,6 +254,9 @@ export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
     checkout: checkout(),
     thanks: thanks(),
     order: order(),
+    "sign-in": signIn(),
+    account: account(),
+    "gift-card": giftCard(),
     post: post(),
     "not-found": notFound(),
     closed: closed(),

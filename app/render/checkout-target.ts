@@ -3,7 +3,15 @@ import type { Goods, Product } from "~/core/goods";
 import { writeOrder, type Order, type OrderBody } from "~/core/orders";
 import type { Bill, Offer, Priced } from "~/core/offers";
 import { taxRulesFor, type Offered, type Selling } from "~/core/selling";
-import { sampleLines, type CartLine, type CheckoutSeen, type OrderSeen } from "~/kinds/parts";
+import {
+  SAMPLE_ADDRESS,
+  SAMPLE_PERSON,
+  sampleAccount,
+  sampleLines,
+  type CartLine,
+  type CheckoutSeen,
+  type OrderSeen,
+} from "~/kinds/parts";
 import { NO_PRODUCT } from "./cart-target";
 
 /** The page on which a cart is bought. */
@@ -68,6 +76,11 @@ function cases(goods: Goods, offers: readonly Offer[]): ReadonlyMap<string, Case
   });
   const coded = offers.find((offer) => offer.code !== "" && !offer.isOff);
   if (coded) add("code", "With a code", { lines, codes: [coded.code], values: SOMEBODY });
+  add("known", "Signed in", {
+    lines,
+    values: { ...SOMEBODY, ...SAMPLE_ADDRESS },
+    account: { name: SAMPLE_PERSON.name, mail: SAMPLE_PERSON.mail, addresses: sampleAccount(goods).addresses },
+  });
   add("pay", "Last step", { lines, values: SOMEBODY, step: "payment" });
   const collected = goods.products.find((p: Product) => p.availability === "collect-only");
   if (collected)

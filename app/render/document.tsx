@@ -17,7 +17,8 @@ import { isNarrowed } from "~/core/goods";
 import { feedAddress, journalOf, journalsOf, postsOf, tagsOf } from "~/core/journal";
 import { Section } from "./section";
 import { madeFrom, madeFromCollection, madeFromProduct, saidOf, sharedAs } from "./sharing";
-import { addressOf, documentOf, shownOf, type Target, TARGET_KINDS } from "./target";
+import { documentOf, shownOf, type Target } from "./target";
+import { addressOf, TARGET_KINDS } from "./target-names";
 
 export type Scripts = { readonly every: string; readonly goods: string };
 
@@ -121,6 +122,9 @@ function headOf(target: Target, content: ShopContent, page: PageDocument | undef
     case "checkout":
     case "thanks":
     case "order":
+    case "sign-in":
+    case "account":
+    case "gift-card":
       return {
         title: withName(TARGET_KINDS[target.page]),
         description: identity.name,

@@ -2,6 +2,7 @@ import { ALL_GOODS, collectionAddress, productAddress } from "~/core/addresses";
 import type { LayoutSort } from "~/core/document";
 import { canBuy, sizeOf, stateOf, type Availability, type Collection, type Goods, type Product } from "~/core/goods";
 import type { Offer } from "~/core/offers";
+import { accountCases, doorCases, giftCardCases } from "./account-target";
 import { cartCases } from "./cart-target";
 import { checkoutCases, orderCases } from "./checkout-target";
 
@@ -12,6 +13,9 @@ export function hardCases(sort: LayoutSort, goods: Goods, offers: readonly Offer
   if (sort === "cart") return cartCases(goods, offers);
   if (sort === "checkout") return checkoutCases(goods, offers);
   if (sort === "thanks" || sort === "order") return orderCases(sort);
+  if (sort === "sign-in") return doorCases();
+  if (sort === "account") return accountCases();
+  if (sort === "gift-card") return giftCardCases();
   const cases: HardCase[] = [];
   const add = (name: string, address: string | undefined) => address !== undefined && cases.push({ name, address });
   const most = <T>(list: readonly T[], score: (each: T) => number): T | undefined =>

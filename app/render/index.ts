@@ -43,9 +43,7 @@ export {
 export { placesInTone, toneAsked, tonedTint, tonesIn, tonesOf, toneWords } from "./tones";
 export { structuredData } from "./structured-data";
 export {
-  addressOf,
   documentOf,
-  LAYOUT_NAMES,
   ownDocuments,
   pageShownOf,
   pagesOf,
@@ -55,12 +53,11 @@ export {
   seenAt,
   shownOf,
   situationOn,
-  TARGET_KINDS,
   targetAt,
   targetFor,
-  targetName,
   type Target,
 } from "./target";
+export { addressOf, LAYOUT_NAMES, TARGET_KINDS, targetName } from "./target-names";
 export { hardCases, type HardCase } from "./hard-cases";
 export { DECLINED, type CheckoutTarget, type OrderTarget } from "./checkout-target";
 export { inCartOf, isBeside, type CartTarget } from "./cart-target";

@@ -24,7 +24,8 @@ import { lyingRows, type Lying } from "./lying";
 import { FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { classOfMain } from "./style";
-import { targetName, type Target } from "./target";
+import { OWN_SORTS, targetName } from "./target-names";
+import type { Target } from "./target";
 
 /** What stands around a page whose frame can't be read: nothing. The page itself is there all the same. */
 export const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "frame", "frame", "");
@@ -52,7 +53,7 @@ export const withoutAround = <D extends PageDocument | undefined>(page: D): D =>
 /** Behind a closed door there is nowhere to go. */
 const isClosed = (page: PageDocument | undefined): boolean => page !== undefined && layoutProps(page)?.of === "closed";
 
-const BUYING: ReadonlySet<string> = new Set(["cart", "checkout", "thanks", "order"]);
+const BUYING: ReadonlySet<string> = new Set(OWN_SORTS);
 const isBuying = (page: PageDocument | undefined): boolean =>
   page !== undefined && BUYING.has(layoutProps(page)?.of ?? "");
 
@@ -214,6 +215,9 @@ export function PageBody({ target, page, documents, goods, theme, look, most = I
     case "cart":
     case "thanks":
     case "order":
+    case "account":
+    case "sign-in":
+    case "gift-card":
     case "post":
       return inLayout;
     case "checkout":

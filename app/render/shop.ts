@@ -33,6 +33,7 @@ import { fieldsOf } from "./own-fields";
 import { sampleOrder } from "./checkout-target";
 import { firstPicture } from "./sharing";
 import { ownDocuments, situationOn, type Target } from "./target";
+import { OWN_SORTS } from "./target-names";
 import { tonesOf } from "./tones";
 import { canCome } from "~/kinds/page-designs";
 import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
@@ -317,7 +318,7 @@ export function envOf(
 }
 
 /** Pages on which somebody is buying, or sees what they bought. */
-const BUYING: ReadonlySet<Target["page"]> = new Set(["cart", "checkout", "thanks", "order"]);
+const BUYING: ReadonlySet<Target["page"]> = new Set(OWN_SORTS);
 
 /**
  * Where a seller's own code runs on a page, and what it may know there; nothing on a page where somebody is buying, whatever it holds

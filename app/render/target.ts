@@ -35,11 +35,21 @@ import {
   productAddress,
   siteOf,
 } from "~/core/addresses";
+import { ACCOUNT, doorAt } from "~/core/account";
+import { GIFT_CARD } from "~/core/gift-cards";
 import { journalOf, journalPartAt, journalsOf, partAddress, postsOf, withTag, type JournalPart } from "~/core/journal";
 import { offersOf } from "~/core/offers";
 import { FIRST_VISIT, type PageShown, type Person, type Situation } from "~/core/situation";
 import { type PageSubject } from "~/kinds/parts";
 import { cartShown, inCartOf, NO_PRODUCT, type CartTarget } from "./cart-target";
+import {
+  accountShown,
+  doorShown,
+  giftCardShown,
+  type AccountTarget,
+  type DoorTarget,
+  type GiftCardTarget,
+} from "./account-target";
 import { checkoutShown, type CheckoutTarget, type OrderTarget } from "./checkout-target";
 import { tellingWord } from "./hard-cases";
 import { withPostLayout } from "./posts";
@@ -62,6 +72,9 @@ export type Target =
   /** An order: undefined is one to look at, as the layouts of its pages show it. */
   | OrderTarget
   | { readonly page: "thanks" | "order"; readonly sample: string | null }
+  | DoorTarget
+  | AccountTarget
+  | GiftCardTarget
   | { readonly page: "not-found" }
   /** The shop is not open. `wrong`: a word for friends was tried that is none. */
   | { readonly page: "closed"; readonly wrong?: boolean }
@@ -117,6 +130,10 @@ export function seenAt(path: string, query: URLSearchParams, documents: Document
   const address = `${path}?${query.toString()}`;
   if (path === "/cart") return cartShown(goods, offersOf(documents), address);
   if (path === "/checkout") return checkoutShown(goods, offersOf(documents), address);
+  if (path === ACCOUNT) return accountShown(goods, address);
+  if (path === GIFT_CARD) return giftCardShown(address);
+  const door = doorAt(path);
+  if (door) return doorShown(door, address);
   return targetAt(path, query, documents, goods);
 }
 
@@ -189,6 +206,9 @@ export function shownOf(target: Target, goods: Goods, documents: Documents): Pag
       return { ...target, offers: offersOf(documents) };
     case "thanks":
     case "order":
+    case "sign-in":
+    case "account":
+    case "gift-card":
       return target;
     default:
       return undefined;
@@ -221,6 +241,9 @@ export function pageShownOf(target: Target, documents: Documents): PageShown {
     case "checkout":
     case "thanks":
     case "order":
+    case "sign-in":
+    case "account":
+    case "gift-card":
     case "not-found":
       return { sort: target.page };
     case "closed":
@@ -280,6 +303,9 @@ export function pagesOf(documents: Documents, goods: Goods, id: string): readonl
       return shown([{ page: "checkout", lines: [] }]);
     case "thanks":
     case "order":
+    case "sign-in":
+    case "account":
+    case "gift-card":
       return [{ sort: document!.id }];
     case "not-found":
       return shown([NOT_FOUND]);
@@ -315,6 +341,9 @@ function storedFor(target: Target, documents: Documents, goods: Goods): PageDocu
     case "checkout":
     case "thanks":
     case "order":
+    case "sign-in":
+    case "account":
+    case "gift-card":
     case "not-found":
     case "closed":
       return entryOf(documents, target.page);
@@ -369,6 +398,12 @@ export function targetFor(documents: Documents, goods: Goods, id: string, addres
     case "thanks":
     case "order":
       return { page: props.of, sample: address };
+    case "sign-in":
+      return doorShown("sign-in", address);
+    case "account":
+      return accountShown(goods, address);
+    case "gift-card":
+      return giftCardShown(address);
     case "post":
       return { page: "post", id: sampleWanted(documents, address) };
     case "not-found":
@@ -384,98 +419,6 @@ function sampleWanted(documents: Documents, address: string | null): string | un
   const posts = journalsOf(documents).flatMap((journal) => postsOf(documents, journal.document.id));
   return (posts.find((post) => !post.props.hidden) ?? posts[0])?.document.id;
 }
-
-/** The address of a page; undefined for messages that stand in for one. */
-export function addressOf(target: Target, documents: Documents): string | undefined {
-  switch (target.page) {
-    case "home":
-      return "/";
-    case "text": {
-      const own = pageAddress(documents, target.id);
-      return own === undefined || !target.part ? own : partAddress(own, target.part);
-    }
-    case "post":
-      return target.id === undefined ? undefined : pageAddress(documents, target.id);
-    case "collection": {
-      const own = target.collection ? collectionAddress(target.collection) : ALL_GOODS;
-      const page = target.query && !isNarrowed(target.query) ? target.query.page : 1;
-      return page > 1 ? `${own}?page=${page}` : own;
-    }
-    case "product":
-      return productAddress(target.product);
-    case "search":
-      return target.sought ? `/search?${writeQuery(target.query ?? NO_QUERY, 2, { q: target.sought })}` : "/search";
-    case "cart":
-      return "/cart";
-    case "checkout":
-      return "/checkout";
-    case "thanks":
-    case "order":
-    case "not-found":
-    case "closed":
-      return undefined;
-    case "message":
-      return target.address;
-  }
-}
-
-/** A page's name for the seller. */
-export function targetName(target: Target, documents: Documents): string {
-  switch (target.page) {
-    case "home":
-      return entryOf(documents, homeOf(documents))?.title ?? "Home";
-    case "text":
-      return entryOf(documents, target.id)?.title ?? "Page";
-    case "collection":
-      return target.collection?.title ?? "Everything";
-    case "product":
-      return target.product.title;
-    case "search":
-      return target.sought ? `Search “${target.sought}”` : "Search";
-    case "post":
-      return (target.id === undefined ? undefined : entryOf(documents, target.id)?.title) ?? "A post";
-    case "cart":
-    case "checkout":
-    case "thanks":
-    case "order":
-    case "not-found":
-    case "closed":
-      return entryOf(documents, target.page)?.title ?? TARGET_KINDS[target.page];
-    case "message":
-      return target.title;
-  }
-}
-
-/** What kind of page it is, as the contact sheet says it. */
-export const TARGET_KINDS: Readonly<Record<Target["page"], string>> = {
-  home: "Home",
-  text: "Text page",
-  post: "Post",
-  collection: "Collection",
-  product: "Product",
-  search: "Search",
-  cart: "Cart",
-  checkout: "Checkout",
-  thanks: "Thank you",
-  order: "Order",
-  "not-found": "Not found",
-  closed: "Closed for now",
-  message: "Message",
-};
-
-/** The sorts of pages that a layout is made for, as the seller knows them. */
-export const LAYOUT_NAMES: Readonly<Record<LayoutSort, string>> = {
-  product: "Product pages",
-  collection: "Collection pages",
-  search: "Search",
-  cart: "Cart",
-  checkout: "Checkout",
-  thanks: "Thank you",
-  order: "Order",
-  post: "Posts",
-  "not-found": "Not found",
-  closed: "Closed for now",
-};
 
 /** One page of every kind that a shop has, the most telling of each. */
 export function onePageOfEachKind(documents: Documents, goods: Goods): readonly Target[] {

@@ -11,6 +11,7 @@ const SAID: Readonly<Record<keyof SellingRoot, string>> = {
   collect: "Collection",
   pieceWeight: "Weight of a piece",
   tax: "Tax",
+  accounts: "Said whether shoppers can have an account",
   pays: "Payment",
 };
 

@@ -41,6 +41,8 @@ function means(each: Rule, at: PageShown, who: Person): boolean {
           new: who.visitor.visits === 1,
           returning: who.visitor.visits === 2,
           subscribed: who.visitor.isSubscribed,
+          "signed-in": who.visitor.isSignedIn,
+          bought: who.visitor.hasBought,
         }[each.is];
       case "cart": {
         const { count, worth, products } = who.cart;
@@ -195,7 +197,7 @@ const READ: readonly (readonly [RegExp, (m: RegExpExecArray) => Rule])[] = [
     /^(not )?to (new visitors|visitors who come again|those who get your letters)$/,
     ([, not, who]) => ({
       when: "visitor",
-      is: who === "new visitors" ? "new" : who === "visitors who come again" ? "returning" : "subscribed",
+      is: WHO[who!] ?? "subscribed",
       not: not ? true : undefined,
     }),
   ],
@@ -222,6 +224,12 @@ const READ: readonly (readonly [RegExp, (m: RegExpExecArray) => Rule])[] = [
 const turned = (how: string | undefined) => (how === "unless" ? (true as const) : undefined);
 const names = (list: string) => list.split(/, | and /);
 const ids = (what: string, list: string) => [...list.matchAll(new RegExp(`“${what} (.*?)”`, "g"))].map(([, id]) => id!);
+const WHO: Readonly<Record<string, "new" | "returning" | "signed-in" | "bought">> = {
+  "new visitors": "new",
+  "visitors who come again": "returning",
+  "those who are signed in": "signed-in",
+  "those who have bought before": "bought",
+};
 const SORTS: Readonly<Record<string, string>> = {
   "the home page": "home",
   "product pages": "product",
@@ -233,6 +241,9 @@ const SORTS: Readonly<Record<string, string>> = {
   "the checkout": "checkout",
   "the page that says thank you": "thanks",
   "the page of an order": "order",
+  "the page to sign in": "sign-in",
+  "the account": "account",
+  "the page of gift cards": "gift-card",
   "the page for what isn’t found": "not-found",
   "short messages": "other",
 };

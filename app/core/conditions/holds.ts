@@ -70,6 +70,10 @@ function visitorHolds({ is, by = "" }: VisitorRule, { visitor }: Person): boolea
       return visitor.visits > 1;
     case "subscribed":
       return visitor.isSubscribed;
+    case "signed-in":
+      return visitor.isSignedIn;
+    case "bought":
+      return visitor.hasBought;
     case "came":
       return plain(visitor.by) === plain(by) && plain(by) !== "";
   }

@@ -63,7 +63,13 @@ const inCart = (cart: Person["cart"], goods: Goods): Asked => ({ clock: "", pers
 function personsFor(rules: readonly Rule[], goods: Goods): readonly (readonly Asked[])[] {
   const links = ["", ...rules.flatMap((rule) => (rule.when === "visitor" && rule.by ? [rule.by] : []))];
   const visitors = [1, 2].flatMap((visits) =>
-    links.flatMap((by) => [true, false].map((isSubscribed) => ({ visits, by, isSubscribed }))),
+    links.flatMap((by) =>
+      [true, false].flatMap((isSubscribed) =>
+        [true, false].flatMap((isSignedIn) =>
+          [true, false].map((hasBought) => ({ visits, by, isSubscribed, isSignedIn, hasBought })),
+        ),
+      ),
+    ),
   );
   const countries = ["", ...rules.flatMap((rule) => (rule.when === "country" ? rule.countries : []))];
   const only = (when: Rule["when"], persons: readonly Partial<Person>[]): readonly Asked[] =>

@@ -16,6 +16,9 @@ export const PAGE_SORTS = [
   "checkout",
   "thanks",
   "order",
+  "sign-in",
+  "account",
+  "gift-card",
   "not-found",
   "other",
 ] as const;
@@ -42,7 +45,7 @@ export type GoodsRule = Turned & {
 /** `came`: by a link that says of itself where it stands, `?from=…`, within the last thirty days. */
 export type VisitorRule = Turned & {
   readonly when: "visitor";
-  readonly is: "new" | "returning" | "subscribed" | "came";
+  readonly is: "new" | "returning" | "subscribed" | "signed-in" | "bought" | "came";
   readonly by?: string | undefined;
 };
 /** `from` and `under`: what it is worth, in minor units of the shop's currency, or how many pieces are in it. */
@@ -92,7 +95,7 @@ const goods = z
 const visitor = z
   .strictObject({
     when: z.literal("visitor"),
-    is: z.enum(["new", "returning", "subscribed", "came"]),
+    is: z.enum(["new", "returning", "subscribed", "signed-in", "bought", "came"]),
     by: z.string().trim().max(60, "Sixty letters at most.").optional(),
     not,
   })

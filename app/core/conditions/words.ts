@@ -24,6 +24,9 @@ export const PAGE_SORT_WORDS: Readonly<Record<PageSort, string>> = {
   checkout: "the checkout",
   thanks: "the page that says thank you",
   order: "the page of an order",
+  "sign-in": "the page to sign in",
+  account: "the account",
+  "gift-card": "the page of gift cards",
   cart: "the cart",
   "not-found": "the page for what isn’t found",
   other: "short messages",
@@ -66,6 +69,8 @@ function visitorWords(rule: VisitorRule): string {
     new: "new visitors",
     returning: "visitors who come again",
     subscribed: "those who get your letters",
+    "signed-in": "those who are signed in",
+    bought: "those who have bought before",
     came: `those who came by a link with ${quoted(`from=${rule.by ?? ""}`)}`,
   }[rule.is];
   return rule.not ? `not to ${who}` : `to ${who}`;

@@ -110,6 +110,8 @@ export const sellingRoot = z.strictObject({
   pieceWeight: z.number().int().min(0).max(1_000_000).optional(),
   tax: tax.optional(),
   pays: pays.optional(),
+  /** Shoppers can have an account unless the shop says no. */
+  accounts: z.literal("no").optional(),
 });
 export type SellingRoot = z.infer<typeof sellingRoot>;
 
@@ -164,6 +166,10 @@ export function notSelling(selling: Selling): "delivery" | "payment" | undefined
     (delivers && paymentsFor(selling, false).length) || (selling.collect && paymentsFor(selling, true).length);
   return isPaid ? undefined : "payment";
 }
+
+/** Whether shoppers can have an account here. */
+export const hasAccounts = (selling: Selling): boolean =>
+  selling.accounts !== "no" && notSelling(selling) === undefined;
 
 // Delivery
 

@@ -18,6 +18,10 @@ export type Visitor = {
   readonly by: string;
   /** Whether they have signed up for letters from here. */
   readonly isSubscribed: boolean;
+  /** Whether they are signed in to an account of the shop. */
+  readonly isSignedIn: boolean;
+  /** Whether they have bought something here before. */
+  readonly hasBought: boolean;
 };
 
 /** What lies in the cart of who looks. */
@@ -42,7 +46,7 @@ export type Person = {
 
 /** Somebody who is here for the first time, with nothing in the cart yet. */
 export const FIRST_VISIT: Person = {
-  visitor: { visits: 1, by: "", isSubscribed: false },
+  visitor: { visits: 1, by: "", isSubscribed: false, isSignedIn: false, hasBought: false },
   cart: { count: 0, worth: 0, products: [] },
   country: "",
 };

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { linkSchema, NO_LINK } from "~/core/schema";
 import type { Definition } from "../definition";
+import { ASK_CSS } from "../parts/ask";
 import { WIDGET_SLOTS } from "../slots";
 
 const words = (most: number) => z.string().min(1, "It needs words.").max(most);
@@ -90,20 +91,16 @@ export const definition: Definition<CheckoutFormProps> = {
   script: "goods",
   // Another country may bring it: the form is reckoned anew where it stands.
   later: { classes: ["ck-none"], data: ["aria-busy=true"] },
-  css: `
+  css: `${ASK_CSS}
 .ck{display:grid;gap:var(--s5);grid-template-columns:minmax(0,1fr)}
 .ck-part{display:grid;gap:var(--s2);grid-template-columns:minmax(0,1fr);min-width:0}
 .ck-part h2{font-size:var(--t2);margin:0}
-.ck-fields{display:grid;grid-template-columns:repeat(6,minmax(0,1fr));gap:var(--s2) clamp(.75rem,2vw,1.25rem)}
-.ck-ask{grid-column:1/-1;min-width:0}
-.ck-ask label{display:block;margin-bottom:.3rem;font-weight:var(--strong)}
-.ck-free{font-weight:var(--text-weight);color:var(--soft)}
-.ck-wrong{margin-top:.3rem;font-size:var(--t-1);font-weight:var(--strong);color:var(--danger)}
-.ck-wrong:empty{display:none}
-.ck-ask [aria-invalid=true]{border-color:var(--danger)}
 .ck textarea.field{display:block;min-height:5.5rem;resize:vertical}
-.ck-tick{display:flex;gap:.65rem;align-items:center;min-height:2.75rem;cursor:pointer}
-.ck-tick input,.ck-pick input{flex:none;width:1.3rem;height:1.3rem;margin:0;accent-color:var(--brand)}
+.ck-pick input{flex:none;width:1.3rem;height:1.3rem;margin:0;accent-color:var(--brand)}
+.ck-head{display:flex;flex-wrap:wrap;gap:.1rem 1.25rem;align-items:baseline;justify-content:space-between}
+.ck-head .ck-small{overflow-wrap:anywhere}
+.ck-book{list-style:none;margin:0;padding:0;display:grid}
+.ck-book button{border:0;background:none;padding:.5rem 0;min-height:2.75rem;width:100%;text-align:start;text-decoration:underline;text-underline-offset:.2em;cursor:pointer;overflow-wrap:anywhere}
 .ck-picks{display:grid;border:1px solid var(--field-line);border-radius:min(var(--card),.75rem);overflow:hidden}
 .ck-option+.ck-option{border-top:1px solid var(--field-line)}
 .ck-option:has(>.ck-pick :checked){background:var(--raised)}
@@ -132,6 +129,6 @@ export const definition: Definition<CheckoutFormProps> = {
 .a-cards .ck{gap:var(--s3)}
 .a-cards .ck-part{padding:clamp(1rem,3vw,1.75rem);background:var(--page);border:1px solid var(--line);border-radius:var(--card)}
 .ck[aria-busy=true]{opacity:.6;transition:opacity .2s .15s}
-@media (min-width:520px){.ck-half{grid-column:span 3}.ck-third{grid-column:span 2}.ck-two{grid-column:span 4}.ck-end .button{width:auto;min-width:16rem}}
+@media (min-width:520px){.ck-end .button{width:auto;min-width:16rem}}
 `,
 };

@@ -1,70 +1,37 @@
 import type { ReactNode } from "react";
 import { askedOf, CHECKOUT_STEPS, stepOf, type CheckoutStep, type CheckoutValues } from "~/core/checkout";
-import { addressLines, countriesByName, countryName, TEST_CARDS, PAYMENT_WORDS } from "~/core/selling";
+import { ADDRESS_OF_DOOR, sameAddress } from "~/core/account";
+import { addressLines, countryName, hasAccounts, PAYMENT_WORDS, TEST_CARDS } from "~/core/selling";
 import type { ViewProps } from "../definition";
-import { useCheckout, useEnv, usePartId, Words, type CheckoutShown } from "../parts";
+import {
+  AddressFields,
+  AskField,
+  useCheckout,
+  useEnv,
+  usePartId,
+  Words,
+  type AskProps,
+  type CheckoutShown,
+} from "../parts";
 import type { CheckoutFormProps } from "./definition";
 
-type AskProps = {
-  name: keyof CheckoutValues;
-  label: string;
-  type?: "text" | "email" | "tel";
-  isNeeded?: boolean;
-  autofill?: string;
-  keys?: "numeric" | "email" | "tel" | "text";
-  width?: "half" | "third" | "two";
-  capitals?: boolean;
-  /** Another answer changes what the rest comes to. */
-  again?: boolean;
-  placeholder?: string;
-  isSecret?: boolean;
-};
-
-/** One thing that is asked, with what is wrong with it. */
+/** One thing that is asked, with what was given and what is wrong with it. */
 function Ask({
   name,
-  label,
-  type = "text",
-  isNeeded,
-  autofill,
-  keys,
-  width,
-  capitals,
-  again,
-  placeholder,
   isSecret,
-}: AskProps): ReactNode {
+  ...more
+}: Omit<AskProps, "of" | "value" | "name"> & { name: keyof CheckoutValues; isSecret?: boolean }): ReactNode {
   const { values, problems } = useCheckout();
-  const id = usePartId(`ck-${name}`);
-  const wrong = problems.get(name);
   const value = values[name];
   return (
-    <div className={width ? `ck-ask ck-${width}` : "ck-ask"}>
-      <label htmlFor={id}>
-        {label}
-        {isNeeded ? null : <span className="ck-free"> (optional)</span>}
-      </label>
-      <input
-        className="field"
-        id={id}
-        name={name}
-        type={type}
-        // What is on a card is never sent back to the page.
-        defaultValue={isSecret || typeof value !== "string" ? "" : value}
-        maxLength={254}
-        autoComplete={autofill ?? "off"}
-        {...(keys ? { inputMode: keys } : {})}
-        {...(capitals ? { autoCapitalize: "characters" } : {})}
-        {...(placeholder ? { placeholder } : {})}
-        {...(again ? { "data-again": "" } : {})}
-        {...(isNeeded ? { "aria-required": true as const } : {})}
-        {...(wrong === undefined ? {} : { "aria-invalid": true as const })}
-        aria-describedby={`${id}-wrong`}
-      />
-      <p className="ck-wrong" id={`${id}-wrong`}>
-        {wrong}
-      </p>
-    </div>
+    <AskField
+      of="ck"
+      name={name}
+      problem={problems.get(name)}
+      // What is on a card is never sent back to the page.
+      value={isSecret || typeof value !== "string" ? "" : value}
+      {...more}
+    />
   );
 }
 
@@ -101,12 +68,49 @@ const Again = () => (
   </noscript>
 );
 
+/** Who is signed in, or the way to it. */
+function WhoBuys(): ReactNode {
+  const { selling } = useEnv();
+  const { account } = useCheckout();
+  if (account) return <p className="ck-small">Signed in as {account.mail}</p>;
+  if (!hasAccounts(selling)) return null;
+  return (
+    <p className="ck-small">
+      You have an account? <a href={`${ADDRESS_OF_DOOR["sign-in"]}?to=/checkout`}>Sign in</a>
+    </p>
+  );
+}
+
+/** The addresses that whoever is signed in keeps, each to be used by a press. */
+function Book(): ReactNode {
+  const { account, values } = useCheckout();
+  const others = (account?.addresses ?? []).filter((address) => !sameAddress(address, values));
+  if (others.length === 0) return null;
+  return (
+    <details className="ck-fold">
+      <summary>Use another of your addresses</summary>
+      <ul className="ck-book">
+        {others.map((address) => (
+          <li key={address.id}>
+            <button type="submit" name="do" value={`use:${address.id}`}>
+              {[address.name, address.company, address.street, address.town].filter(Boolean).join(", ")}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
 function Contact({ props }: { props: CheckoutFormProps }): ReactNode {
   const { values } = useCheckout();
   return (
     <section className="ck-part">
-      <Words at="contact" as="h2" text={props.contact} hint="Heading" />
-      <div className="ck-fields">
+      <div className="ck-head">
+        <Words at="contact" as="h2" text={props.contact} hint="Heading" />
+        <WhoBuys />
+      </div>
+      <div className="fill-fields">
         <Ask
           name="mail"
           label="Mail address"
@@ -129,7 +133,7 @@ function Contact({ props }: { props: CheckoutFormProps }): ReactNode {
         )}
       </div>
       {props.news ? (
-        <label className="ck-tick">
+        <label className="fill-tick">
           <input type="checkbox" name="news" value="1" defaultChecked={values.news} />
           <Words at="news" text={props.news} hint="Tick" />
         </label>
@@ -139,67 +143,20 @@ function Contact({ props }: { props: CheckoutFormProps }): ReactNode {
 }
 
 function Address({ props }: { props: CheckoutFormProps }): ReactNode {
-  const { country, countries, way, problems } = useCheckout();
-  const id = usePartId("ck-country");
-  const list = countriesByName(countries);
-  const known =
-    list.some(([code]) => code === country) || country === ""
-      ? list
-      : [[country, countryName(country)] as const, ...list];
-  const fields = askedOf(country, way).filter(({ field }) => field !== "company" || props.company);
-  const widths = new Map<string, "third" | "half" | "two">(
-    fields.some(({ field }) => field === "area")
-      ? [
-          ["town", "third"],
-          ["area", "third"],
-          ["postcode", "third"],
-        ]
-      : [
-          ["town", "two"],
-          ["postcode", "third"],
-        ],
-  );
+  const { country, countries, way, problems, values } = useCheckout();
   return (
     <section className="ck-part">
       <Words at="address" as="h2" text={props.address} hint="Heading" />
-      <div className="ck-fields">
-        <div className="ck-ask">
-          <label htmlFor={id}>Country</label>
-          <select
-            className="field"
-            id={id}
-            name="country"
-            defaultValue={country}
-            key={country}
-            autoComplete="country"
-            data-again=""
-            aria-describedby={`${id}-wrong`}
-          >
-            {known.map(([code, name]) => (
-              <option key={code} value={code}>
-                {name}
-              </option>
-            ))}
-          </select>
-          <p className="ck-wrong" id={`${id}-wrong`}>
-            {problems.get("country")}
-          </p>
-        </div>
-        {fields.map(({ field, label, isNeeded, autofill }) => {
-          const width = widths.get(field);
-          return (
-            <Ask
-              key={field}
-              name={field}
-              label={label}
-              isNeeded={isNeeded}
-              autofill={autofill}
-              {...(width ? { width } : {})}
-              {...(field === "postcode" ? { again: true, capitals: true } : {})}
-            />
-          );
-        })}
-      </div>
+      <Book />
+      <AddressFields
+        of="ck"
+        country={country}
+        countries={countries}
+        fields={askedOf(country, way).filter(({ field }) => field !== "company" || props.company)}
+        values={values}
+        problems={problems}
+        again
+      />
       <Again />
     </section>
   );
@@ -239,7 +196,7 @@ function Delivery({ props }: { props: CheckoutFormProps }): ReactNode {
               : "Nothing is delivered there yet."}
         </p>
       )}
-      <p className="ck-wrong">{problems.get("way")}</p>
+      <p className="fill-wrong">{problems.get("way")}</p>
       {[["note", props.note, note] as const, ["gift", props.gift, gift] as const].map(([name, label, id]) =>
         label ? (
           <details className="ck-fold" key={name} open={values[name] !== "" || problems.has(name)}>
@@ -255,7 +212,7 @@ function Delivery({ props }: { props: CheckoutFormProps }): ReactNode {
               defaultValue={values[name]}
               aria-describedby={`${id}-wrong`}
             />
-            <p className="ck-wrong" id={`${id}-wrong`}>
+            <p className="fill-wrong" id={`${id}-wrong`}>
               {problems.get(name)}
             </p>
           </details>
@@ -276,7 +233,7 @@ function CardFields(): ReactNode {
         <code>{spaced(TEST_CARDS.declined)}</code> is declined, <code>{spaced(TEST_CARDS.asked)}</code> asks whether it
         is you, <code>{spaced(TEST_CARDS.late)}</code> gets no answer.
       </p>
-      <div className="ck-fields">
+      <div className="fill-fields">
         <Ask name="number" label="Card number" keys="numeric" autofill="cc-number" isNeeded isSecret />
         <Ask
           name="expires"
@@ -321,7 +278,7 @@ function PaymentPart({ props }: { props: CheckoutFormProps }): ReactNode {
           ))}
         </div>
       ) : null}
-      <p className="ck-wrong">{problems.get("pay")}</p>
+      <p className="fill-wrong">{problems.get("pay")}</p>
     </section>
   );
 }

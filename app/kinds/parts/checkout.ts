@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { checkoutOf, NOTHING_GIVEN, type Checkout, type CheckoutStep, type CheckoutValues } from "~/core/checkout";
+import type { SavedAddress } from "~/core/account";
 import type { Order, OrderEvent } from "~/core/orders";
 import type { Offer } from "~/core/offers";
 import { sampleLines, type CartLine } from "./cart";
@@ -18,6 +19,8 @@ export type CheckoutSeen = {
   readonly step?: CheckoutStep;
   /** By which the same press is known when it comes twice. */
   readonly pressed?: string;
+  /** Whoever is signed in, with the addresses that they keep. */
+  readonly account?: { readonly name: string; readonly mail: string; readonly addresses: readonly SavedAddress[] };
 };
 
 export type CheckoutShown = CheckoutSeen &

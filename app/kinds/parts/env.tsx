@@ -1,5 +1,7 @@
 import { createContext, useContext, type ComponentType, type ReactNode } from "react";
+import type { AccountSeen, DoorSeen } from "~/core/account";
 import type { CodeFacts } from "~/core/code";
+import type { GiftCardSeen } from "~/core/gift-cards";
 import { entryOf, type Look, type Part } from "~/core/document";
 import {
   productWith,
@@ -43,6 +45,9 @@ export type PageSubject =
   | ({ readonly page: "thanks" | "order" } & OrderSeen)
   /** An order to look at: the one that an address of the studio asks for. */
   | { readonly page: "thanks" | "order"; readonly sample: string | null }
+  | ({ readonly page: "sign-in" } & DoorSeen)
+  | ({ readonly page: "account" } & AccountSeen)
+  | ({ readonly page: "gift-card" } & GiftCardSeen)
   | {
       readonly page: "search";
       readonly sought: string;

@@ -1,6 +1,7 @@
 import { hash, verify } from "@node-rs/argon2";
 import { Op, UniqueConstraintError } from "sequelize";
 import { z } from "zod";
+import { plainMail } from "~/core/account";
 import { newId } from "~/core/document";
 import { config, studioOrigin } from "../config/index.server";
 import { atomically, NewPassword, Owner } from "../database/index.server";
@@ -15,12 +16,14 @@ export {
   endedCookie,
   endOtherSessions,
   endSession,
+  newSecret,
   openSession,
   ownerOfSession,
   rememberDevice,
   sessionCookie,
   sessionSecret,
   sessionsOf,
+  sha256,
   type OpenSession,
   type OwnerIdentity,
 } from "./sessions";
@@ -32,13 +35,6 @@ const FREE_OF_PLACE = 30;
 const HOUR = 60 * 60;
 const LINK_MINUTES = 60;
 const MOST_LETTERS_PER_HOUR = 4;
-
-/** An address as it is kept and looked up: one spelling for all that mean the same. Letters that can't be seen are left out. */
-export const normalAddress = (address: string): string =>
-  address
-    .normalize("NFKC")
-    .replace(/[\p{Cf}\p{Cc}\s]/gu, "")
-    .toLowerCase();
 
 const password = z.string().min(10, "Use at least 10 characters.").max(200, "That is too long.");
 export const accountSchema = z.object({
@@ -62,7 +58,7 @@ export async function createAccount(input: z.infer<typeof accountSchema>, from?:
     const owner = await Owner.create({
       id: newId(),
       name: input.name,
-      address: normalAddress(input.address),
+      address: plainMail(input.address),
       password: await hash(input.password),
       createdAt: new Date(),
     });
@@ -98,7 +94,7 @@ export async function signIn(
   device?: string,
   now = Date.now(),
 ): Promise<AccountResult> {
-  const normal = normalAddress(address).slice(0, 254);
+  const normal = plainMail(address).slice(0, 254);
   const owner = await ownerAt(normal);
   const isKnown = owner !== undefined && device !== undefined && (await isKnownDevice(owner.id, device));
   const own = isKnown ? `device:${device}` : `account:${normal}`;
@@ -141,7 +137,7 @@ export async function changePassword(
  * as quickly; `done` is there for tests and settles when the letter is written.
  */
 export async function askForPassword(address: string, from: string): Promise<{ readonly done: Promise<void> }> {
-  const normal = normalAddress(address).slice(0, 254);
+  const normal = plainMail(address).slice(0, 254);
   const mayAsk = await within(`letters:${placeOf(from)}`, MOST_LETTERS_PER_HOUR * 5, HOUR);
   const mayGet = await within(`letter:${normal}`, MOST_LETTERS_PER_HOUR, HOUR);
   const write = async () => {

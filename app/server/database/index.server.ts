@@ -30,6 +30,7 @@ import * as pictureTags from "./migrations/016-picture-tags";
 import * as removedFiles from "./migrations/017-removed-files";
 import * as mail from "./migrations/018-mail";
 import * as orders from "./migrations/019-orders";
+import * as shoppers from "./migrations/020-shoppers";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -52,6 +53,7 @@ const MIGRATIONS = [
   removedFiles,
   mail,
   orders,
+  shoppers,
 ];
 
 let connection: Sequelize | undefined;
@@ -206,5 +208,6 @@ export const isDiskFull = (error: unknown): boolean => codesOf(error).some((code
 
 export * from "./models";
 export { EntryFile, FormEntry, LetterRow, LetterSend, SignUp } from "./mail-models";
-export { OrderEventRow, OrderLine, OrderRow, StockLog, StockRow } from "./order-models";
+export { OrderEventRow, OrderLetterRow, OrderLine, OrderRow, StockLog, StockRow } from "./order-models";
+export { GiftCardRow, GiftCardUse, Shopper, ShopperLink, ShopperSession } from "./shopper-models";
 export { countUp, lockState, stateOf, STATES, type State } from "./states";

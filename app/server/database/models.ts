@@ -3,6 +3,7 @@ import type { Availability, ReviewState, Sort } from "~/core/goods";
 import { apart, count, id, key, long, maybe, maybeMoment, moment, Row, text, textKey } from "./columns";
 import { defineMailModels } from "./mail-models";
 import { defineOrderModels } from "./order-models";
+import { defineShopperModels } from "./shopper-models";
 
 // JSON is kept as text: MariaDB has no type of its own for it, and what is stored is validated by our own schemas.
 // MariaDB's 64-bit integers come back as text; the getters below make them numbers again (all are under 2^53).
@@ -222,6 +223,9 @@ export class CartRow extends Row<CartRow> {
   declare shopId: string;
   declare body: string;
   declare updatedAt: Date;
+  /** Whom it is to be brought to mind, and when; null: nobody asked for it. */
+  declare remindTo: CreationOptional<string | null>;
+  declare remindAt: CreationOptional<Date | null>;
 }
 export class AlertRow extends Row<AlertRow> {
   declare shopId: string;
@@ -445,7 +449,17 @@ export function defineModels(sequelize: Sequelize): void {
     named("reviews"),
   );
   ProductView.init(apart({ shopId: key, productId: key, day: textKey, count }), named("productViews"));
-  CartRow.init(apart({ id: textKey, shopId: id, body: long, updatedAt: moment }), named("carts"));
+  CartRow.init(
+    apart({
+      id: textKey,
+      shopId: id,
+      body: long,
+      updatedAt: moment,
+      remindTo: { type: DataTypes.STRING(254), allowNull: true, defaultValue: null },
+      remindAt: { type: DataTypes.DATE(3), allowNull: true, defaultValue: null },
+    }),
+    named("carts"),
+  );
   AlertRow.init(
     apart({ shopId: key, productId: key, variantId: key, address: textKey, createdAt: moment }),
     named("alerts"),
@@ -463,4 +477,5 @@ export function defineModels(sequelize: Sequelize): void {
   );
   defineMailModels(sequelize);
   defineOrderModels(sequelize);
+  defineShopperModels(sequelize);
 }

@@ -1,6 +1,6 @@
-import { DataTypes, type CreationOptional, type Model, type Sequelize } from "sequelize";
+import { DataTypes, type CreationOptional, type Sequelize } from "sequelize";
 import type { Handed, OrderEvent, OrderState } from "~/core/orders";
-import { apart, count, id, key, maybeMoment, moment, Row, text } from "./columns";
+import { apart, count, counted, id, key, maybe, maybeMoment, moment, money, Row, text, yesNo } from "./columns";
 
 export class OrderRow extends Row<OrderRow> {
   declare id: string;
@@ -27,6 +27,8 @@ export class OrderRow extends Row<OrderRow> {
   /** Its payment waits for an answer of whoever bought it. */
   declare bankAsks: CreationOptional<boolean>;
   declare version: CreationOptional<number>;
+  /** Who bought it, where they have an account. */
+  declare shopperId: CreationOptional<string | null>;
   declare createdAt: Date;
 }
 export class OrderLine extends Row<OrderLine> {
@@ -43,6 +45,14 @@ export class OrderEventRow extends Row<OrderEventRow> {
   declare what: OrderEvent["what"];
   declare text: string;
   declare amount: number | null;
+  declare createdAt: Date;
+}
+/** A letter about an order that is still to be sent. */
+export class OrderLetterRow extends Row<OrderLetterRow> {
+  declare id: CreationOptional<number>;
+  declare orderId: string;
+  declare what: OrderEvent["what"];
+  declare text: string;
   declare createdAt: Date;
 }
 /** What there is of a product, or of one variant of it (`variantId` is empty for the product itself). What nobody counts has no row. */
@@ -66,23 +76,10 @@ export class StockLog extends Row<StockLog> {
   declare createdAt: Date;
 }
 
-/** An amount of money: MariaDB's 64-bit integers come back as text. */
-const money = (name: string, allowNull = false) => ({
-  type: DataTypes.BIGINT.UNSIGNED,
-  allowNull,
-  ...(allowNull ? {} : { defaultValue: 0 }),
-  get(this: Model): number | null {
-    const stored: unknown = this.getDataValue(name as never);
-    return stored === null || stored === undefined ? null : Number(stored);
-  },
-});
-
 /** Ties the models of orders and stock to a connection. */
 export function defineOrderModels(sequelize: Sequelize): void {
   const named = (tableName: string) => ({ sequelize, tableName, timestamps: false }) as const;
   const maybeText = { type: DataTypes.STRING, allowNull: true, defaultValue: null } as const;
-  const yesNo = { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false } as const;
-  const counted = { type: DataTypes.BIGINT.UNSIGNED, autoIncrement: true, primaryKey: true } as const;
   OrderRow.init(
     apart({
       id: key,
@@ -103,6 +100,7 @@ export function defineOrderModels(sequelize: Sequelize): void {
       heldUntil: maybeMoment,
       bankAsks: yesNo,
       version: count,
+      shopperId: { ...maybe, defaultValue: null },
       createdAt: moment,
     }),
     named("orders"),
@@ -124,10 +122,20 @@ export function defineOrderModels(sequelize: Sequelize): void {
       orderId: id,
       what: text,
       text: { type: DataTypes.STRING(2000), allowNull: false },
-      amount: money("amount", true),
+      amount: money("amount", { isNull: true }),
       createdAt: moment,
     }),
     named("orderEvents"),
+  );
+  OrderLetterRow.init(
+    apart({
+      id: counted,
+      orderId: id,
+      what: text,
+      text: { type: DataTypes.STRING(2000), allowNull: false },
+      createdAt: moment,
+    }),
+    named("orderLetters"),
   );
   StockRow.init(apart({ shopId: key, productId: key, variantId: key, pieces: count, owed: count }), named("stock"));
   StockLog.init(

@@ -1,7 +1,7 @@
 import { randomBytes } from "node:crypto";
 import { QueryTypes } from "sequelize";
 import type { ListState, MailList, Subscriber } from "~/core/mail";
-import { atomically, database, ShopRow, SignUp } from "../database/index.server";
+import { AlertRow, atomically, database, ShopRow, SignUp } from "../database/index.server";
 import { within } from "../limits/index.server";
 
 /** Letters that ask one address to confirm, in a day, and all of one shop in an hour: a shop is no way to write to strangers. */
@@ -119,6 +119,58 @@ export async function subscribersOf(shopId: string, list: string, most = 50_000)
     onAt: time(onAt),
     offAt: time(offAt),
   }));
+}
+
+/** The lists that an address is on, or was. */
+export async function listsWith(
+  shopId: string,
+  address: string,
+): Promise<readonly { readonly list: string; readonly state: ListState; readonly at: number }[]> {
+  const rows = await SignUp.findAll({ where: { shopId, address }, order: [["list", "ASC"]], raw: true });
+  return rows
+    .filter((row) => row.address === address)
+    .map(({ list, state, createdAt }) => ({ list, state, at: new Date(createdAt).getTime() }));
+}
+
+/** Puts an address that is known to be somebody's onto a list, or takes it off, without asking them once more. */
+export async function setOnList(
+  shopId: string,
+  list: string,
+  address: string,
+  isOn: boolean,
+  page: string,
+  now = Date.now(),
+): Promise<void> {
+  const at = new Date(now);
+  await atomically(async (transaction) => {
+    const known = await SignUp.findOne({ where: { shopId, list, address }, transaction, lock: true });
+    if ((known?.state === "on") === isOn) return;
+    const row = isOn
+      ? { state: "on" as const, onAt: at, offAt: null, offBy: null }
+      : { state: "off" as const, offAt: at, offBy: null };
+    if (known) await known.update(row, { transaction });
+    else if (isOn)
+      await SignUp.create(
+        {
+          shopId,
+          list,
+          address,
+          token: randomBytes(16).toString("hex"),
+          page,
+          createdAt: at,
+          onAt: at,
+          offAt: null,
+          offBy: null,
+        },
+        { transaction },
+      );
+  });
+}
+
+/** Forgets an address on every list of a shop. */
+export async function forgetAddress(shopId: string, address: string): Promise<void> {
+  await SignUp.destroy({ where: { shopId, address } });
+  await AlertRow.destroy({ where: { shopId, address } });
 }
 
 /** Forgets people altogether: what a seller has to be able to do when somebody asks for it. */

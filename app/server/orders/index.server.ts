@@ -1,12 +1,15 @@
 export { changeOrder, removeTestOrders, type OrderChanged } from "./change";
 export { orderLetter } from "./letters";
 export {
+  allOrdersOf,
   countsOf,
   orderByToken,
   orderOf,
+  orderOfShopper,
   orderPressed,
   ordersFile,
   ordersOf,
+  ordersOfShopper,
   type OrderCounts,
   type WholeOrder,
 } from "./read";

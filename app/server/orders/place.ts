@@ -25,6 +25,8 @@ export type Placing = {
   readonly waits: boolean;
   /** The cart that it is made of, which is empty once it is placed. */
   readonly cart?: string | undefined;
+  /** The account that it belongs to; null or absent: none. */
+  readonly shopper?: string | null;
 };
 
 export type PlacedOrder = { readonly id: string; readonly token: string; readonly state: OrderRow["state"] };
@@ -94,7 +96,7 @@ export async function tellStock(): Promise<void> {
  */
 export async function placeOrder(
   shop: Pick<Shop, "id">,
-  { body, wishes, pressed, isTest, waits, cart }: Placing,
+  { body, wishes, pressed, isTest, waits, cart, shopper = null }: Placing,
 ): Promise<Placed> {
   try {
     const { order, isNew, left } = await atomically(async (transaction) => {
@@ -120,6 +122,7 @@ export async function placeOrder(
           words: [...body.lines.map(({ title, sku }) => `${title} ${sku}`)].join("\n").slice(0, 10_000),
           body: JSON.stringify(body),
           heldUntil: waits ? new Date(now.getTime() + HOLD_MINUTES * 60_000) : null,
+          shopperId: shopper,
           createdAt: now,
         },
         { transaction },

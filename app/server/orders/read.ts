@@ -132,6 +132,41 @@ async function whole(row: OrderRow | null): Promise<WholeOrder | undefined> {
 export const orderOf = async (shopId: string, id: string): Promise<WholeOrder | undefined> =>
   whole(await OrderRow.findOne({ where: { id, shopId } }));
 
+const OWN_PAGE = 10;
+
+/** What somebody with an account has bought, the latest first. */
+export async function ordersOfShopper(
+  shopId: string,
+  shopperId: string,
+  page: number,
+): Promise<{ readonly orders: readonly Order[]; readonly hasMore: boolean }> {
+  const rows = await OrderRow.findAll({
+    where: { shopId, shopperId, ...PLACED },
+    order: [
+      ["createdAt", "DESC"],
+      ["number", "DESC"],
+    ],
+    limit: OWN_PAGE + 1,
+    offset: (page - 1) * OWN_PAGE,
+  });
+  return { orders: rows.slice(0, OWN_PAGE).map(toOrder), hasMore: rows.length > OWN_PAGE };
+}
+
+/** One of them, by its number as it is written (“12”, or “T3” for a test); somebody else's is the same as none. */
+export async function orderOfShopper(
+  shopId: string,
+  shopperId: string,
+  written: string,
+): Promise<WholeOrder | undefined> {
+  const [, test, number] = /^(T?)(\d{1,9})$/.exec(written) ?? [];
+  if (number === undefined) return undefined;
+  return whole(await OrderRow.findOne({ where: { shopId, shopperId, isTest: test !== "", number: Number(number) } }));
+}
+
+/** All that somebody with an account has bought. */
+export const allOrdersOf = async (shopId: string, shopperId: string): Promise<readonly Order[]> =>
+  (await OrderRow.findAll({ where: { shopId, shopperId, ...PLACED }, order: [["createdAt", "ASC"]] })).map(toOrder);
+
 /** The link to an order is good for so long after it was placed, in days. */
 const LINK_DAYS = 180;
 const DAY = 86_400_000;

@@ -15,12 +15,13 @@ import {
   type CheckoutStep,
   type CheckoutValues,
 } from "~/core/checkout";
+import type { SavedAddress } from "~/core/account";
 import { entryOf, walk } from "~/core/document";
 import { NEWS } from "~/core/mail";
 import { formatMoney } from "~/core/money";
 import { writeOrder, type OrderBody } from "~/core/orders";
 import { lineTitle, offersOf } from "~/core/offers";
-import { notSelling, sellingOf, type CardResult } from "~/core/selling";
+import { hasAccounts, notSelling, sellingOf, type CardResult } from "~/core/selling";
 import { dayIn } from "~/core/situation";
 import type { CartLine, CheckoutSeen } from "~/kinds/parts";
 import { DECLINED, inSituation, offersFor, type ShopContent } from "~/render";
@@ -36,13 +37,15 @@ import {
   type PlacedOrder,
 } from "../orders/index.server";
 import { cardPayments } from "../payments/index.server";
+import { keepAddress, shopperIdFor } from "../shoppers/index.server";
 import { contentFor, drawnFor } from "./draft";
 import { createGate } from "./gate";
 import { joinList } from "./lists";
 import { messagePage } from "./pages";
 import { cookieOf, fromHere, originOf, perMinute, send, shopOf, type Locals } from "./sending";
 import { placeSaid } from "./shopping";
-import { contentForOne, countryOf } from "./visitors";
+import { shopperAt } from "./signed-in";
+import { contentForOne, countryOf, noteBought } from "./visitors";
 
 // The way from the cart to an order. What is shown and what is charged is worked out here from ids: nothing of a price is ever taken from a form.
 
@@ -83,11 +86,12 @@ async function standing(request: Request, response: Response) {
   const content = inSituation({ page: "checkout", ...cart }, theirs);
   const { documents } = content.draft;
   const selling = sellingOf(documents);
+  const account = hasAccounts(selling) ? await shopperAt(request, response) : undefined;
   const offers = offersOf(documents);
   const { bill } = offersFor(documents, content);
   const checkout = (values: CheckoutValues) =>
     checkoutOf(selling, cart.lines, values, (more) => bill(cart.lines, cart.codes, more), shop.currency);
-  return { shop, whole, content, cart, selling, offers, checkout, form: formIn(content) };
+  return { shop, whole, content, cart, selling, offers, checkout, account, form: formIn(content) };
 }
 type Standing = NonNullable<Awaited<ReturnType<typeof standing>>>;
 
@@ -156,7 +160,9 @@ export function checkouts(): Router {
     seen: Partial<CheckoutSeen>,
   ) => {
     response.setHeader("Referrer-Policy", "same-origin");
-    const target = { page: "checkout" as const, ...now.cart, pressed: newPress(), ...seen };
+    const { account } = now;
+    const theirs = account ? { account } : {};
+    const target = { page: "checkout" as const, ...now.cart, pressed: newPress(), ...theirs, ...seen };
     send(request, response, await drawnFor(request, response, status, target, now.whole, atCheckout), NO_STORE);
   };
   /** Only the shop’s own pages send forms here, and not too many of them. */
@@ -176,11 +182,16 @@ export function checkouts(): Router {
     if (!now) return next();
     const to = elsewhere(now);
     if (to) return response.redirect(303, originOf(response) + to);
+    const { account } = now;
+    const known = account
+      ? { ...NOTHING_GIVEN, mail: account.mail, name: account.name, ...account.addresses[0] }
+      : NOTHING_GIVEN;
     // Where they seem to be, as far as something is delivered there.
-    const said = placeSaid(request) ?? { country: countryOf(request.headers), postcode: "" };
-    const { country } = now.checkout({ ...NOTHING_GIVEN, ...said });
+    const said =
+      known.country !== "" ? known : (placeSaid(request) ?? { country: countryOf(request.headers), postcode: "" });
+    const { country } = now.checkout({ ...NOTHING_GIVEN, country: said.country, postcode: said.postcode });
     const postcode = country === said.country ? said.postcode : "";
-    await show(request, response, now, 200, { values: { ...NOTHING_GIVEN, country, postcode } });
+    await show(request, response, now, 200, { values: { ...known, country, postcode } });
   });
 
   router.post("/checkout", form, guard, async (request, response, next) => {
@@ -194,7 +205,8 @@ export function checkouts(): Router {
     if (again) return response.redirect(303, `${originOf(response)}/order/${again.token}`);
     const to = elsewhere(now);
     if (to) return response.redirect(303, originOf(response) + to);
-    const values = checkoutInput.parse(body);
+    const used = usedOf(body, now.account?.addresses ?? []);
+    const values = { ...checkoutInput.parse(body), ...used };
     const checkout = now.checkout(values);
     const month = dayIn(Date.now(), now.shop.timeZone).slice(0, 7);
     const problems = checkoutProblems(checkout, values, month, now.form);
@@ -242,7 +254,9 @@ export function checkouts(): Router {
       isTest,
       waits,
       cart: cookieOf(request, "cart"),
+      shopper: now.account?.id ?? (await shopperIdFor(now.shop.id, order.mail)),
     });
+    if (placed.ok && now.account && order.to) await keepAddress(now.account.id, order.to);
     if (!placed.ok)
       return show(request, response, now, 409, {
         ...withPress,
@@ -289,6 +303,7 @@ export function checkouts(): Router {
   /** Leads to the page that says thanks. The cart is empty then, as the header is to say. */
   const thank = (response: Response, { token }: Pick<PlacedOrder, "token">) => {
     response.append("Set-Cookie", "items=0; Path=/; SameSite=Lax; Max-Age=0");
+    noteBought(response);
     response.redirect(303, `${originOf(response)}/order/${token}?thanks=1`);
   };
 
@@ -357,6 +372,16 @@ export function checkouts(): Router {
 /** Whether a part of the checkout comes before another one. */
 const before = (a: CheckoutStep, b: CheckoutStep): boolean => CHECKOUT_STEPS.indexOf(a) < CHECKOUT_STEPS.indexOf(b);
 
+/** One of the addresses that somebody keeps, where they pressed to use it. */
+const usedOf = (
+  { do: pressed }: Record<string, unknown>,
+  addresses: readonly SavedAddress[],
+): Partial<CheckoutValues> => {
+  const [what, id] = typeof pressed === "string" ? pressed.split(":") : [];
+  const { id: _id, ...address } = (what === "use" && addresses.find((each) => each.id === id)) || { id: "" };
+  return address;
+};
+
 type Asked =
   | { readonly is: "look"; readonly step: CheckoutStep }
   /** To a part of it: of those before it, all has to be right. */
@@ -369,6 +394,7 @@ const stepInput = z.enum(CHECKOUT_STEPS).catch("address");
 function pressIn({ do: pressed, at }: Record<string, unknown>, isSteps: boolean): Asked {
   const here = stepInput.parse(at);
   const [what, step] = typeof pressed === "string" ? pressed.split(":") : [];
+  if (what === "use") return { is: "look", step: "address" };
   if (what === "look") return { is: "look", step: here };
   if (what === "step") return { is: "look", step: stepInput.parse(step) };
   if (what === "next") return { is: "step", step: stepInput.parse(step) };

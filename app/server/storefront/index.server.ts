@@ -14,6 +14,7 @@ import { shownFiles } from "~/kinds/references";
 import { fonts, isDocumentName, isFilmName, SCRIPTS, sendFile, sendPicture } from "../http/static";
 import { uploadedFile, hasPicture } from "../pictures/index.server";
 import { shopAt } from "../shops/index.server";
+import { accounts } from "./account";
 import { checkouts } from "./checkout";
 import { codeFrames } from "./code-frame";
 import { icoOf, iconPng, iconSvg } from "./favicon";
@@ -246,6 +247,7 @@ function whateverElse(): Express {
 
   app.use(shopping());
   app.use(checkouts());
+  app.use(accounts());
   app.use(forms());
 
   app.get("/{*path}", async (request, response) => {

@@ -31,14 +31,16 @@ const LINK_IS_OLD = {
 /** The lists that sign-ups of a shop name; what else is asked for is the usual one. */
 const known = (content: ShopContent, list: string): string => (list !== "" && namesIn(content).has(list) ? list : NEWS);
 
+/** The lists of a shop that shoppers can sign up for. */
+export const listsIn = (content: ShopContent): readonly string[] => [...namesIn(content)];
+
 const named = new WeakMap<ShopContent["draft"]["documents"], ReadonlySet<string>>();
 function namesIn({ draft: { documents } }: ShopContent): ReadonlySet<string> {
   let names = named.get(documents);
   if (!names) {
     const all = new Set<string>();
     for (const document of Object.values(documents))
-      for (const part of walk(document.root))
-        if (typeof part.props.list === "string" && part.props.list) all.add(part.props.list);
+      for (const part of walk(document.root)) if (typeof part.props.list === "string") all.add(part.props.list || NEWS);
     named.set(documents, (names = all));
   }
   return names;

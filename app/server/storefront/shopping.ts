@@ -46,7 +46,7 @@ export function placeSaid(request: Request): PlaceSaid | undefined {
 }
 
 /** The cart's secret is for the server alone; how much is in it, the header may say by script. */
-function setCart(request: Request, response: Response, id: string, count: number): void {
+export function setCart(request: Request, response: Response, id: string, count: number): void {
   const same = `Path=/; SameSite=Lax; Max-Age=${CART_DAYS * 86_400}${originOf(response).startsWith("https:") ? "; Secure" : ""}`;
   response.append("Set-Cookie", `cart=${id}; HttpOnly; ${same}`);
   response.append("Set-Cookie", `items=${count}; ${same}`);

@@ -8,6 +8,7 @@ import { cartOf } from "../carts/index.server";
 import { config } from "../config/index.server";
 import { CLOSED_COOKIE, linkIn, LONGEST_LINK } from "./came-by";
 import { cookieOf, originOf, shopOf } from "./sending";
+import { shopperAt } from "./signed-in";
 
 // Who looks at a page, as far as its parts ask for it. Nothing is noted of anybody in a shop of which no part asks.
 
@@ -16,6 +17,7 @@ const BEEN = "been";
 /** What a link said by which somebody came. */
 const CAME_BY = "by";
 const SUBSCRIBED = "subscribed";
+const BOUGHT = "bought";
 const YEAR_SECONDS = 365 * 86_400;
 const LINK_SECONDS = 30 * 86_400;
 /** A visit is over after half an hour in which nothing was asked for: common practice in counting visits, no source. */
@@ -38,6 +40,9 @@ export function noteSubscribed(response: Response, is: boolean): void {
   note(response, SUBSCRIBED, is ? "1" : "", is ? YEAR_SECONDS : 0);
 }
 
+/** Notes that somebody has bought something here. */
+export const noteBought = (response: Response): void => note(response, BOUGHT, "1", YEAR_SECONDS);
+
 /** Which visit it is, with the one before it as its cookie says. */
 export function visitsAfter(cookie: string | undefined, now: number): number {
   const [, visits = "0", last = "0"] = /^(\d{1,4})\.(\d{1,12})$/.exec(cookie ?? "") ?? [];
@@ -53,7 +58,7 @@ function decoded(text: string | undefined): string {
   }
 }
 
-function visitorOf(request: Request, response: Response): Visitor {
+async function visitorOf(request: Request, response: Response): Promise<Visitor> {
   const now = Math.floor(Date.now() / 1000);
   const visits = visitsAfter(cookieOf(request, BEEN), now);
   note(response, BEEN, `${visits}.${now}`, YEAR_SECONDS);
@@ -61,6 +66,8 @@ function visitorOf(request: Request, response: Response): Visitor {
     visits,
     by: linkIn(request.url) ?? decoded(cookieOf(request, CAME_BY)),
     isSubscribed: cookieOf(request, SUBSCRIBED) === "1",
+    isSignedIn: (await shopperAt(request, response)) !== undefined,
+    hasBought: cookieOf(request, BOUGHT) === "1",
   };
 }
 
@@ -90,7 +97,7 @@ export async function personOf(
   asks: ReadonlySet<Personal>,
 ): Promise<Person> {
   return {
-    visitor: asks.has("visitor") ? visitorOf(request, response) : FIRST_VISIT.visitor,
+    visitor: asks.has("visitor") ? await visitorOf(request, response) : FIRST_VISIT.visitor,
     cart: asks.has("cart") ? await cartNow(request, response, content) : FIRST_VISIT.cart,
     country: asks.has("country") ? countryOf(request.headers) : FIRST_VISIT.country,
   };

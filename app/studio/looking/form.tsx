@@ -111,16 +111,27 @@ export function LookingForm({ looking, onLook }: FormProps) {
             slotProps={{ htmlInput: { maxLength: 60 } }}
           />
         </Box>
-        <FormControlLabel
-          control={
-            <Checkbox
-              size="small"
-              checked={visitor.isSubscribed}
-              onChange={(_e, on) => as({ visitor: { ...visitor, isSubscribed: on } })}
+        <Box sx={{ display: "flex", flexWrap: "wrap" }}>
+          {(
+            [
+              ["isSubscribed", "Gets your letters"],
+              ["isSignedIn", "Is signed in"],
+              ["hasBought", "Has bought before"],
+            ] as const
+          ).map(([what, label]) => (
+            <FormControlLabel
+              key={what}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={visitor[what]}
+                  onChange={(_e, on) => as({ visitor: { ...visitor, [what]: on } })}
+                />
+              }
+              label={label}
             />
-          }
-          label="Gets your letters"
-        />
+          ))}
+        </Box>
         <Autocomplete
           multiple
           size="small"

@@ -18,6 +18,8 @@ function lookingWords({ at, person }: Looking, money: (amount: number) => string
     at === undefined ? "" : `on ${clockWords(at)}`,
     visitor.visits > 1 ? "coming again" : "",
     visitor.isSubscribed ? "getting letters" : "",
+    visitor.isSignedIn ? "signed in" : "",
+    visitor.hasBought ? "having bought before" : "",
     visitor.by ? `by “${visitor.by}”` : "",
     cart.count ? `with a cart of ${money(cart.worth)}` : "",
     country ? countryName(country) : "",

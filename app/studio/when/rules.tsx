@@ -190,6 +190,8 @@ const VISITORS: readonly (readonly [VisitorRule["is"], string])[] = [
   ["new", "New visitors"],
   ["returning", "Visitors who come again"],
   ["subscribed", "Those who get your letters"],
+  ["signed-in", "Those who are signed in"],
+  ["bought", "Those who have bought before"],
   ["came", "Those who came by a certain link"],
 ];
 
