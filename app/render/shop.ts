@@ -27,7 +27,7 @@ import { unreadable } from "~/kinds/readable";
 import { referencesOf } from "~/kinds/references";
 import { besidePost, journalPosts, postEntry } from "./posts";
 import { themeById } from "~/themes";
-import type { Link } from "~/core/schema";
+import { OWN_PAGE_NAMES, type Link } from "~/core/schema";
 import { liveFacts, liveForOne, offersFor } from "./facts";
 import { fieldsOf } from "./own-fields";
 import { sampleOrder } from "./checkout-target";
@@ -163,6 +163,8 @@ const titleFor =
     switch (link.to) {
       case "home":
         return entryOf(documents, siteOf(documents).home)?.title;
+      case "own":
+        return OWN_PAGE_NAMES[link.page];
       case "page":
         return entryOf(documents, link.id)?.title;
       case "place":
@@ -273,9 +275,15 @@ export function envOf(
     picture,
     tone: tonesOf(look),
     // Nothing lies over a page where somebody is buying. Panes show all of it.
-    href: hrefFor(content.goods, pages, picture, (id) => {
-      const over = studio ? overIn(documents) : page && frame ? overIn({ frame }) : [];
-      return over.some((part) => part.id === id && (studio !== undefined || canCome(part)));
+    href: hrefFor({
+      goods: content.goods,
+      pages,
+      file: picture,
+      lies: (id) => {
+        const over = studio ? overIn(documents) : page && frame ? overIn({ frame }) : [];
+        return over.some((part) => part.id === id && (studio !== undefined || canCome(part)));
+      },
+      selling,
     }),
     pages,
     menu: (id) => menuOf(documents, id),

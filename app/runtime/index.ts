@@ -53,5 +53,14 @@ for (const badge of document.querySelectorAll<HTMLElement>(".cart-n")) {
   badge.hidden = items === 0;
 }
 
+/** Another choice changes what a form asks: it is sent as it is, and comes back with what is asked now. */
+document.addEventListener("change", ({ target }) => {
+  if (!(target instanceof HTMLSelectElement) || !target.dataset.sends || !target.form) return;
+  const what = document.createElement("input");
+  Object.assign(what, { type: "hidden", name: "do", value: target.dataset.sends });
+  target.form.append(what);
+  target.form.submit();
+});
+
 // A module of its own, so that nothing of it is global.
 export {};

@@ -11,7 +11,7 @@ export {
   type ReadDocument,
   type ReadLook,
 } from "./migrations";
-export { linkSchema, NO_LINK, placeName, type Link } from "./links";
+export { linkSchema, NO_LINK, OWN_PAGE_NAMES, OWN_PAGES, placeName, type Link, type OwnPage } from "./links";
 export { linkOfOwn, ownLink } from "./own-link";
 export { reworkSchema } from "./rework";
 export { toneSchema, tonesSchema, viewSchema } from "./views";

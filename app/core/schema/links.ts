@@ -1,9 +1,21 @@
 import { z } from "zod";
 
+/** Pages that every shop has besides those that its seller makes. */
+export const OWN_PAGES = ["cart", "account", "gift-cards", "search"] as const;
+export type OwnPage = (typeof OWN_PAGES)[number];
+export const OWN_PAGE_NAMES: Readonly<Record<OwnPage, string>> = {
+  cart: "Cart",
+  account: "Your account",
+  "gift-cards": "What is left on a gift card",
+  search: "Search",
+};
+
 /** Links point at things, not at typed addresses, so that a thing can be renamed without breaking what leads to it. */
 export type Link =
   | { readonly to: "nowhere" }
   | { readonly to: "home" }
+  /** A page that every shop has and nobody makes. */
+  | { readonly to: "own"; readonly page: OwnPage }
   | { readonly to: "product" | "collection" | "page"; readonly id: string }
   /** A list of goods that is narrowed or in an order. `id`: of a collection; null: everything. `query`: as after `?` in its address. */
   | { readonly to: "list"; readonly id: string | null; readonly query: string }
@@ -33,6 +45,7 @@ const isWebAddress = (text: string) =>
 export const linkSchema: z.ZodType<Link> = z.discriminatedUnion("to", [
   z.strictObject({ to: z.literal("nowhere") }),
   z.strictObject({ to: z.literal("home") }),
+  z.strictObject({ to: z.literal("own"), page: z.enum(OWN_PAGES) }),
   z.strictObject({ to: z.enum(["product", "collection", "page", "file", "over"]), id: z.string().min(1).max(40) }),
   z.strictObject({
     to: z.literal("document"),

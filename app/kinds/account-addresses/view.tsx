@@ -51,9 +51,11 @@ export function View({ props }: ViewProps<AccountAddressesProps>) {
             <button className="button" type="submit" name="do" value="keep">
               Keep the address
             </button>
-            <button className="button button-2" type="submit" name="do" value="country">
-              Show the fields of this country
-            </button>
+            <noscript>
+              <button className="button button-2" type="submit" name="do" value="country">
+                Show the fields of this country
+              </button>
+            </noscript>
             <a href="/account#addresses">Cancel</a>
           </div>
         </form>

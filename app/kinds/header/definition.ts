@@ -8,6 +8,8 @@ const props = z.object({
   menu: z.string().max(40),
   /** How it is arranged where there is little room. */
   small: z.enum(["behind", "middle", "open"]),
+  /** Leads to the account, in a shop that has some. */
+  account: z.boolean(),
 });
 export type HeaderProps = z.infer<typeof props>;
 
@@ -43,6 +45,7 @@ export const definition: Definition<HeaderProps> = {
         ["open", "Menu in a line to swipe"],
       ],
     },
+    { type: "yes", key: "account", label: "Sign that leads to the account" },
   ],
   props,
   migrations: [
@@ -53,8 +56,15 @@ export const definition: Definition<HeaderProps> = {
         if (typeof props.menu !== "string") props.menu = MAIN_MENU;
       },
     },
+    {
+      from: 2,
+      name: "a sign for the account comes only where it is asked for",
+      up: (props) => {
+        props.account ??= false;
+      },
+    },
   ],
-  defaults: { menu: MAIN_MENU, small: "behind" },
+  defaults: { menu: MAIN_MENU, small: "behind", account: true },
   style: { all: { set: "header", width: "content", sticky: "no", spaceTop: 2, spaceBottom: 2 } },
   styles: ["width", "sticky", "lies", "shrinks", "spaceTop", "spaceBottom", "set"],
   css: `
@@ -72,7 +82,7 @@ export const definition: Definition<HeaderProps> = {
 .sub-self,.sub-head{font-weight:var(--strong)}
 .menu-pic{aspect-ratio:4/3;width:100%;object-fit:cover;border-radius:var(--card)}
 .find{display:grid;place-items:center;width:2.75rem;height:2.75rem;flex:none}
-.s-header .find+.find{margin-inline-start:calc(.4rem - var(--s3))}
+.head-signs{display:flex;align-items:center;gap:.4rem;flex:none}
 .cart-link{position:relative}
 .cart-n{position:absolute;top:.1rem;right:0;min-width:1.2rem;height:1.2rem;padding:0 .25rem;border-radius:9px;background:var(--brand);color:var(--on-brand);font-size:.75rem;font-weight:var(--strong);line-height:1.2rem;text-align:center;font-variant-numeric:tabular-nums}
 .cart-n[hidden]{display:none}
@@ -104,36 +114,32 @@ export const definition: Definition<HeaderProps> = {
 .nav .sub-wide a:has(.menu-pic){display:grid;gap:.4rem;align-content:start}
 .nav .sub-list ul{display:grid;gap:0}
 .s-header.a-middle .in{flex-direction:column;gap:var(--s1);position:relative}
-.s-header.a-middle .find{position:absolute;right:var(--gutter);top:0}
-.s-header.a-middle .find:has(+.find){right:calc(var(--gutter) + 2.75rem)}
+.s-header.a-middle .head-signs{position:absolute;right:var(--gutter);top:0;gap:0}
 .s-header.a-split .in{display:grid;grid-template-columns:1fr auto 1fr}
-.s-header.a-split .find{grid-column:3;grid-row:1;justify-self:end}
-.s-header.a-split .find:has(+.find){margin-inline-end:2.75rem}
+.s-header.a-split .head-signs{grid-column:3;grid-row:1;justify-self:end;gap:0}
 .s-header.a-split .nav{justify-content:flex-start}
 .s-header.a-split .wordmark{grid-column:2;grid-row:1}
 .s-header.a-split .nav{grid-column:1;grid-row:1}
 .s-header.a-beside .in{justify-content:flex-start;gap:clamp(1.5rem,3vw,3.5rem)}
 .s-header.a-beside .nav{justify-content:flex-start}
-.s-header.a-beside .find{margin-inline-start:calc(.4rem - clamp(1.5rem,3vw,3.5rem))}
-.s-header.a-beside .nav+.drop+.find{margin-inline-start:auto}
-.s-header.a-stack .in,.s-header.a-rows .in,.s-header.a-tall .in{display:grid;grid-template-columns:1fr auto auto;gap:var(--s1) .4rem}
+.s-header.a-beside .head-signs{margin-inline-start:auto}
+.s-header.a-stack .in,.s-header.a-rows .in,.s-header.a-tall .in{display:grid;grid-template-columns:1fr auto;gap:var(--s1) .4rem}
 .s-header:is(.a-stack,.a-rows) .wordmark{grid-area:1/1}
-.s-header:is(.a-stack,.a-rows) .find{margin:0;grid-area:1/2}
-.s-header:is(.a-stack,.a-rows) .cart-link{grid-area:1/3}
+.s-header.a-stack .head-signs{grid-area:1/2}
+.s-header.a-rows .head-signs{grid-area:1/3}
 .s-header.a-stack .wordmark{font-size:calc(var(--name-size,var(--t1))*1.25)}
 .s-header:is(.a-stack,.a-rows) .nav{grid-column:1/-1;grid-row:2;justify-content:flex-start}
 .s-header.a-rows .in{grid-template-columns:auto minmax(12rem,34rem) auto;justify-content:space-between;column-gap:.4rem}
 .s-header.a-rows .nav{border-top:var(--rule) solid var(--line);padding-top:.35rem}
-.s-header.a-rows .find:not(.cart-link){display:none}
+.s-header.a-rows .search-link{display:none}
 .s-header.a-rows .find-field{display:flex;grid-area:1/2}
 .s-header.a-tall .wordmark{grid-column:1/-1;gap:.18em;font-size:clamp(2.6rem,8.4vw,7.5rem);line-height:.95;letter-spacing:-.035em;justify-self:start}
 .s-header.a-tall .wordmark .sign{width:.8em;height:.8em}
 .s-header.a-tall .nav{justify-content:flex-start}
-.s-header.a-tall .find{margin:0}
 .s-header.a-drawer .nav{display:none}
 .s-header.a-drawer .wordmark{margin-inline-end:auto}
 .s-header.a-drawer .drop{display:block;order:2}
-.s-header.a-drawer .find{order:1}
+.s-header.a-drawer .head-signs{order:1}
 .s-header.a-drawer .drop nav>ul{left:auto;width:min(28rem,90vw);border-inline-start:var(--rule) solid var(--line)}
 }
 @media (max-width:799.98px){
@@ -143,13 +149,12 @@ export const definition: Definition<HeaderProps> = {
 .s-header .wordmark{font-size:clamp(.8125rem,calc((100vw - 11.25rem)/(.54*var(--letters,12))),var(--name-size,var(--t1)))}
 .s-header .in{gap:.25rem}
 .s-header .wordmark{min-width:0}
-.s-header .find{order:1}
-.s-header .find+.find{margin-inline-start:0}
+.head-signs{order:1;gap:.25rem}
+.s-header .in:not(.small-open) .account-link{display:none}
 .drop{display:block;order:2}
 .s-header .small-middle{display:grid;grid-template-columns:1fr auto 1fr}
 .s-header .small-middle .wordmark{grid-area:1/2;font-size:clamp(.8125rem,calc((100vw - 14.5rem)/(.54*var(--letters,12))),var(--name-size,var(--t1)))}
-.s-header .small-middle .find{grid-area:1/3;justify-self:end}
-.s-header .small-middle .find:has(+.find){margin-inline-end:2.75rem}
+.s-header .small-middle .head-signs{grid-area:1/3;justify-self:end;gap:0}
 .s-header .small-middle .drop{grid-area:1/1;justify-self:start}
 .s-header .small-open{flex-wrap:wrap}
 .s-header .small-open .drop{display:none}

@@ -1,19 +1,26 @@
 import type { ReactNode } from "react";
+import { hasAccounts } from "~/core/selling";
 import type { ViewProps } from "../definition";
-import { CartSign, MenuRow, SearchField, SearchSign, useEnv, useMenu, Wordmark } from "../parts";
+import { AccountSign, CartSign, MenuRow, SearchField, SearchSign, useEnv, useMenu, Wordmark } from "../parts";
 import type { HeaderProps } from "./definition";
 
 export function View({ props, arrangement }: ViewProps<HeaderProps>): ReactNode {
-  const { goods } = useEnv();
+  const { goods, selling } = useEnv();
+  const withAccount = props.account && hasAccounts(selling);
   const entries = useMenu(props.menu);
   const hasGoods = goods.products.length > 0;
   return (
     <div className={props.small !== "behind" ? `in small-${props.small}` : "in"}>
       <Wordmark place="header" />
-      {entries.length ? <MenuRow entries={entries} label="Main menu" /> : null}
+      {entries.length ? <MenuRow entries={entries} label="Main menu" withAccount={withAccount} /> : null}
       {hasGoods && arrangement === "rows" ? <SearchField /> : null}
-      {hasGoods ? <SearchSign /> : null}
-      {hasGoods ? <CartSign /> : null}
+      {hasGoods ? (
+        <div className="head-signs">
+          <SearchSign />
+          {withAccount ? <AccountSign /> : null}
+          <CartSign />
+        </div>
+      ) : null}
     </div>
   );
 }

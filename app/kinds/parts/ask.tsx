@@ -102,46 +102,48 @@ export function AddressFields({
         ],
   );
   return (
-    <div className="fill-fields">
-      <div className="ask">
-        <label htmlFor={id}>Country</label>
-        <select
-          className="field"
-          id={id}
-          name="country"
-          defaultValue={country}
-          key={country}
-          autoComplete="country"
-          {...(again ? { "data-again": "" } : {})}
-          aria-describedby={`${id}-wrong`}
-        >
-          {known.map(([code, name]) => (
-            <option key={code} value={code}>
-              {name}
-            </option>
-          ))}
-        </select>
-        <p className="fill-wrong" id={`${id}-wrong`}>
-          {problems.get("country")}
-        </p>
+    <div className="fill-box">
+      <div className="fill-fields">
+        <div className="fill">
+          <label htmlFor={id}>Country</label>
+          <select
+            className="field"
+            id={id}
+            name="country"
+            defaultValue={country}
+            key={country}
+            autoComplete="country"
+            {...(again ? { "data-again": "" } : { "data-sends": "country" })}
+            aria-describedby={`${id}-wrong`}
+          >
+            {known.map(([code, name]) => (
+              <option key={code} value={code}>
+                {name}
+              </option>
+            ))}
+          </select>
+          <p className="fill-wrong" id={`${id}-wrong`}>
+            {problems.get("country")}
+          </p>
+        </div>
+        {fields.map(({ field, label, isNeeded, autofill }) => {
+          const width = widths.get(field);
+          return (
+            <AskField
+              key={field}
+              of={of}
+              name={field}
+              label={label}
+              value={values[field] ?? ""}
+              problem={problems.get(field)}
+              isNeeded={isNeeded}
+              autofill={autofill}
+              {...(width ? { width } : {})}
+              {...(field === "postcode" ? { capitals: true, ...(again ? { again } : {}) } : {})}
+            />
+          );
+        })}
       </div>
-      {fields.map(({ field, label, isNeeded, autofill }) => {
-        const width = widths.get(field);
-        return (
-          <AskField
-            key={field}
-            of={of}
-            name={field}
-            label={label}
-            value={values[field] ?? ""}
-            problem={problems.get(field)}
-            isNeeded={isNeeded}
-            autofill={autofill}
-            {...(width ? { width } : {})}
-            {...(field === "postcode" ? { capitals: true, ...(again ? { again } : {}) } : {})}
-          />
-        );
-      })}
     </div>
   );
 }
@@ -157,4 +159,7 @@ export const ASK_CSS = `
 .fill [aria-invalid=true]{border-color:var(--danger)}
 .fill-tick{display:flex;gap:.65rem;align-items:center;min-height:2.75rem;cursor:pointer}
 .fill-tick input{flex:none;width:1.3rem;height:1.3rem;margin:0;accent-color:var(--brand)}
-@media (min-width:520px){.fill-half{grid-column:span 3}.fill-third{grid-column:span 2}.fill-two{grid-column:span 4}}`;
+@media (min-width:520px){.fill-half{grid-column:span 3}}
+.fill-box{container-type:inline-size}
+@container (min-width:28rem){.fill-third{grid-column:span 3}.fill-two{grid-column:span 3}}
+@container (min-width:36rem){.fill-third{grid-column:span 2}.fill-two{grid-column:span 4}}`;

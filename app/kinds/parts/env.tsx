@@ -16,11 +16,11 @@ import { sourceOf, type DrawnTone, type Picture, type PictureView, type ScrimTon
 import type { Live } from "~/core/live";
 import type { Bill, Costs, Goal, Line, Offer, Priced } from "~/core/offers";
 import type { Rich } from "~/core/rich";
-import type { Link } from "~/core/schema";
+import type { Link, OwnPage } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress, type SitePage } from "~/core/addresses";
 import type { JournalPart } from "~/core/journal";
 import type { Bound } from "../chassis";
-import type { Selling } from "~/core/selling";
+import { hasAccounts, notSelling, type Selling } from "~/core/selling";
 import type { CartSeen } from "./cart";
 import type { CheckoutSeen, OrderSeen } from "./checkout";
 import type { OutlineEntry } from "../outline-places";
@@ -256,15 +256,30 @@ export function useEnv(): KindEnv {
 /** The place on the page of a part that lies over it, by which links make it come. */
 export const overPlace = (id: string): string => `over-${id}`;
 
-/** Makes `href` for a set of goods, the shop's own pages, and the files of its library. `lies`: whether such a part can come on this page. */
+type LinkTo = {
+  readonly goods: Goods;
+  readonly pages: KindEnv["pages"];
+  readonly file: KindEnv["picture"];
+  /** Whether such a part can come on this page. */
+  readonly lies: (id: string) => boolean;
+  readonly selling: Selling;
+};
+
+/** Whether a shop has one of the pages that nobody makes. */
+const hasOwnPage = (page: OwnPage, selling: Selling): boolean =>
+  page === "account" ? hasAccounts(selling) : page === "gift-cards" ? notSelling(selling) === undefined : true;
+
+/** Makes `href` for a set of goods, the shop's own pages, and the files of its library. */
 export const hrefFor =
-  (goods: Goods, pages: KindEnv["pages"], file: KindEnv["picture"], lies: (id: string) => boolean) =>
+  ({ goods, pages, file, lies, selling }: LinkTo) =>
   (link: Link): string | undefined => {
     switch (link.to) {
       case "nowhere":
         return undefined;
       case "home":
         return "/";
+      case "own":
+        return hasOwnPage(link.page, selling) ? `/${link.page}` : undefined;
       case "page":
         return pages.find((p) => p.id === link.id)?.address;
       case "place": {

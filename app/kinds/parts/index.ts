@@ -24,7 +24,7 @@ export { useContact } from "./contact";
 export { WaysOn } from "./ways-on";
 export { MenuColumns, MenuList, useMenu, type MenuEntry } from "./menu";
 export { logoCss, Wordmark } from "./wordmark";
-export { CartSign, MenuRow, SearchField, SearchSign } from "./ways";
+export { AccountSign, CartSign, MenuRow, SearchField, SearchSign } from "./ways";
 export { PAY_SIGNS, SocialSign } from "./shop-signs";
 export { BASE_CSS } from "./base-css";
 export { LYING_TINT } from "./lying-css";

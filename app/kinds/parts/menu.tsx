@@ -112,7 +112,16 @@ function Panel({ entry, place }: { entry: MenuEntry; place: string }): ReactNode
  * A menu as a list of links. An item with others in it opens and closes (a disclosure, as WAI-ARIA has it for navigation): by click,
  * touch, and key, and without a script. `place`: a name for this list, as the same menu can stand twice in a header.
  */
-export function MenuList({ entries, place }: { entries: readonly MenuEntry[]; place: string }): ReactNode {
+export function MenuList({
+  entries,
+  place,
+  last,
+}: {
+  entries: readonly MenuEntry[];
+  place: string;
+  /** What stands after them. */
+  last?: ReactNode;
+}): ReactNode {
   const { titleOf } = useEnv();
   const mark = useItemMark();
   const group = usePartId(place);
@@ -138,6 +147,7 @@ export function MenuList({ entries, place }: { entries: readonly MenuEntry[]; pl
           </li>
         </NodeIdProvider>
       ))}
+      {last}
     </ul>
   );
 }

@@ -1,14 +1,30 @@
 import type { ReactNode } from "react";
+import { ACCOUNT } from "~/core/account";
 import type { MenuEntry } from "./menu";
 import { MenuList } from "./menu";
 import { usePartId } from "./env";
 
 /** Leads to the search, as a sign. */
 export const SearchSign = (): ReactNode => (
-  <a className="find" href="/search" aria-label="Search">
+  <a className="find search-link" href="/search" aria-label="Search">
     <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
       <path
         d="M10.500 4a6.500 6.500 0 1 1 0 13 6.500 6.500 0 0 1 0-13Zm4.800 11.300L20 20"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.900"
+        strokeLinecap="round"
+      />
+    </svg>
+  </a>
+);
+
+/** Leads to the account, or to the door of it. */
+export const AccountSign = (): ReactNode => (
+  <a className="find account-link" href={ACCOUNT} aria-label="Your account">
+    <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+      <path
+        d="M12 4a4 4 0 1 1 0 8 4 4 0 0 1 0-8ZM4.500 20c.6-3.500 3.600-5 7.500-5s6.900 1.500 7.500 5"
         fill="none"
         stroke="currentColor"
         strokeWidth="1.900"
@@ -52,8 +68,16 @@ export function SearchField(): ReactNode {
   );
 }
 
-/** A menu as a row that opens downwards, and on small screens behind a button. `label`: what it is called to assistive technology. */
-export const MenuRow = ({ entries, label }: { entries: readonly MenuEntry[]; label: string }): ReactNode => (
+type MenuRowProps = {
+  readonly entries: readonly MenuEntry[];
+  /** What it is called to assistive technology. */
+  readonly label: string;
+  /** On small screens it ends with the way to the account, for whose sign there is no room. */
+  readonly withAccount?: boolean;
+};
+
+/** A menu as a row that opens downwards, and on small screens behind a button. */
+export const MenuRow = ({ entries, label, withAccount }: MenuRowProps): ReactNode => (
   <>
     <nav className="nav" aria-label={label}>
       <MenuList entries={entries} place="wide" />
@@ -63,7 +87,17 @@ export const MenuRow = ({ entries, label }: { entries: readonly MenuEntry[]; lab
         <span className="bars" aria-hidden="true" /> <span className="drop-word">Menu</span>
       </summary>
       <nav aria-label={`${label}, small screen`}>
-        <MenuList entries={entries} place="small" />
+        <MenuList
+          entries={entries}
+          place="small"
+          last={
+            withAccount ? (
+              <li>
+                <a href={ACCOUNT}>Your account</a>
+              </li>
+            ) : null
+          }
+        />
       </nav>
     </details>
   </>

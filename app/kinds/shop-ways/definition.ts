@@ -6,13 +6,14 @@ const props = z.object({
   arrangement: z.string().max(40).optional(),
   search: z.boolean(),
   cart: z.boolean(),
+  account: z.boolean().default(false),
 });
 export type ShopWaysProps = z.infer<typeof props>;
 
 export const definition: Definition<ShopWaysProps> = {
   kind: "shop-ways",
-  name: "Search and cart",
-  about: "The signs that lead to the search and to the cart.",
+  name: "Search, account and cart",
+  about: "The signs that lead to the search, the account and the cart.",
   purpose: "Freehand",
   level: "widget",
   slots: WIDGET_SLOTS,
@@ -24,11 +25,12 @@ export const definition: Definition<ShopWaysProps> = {
   ],
   fields: [
     { type: "yes", key: "search", label: "Search" },
+    { type: "yes", key: "account", label: "Account" },
     { type: "yes", key: "cart", label: "Cart" },
   ],
   props,
-  synonyms: ["basket", "bag", "find", "search field"],
-  defaults: { search: true, cart: true },
+  synonyms: ["basket", "bag", "find", "search field", "account", "sign in"],
+  defaults: { search: true, cart: true, account: false },
   style: {},
   styles: ["ink"],
   css: `

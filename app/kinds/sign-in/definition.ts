@@ -31,9 +31,9 @@ export const definition: Definition<SignInProps> = {
   traits: ["names-page"],
   tag: "section",
   arrangements: [
-    { id: "plain", name: "Plain" },
-    { id: "card", name: "On a card" },
     { id: "beside", name: "With the way to a new account beside it" },
+    { id: "plain", name: "By itself" },
+    { id: "card", name: "On a card" },
   ],
   fields: [
     { type: "line", key: "heading", label: "Heading to sign in", most: 120 },

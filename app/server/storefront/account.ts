@@ -44,7 +44,7 @@ import {
 import { contentFor, drawnFor } from "./draft";
 import { listsIn } from "./lists";
 import { messagePage } from "./pages";
-import { cookieOf, fromHere, originOf, perMinute, send, shopOf } from "./sending";
+import { cookieOf, fromHere, originOf, perMinute, send, shopOf, tellNobody } from "./sending";
 import { setCart } from "./shopping";
 import { sessionOf, setSession, shopperAt } from "./signed-in";
 import { noteBought, noteSubscribed } from "./visitors";
@@ -145,7 +145,8 @@ export function accounts(): Router {
   const here = (answer: (it: Here) => unknown) => async (request: Request, response: Response, next: NextFunction) => {
     const content = await contentFor(response);
     if (!content || !hasAccounts(sellingOf(content.draft.documents))) return next();
-    response.setHeader("Referrer-Policy", "same-origin");
+    // What stands in the address may open an account.
+    tellNobody(response);
     response.setHeader("X-Robots-Tag", "noindex");
     response.setHeader("Cache-Control", NO_STORE);
     return answer({ request, response, content, body: (request.body ?? {}) as Record<string, unknown> });
@@ -193,8 +194,6 @@ export function accounts(): Router {
         if (await shopperAt(request, response)) return go(response, wayOn(values.to));
         return showDoor(it, 200, { door, values });
       }
-      // What stands in the address opens an account: it is told to nobody.
-      response.setHeader("Referrer-Policy", "no-referrer");
       const { token } = accountInput.parse(request.query);
       const link = await linkSays(shopOf(response).id, token);
       if (link?.does !== "open")
@@ -232,7 +231,6 @@ export function accounts(): Router {
     },
     password: async (it) => {
       const { response, request } = it;
-      response.setHeader("Referrer-Policy", "no-referrer");
       const { token, password } = accountInput.parse(it.body);
       const link = await linkSays(shopOf(response).id, token);
       const old = { door: "forgotten", said: "This link is no longer good. Ask for a new one." } as const;
@@ -361,7 +359,6 @@ export function accounts(): Router {
   router.get(
     NEW_MAIL,
     here(async (it) => {
-      it.response.setHeader("Referrer-Policy", "no-referrer");
       const { token } = accountInput.parse(it.request.query);
       const link = await linkSays(shopOf(it.response).id, token);
       if (link?.does !== "mail") return message(it, 410, OLD);

@@ -99,7 +99,7 @@ describe("the checkout", () => {
       thanks.headers["referrer-policy"],
       thanks.headers["x-robots-tag"],
       thanks.headers["cache-control"],
-    ]).toEqual(["no-referrer", "noindex", "no-store"]);
+    ]).toEqual(["same-origin", "noindex", "no-store"]);
     expect((await see("/cart")).body).toContain("There is nothing in it yet");
     expect(await left()).toBe(3);
     // Pressed twice, or sent once more after the answer was lost: the same order.

@@ -42,7 +42,7 @@ import { contentFor, drawnFor } from "./draft";
 import { createGate } from "./gate";
 import { joinList } from "./lists";
 import { messagePage } from "./pages";
-import { cookieOf, fromHere, originOf, perMinute, send, shopOf, type Locals } from "./sending";
+import { cookieOf, fromHere, originOf, perMinute, send, shopOf, tellNobody, type Locals } from "./sending";
 import { placeSaid } from "./shopping";
 import { shopperAt } from "./signed-in";
 import { contentForOne, countryOf, noteBought } from "./visitors";
@@ -159,7 +159,7 @@ export function checkouts(): Router {
     status: number,
     seen: Partial<CheckoutSeen>,
   ) => {
-    response.setHeader("Referrer-Policy", "same-origin");
+    tellNobody(response);
     const { account } = now;
     const theirs = account ? { account } : {};
     const target = { page: "checkout" as const, ...now.cart, pressed: newPress(), ...theirs, ...seen };
@@ -312,8 +312,8 @@ export function checkouts(): Router {
     const token = String(request.params.token);
     const [content, found] = await Promise.all([contentFor(response), orderByToken(shop.id, token)]);
     if (!content) return next();
-    // The address is the key to it: it is told to nobody.
-    response.setHeader("Referrer-Policy", "no-referrer");
+    // The address is the key to it.
+    tellNobody(response);
     response.setHeader("X-Robots-Tag", "noindex");
     const target = (status: number, page: Parameters<typeof drawnFor>[3]) =>
       drawnFor(request, response, status, page, content).then((drawn) => send(request, response, drawn, NO_STORE));

@@ -9,7 +9,7 @@ import { send as sendMail } from "../outbox/index.server";
 import { shopById, type Shop } from "../shops/index.server";
 import { contentFor, drawnFor } from "./draft";
 import { contentOf, messagePage } from "./pages";
-import { fromHere, originOf, perMinute, send, shopOf } from "./sending";
+import { fromHere, originOf, perMinute, send, shopOf, tellNobody } from "./sending";
 import { noteSubscribed } from "./visitors";
 
 /** At most this many sign-ups, and answers to letters, from one place in a minute. */
@@ -97,7 +97,7 @@ export function lists(): Router {
   ) => {
     const content = await contentFor(response);
     if (!content) return void response.status(404).end();
-    response.setHeader("Referrer-Policy", "no-referrer");
+    tellNobody(response);
     send(
       request,
       response,

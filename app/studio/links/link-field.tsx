@@ -3,7 +3,7 @@ import { memo, useMemo, useState } from "react";
 import { siteOf } from "~/core/addresses";
 import { overIn, standingIn, type Draft } from "~/core/document";
 import { shortened } from "~/core/live";
-import { linkSchema, NO_LINK, type Link } from "~/core/schema";
+import { linkSchema, NO_LINK, OWN_PAGE_NAMES, OWN_PAGES, type Link } from "~/core/schema";
 import { chassisOf, nameOf } from "~/kinds";
 import { firstWords } from "~/kinds/outline";
 import { useStudio, useStudioStore } from "../keeping";
@@ -115,6 +115,11 @@ export const LinkField = memo(function LinkField({
     const { documents } = store.getState().draft;
     return [
       ...pagesOf(documents),
+      ...OWN_PAGES.map((page): LinkTarget => ({
+        label: OWN_PAGE_NAMES[page],
+        group: "Pages that every shop has",
+        link: { to: "own", page },
+      })),
       ...placesOf(documents),
       ...oversOf(documents),
       ...(goods.products.length

@@ -9,12 +9,13 @@ import { listLink, readOwnAddress } from "./own-address";
 
 const shop = { documents: contentWith([]).draft.documents, goods };
 const read = (text: string) => readOwnAddress(text, "http://kites.localhost:4311", shop);
-const href = hrefFor(
+const href = hrefFor({
   goods,
-  [],
-  () => undefined,
-  () => false,
-);
+  pages: [],
+  file: () => undefined,
+  lies: () => false,
+  selling: { zones: [], pays: {} },
+});
 
 describe("an address of the shop itself", () => {
   it.each([
