@@ -66,6 +66,7 @@ const THINGS: Readonly<Record<DocumentKind, string>> = {
   shared: "shared section",
   offer: "offer",
   season: "season",
+  letters: "letters of the shop",
   selling: "settings",
 };
 

@@ -21,6 +21,7 @@ import { offerRoot } from "~/core/offers";
 import { datesProblem, seasonRoot } from "~/core/seasons";
 import { MOST_ENTRIES } from "~/core/schema";
 import { sellingRoot } from "~/core/selling";
+import { lettersRoot } from "~/core/shop-letters";
 
 /** The longest title and description for search engines that are kept, in characters. */
 export const LONGEST_SEARCH_TITLE = 200;
@@ -168,6 +169,7 @@ const ROOTS = {
   offer: offerRoot,
   season: seasonRoot,
   selling: sellingRoot,
+  letters: lettersRoot,
 } as const;
 
 /** How deep the items of a menu go. */

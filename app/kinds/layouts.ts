@@ -14,6 +14,7 @@ import {
 } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { SELLING } from "~/core/selling";
+import { LETTERS } from "~/core/shop-letters";
 import { KINDS, kindVersion } from ".";
 
 // The layouts that every shop begins with. Their ids are fixed: a shop from before there were layouts gets the same ones
@@ -271,6 +272,7 @@ export const firstDocuments = (): Readonly<Record<string, PageDocument>> =>
     [MAIN_MENU]: emptyDocument(DOCUMENT_VERSION, "menu", MAIN_MENU, "Main menu"),
     [FOOTER_MENU]: emptyDocument(DOCUMENT_VERSION, "menu", FOOTER_MENU, "Footer menu"),
     [SITE]: emptyDocument(DOCUMENT_VERSION, "site", SITE, "The shop as a whole"),
+    [LETTERS]: emptyDocument(DOCUMENT_VERSION, "letters", LETTERS, "Letters of the shop"),
     [SELLING]: emptyDocument(DOCUMENT_VERSION, "selling", SELLING, "Delivery, tax and payment"),
   }));
 

@@ -1,5 +1,5 @@
 import { checkoutInput, checkoutOf, laterWords, NOTHING_GIVEN, type CheckoutValues } from "~/core/checkout";
-import type { Goods, Product } from "~/core/goods";
+import { makeProduct, type Goods, type Product } from "~/core/goods";
 import { writeOrder, type Order, type OrderBody } from "~/core/orders";
 import type { Bill, Offer, Priced } from "~/core/offers";
 import { taxRulesFor, type Offered, type Selling } from "~/core/selling";
@@ -45,6 +45,10 @@ const LONG: CheckoutValues = checkoutInput.parse({
 const some = (goods: Goods, most?: number): readonly CartLine[] =>
   sampleLines(goods.products.length ? goods : { products: [NO_PRODUCT] }, most);
 
+const SAMPLE_CARD = "ACDEFGHJKMNPQRTW";
+/** A gift card to look at the checkout with, where the shop sells none yet. */
+const GIFT = makeProduct({ id: "gift-card", title: "Gift card", price: 5000, isGiftCard: true });
+
 type Case = { readonly name: string; readonly seen: CheckoutSeen };
 
 /** Checkouts in which the page is likeliest to break. */
@@ -80,6 +84,17 @@ function cases(goods: Goods, offers: readonly Offer[]): ReadonlyMap<string, Case
     lines,
     values: { ...SOMEBODY, ...SAMPLE_ADDRESS },
     account: { name: SAMPLE_PERSON.name, mail: SAMPLE_PERSON.mail, addresses: sampleAccount(goods).addresses },
+  });
+  add("card", "With a gift card", {
+    lines,
+    values: { ...SOMEBODY, cards: [SAMPLE_CARD], pay: "card" },
+    paying: [{ code: SAMPLE_CARD, left: 1500 }],
+    step: "payment",
+  });
+  add("buys-card", "Buys a gift card", {
+    lines: [{ product: GIFT, variant: undefined, count: 1 }],
+    values: { ...SOMEBODY, cardTo: "tom@quill.example", cardFrom: "Ada", cardMessage: "For your next kite." },
+    step: "delivery",
   });
   add("pay", "Last step", { lines, values: SOMEBODY, step: "payment" });
   const collected = goods.products.find((p: Product) => p.availability === "collect-only");

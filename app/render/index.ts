@@ -2,6 +2,17 @@ export { renderPage, type Broken, type RenderedPage, type Scripts } from "./docu
 export { renderCards } from "./cards";
 export { costsIn, liveFacts, liveIn, offersFor, withFacts } from "./facts";
 export { renderLetter, type LetterPart, type LetterGiven, type WrittenLetter } from "./letter";
+export { cardPictureAddress, cardSvg, isCardDesign } from "./card-picture";
+export {
+  cardLetterGiven,
+  cartLetterGiven,
+  orderLetterGiven,
+  passwordLetterGiven,
+  tellLetterGiven,
+  type CardTold,
+  type OrderTold,
+  type ToldOfOrder,
+} from "./shop-letters";
 export { postSummary, readingTime } from "./posts";
 export { codeOn, darkSetsOf, envOf, inSituation, partsByKind, siteWords, wayOf, type ShopContent } from "./shop";
 export {

@@ -5,6 +5,7 @@ import { formatMoney } from "~/core/money";
 import { renditionAddress, type Picture } from "~/core/pictures";
 import { familyById, solveLook } from "~/core/theme";
 import type { LetterBlock } from "~/core/mail";
+import { lettersOf } from "~/core/shop-letters";
 import { themeById } from "~/themes";
 import { wayOf, type ShopContent } from "./shop";
 
@@ -20,6 +21,14 @@ export type LetterPart =
   | {
       readonly sort: "rows";
       readonly rows: readonly { readonly left: string; readonly right: string; readonly isStrong?: boolean }[];
+    }
+  /** A picture that is none of the library. */
+  | {
+      readonly sort: "image";
+      readonly address: string;
+      readonly alt: string;
+      readonly width: number;
+      readonly height: number;
     };
 
 export type LetterGiven = {
@@ -62,8 +71,10 @@ export function renderLetter(
   const { look } = content.draft;
   const { identity } = look;
   const solved = solveLook(themeById(look.theme), look);
-  const { page, raised, ink, soft, line, link, accent } = solved.roles.sets.page;
-  const onAccent = solved.roles.sets.page["on-accent"];
+  const said = lettersOf(content.draft.documents).look ?? {};
+  const colours = solved.roles.sets[said.ground ?? "page"];
+  const { page, raised, ink, soft, line, link, accent } = colours;
+  const onAccent = colours["on-accent"];
   const face = (id: string) => {
     const { name, fallback } = familyById(id);
     return `'${name}',${fallback === "serif" ? SERIF : SANS}`;
@@ -143,18 +154,27 @@ export function renderLetter(
             .join("")}</table>`,
           "0 32px 24px",
         );
+      case "image":
+        plain.push(each.alt);
+        return row(
+          `<img src="${escape(each.address)}" width="${each.width}" height="${each.height}" alt="${escape(each.alt)}" style="display:block;width:100%;max-width:${each.width}px;height:auto;border:0;border-radius:12px">`,
+          "4px 32px 24px",
+        );
       case "line":
         plain.push("–––");
         return row(`<div style="border-top:1px solid ${line};font-size:0;line-height:0">&nbsp;</div>`, "8px 32px 24px");
     }
   };
-  const body = blocks.map(block).join("");
+  const head = find(said.picture);
+  const closing: readonly LetterPart[] = said.closing ? [{ sort: "words", text: said.closing }] : [];
+  const body = (head ? row(img(head, WIDTH), "0 0 24px") : "") + [...blocks, ...closing].map(block).join("");
+  const isMiddle = said.logo === "middle";
   const logo = find(logoPicture(identity));
   const name = logo
-    ? `<img src="${at(renditionAddress(logo, 320))}" height="40" alt="${escape(identity.name)}" style="display:block;height:40px;width:auto;border:0">`
+    ? `<img src="${at(renditionAddress(logo, 320))}" height="40" alt="${escape(identity.name)}" style="display:block;height:40px;width:auto;border:0${isMiddle ? ";margin:0 auto" : ""}">`
     : `<span style="font:700 22px/1.2 ${heads};color:${ink}">${escape(identity.name)}</span>`;
   const end = `${escape(because)}${leave ? ` <a href="${escape(leave)}" style="color:${soft}">Leave the list</a>` : ""}`;
-  const html = `<!doctype html><html lang="${content.locale.split("-")[0] ?? "en"}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${escape(subject)}</title></head><body style="margin:0;padding:0;background:${raised}"><table role="presentation" width="100%" cellpadding="0" cellspacing="0" style="background:${raised}"><tr><td align="center" style="padding:24px 8px"><table role="presentation" width="100%" cellpadding="0" cellspacing="0" style="max-width:${WIDTH}px;background:${page};border:1px solid ${line}">${row(`<a href="${origin}/" style="text-decoration:none">${name}</a>`, "28px 32px 24px")}${body}${row(`<p style="margin:0;padding-top:16px;border-top:1px solid ${line};font:400 13px/1.5 ${words};color:${soft}">${end}</p>`, "16px 32px 28px")}</table></td></tr></table></body></html>`;
+  const html = `<!doctype html><html lang="${content.locale.split("-")[0] ?? "en"}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>${escape(subject)}</title></head><body style="margin:0;padding:0;background:${raised}"><table role="presentation" width="100%" cellpadding="0" cellspacing="0" style="background:${raised}"><tr><td align="center" style="padding:24px 8px"><table role="presentation" width="100%" cellpadding="0" cellspacing="0" style="max-width:${WIDTH}px;background:${page};border:1px solid ${line}">${row(`<a href="${origin}/" style="display:block;text-decoration:none${isMiddle ? ";text-align:center" : ""}">${name}</a>`, "28px 32px 24px")}${body}${row(`<p style="margin:0;padding-top:16px;border-top:1px solid ${line};font:400 13px/1.5 ${words};color:${soft}">${end}</p>`, "16px 32px 28px")}</table></td></tr></table></body></html>`;
   const text = [
     identity.name,
     "",

@@ -1,43 +1,23 @@
-import {
-  layoutFor,
-  layoutProps,
-  spread,
-  walk,
-  type PageDocument,
-  type Draft,
-  type LayoutSort,
-  entryOf,
-} from "~/core/document";
+import { layoutFor, layoutProps, spread, walk, type PageDocument, type Draft, entryOf } from "~/core/document";
 import {
   collectionsWith,
   indexOf,
-  isNarrowed,
   NO_QUERY,
   readQuery,
   searchGoods,
   sizeOf,
   variantById,
   variantFor,
-  writeQuery,
   type Collection,
   type Goods,
   type GoodsQuery,
   type Product,
   type Variant,
 } from "~/core/goods";
-import {
-  ALL_GOODS,
-  collectionAddress,
-  decodeAddress,
-  homeOf,
-  openPages,
-  pageAddress,
-  productAddress,
-  siteOf,
-} from "~/core/addresses";
+import { ALL_GOODS, collectionAddress, decodeAddress, homeOf, openPages, siteOf } from "~/core/addresses";
 import { ACCOUNT, doorAt } from "~/core/account";
 import { GIFT_CARD } from "~/core/gift-cards";
-import { journalOf, journalPartAt, journalsOf, partAddress, postsOf, withTag, type JournalPart } from "~/core/journal";
+import { journalOf, journalPartAt, journalsOf, postsOf, withTag, type JournalPart } from "~/core/journal";
 import { offersOf } from "~/core/offers";
 import { FIRST_VISIT, type PageShown, type Person, type Situation } from "~/core/situation";
 import { type PageSubject } from "~/kinds/parts";

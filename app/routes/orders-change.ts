@@ -1,7 +1,8 @@
 import { changeOrders } from "~/core/protocol";
+import { sellingOf } from "~/core/selling";
 import { requireShop } from "~/server/http/guard.server";
 import { orSayTrouble } from "~/server/http/trouble.server";
-import { changeOrder, orderLetter, orderOf, removeTestOrders } from "~/server/orders/index.server";
+import { changeOrder, removeTestOrders, sendLettersOf } from "~/server/orders/index.server";
 import { letterContent } from "~/server/storefront/index.server";
 import type { Route } from "./+types/orders-change";
 
@@ -15,15 +16,14 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
   }
   const { data } = asked;
   if (data.do === "remove-tests") return Response.json({ ok: true, count: await removeTestOrders(shop.id) });
-  const changed = await changeOrder(shop.id, data);
+  const from = await letterContent(shop.id);
+  const years = from && sellingOf(from.content.draft.documents).cardYears;
+  const changed = await changeOrder(shop.id, data, years);
   if (!changed.ok)
     return Response.json(
       { why: changed.why, problems: [{ path: changed.field, why: changed.why }] },
       { status: changed.status },
     );
-  if (changed.tell && changed.tell !== "note" && changed.tell !== "mail") {
-    const [whole, from] = await Promise.all([orderOf(shop.id, data.id), letterContent(shop.id)]);
-    if (whole && from) await orderLetter(whole, from, changed.tell, changed.text);
-  }
+  if (from) await sendLettersOf(data.id, shop.id, from);
   return Response.json({ ok: true });
 });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { entryOf } from "../document";
 import { standingWords, type Order } from "../orders";
 import { addressInput, addressProblems, plainAddress, type PostalAddress } from "../selling";
 
@@ -160,7 +161,10 @@ export function addressSent(body: Readonly<Record<string, unknown>>): {
   readonly address: PostalAddress;
   readonly problems: Problems;
 } {
-  const text = (name: string) => (typeof body[name] === "string" ? body[name] : "");
+  const text = (name: string) => {
+    const given = entryOf(body, name);
+    return typeof given === "string" ? given : "";
+  };
   const loose = Object.fromEntries(
     ["country", "name", "company", "street", "more", "district", "town", "area", "postcode"].map((field) => [
       field,
@@ -176,11 +180,13 @@ export function addressSent(body: Readonly<Record<string, unknown>>): {
   return { address, problems: new Map(addressProblems(address)) };
 }
 
+const flat = ({ country, name, company, street, more, district, town, area, postcode }: PostalAddress): string =>
+  [country, name, company, street, more, district, town, area, postcode]
+    .map((each) => each.trim().toLowerCase())
+    .join("\n");
+
 /** Whether two addresses are the same, whatever their capitals. */
-export const sameAddress = (a: PostalAddress, b: PostalAddress): boolean =>
-  (["country", "name", "company", "street", "more", "district", "town", "area", "postcode"] as const).every(
-    (field) => a[field].trim().toLowerCase() === b[field].trim().toLowerCase(),
-  );
+export const sameAddress = (a: PostalAddress, b: PostalAddress): boolean => flat(a) === flat(b);
 
 /** Addresses with one more, the latest first; one that is there already moves to the front. */
 export function withAddress(all: readonly SavedAddress[], address: PostalAddress, id: string): readonly SavedAddress[] {

@@ -1,5 +1,16 @@
 import { z } from "zod";
 import { isCounted, stateOf } from "../goods";
+import {
+  cardFor,
+  cardForProblems,
+  isCardCode,
+  MOST_CARDS,
+  payWith,
+  plainCard,
+  type CardFor,
+  type CardPart,
+  type PayingCard,
+} from "../gift-cards";
 import type { Minor } from "../money";
 import type { Bill, Line, Priced } from "../offers";
 import {
@@ -51,6 +62,18 @@ export const checkoutInput = z.object({
   number: z.string().max(40).catch(""),
   expires: z.string().max(10).catch(""),
   code: z.string().max(10).catch(""),
+  /** Gift cards that pay, by their codes, as the page sends them along; and one more, as it was typed. */
+  cards: z
+    .string()
+    .max(300)
+    .catch("")
+    .transform((text) => [...new Set(text.split(",").map(plainCard))].filter(isCardCode).slice(0, MOST_CARDS)),
+  newCard: z.string().max(80).catch(""),
+  /** For gift cards that are bought. */
+  cardDesign: z.string().max(20).catch(""),
+  cardTo: short,
+  cardFrom: short,
+  cardMessage: long,
   /** What it came to on the page that was sent, in minor units; empty: not known. */
   seen: z.string().max(20).catch(""),
 });
@@ -71,6 +94,9 @@ const STEP_OF: ReadonlyMap<string, CheckoutStep> = new Map([
   ["number", "payment"],
   ["expires", "payment"],
   ["code", "payment"],
+  ["newCard", "payment"],
+  ["cardTo", "delivery"],
+  ["cardMessage", "delivery"],
 ]);
 export const stepOf = (field: string): CheckoutStep => STEP_OF.get(field) ?? "address";
 
@@ -92,6 +118,9 @@ export type Checkout = {
   readonly pay: Payment | undefined;
   readonly tax: TaxFor | undefined;
   readonly priced: Priced;
+  /** What each gift card pays, and what there is to pay besides. */
+  readonly byCards: readonly CardPart[];
+  readonly due: Minor;
 };
 
 /** Grams that goods weigh together. */
@@ -111,22 +140,33 @@ export function checkoutOf(
   values: Pick<CheckoutValues, "country" | "postcode" | "way" | "pay">,
   bill: Biller,
   currency: string,
+  cards: readonly PayingCard[] = [],
 ): Checkout {
   const countries = deliveredTo(selling);
   const goesTo = (code: string) => code !== "" && (countries === undefined || countries.includes(code));
   const country = [values.country, selling.from ?? ""].find(goesTo) ?? countries?.[0] ?? selling.from ?? values.country;
-  const { goods } = bill({});
+  const { goods, lines: costs } = bill({});
+  const carried = lines.filter(({ product }) => !product.isGiftCard);
+  /** Of amounts by line, those of gift cards. */
+  const ofCards = (amounts: readonly { readonly total: Minor }[]) =>
+    amounts.reduce((sum, { total }, i) => sum + (lines[i]!.product.isGiftCard ? total : 0), 0);
   const parcel = {
-    weight: weightOf(lines, selling.pieceWeight),
-    worth: goods,
-    count: lines.reduce((sum, line) => sum + line.count, 0),
-    mustCollect: mustCollect(lines),
+    weight: weightOf(carried, selling.pieceWeight),
+    worth: goods - ofCards(costs),
+    count: carried.reduce((sum, line) => sum + line.count, 0),
+    mustCollect: mustCollect(carried),
+    isLetter: lines.length > 0 && carried.length === 0,
   };
   const delivery = deliveryFor(selling, { country, postcode: values.postcode }, parcel, currency);
   const way = delivery.ways.find(({ id }) => id === values.way) ?? delivery.ways[0];
   // What is collected is sold where the shop is.
   const tax = taxRulesFor(selling, way?.isCollected ? (selling.from ?? country) : country);
-  const payments = way ? paymentsFor(selling, way.isCollected) : [];
+  const payments = way ? paymentsFor(selling, way) : [];
+  const priced = bill({ delivery: way?.costs, tax });
+  // A card buys no card: else what is left on one would be good for ever.
+  const onlyMoney = ofCards(priced.lines);
+  const { parts: byCards, due } = payWith(cards, priced.total - onlyMoney);
+  const chosen = payments.find((each) => each === values.pay) ?? payments[0];
   return {
     country,
     countries,
@@ -134,15 +174,26 @@ export function checkoutOf(
     costs: new Map(delivery.ways.map(({ id, costs }) => [id, bill({ delivery: costs }).delivery?.total ?? costs])),
     way,
     payments,
-    pay: payments.find((each) => each === values.pay) ?? payments[0],
+    pay: due + onlyMoney === 0 && byCards.length ? "gift-card" : chosen,
     tax,
-    priced: bill({ delivery: way?.costs, tax }),
+    priced,
+    byCards,
+    due: due + onlyMoney,
   };
 }
 
 /** The address that was given, with what its country asks for. */
 export const addressIn = (values: CheckoutValues, country: string): PostalAddress =>
   plainAddress({ ...addressInput.parse({ ...values, country }) });
+
+/** Whom gift cards are for, as it was written. */
+export const cardForOf = (values: CheckoutValues): CardFor =>
+  cardFor.parse({
+    design: values.cardDesign,
+    to: values.cardTo,
+    from: values.cardFrom,
+    message: values.cardMessage,
+  });
 
 const isMail = (text: string): boolean => z.email().safeParse(text).success;
 
@@ -153,7 +204,7 @@ export type Asks = { readonly phone: "no" | "free" | "must" };
  * them is what is to be looked at first.
  */
 export function checkoutProblems(
-  { country, delivery, way, pay, priced }: Checkout,
+  { country, delivery, way, pay, due }: Checkout,
   values: CheckoutValues,
   month: string,
   { phone }: Asks,
@@ -166,7 +217,7 @@ export function checkoutProblems(
     problems.set("phone", "That is not a phone number. Please check it.");
   if (values.country !== "" && values.country !== country)
     problems.set("country", "Nothing is delivered there. Please choose another country.");
-  if (way?.isCollected) {
+  if (way?.isCollected || way?.isLetter) {
     if (values.name === "") problems.set("name", "Please write your name.");
   } else for (const [field, why] of addressProblems(addressIn(values, country))) problems.set(field, why);
   if (!way)
@@ -179,8 +230,9 @@ export function checkoutProblems(
   if (values.note.length > LONGEST_NOTE) problems.set("note", `Please keep it to ${LONGEST_NOTE} characters.`);
   if (values.gift.length > LONGEST_NOTE) problems.set("gift", `Please keep it to ${LONGEST_NOTE} characters.`);
   if (way && !pay) problems.set("pay", "This can’t be paid here. Please choose another way of delivery.");
-  if (pay === "card" && priced.total > 0)
-    for (const [field, why] of cardProblems(values, month)) problems.set(field, why);
+  for (const [field, why] of cardForProblems(cardForOf(values)))
+    problems.set(field === "to" ? "cardTo" : "cardMessage", why);
+  if (pay === "card" && due > 0) for (const [field, why] of cardProblems(values, month)) problems.set(field, why);
   return problems;
 }
 
@@ -203,4 +255,4 @@ export const wishesOf = (lines: readonly Line[]) =>
 
 /** The fields of an address that a way of getting goods asks for: whoever collects gives a name alone. */
 export const askedOf = (country: string, way: Offered | undefined) =>
-  addressFields(country).filter(({ field }) => !way?.isCollected || field === "name");
+  addressFields(country).filter(({ field }) => !(way?.isCollected || way?.isLetter) || field === "name");

@@ -7,6 +7,7 @@ export * from "./layouts";
 export * from "./pages";
 export * from "./offers";
 export * from "./seasons";
+export { changeLetters } from "./letters";
 export { changeSelling } from "./selling";
 export * from "./pieces";
 export * from "./shared";

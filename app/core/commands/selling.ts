@@ -11,7 +11,8 @@ const SAID: Readonly<Record<keyof SellingRoot, string>> = {
   collect: "Collection",
   pieceWeight: "Weight of a piece",
   tax: "Tax",
-  accounts: "Said whether shoppers can have an account",
+  cardYears: "How long gift cards are good",
+  accounts: "Accounts of shoppers",
   pays: "Payment",
 };
 

@@ -49,6 +49,7 @@ export const DOCUMENT_KINDS = [
   "offer",
   "season",
   "selling",
+  "letters",
 ] as const;
 export type DocumentKind = (typeof DOCUMENT_KINDS)[number];
 
@@ -249,6 +250,7 @@ export const ROOT_SLOTS: Readonly<Record<DocumentKind, readonly string[]>> = {
   offer: [],
   season: [],
   selling: [],
+  letters: [],
 };
 
 /** The slots that a page's root has besides, while it has rows of its own above or below it. */

@@ -41,6 +41,8 @@ export type CardStanding = {
   /** Until when it is good, in ms since 1970; null: without an end. */
   readonly until: number | null;
   readonly isOff: boolean;
+  /** It was made to try the shop out. */
+  readonly isTest?: boolean;
   /** What was spent from it, or given back to it (less than nothing), the latest first. */
   readonly uses: readonly { readonly at: number; readonly amount: Minor; readonly order: number }[];
 };
@@ -124,3 +126,47 @@ export type GiftCardSeen = {
   readonly problem?: string;
   readonly card?: CardStanding;
 };
+
+// For the seller
+
+/** A card as its seller sees it. */
+export type GiftCard = Omit<CardStanding, "uses" | "isTest"> & {
+  readonly id: string;
+  readonly isTest: boolean;
+  readonly to: string;
+  readonly from: string;
+  readonly at: number;
+  /** The number of the order in which it was bought; null: made by hand. */
+  readonly order: number | null;
+};
+export type GiftCards = {
+  readonly cards: readonly GiftCard[];
+  readonly total: number;
+  readonly pages: number;
+  /** What is left on all that are good: what the shop owes. */
+  readonly open: readonly { readonly currency: string; readonly left: Minor }[];
+};
+
+export const giftCardsAsked = z.object({
+  find: z.string().trim().max(120).catch(""),
+  page: z.coerce.number().int().min(1).max(10_000).catch(1),
+});
+export type GiftCardsAsked = z.infer<typeof giftCardsAsked>;
+
+export const giftCardChange = z.discriminatedUnion("do", [
+  z.strictObject({
+    do: z.literal("make"),
+    amount: z.number().int().min(1, "Write an amount.").max(1e9, "That is too much."),
+    to: z
+      .string()
+      .trim()
+      .toLowerCase()
+      .max(254)
+      .refine((text) => text === "" || z.email().safeParse(text).success, "This is not a mail address."),
+    from: z.string().trim().max(80, "Keep it to 80 characters."),
+    message: z.string().trim().max(LONGEST_CARD_MESSAGE, `Keep it to ${LONGEST_CARD_MESSAGE} characters.`),
+    design: z.enum(CARD_DESIGNS),
+  }),
+  z.strictObject({ do: z.literal("off"), id: z.string().min(1).max(40), isOff: z.boolean() }),
+]);
+export type GiftCardRequest = z.infer<typeof giftCardChange>;

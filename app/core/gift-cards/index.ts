@@ -1,1 +1,2 @@
+export * from "./designs";
 export * from "./gift-cards";

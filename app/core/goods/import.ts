@@ -38,6 +38,7 @@ export type GoodsLine = {
   readonly pictures: readonly string[];
   readonly stock: number | null;
   readonly oversell: boolean;
+  readonly isGiftCard: boolean;
   readonly barcode: string;
   readonly weight: number | null;
   readonly availability: Availability;
@@ -214,7 +215,7 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
       report(COLUMN_MEANS[field], `“${written}” is not a whole number.`);
       return null;
     };
-    const yes = (field: "oversell" | "featured"): boolean => {
+    const yes = (field: "oversell" | "featured" | "isGiftCard"): boolean => {
       const written = cell(field).toLowerCase();
       if (!YES.has(written) && !NO.has(written)) report(COLUMN_MEANS[field], `“${written}” is neither yes nor no.`);
       return YES.has(written);
@@ -286,6 +287,7 @@ export function readGoods(table: Table, currency: string, choice: ColumnChoice =
       taxClass,
       stock,
       oversell,
+      isGiftCard: yes("isGiftCard"),
       barcode,
       weight,
       availableFrom,

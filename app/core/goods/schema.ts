@@ -103,6 +103,7 @@ export const productInput = z
     compareAt: money.nullable(),
     cost: money.nullable(),
     taxClass: z.enum(TAX_CLASSES),
+    isGiftCard: z.boolean(),
     availability: z.enum(AVAILABILITIES),
     availableFrom: day.nullable(),
     stock: whole.nullable(),

@@ -67,6 +67,8 @@ export type Product = {
   /** What it cost the seller; never shown in the shop. */
   readonly cost: Minor | null;
   readonly taxClass: TaxClass;
+  /** It is a gift card: what it costs can be spent later. It weighs nothing, comes by mail and is not taxed before it is spent. */
+  readonly isGiftCard: boolean;
   /** As the seller said; what it comes to with the stock that there is: `stateOf`. */
   readonly availability: Availability;
   /** The day on which something that is coming soon arrives, `YYYY-MM-DD`. */
@@ -177,6 +179,7 @@ export function makeProduct(more: Partial<Product> & Pick<Product, "id" | "title
     compareAt: null,
     cost: null,
     taxClass: "standard",
+    isGiftCard: false,
     availability: "in-stock",
     availableFrom: null,
     stock: null,

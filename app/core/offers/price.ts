@@ -113,9 +113,14 @@ function linesFor(
   all: readonly number[],
   members: (collection: string) => readonly boolean[],
 ): readonly number[] {
-  if (products.length + collections.length === 0) return all;
   const inCollections = collections.map(members);
-  return all.filter((at) => products.includes(lines[at]!.product.id) || inCollections.some((is) => is[at]));
+  // A gift card is money: it is cheaper only where an offer names it.
+  return all.filter((at) => {
+    const { id, isGiftCard } = lines[at]!.product;
+    if (products.includes(id)) return true;
+    if (isGiftCard) return false;
+    return products.length + collections.length === 0 || inCollections.some((is) => is[at]);
+  });
 }
 
 /** Pieces of one line that cost the same. */
@@ -385,7 +390,10 @@ export function price(bill: Bill): Priced {
     rules &&
     taxOf(
       rules,
-      lines.map(({ product }, i) => ({ amount: left[i]!, rate: rules.rateOf(product.taxClass) })),
+      lines.map(({ product }, i) => ({
+        amount: left[i]!,
+        rate: product.isGiftCard ? 0 : rules.rateOf(product.taxClass),
+      })),
       delivered.left,
     );
   return {

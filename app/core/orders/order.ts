@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Minor } from "../money";
+import { cardFor, lastOf, type CardFor, type CardPart } from "../gift-cards";
 import { lineTitle, type Line, type Priced } from "../offers";
 import { PAYMENTS, type Offered, type Payment, type TaxFor } from "../selling";
 
@@ -23,6 +24,8 @@ const orderLine = z.object({
   total: minor,
   /** It is made, or comes, only after it was ordered: the words that said so. */
   later: z.string(),
+  /** It is a gift card: what it cost can be spent later. */
+  isGiftCard: z.boolean().default(false),
 });
 
 const address = z.object({
@@ -44,7 +47,13 @@ export const orderBody = z.object({
   full: minor,
   off: minor,
   goods: minor,
-  way: z.object({ id: z.string(), name: z.string(), says: z.string(), isCollected: z.boolean() }),
+  way: z.object({
+    id: z.string(),
+    name: z.string(),
+    says: z.string(),
+    isCollected: z.boolean(),
+    isLetter: z.literal(true).optional(),
+  }),
   delivery: z.object({ full: minor, offs: z.array(off), total: minor }),
   tax: z
     .object({
@@ -66,6 +75,10 @@ export const orderBody = z.object({
   /** What was said of how to pay by transfer. */
   payTo: z.string(),
   codes: z.array(z.string()),
+  /** What gift cards paid of it, each by the last letters of its code. */
+  byCards: z.array(z.object({ last: z.string(), amount: minor })).default([]),
+  /** Whom the gift cards are for that were bought with it. */
+  cardFor: cardFor.nullable().default(null),
 });
 export type OrderBody = z.infer<typeof orderBody>;
 export type OrderLine = OrderBody["lines"][number];
@@ -119,6 +132,8 @@ export function writeOrder(given: {
   readonly pay: Payment;
   readonly payTo: string;
   readonly codes: readonly string[];
+  readonly byCards?: readonly CardPart[];
+  readonly cardFor?: CardFor | null;
   readonly currency: string;
   readonly moneyFormat: string;
 }): OrderBody {
@@ -153,7 +168,13 @@ export function writeOrder(given: {
     full: priced.full,
     off: priced.off,
     goods: priced.goods,
-    way: { id: way.id, name: way.name, says: way.says, isCollected: way.isCollected },
+    way: {
+      id: way.id,
+      name: way.name,
+      says: way.says,
+      isCollected: way.isCollected,
+      ...(way.isLetter ? { isLetter: way.isLetter } : {}),
+    },
     delivery: {
       full: priced.delivery?.full ?? 0,
       offs: offs(priced.delivery?.offs ?? []),
@@ -168,6 +189,8 @@ export function writeOrder(given: {
     pay: given.pay,
     payTo: given.payTo,
     codes: [...given.codes],
+    byCards: (given.byCards ?? []).map(({ code, amount }) => ({ last: lastOf(code), amount })),
+    cardFor: lines.some(({ product }) => product.isGiftCard) ? (given.cardFor ?? null) : null,
   };
 }
 
@@ -177,7 +200,25 @@ const named = ({ product, variant }: Pick<Line, "product" | "variant">) => ({
   sku: variant?.sku || product.sku,
   title: lineTitle({ product, variant }),
   picture: variant?.picture ?? product.pictures[0] ?? null,
+  isGiftCard: product.isGiftCard,
 });
+
+/** What gift cards paid of an order. */
+export const paidByCards = ({ byCards }: Pick<OrderBody, "byCards">): Minor =>
+  byCards.reduce((sum, { amount }) => sum + amount, 0);
+
+/** What there is to pay besides. */
+export const dueOf = (body: Pick<OrderBody, "byCards" | "total">): Minor => body.total - paidByCards(body);
+
+/**
+ * How much of money that is given back goes onto gift cards: what was paid otherwise goes back first, to where it came from.
+ * `before`: what has been given back so far.
+ */
+export function backToCards({ paid, body }: Pick<Order, "paid" | "body">, before: Minor, amount: Minor): Minor {
+  const otherwise = Math.max(0, paid - paidByCards(body));
+  const onCards = (all: Minor) => Math.max(0, all - otherwise);
+  return onCards(before + amount) - onCards(before);
+}
 
 export const isPaid = ({ paid, body: { total } }: Pick<Order, "paid" | "body">): boolean => paid >= total;
 

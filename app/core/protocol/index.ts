@@ -4,6 +4,7 @@ import type { Draft } from "../document";
 import { goodsChange, type StoredProduct } from "../goods";
 import { mailChange, messagesAsked, type Messages, type People } from "../mail";
 import { CURRENCIES, MONEY_FORMATS } from "../money";
+import { giftCardChange } from "../gift-cards";
 import { orderChange } from "../orders";
 import { LONGEST_TAG, MOST_TAGS, type Picture } from "../pictures";
 import { mapSchema, placeSchema, pointSchema, REACH_NAMES } from "../map";
@@ -390,4 +391,12 @@ export const changeOrders = endpoint({
   path: "orders/change",
   input: orderChange,
   answer: z.object({ ok: z.literal(true), count: z.number().int().optional() }),
+});
+
+/** Makes a gift card by hand, or ends one. `code`: of the card that was made. */
+export const changeGiftCards = endpoint({
+  method: "POST",
+  path: "gift-cards/change",
+  input: giftCardChange,
+  answer: z.object({ ok: z.literal(true), code: z.string().optional() }),
 });

@@ -153,8 +153,8 @@ describe("what a shop says of selling", () => {
     // Who can only fetch can't pay on delivery.
     expect(notSelling({ zones: [], collect: "here", pays: { onDelivery: true } })).toBe("payment");
     expect(notSelling(selling)).toBeUndefined();
-    expect(paymentsFor(selling, false)).toEqual(["card", "transfer", "on-delivery"]);
-    expect(paymentsFor(selling, true)).toEqual(["card", "transfer", "on-collection"]);
+    expect(paymentsFor(selling, { isCollected: false })).toEqual(["card", "transfer", "on-delivery"]);
+    expect(paymentsFor(selling, { isCollected: true })).toEqual(["card", "transfer", "on-collection"]);
   });
   it.each([
     [{ zones: [{ id: "a", name: "A", countries: [], ways: [] }] }, "Choose at least one country."],

@@ -110,6 +110,8 @@ export const sellingRoot = z.strictObject({
   pieceWeight: z.number().int().min(0).max(1_000_000).optional(),
   tax: tax.optional(),
   pays: pays.optional(),
+  /** Gift cards are good for so many years; absent: without an end. */
+  cardYears: z.number().int().min(1, "Write at least one year.").max(30, "Write 30 years at most.").optional(),
   /** Shoppers can have an account unless the shop says no. */
   accounts: z.literal("no").optional(),
 });
@@ -135,7 +137,7 @@ export function sellingOf(documents: Draft["documents"]): Selling {
 }
 
 /** Ways to pay that a shop has. */
-export const PAYMENTS = ["card", "transfer", "on-delivery", "on-collection"] as const;
+export const PAYMENTS = ["card", "transfer", "on-delivery", "on-collection", "gift-card"] as const;
 export type Payment = (typeof PAYMENTS)[number];
 /** What each is called for shoppers. */
 export const PAYMENT_WORDS: Readonly<Record<Payment, string>> = {
@@ -143,17 +145,18 @@ export const PAYMENT_WORDS: Readonly<Record<Payment, string>> = {
   transfer: "Bank transfer",
   "on-delivery": "When it is delivered",
   "on-collection": "When you collect it",
+  "gift-card": "Gift card",
 };
 
 /** How an order can be paid that is delivered, or collected. */
 export function paymentsFor(
   { pays: { card, transfer, onDelivery, onCollection } }: Selling,
-  isCollected: boolean,
+  { isCollected, isLetter }: Pick<Offered, "isCollected" | "isLetter">,
 ): readonly Payment[] {
   return [
     ...(card ? (["card"] as const) : []),
     ...(transfer === undefined ? [] : (["transfer"] as const)),
-    ...(onDelivery && !isCollected ? (["on-delivery"] as const) : []),
+    ...(onDelivery && !isCollected && !isLetter ? (["on-delivery"] as const) : []),
     ...(onCollection && isCollected ? (["on-collection"] as const) : []),
   ];
 }
@@ -163,7 +166,8 @@ export function notSelling(selling: Selling): "delivery" | "payment" | undefined
   const delivers = selling.zones.some(({ ways }) => ways.length > 0);
   if (!delivers && selling.collect === undefined) return "delivery";
   const isPaid =
-    (delivers && paymentsFor(selling, false).length) || (selling.collect && paymentsFor(selling, true).length);
+    (delivers && paymentsFor(selling, { isCollected: false }).length) ||
+    (selling.collect && paymentsFor(selling, { isCollected: true }).length);
   return isPaid ? undefined : "payment";
 }
 
@@ -185,6 +189,8 @@ export type Parcel = {
   readonly count: number;
   /** Something in it has to be fetched. */
   readonly mustCollect?: boolean;
+  /** There is nothing in it to carry. */
+  readonly isLetter?: boolean;
 };
 
 /** A way of getting goods, with what it costs. */
@@ -194,7 +200,12 @@ export type Offered = {
   readonly says: string;
   readonly costs: Minor;
   readonly isCollected: boolean;
+  /** It comes as a letter to a mail address: there is nothing to carry. */
+  readonly isLetter?: true;
 };
+
+/** The way of what comes by mail alone. */
+export const BY_MAIL: Offered = { id: "mail", name: "By mail", says: "", costs: 0, isCollected: false, isLetter: true };
 
 /** The way of fetching them oneself. */
 export const COLLECT = "collect";
@@ -267,6 +278,7 @@ export type Delivery = {
 
 /** Ways of getting a parcel to a place, as the seller put them in order; fetching it comes last. */
 export function deliveryFor(selling: Selling, place: Place, parcel: Parcel, currency: string): Delivery {
+  if (parcel.isLetter) return { ways: [BY_MAIL] };
   const zoneThere = zoneFor(selling, place);
   const digits = currencyDigits(currency) ?? 2;
   const delivered = parcel.mustCollect

@@ -11,6 +11,7 @@ const props = z.object({
   address: words(60),
   delivery: words(60),
   payment: words(60),
+  cards: words(60).default("Your gift card"),
   button: words(40),
   phone: z.enum(["no", "free", "must"]),
   company: z.boolean(),
@@ -68,6 +69,7 @@ export const definition: Definition<CheckoutFormProps> = {
     { type: "line", key: "contact", seldom: true, label: "Heading of contact", most: 60 },
     { type: "line", key: "address", seldom: true, label: "Heading of the address", most: 60 },
     { type: "line", key: "delivery", seldom: true, label: "Heading of delivery", most: 60 },
+    { type: "line", key: "cards", seldom: true, label: "Heading of gift cards that are bought", most: 60 },
     { type: "line", key: "payment", seldom: true, label: "Heading of payment", most: 60 },
   ],
   props,
@@ -77,6 +79,7 @@ export const definition: Definition<CheckoutFormProps> = {
     address: "Where it goes",
     delivery: "Delivery",
     payment: "Payment",
+    cards: "Your gift card",
     button: "Order and pay",
     phone: "free",
     company: false,
@@ -101,6 +104,20 @@ export const definition: Definition<CheckoutFormProps> = {
 .ck-head .ck-small{overflow-wrap:anywhere}
 .ck-book{list-style:none;margin:0;padding:0;display:grid}
 .ck-book button{border:0;background:none;padding:.5rem 0;min-height:2.75rem;width:100%;text-align:start;text-decoration:underline;text-underline-offset:.2em;cursor:pointer;overflow-wrap:anywhere}
+.ck-designs{display:grid;grid-template-columns:repeat(auto-fill,minmax(8.5rem,1fr));gap:.75rem}
+.ck-design{display:grid;gap:.35rem;cursor:pointer;font-size:var(--t-1);text-align:center;position:relative}
+.ck-design input{position:absolute;opacity:0}
+.ck-design .card-pic{border-radius:min(var(--card),.6rem)}
+.ck-design :checked+.card-pic{outline:3px solid var(--ink);outline-offset:3px}
+.ck-design :focus-visible+.card-pic{outline:3px solid var(--focus);outline-offset:3px}
+.card-pic{display:block;width:100%;height:auto;background:var(--brand)}
+.card-light{color:var(--on-brand)}
+.card-bright{color:var(--page);opacity:.7}
+.ck-cards{list-style:none;margin:0;padding:0}
+.ck-cards li{display:flex;flex-wrap:wrap;gap:0 1.25rem;align-items:center;justify-content:space-between}
+.ck-cards button{border:0;background:none;padding:0;min-height:2.75rem;text-decoration:underline;text-underline-offset:.2em;cursor:pointer}
+.ck-card{display:flex;flex-wrap:wrap;gap:.75rem;align-items:flex-end}
+.ck-card .fill{flex:1 1 14rem}
 .ck-picks{display:grid;border:1px solid var(--field-line);border-radius:min(var(--card),.75rem);overflow:hidden}
 .ck-option+.ck-option{border-top:1px solid var(--field-line)}
 .ck-option:has(>.ck-pick :checked){background:var(--raised)}

@@ -3,43 +3,16 @@ import { askedOf, CHECKOUT_STEPS, stepOf, type CheckoutStep, type CheckoutValues
 import { ADDRESS_OF_DOOR, sameAddress } from "~/core/account";
 import { addressLines, countryName, hasAccounts, PAYMENT_WORDS, TEST_CARDS } from "~/core/selling";
 import type { ViewProps } from "../definition";
-import {
-  AddressFields,
-  AskField,
-  useCheckout,
-  useEnv,
-  usePartId,
-  Words,
-  type AskProps,
-  type CheckoutShown,
-} from "../parts";
+import { AddressFields, useCheckout, useEnv, usePartId, Words, type CheckoutShown } from "../parts";
+import { Ask } from "./ask";
+import { CardFor, Cards } from "./cards";
 import type { CheckoutFormProps } from "./definition";
-
-/** One thing that is asked, with what was given and what is wrong with it. */
-function Ask({
-  name,
-  isSecret,
-  ...more
-}: Omit<AskProps, "of" | "value" | "name"> & { name: keyof CheckoutValues; isSecret?: boolean }): ReactNode {
-  const { values, problems } = useCheckout();
-  const value = values[name];
-  return (
-    <AskField
-      of="ck"
-      name={name}
-      problem={problems.get(name)}
-      // What is on a card is never sent back to the page.
-      value={isSecret || typeof value !== "string" ? "" : value}
-      {...more}
-    />
-  );
-}
 
 /** A field that stands in another step: what was given in it goes along unseen. */
 const Kept = ({ values, names }: { values: CheckoutValues; names: readonly (keyof CheckoutValues)[] }) =>
   names.map((name) => {
     const value = values[name];
-    const text = typeof value === "string" ? value : value ? "1" : "";
+    const text = typeof value === "string" ? value : value === true ? "1" : "";
     return text === "" ? null : <input key={name} type="hidden" name={name} value={text} />;
   });
 
@@ -57,7 +30,15 @@ const OF_ADDRESS: readonly (keyof CheckoutValues)[] = [
   "area",
   "postcode",
 ];
-const OF_DELIVERY: readonly (keyof CheckoutValues)[] = ["way", "note", "gift"];
+const OF_DELIVERY: readonly (keyof CheckoutValues)[] = [
+  "way",
+  "note",
+  "gift",
+  "cardDesign",
+  "cardTo",
+  "cardFrom",
+  "cardMessage",
+];
 
 /** Said where a browser runs no script: what another country or way costs is asked for by a press. */
 const Again = () => (
@@ -252,13 +233,14 @@ function CardFields(): ReactNode {
 }
 
 function PaymentPart({ props }: { props: CheckoutFormProps }): ReactNode {
-  const { payments, pay, problems, priced } = useCheckout();
+  const { payments, pay, problems, due, byCards } = useCheckout();
   const { selling } = useEnv();
   return (
     <section className="ck-part">
       <Words at="payment" as="h2" text={props.payment} hint="Heading" />
-      {priced.total === 0 ? (
-        <p className="ck-none">There is nothing to pay.</p>
+      <Cards />
+      {due === 0 ? (
+        <p className="ck-none">{byCards.length ? "Your gift card pays all of it." : "There is nothing to pay."}</p>
       ) : payments.length ? (
         <div className="ck-picks" role="radiogroup" aria-label={props.payment}>
           {payments.map((each) => (
@@ -284,7 +266,7 @@ function PaymentPart({ props }: { props: CheckoutFormProps }): ReactNode {
 }
 
 function End({ props }: { props: CheckoutFormProps }): ReactNode {
-  const { priced, way } = useCheckout();
+  const { due, way } = useCheckout();
   const { money, href } = useEnv();
   const links = props.links.flatMap(({ label, link }) => {
     const to = href(link);
@@ -304,8 +286,7 @@ function End({ props }: { props: CheckoutFormProps }): ReactNode {
       {props.small ? <Words at="small" as="p" className="ck-small" text={props.small} hint="Small print" /> : null}
       {way ? (
         <button className="button" type="submit" name="do" value="place">
-          <Words at="button" text={props.button} hint="Button words" />{" "}
-          <span className="ck-total">{money(priced.total)}</span>
+          <Words at="button" text={props.button} hint="Button words" /> <span className="ck-total">{money(due)}</span>
         </button>
       ) : null}
     </div>
@@ -319,7 +300,7 @@ function Done({ step, title }: { step: CheckoutStep; title: string }): ReactNode
     step === "address"
       ? [
           values.mail,
-          ...(way?.isCollected
+          ...(way?.isCollected || way?.isLetter
             ? [values.name]
             : addressLines({ ...values, country }, countryName).filter((line) => line.trim() !== "")),
         ].join("\n")
@@ -358,7 +339,12 @@ function Steps({ props }: { props: CheckoutFormProps }): ReactNode {
           <Kept values={{ ...values, country: checkout.country }} names={OF_ADDRESS} />
         </>
       )}
-      {step === "delivery" ? <Delivery props={props} /> : null}
+      {step === "delivery" ? (
+        <>
+          <Delivery props={props} />
+          <CardFor props={props} />
+        </>
+      ) : null}
       {step === "payment" ? (
         <>
           <Done step="delivery" title={props.delivery} />
@@ -403,7 +389,7 @@ export function View({ props, arrangement }: ViewProps<CheckoutFormProps>) {
   const { studio } = useEnv();
   const checkout = useCheckout();
   const own = usePartId("ck");
-  const { lines, pressed, problems } = checkout;
+  const { lines, pressed, problems, values } = checkout;
   if (lines.length === 0) return null;
   const isSteps = arrangement === "steps";
   // A problem in another step leads to where it can be put right.
@@ -417,7 +403,8 @@ export function View({ props, arrangement }: ViewProps<CheckoutFormProps>) {
     <zest-checkout>
       <form className="ck" id={own} method="post" action="/checkout" noValidate>
         <input type="hidden" name="pressed" value={pressed ?? ""} />
-        <input type="hidden" name="seen" value={checkout.priced.total} />
+        <input type="hidden" name="seen" value={checkout.due} />
+        {values.cards.length ? <input type="hidden" name="cards" value={values.cards.join(",")} /> : null}
         {isSteps ? <input type="hidden" name="at" value={checkout.step ?? "address"} /> : null}
         {/* Enter in a field presses the first button of its form. */}
         <button
@@ -441,6 +428,7 @@ export function View({ props, arrangement }: ViewProps<CheckoutFormProps>) {
             <Contact props={props} />
             <Address props={props} />
             <Delivery props={props} />
+            <CardFor props={props} />
             <PaymentPart props={props} />
             <End props={props} />
           </>

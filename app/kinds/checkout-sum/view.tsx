@@ -1,3 +1,4 @@
+import { lastOf } from "~/core/gift-cards";
 import { laterWords } from "~/core/checkout";
 import type { ViewProps } from "../definition";
 import { Sums, SumLines, useCheckout, useEnv, Words, type SumLine } from "../parts";
@@ -5,7 +6,7 @@ import type { CheckoutSumProps } from "./definition";
 
 export function View({ props, arrangement }: ViewProps<CheckoutSumProps>) {
   const { money } = useEnv();
-  const { lines, priced, offers, way, tax } = useCheckout();
+  const { lines, priced, offers, way, tax, byCards, due } = useCheckout();
   if (lines.length === 0) return null;
   const names = new Map(offers.map((offer) => [offer.id, offer.name]));
   const offs = (list: readonly { readonly offer: string; readonly amount: number }[]) =>
@@ -39,7 +40,7 @@ export function View({ props, arrangement }: ViewProps<CheckoutSumProps>) {
       <details className="ck-sum">
         <summary>
           <Words at="heading" as="h2" text={props.heading} hint="Heading" />
-          <span className="amount">{money(priced.total)}</span>
+          <span className="amount">{money(due)}</span>
         </summary>
         <SumLines lines={bought} withPictures={arrangement !== "bare"} />
         <Sums
@@ -47,6 +48,7 @@ export function View({ props, arrangement }: ViewProps<CheckoutSumProps>) {
             ...priced,
             delivery: priced.delivery && way ? { name: way.name, ...priced.delivery } : undefined,
             tax: priced.tax && tax ? { name: tax.name, ...priced.tax } : undefined,
+            byCards: byCards.map(({ code, amount }) => ({ last: lastOf(code), amount })),
           }}
           words={{
             goods: <Words at="goods" text={props.goods} hint="Before discounts" />,

@@ -1,5 +1,5 @@
 import { formatMoney } from "~/core/money";
-import { isPaid, type OrderEvent } from "~/core/orders";
+import { dueOf, isPaid, type OrderEvent } from "~/core/orders";
 import { addressLines, countryName, PAYMENT_WORDS } from "~/core/selling";
 import type { ViewProps } from "../definition";
 import { useEnv, useOrder } from "../parts";
@@ -26,10 +26,12 @@ export function View({ props }: ViewProps<OrderFactsProps>) {
   return (
     <>
       <div className="or-grid">
-        <section>
-          <h2>{body.to ? "Where it goes" : "Where to collect it"}</h2>
-          <p>{body.to ? addressLines(body.to, countryName, selling.from).join("\n") : body.way.says}</p>
-        </section>
+        {body.way.isLetter ? null : (
+          <section>
+            <h2>{body.to ? "Where it goes" : "Where to collect it"}</h2>
+            <p>{body.to ? addressLines(body.to, countryName, selling.from).join("\n") : body.way.says}</p>
+          </section>
+        )}
         <section>
           <h2>{body.way.isCollected ? "Who collects it" : "How it gets there"}</h2>
           <p>{body.way.isCollected ? body.name : body.way.name}</p>
@@ -41,7 +43,11 @@ export function View({ props }: ViewProps<OrderFactsProps>) {
         </section>
         <section>
           <h2>How it is paid</h2>
-          <p>{PAYMENT_WORDS[body.pay]}</p>
+          <p>
+            {[...(body.byCards.length && body.pay !== "gift-card" ? ["Gift card"] : []), PAYMENT_WORDS[body.pay]].join(
+              " and ",
+            )}
+          </p>
         </section>
         {body.note ? (
           <section>
@@ -57,7 +63,7 @@ export function View({ props }: ViewProps<OrderFactsProps>) {
         ) : null}
         {isDue ? (
           <section className="or-pay">
-            <h2>Please transfer {money(body.total)}</h2>
+            <h2>Please transfer {money(dueOf(body))}</h2>
             <p>
               {body.payTo}
               {"\n"}Say with it: order {order.number}

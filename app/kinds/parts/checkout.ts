@@ -1,6 +1,7 @@
 import { useMemo } from "react";
 import { checkoutOf, NOTHING_GIVEN, type Checkout, type CheckoutStep, type CheckoutValues } from "~/core/checkout";
 import type { SavedAddress } from "~/core/account";
+import type { PayingCard } from "~/core/gift-cards";
 import type { Order, OrderEvent } from "~/core/orders";
 import type { Offer } from "~/core/offers";
 import { sampleLines, type CartLine } from "./cart";
@@ -19,6 +20,8 @@ export type CheckoutSeen = {
   readonly step?: CheckoutStep;
   /** By which the same press is known when it comes twice. */
   readonly pressed?: string;
+  /** Gift cards that were given, with what is left on each. */
+  readonly paying?: readonly PayingCard[];
   /** Whoever is signed in, with the addresses that they keep. */
   readonly account?: { readonly name: string; readonly mail: string; readonly addresses: readonly SavedAddress[] };
 };
@@ -41,7 +44,7 @@ export function useCheckout(): CheckoutShown {
     const lines = seen?.lines ?? sampleLines(goods);
     const codes = seen?.codes ?? [];
     const values = seen?.values ?? NOTHING_GIVEN;
-    const checkout = checkoutOf(selling, lines, values, (more) => bill(lines, codes, more), currency);
+    const checkout = checkoutOf(selling, lines, values, (more) => bill(lines, codes, more), currency, seen?.paying);
     return {
       ...seen,
       ...checkout,

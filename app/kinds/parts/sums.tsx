@@ -57,6 +57,8 @@ export type Sum = {
       }
     | undefined;
   readonly total: number;
+  /** What gift cards pay of it, each by the last letters of its code. */
+  readonly byCards?: readonly { readonly last: string; readonly amount: number }[];
 };
 
 export type SumWords = {
@@ -69,7 +71,7 @@ const percent = (rate: number) => `${rate / 100} %`;
 
 export function Sums({ sum, words, delivery }: { sum: Sum; words: SumWords; delivery: ReactNode }): ReactNode {
   const { money } = useEnv();
-  const { tax } = sum;
+  const { tax, byCards = [] } = sum;
   const taxed = tax?.rows.filter((row) => row.tax > 0) ?? [];
   const row = (key: string, name: ReactNode, value: ReactNode, className?: string) => (
     <div key={key} className={className}>
@@ -97,6 +99,10 @@ export function Sums({ sum, words, delivery }: { sum: Sum; words: SumWords; deli
         ? taxed.map((each) =>
             row(`tax-${each.rate}`, `with ${tax.name} ${percent(each.rate)}`, money(each.tax), "sum-tax"),
           )
+        : null}
+      {byCards.map(({ last, amount }) => row(`card-${last}`, `Gift card ${last}`, `−${money(amount)}`, "sum-saved"))}
+      {byCards.length
+        ? row("due", "Left to pay", money(byCards.reduce((left, { amount }) => left - amount, sum.total)), "sum-total")
         : null}
     </dl>
   );

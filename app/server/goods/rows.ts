@@ -10,6 +10,7 @@ export type All = { readonly products: readonly StoredProduct[]; readonly collec
 const MORE = [
   "cost",
   "taxClass",
+  "isGiftCard",
   "oversell",
   "barcode",
   "weight",

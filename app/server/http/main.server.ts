@@ -8,7 +8,7 @@ import { connect, disconnect, isOutOfReach, migrate } from "../database/index.se
 import { loadDemo } from "../demo/index.server";
 import { dropOldTallies } from "../limits/index.server";
 import { answerWaiting, dropOldEntries, sendDueLetters } from "../mail/index.server";
-import { dropHeld, dropLost, tellStock } from "../orders/index.server";
+import { dropHeld, dropLost, sendDueOrderLetters, tellStock } from "../orders/index.server";
 import { dropRemovedPictures, shadePictures } from "../pictures/index.server";
 import { carryOutDue } from "../publishing/index.server";
 import { letterContent, storefront } from "../storefront/index.server";
@@ -74,6 +74,7 @@ export async function start(
     underWay = Promise.all([
       carryOutDue(),
       sendDueLetters(letterContent),
+      sendDueOrderLetters(letterContent),
       answerWaiting(letterContent),
       dropHeld(),
       tellStock(),

@@ -1,6 +1,6 @@
 import { QueryTypes } from "sequelize";
 import { canBuy, productWith, variantById } from "~/core/goods";
-import { renderLetter, type ShopContent } from "~/render";
+import { renderLetter, tellLetterGiven, type ShopContent } from "~/render";
 import { shopOrigin } from "../config/index.server";
 import { AlertRow, atomically, database } from "../database/index.server";
 import { send } from "../outbox/index.server";
@@ -36,23 +36,10 @@ const tell = ({ shopId, productId, variantId, address }: AlertRow, { shop, conte
     const where = { shopId, productId, variantId, address };
     if (!(await AlertRow.findOne({ where, transaction, lock: true }))) return false;
     const product = productWith(content.goods, productId)!;
-    const name = content.draft.look.identity.name;
-    const subject = `${product.title} can be had at ${name}`;
-    const { html, text } = renderLetter(
-      {
-        subject,
-        blocks: [
-          { sort: "heading", text: "It is here" },
-          { sort: "words", text: `You asked us to tell you when “${product.title}” can be had. It can now.` },
-          { sort: "goods", products: [productId] },
-          { sort: "button", label: "See it", link: { to: "product", id: productId } },
-        ],
-        because: `You get this one letter because you asked for it at ${name}. Your address is no longer kept for it.`,
-      },
-      content,
-      shopOrigin(shop.host),
-    );
-    await send({ to: address, from: name, subject, html, text });
+    const origin = shopOrigin(shop.host);
+    const given = tellLetterGiven(product, { content, origin });
+    const { html, text } = renderLetter(given, content, origin);
+    await send({ to: address, from: content.draft.look.identity.name, subject: given.subject, html, text });
     await AlertRow.destroy({ where, transaction });
     return true;
   });

@@ -1,10 +1,13 @@
 import type { Transaction } from "sequelize";
-import { actionsFor, type Handed, type Order, type OrderEvent, type OrderRequest } from "~/core/orders";
+import { actionsFor, backToCards, type Handed, type Order, type OrderEvent, type OrderRequest } from "~/core/orders";
 import { formatMoney } from "~/core/money";
 import { atomically, OrderEventRow, OrderLine, OrderRow } from "../database/index.server";
 import { ordersMoved, stockMoved } from "../goods/index.server";
 import { cardPayments } from "../payments/index.server";
 import { giveBack } from "../stock/index.server";
+import { endCardsOf, removeTestCards, returnToCards } from "../gift-cards/index.server";
+import { noteLetter } from "./letters-due";
+import { handOverCards } from "./place";
 import { toOrder } from "./read";
 
 export type OrderChanged =
@@ -33,13 +36,17 @@ const ACTION_OF: Readonly<Record<Exclude<Handed, "open">, "ready" | "sent" | "co
 type Change = Exclude<OrderRequest, { readonly do: "remove-tests" }>;
 
 /** Changes an order as its seller asks, all of it or nothing, and notes it in its history. */
-export async function changeOrder(shopId: string, change: Change): Promise<OrderChanged> {
+export async function changeOrder(shopId: string, change: Change, cardYears?: number): Promise<OrderChanged> {
   const { done, hasStock } = await atomically(async (transaction) => {
     const row = await OrderRow.findOne({ where: { id: change.id, shopId }, transaction, lock: true });
     if (!row?.body || row.number === null) return { done: GONE, hasStock: false };
     const order = toOrder(row);
     if (change.do !== "note" && change.version !== order.version) return { done: MOVED, hasStock: false };
-    return applied(row, order, change, transaction);
+    const applying = await applied(row, order, change, cardYears, transaction);
+    const { done } = applying;
+    if (done.ok && done.tell && done.tell !== "note" && done.tell !== "mail")
+      await noteLetter(row.id, done.tell, done.text, transaction);
+    return applying;
   });
   if (hasStock) await stockMoved(shopId);
   if (done.ok && change.do === "cancel") await ordersMoved(shopId);
@@ -48,7 +55,13 @@ export async function changeOrder(shopId: string, change: Change): Promise<Order
 
 type Applied = { readonly done: OrderChanged; readonly hasStock: boolean };
 
-async function applied(row: OrderRow, order: Order, change: Change, transaction: Transaction): Promise<Applied> {
+async function applied(
+  row: OrderRow,
+  order: Order,
+  change: Change,
+  cardYears: number | undefined,
+  transaction: Transaction,
+): Promise<Applied> {
   const note = (what: OrderEvent["what"], text: string, amount: number | null = null) =>
     OrderEventRow.create({ orderId: row.id, what, text, amount, createdAt: new Date() }, { transaction });
   const update = (values: Partial<Pick<OrderRow, "state" | "handed" | "paid" | "refunded">>) =>
@@ -67,6 +80,7 @@ async function applied(row: OrderRow, order: Order, change: Change, transaction:
       if (!can.includes("paid")) return no("It is paid already.");
       await update({ paid: order.body.total });
       await note("paid", "", order.body.total - order.paid);
+      await handOverCards(row, order.body, cardYears, transaction);
       return yes("paid");
     case "hand": {
       if (change.handed === "open" || !can.includes(ACTION_OF[change.handed]))
@@ -82,15 +96,21 @@ async function applied(row: OrderRow, order: Order, change: Change, transaction:
         const why = `${formatMoney(most, order.body.currency, order.body.moneyFormat)} can be given back at most.`;
         return { done: refused(422, "amount", why), hasStock: false };
       }
+      const onCards = backToCards(order, order.refunded, change.amount);
+      const onCard = change.amount - onCards;
       if (
         order.body.pay === "card" &&
-        !(await cardPayments.refund(order.id, change.amount, `${order.id} ${order.version}`))
+        onCard > 0 &&
+        !(await cardPayments.refund(order.id, onCard, `${order.id} ${order.version}`))
       )
         return no("The card was not refunded. Please try again.");
+      if (onCards > 0) await returnToCards(order.id, transaction, onCards);
       const back = order.body.lines.flatMap(({ product, variant }, i) =>
         change.back[i] ? [{ product, variant: variant ?? "", count: change.back[i] }] : [],
       );
       const given = back.length ? await giveBack(row.shopId, row.id, transaction, back) : [];
+      // Whoever has their money back has no card for it besides.
+      if (order.refunded + change.amount >= order.paid) await endCardsOf(order.id, transaction);
       await update({ refunded: order.refunded + change.amount });
       await note("refunded", change.text, change.amount);
       return yes(change.tells ? "refunded" : undefined, change.text, given.length > 0);
@@ -98,6 +118,7 @@ async function applied(row: OrderRow, order: Order, change: Change, transaction:
     case "cancel": {
       if (!can.includes("cancel")) return no("That can’t be done with this order any more.");
       const given = await giveBack(row.shopId, row.id, transaction);
+      await endCardsOf(row.id, transaction);
       await OrderLine.destroy({ where: { orderId: row.id }, transaction });
       await update({ state: "cancelled" });
       await note("cancelled", change.text);
@@ -110,7 +131,11 @@ async function applied(row: OrderRow, order: Order, change: Change, transaction:
 export async function removeTestOrders(shopId: string): Promise<number> {
   const removed = await atomically(async (transaction) => {
     const rows = await OrderRow.findAll({ where: { shopId, isTest: true }, transaction, lock: true });
-    for (const row of rows) await giveBack(shopId, row.id, transaction);
+    for (const row of rows) {
+      await giveBack(shopId, row.id, transaction);
+      await returnToCards(row.id, transaction);
+    }
+    await removeTestCards(shopId, transaction);
     await OrderRow.destroy({ where: { shopId, isTest: true }, transaction });
     return rows.length;
   });

@@ -1,5 +1,6 @@
 export { changeOrder, removeTestOrders, type OrderChanged } from "./change";
-export { orderLetter } from "./letters";
+export { sendGiftCard } from "./letters";
+export { sendDueOrderLetters, sendLettersOf } from "./letters-due";
 export {
   allOrdersOf,
   countsOf,

@@ -2,12 +2,15 @@ import { randomBytes } from "node:crypto";
 import { Op, type Transaction } from "sequelize";
 import { newId } from "~/core/document";
 import { FEW } from "~/core/goods";
-import { orderBody, type Order, type OrderBody } from "~/core/orders";
+import type { CardPart } from "~/core/gift-cards";
+import { dueOf, orderBody, paidByCards, type Order, type OrderBody } from "~/core/orders";
 import { atomically, lockState, OrderEventRow, OrderLine, OrderRow } from "../database/index.server";
 import { dropCart } from "../carts/index.server";
 import { stockMoved } from "../goods/index.server";
 import type { Shop } from "../shops/index.server";
 import { giveBack, takeStock, type Pieces, type Wish } from "../stock/index.server";
+import { issueCards, returnToCards, spendCards } from "../gift-cards/index.server";
+import { noteLetter } from "./letters-due";
 import { toOrder } from "./read";
 
 /** So long the goods of an order are kept while it is being paid. */
@@ -27,6 +30,10 @@ export type Placing = {
   readonly cart?: string | undefined;
   /** The account that it belongs to; null or absent: none. */
   readonly shopper?: string | null;
+  /** What gift cards pay of it. */
+  readonly byCards?: readonly CardPart[];
+  /** How long gift cards are good that are bought with it, in years; absent: without an end. */
+  readonly cardYears?: number | undefined;
 };
 
 export type PlacedOrder = { readonly id: string; readonly token: string; readonly state: OrderRow["state"] };
@@ -38,7 +45,8 @@ export type Placed =
     }
   | {
       readonly ok: false;
-      /** What there is too little of, and how much there is. */ readonly short: readonly Pieces[];
+      /** What there is too little of, and how much there is; nothing of goods: of a gift card. */
+      readonly short: readonly Pieces[];
     };
 
 class Short extends Error {
@@ -96,7 +104,7 @@ export async function tellStock(): Promise<void> {
  */
 export async function placeOrder(
   shop: Pick<Shop, "id">,
-  { body, wishes, pressed, isTest, waits, cart, shopper = null }: Placing,
+  { body, wishes, pressed, isTest, waits, cart, shopper = null, byCards = [], cardYears }: Placing,
 ): Promise<Placed> {
   try {
     const { order, isNew, left } = await atomically(async (transaction) => {
@@ -106,6 +114,7 @@ export async function placeOrder(
       const id = newId();
       const taken = await takeStock(shop.id, wishes, id, transaction);
       if (!taken.ok) throw new Short(taken.short);
+      if (!(await spendCards(shop.id, byCards, id, transaction))) throw new Short([]);
       const now = new Date();
       const row = await OrderRow.create(
         {
@@ -123,12 +132,13 @@ export async function placeOrder(
           body: JSON.stringify(body),
           heldUntil: waits ? new Date(now.getTime() + HOLD_MINUTES * 60_000) : null,
           shopperId: shopper,
+          paid: waits ? 0 : paidByCards(body),
           createdAt: now,
         },
         { transaction },
       );
       if (!waits) {
-        await begin(row, body, 0, transaction);
+        await begin(row, body, { card: 0, cardYears }, transaction);
         await dropCart(shop.id, cart, transaction);
       }
       return { order: placed(row), isNew: true, left: taken.left };
@@ -147,18 +157,38 @@ export async function placeOrder(
 const isDuplicate = (error: unknown): boolean =>
   error instanceof Error && error.name === "SequelizeUniqueConstraintError";
 
-async function begin(row: OrderRow, body: OrderBody, paid: number, transaction: Transaction): Promise<void> {
+async function begin(
+  row: OrderRow,
+  body: OrderBody,
+  { card, cardYears }: { readonly card: number; readonly cardYears: number | undefined },
+  transaction: Transaction,
+): Promise<void> {
   const at = new Date();
+  const note = (what: "placed" | "paid", text: string, amount: number | null) =>
+    OrderEventRow.create({ orderId: row.id, what, text, amount, createdAt: at }, { transaction });
+  await note("placed", "", null);
+  for (const { last, amount } of body.byCards) await note("paid", `By gift card ${last}`, amount);
+  if (card > 0) await note("paid", "By card", card);
+  await noteSold(row, body, transaction);
+  await noteLetter(row.id, "placed", "", transaction);
+  if (row.paid >= body.total) await handOverCards(row, body, cardYears, transaction);
+}
+
+/** Makes the gift cards of an order that is paid, and sends them. Where there is nothing else in it, it is sent with them. */
+export async function handOverCards(
+  row: OrderRow,
+  body: OrderBody,
+  cardYears: number | undefined,
+  transaction: Transaction,
+): Promise<void> {
+  if ((await issueCards(row, body, cardYears, transaction)) === 0) return;
+  await noteLetter(row.id, "cards", "", transaction);
+  if (!body.way.isLetter) return;
+  await row.update({ handed: "sent" }, { transaction });
   await OrderEventRow.create(
-    { orderId: row.id, what: "placed", text: "", amount: null, createdAt: at },
+    { orderId: row.id, what: "sent", text: "By mail.", amount: null, createdAt: new Date() },
     { transaction },
   );
-  if (paid > 0)
-    await OrderEventRow.create(
-      { orderId: row.id, what: "paid", text: "By card", amount: paid, createdAt: at },
-      { transaction },
-    );
-  await noteSold(row, body, transaction);
 }
 
 /**
@@ -170,6 +200,7 @@ export async function settleOrder(
   id: string,
   isPaid: boolean,
   cart?: string,
+  cardYears?: number,
 ): Promise<
   { readonly order: Order | undefined; readonly state: OrderRow["state"]; readonly isNew: boolean } | undefined
 > {
@@ -190,11 +221,12 @@ export async function settleOrder(
         },
         { transaction },
       );
-      await begin(row, body, body.total, transaction);
+      await begin(row, body, { card: dueOf(body), cardYears }, transaction);
       await dropCart(row.shopId, cart, transaction);
       return { ...was, row, isNew: true };
     }
     const left = await giveBack(row.shopId, row.id, transaction);
+    await returnToCards(row.id, transaction);
     // The same form may be sent again, with another card.
     await row.update({ state: "gone", pressed: null, heldUntil: null }, { transaction });
     return { ...was, row, left, isNew: true };

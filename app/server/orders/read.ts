@@ -1,4 +1,4 @@
-import { Op, type WhereOptions } from "sequelize";
+import { Op, type Transaction, type WhereOptions } from "sequelize";
 import { writeCsv } from "~/core/formats";
 import { decimalMoney } from "~/core/money";
 import {
@@ -113,9 +113,14 @@ export type WholeOrder = {
   readonly token: string;
 };
 
-async function whole(row: OrderRow | null): Promise<WholeOrder | undefined> {
+async function whole(row: OrderRow | null, transaction?: Transaction): Promise<WholeOrder | undefined> {
   if (!row?.body || row.number === null) return undefined;
-  const events = await OrderEventRow.findAll({ where: { orderId: row.id }, order: [["id", "ASC"]], raw: true });
+  const events = await OrderEventRow.findAll({
+    where: { orderId: row.id },
+    order: [["id", "ASC"]],
+    raw: true,
+    ...(transaction ? { transaction } : {}),
+  });
   return {
     order: toOrder(row),
     token: row.token ?? "",
@@ -129,8 +134,8 @@ async function whole(row: OrderRow | null): Promise<WholeOrder | undefined> {
 }
 
 /** One order of a shop with its history; somebody else's is the same as none. */
-export const orderOf = async (shopId: string, id: string): Promise<WholeOrder | undefined> =>
-  whole(await OrderRow.findOne({ where: { id, shopId } }));
+export const orderOf = async (shopId: string, id: string, transaction?: Transaction): Promise<WholeOrder | undefined> =>
+  whole(await OrderRow.findOne({ where: { id, shopId }, ...(transaction ? { transaction } : {}) }), transaction);
 
 const OWN_PAGE = 10;
 

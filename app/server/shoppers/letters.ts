@@ -1,6 +1,6 @@
-import { renderLetter, type LetterPart, type ShopContent } from "~/render";
+import { passwordLetterGiven, renderLetter, type LetterGiven, type LetterPart, type ShopContent } from "~/render";
 import { send } from "../outbox/index.server";
-import type { ShopperLetter } from "./shoppers";
+import type { FixedLetter, OpeningLetter, ShopperLetter } from "./shoppers";
 
 const button = (label: string, address: string): LetterPart => ({
   sort: "button",
@@ -10,20 +10,12 @@ const button = (label: string, address: string): LetterPart => ({
 const words = (text: string): LetterPart => ({ sort: "words", text });
 const NOT_YOU = "If it was not you, there is nothing to do: nobody gets in with this letter but whoever reads it.";
 
+/** What is only said for safety has words of its own, which nobody changes. */
 function partsOf(
-  letter: ShopperLetter,
+  letter: FixedLetter,
   origin: string,
 ): { readonly heading: string; readonly parts: readonly LetterPart[] } {
   switch (letter.what) {
-    case "open":
-      return {
-        heading: "One press, and you have an account",
-        parts: [
-          words("Somebody, probably you, wants an account with this address. Choose a password within the next hour:"),
-          button("Choose a password", `${origin}/account/password?token=${letter.token}`),
-          words(NOT_YOU),
-        ],
-      };
     case "known":
       return {
         heading: "You have an account already",
@@ -31,15 +23,6 @@ function partsOf(
           words(
             "Somebody, probably you, wanted an account with this address; there is one. Sign in with your password, or choose a new one within the next hour:",
           ),
-          button("Choose a new password", `${origin}/account/password?token=${letter.token}`),
-          words(NOT_YOU),
-        ],
-      };
-    case "forgotten":
-      return {
-        heading: "A new password",
-        parts: [
-          words("Somebody, probably you, asked for a new password. Choose it within the next hour:"),
           button("Choose a new password", `${origin}/account/password?token=${letter.token}`),
           words(NOT_YOU),
         ],
@@ -76,19 +59,27 @@ function partsOf(
   }
 }
 
-/** Writes about an account, in the look of the shop. */
-export async function shopperLetter(letter: ShopperLetter, content: ShopContent, origin: string): Promise<void> {
+const isOpening = (letter: ShopperLetter): letter is OpeningLetter =>
+  letter.what === "open" || letter.what === "forgotten";
+
+function givenOf(letter: ShopperLetter, content: ShopContent, origin: string): LetterGiven {
+  if (isOpening(letter))
+    return passwordLetterGiven(letter.what, letter.name, `${origin}/account/password?token=${letter.token}`, {
+      content,
+      origin,
+    });
   const name = content.draft.look.identity.name;
   const { heading, parts } = partsOf(letter, origin);
-  const subject = `${heading}: ${name}`;
-  const { html, text } = renderLetter(
-    {
-      subject,
-      blocks: [{ sort: "heading", text: heading }, ...parts],
-      because: `You get this because this address was given at ${name}.`,
-    },
-    content,
-    origin,
-  );
-  await send({ to: letter.to, from: name, subject, html, text });
+  return {
+    subject: `${heading}: ${name}`,
+    blocks: [{ sort: "heading", text: heading }, ...parts],
+    because: `You get this because this address was given at ${name}.`,
+  };
+}
+
+/** Writes about an account, in the look of the shop. */
+export async function shopperLetter(letter: ShopperLetter, content: ShopContent, origin: string): Promise<void> {
+  const given = givenOf(letter, content, origin);
+  const { html, text } = renderLetter(given, content, origin);
+  await send({ to: letter.to, from: content.draft.look.identity.name, subject: given.subject, html, text });
 }

@@ -59,14 +59,13 @@ export async function signInShopper(
 }
 
 /** What a letter says to whoever reads it. */
-export type ShopperLetter =
-  | {
-      readonly what: "open" | "forgotten" | "known" | "mail";
-      readonly to: string;
-      readonly name: string;
-      readonly token: string;
-    }
+type Linked = { readonly to: string; readonly name: string; readonly token: string };
+/** Letters whose words are the seller’s, and those that say the same in every shop. */
+export type OpeningLetter = { readonly what: "open" | "forgotten" } & Linked;
+export type FixedLetter =
+  | ({ readonly what: "known" | "mail" } & Linked)
   | { readonly what: "moved" | "deleted" | "changed"; readonly to: string; readonly name: string };
+export type ShopperLetter = OpeningLetter | FixedLetter;
 export type SendLetter = (letter: ShopperLetter) => Promise<unknown>;
 
 async function makeLink(
@@ -117,7 +116,9 @@ export function askForLink(
     if (!known && why === "forgotten") return;
     const called = known?.name ?? name;
     const token = await makeLink(shopId, mail, called, null, now);
-    await send({ what: known ? (why === "register" ? "known" : "forgotten") : "open", to: mail, name: called, token });
+    const linked = { to: mail, name: called, token };
+    if (known && why === "register") await send({ what: "known", ...linked });
+    else await send({ what: known ? "forgotten" : "open", ...linked });
   };
   return { done: write().catch((error: unknown) => console.error("a letter about an account was not sent:", error)) };
 }

@@ -153,7 +153,7 @@ describe("an account", () => {
     const known = await letterTo(mail, 3);
     expect((await letters(mail)).map(({ subject }) => subject).join()).toContain("You have an account already");
     expect(known.text).toContain("/account/password");
-    expect((await letterTo(stranger)).subject).toContain("One press");
+    expect((await letterTo(stranger)).subject).toContain("Your account at");
   });
 
   it("keeps strangers waiting, and the same word after it whoever it is", async () => {
@@ -289,7 +289,7 @@ describe("what is in an account", () => {
     const ada = browserAt(shop.host);
     await ada.send("/account/register", { name: "Ada Quill", mail });
     await expect.poll(async () => (await letters(mail)).length).toBeGreaterThanOrEqual(1);
-    const letter = (await letters(mail)).find(({ subject }) => subject?.includes("One press"));
+    const letter = (await letters(mail)).find(({ subject }) => subject?.includes("Your account at"));
     const token = /token=([\w-]+)/.exec(letter!.text!)![1]!;
     await ada.send("/account/password", { token, password: PASSWORD });
     const page = await ada.ask("/account");

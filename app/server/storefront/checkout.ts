@@ -3,6 +3,7 @@ import express, { type Request, type Response, type Router } from "express";
 import { z } from "zod";
 import {
   addressIn,
+  cardForOf,
   CHECKOUT_STEPS,
   checkoutInput,
   checkoutOf,
@@ -12,11 +13,13 @@ import {
   stepOf,
   wishesOf,
   type Asks,
+  type Checkout,
   type CheckoutStep,
   type CheckoutValues,
 } from "~/core/checkout";
 import type { SavedAddress } from "~/core/account";
 import { entryOf, walk } from "~/core/document";
+import { MOST_CARDS, plainCard } from "~/core/gift-cards";
 import { NEWS } from "~/core/mail";
 import { formatMoney } from "~/core/money";
 import { writeOrder, type OrderBody } from "~/core/orders";
@@ -26,13 +29,14 @@ import { dayIn } from "~/core/situation";
 import type { CartLine, CheckoutSeen } from "~/kinds/parts";
 import { DECLINED, inSituation, offersFor, type ShopContent } from "~/render";
 import { cartOf } from "../carts/index.server";
+import { payingCards } from "../gift-cards/index.server";
 import { placeOf, within } from "../limits/index.server";
 import {
   bankAsks,
   orderByToken,
-  orderLetter,
   orderPressed,
   placeOrder,
+  sendLettersOf,
   settleOrder,
   type PlacedOrder,
 } from "../orders/index.server";
@@ -44,6 +48,7 @@ import { joinList } from "./lists";
 import { messagePage } from "./pages";
 import { cookieOf, fromHere, originOf, perMinute, send, shopOf, tellNobody, type Locals } from "./sending";
 import { placeSaid } from "./shopping";
+import { tryCard } from "./gift-cards";
 import { shopperAt } from "./signed-in";
 import { contentForOne, countryOf, noteBought } from "./visitors";
 
@@ -52,7 +57,7 @@ import { contentForOne, countryOf, noteBought } from "./visitors";
 /** Sent from one place in a minute: whoever types corrects themselves a few times. */
 const MOST_PER_MINUTE = 60;
 /** Cards that may be tried for one shop from one place in an hour: numbers can be guessed. */
-const MOST_CARDS = 20;
+const MOST_CHARGES = 20;
 const NO_STORE = "no-store";
 /** Whoever is ordering waits longer than others for their page: sent away, they would have to write everything once more. */
 const atCheckout = createGate(400);
@@ -89,17 +94,28 @@ async function standing(request: Request, response: Response) {
   const account = hasAccounts(selling) ? await shopperAt(request, response) : undefined;
   const offers = offersOf(documents);
   const { bill } = offersFor(documents, content);
-  const checkout = (values: CheckoutValues) =>
-    checkoutOf(selling, cart.lines, values, (more) => bill(cart.lines, cart.codes, more), shop.currency);
-  return { shop, whole, content, cart, selling, offers, checkout, account, form: formIn(content) };
+  const isTest = (response.locals as Locals).draftUntil !== undefined;
+  /** What it comes to with the gift cards that were given. */
+  const checkout = async (values: CheckoutValues) => {
+    const paying = await payingCards(shop.id, values.cards, shop.currency, isTest);
+    const reckoned = checkoutOf(
+      selling,
+      cart.lines,
+      values,
+      (more) => bill(cart.lines, cart.codes, more),
+      shop.currency,
+      paying,
+    );
+    return { ...reckoned, paying };
+  };
+  return { isTest, shop, whole, content, cart, selling, offers, checkout, account, form: formIn(content) };
 }
 type Standing = NonNullable<Awaited<ReturnType<typeof standing>>>;
 
 /** Writes down what would be ordered now. */
-function bodyOf(now: Standing, values: CheckoutValues): OrderBody | undefined {
+function bodyOf(now: Standing, checkout: Checkout, values: CheckoutValues): OrderBody | undefined {
   const { cart, offers, selling, shop } = now;
-  const checkout = now.checkout(values);
-  const { way, pay, tax, priced, country } = checkout;
+  const { way, pay, tax, priced, country, byCards } = checkout;
   if (!way || !pay) return undefined;
   const names = new Map(offers.map((offer) => [offer.id, offer.name]));
   const address = addressIn(values, country);
@@ -114,13 +130,15 @@ function bodyOf(now: Standing, values: CheckoutValues): OrderBody | undefined {
       mail: values.mail,
       phone: values.phone,
       name: address.name || values.name,
-      to: way.isCollected ? null : address,
+      to: way.isCollected || way.isLetter ? null : address,
       note: values.note,
       giftMessage: values.gift,
     },
     pay,
     payTo: pay === "transfer" ? (selling.pays.transfer ?? "") : "",
     codes: cart.codes,
+    byCards,
+    cardFor: cardForOf(values),
     currency: shop.currency,
     moneyFormat: shop.moneyFormat,
   });
@@ -189,7 +207,7 @@ export function checkouts(): Router {
     // Where they seem to be, as far as something is delivered there.
     const said =
       known.country !== "" ? known : (placeSaid(request) ?? { country: countryOf(request.headers), postcode: "" });
-    const { country } = now.checkout({ ...NOTHING_GIVEN, country: said.country, postcode: said.postcode });
+    const { country } = await now.checkout({ ...NOTHING_GIVEN, country: said.country, postcode: said.postcode });
     const postcode = country === said.country ? said.postcode : "";
     await show(request, response, now, 200, { values: { ...known, country, postcode } });
   });
@@ -205,13 +223,28 @@ export function checkouts(): Router {
     if (again) return response.redirect(303, `${originOf(response)}/order/${again.token}`);
     const to = elsewhere(now);
     if (to) return response.redirect(303, originOf(response) + to);
-    const used = usedOf(body, now.account?.addresses ?? []);
-    const values = { ...checkoutInput.parse(body), ...used };
-    const checkout = now.checkout(values);
+    const typed = { ...checkoutInput.parse(body), ...usedOf(body, now.account?.addresses ?? []) };
+    const given = await giveCard(request, response, now, body, typed);
+    const values = given.values;
+    const checkout = await now.checkout(values);
     const month = dayIn(Date.now(), now.shop.timeZone).slice(0, 7);
     const problems = checkoutProblems(checkout, values, month, now.form);
     const what = pressIn(body, now.form.isSteps);
-    const withPress = { values, pressed };
+    const withPress = { values, pressed, paying: checkout.paying };
+    if (given.step)
+      return show(request, response, now, given.problem ? 422 : 200, {
+        ...withPress,
+        step: "payment",
+        ...(given.problem ? { problems: new Map([["newCard", given.problem]]) } : {}),
+      });
+    // A card that was good and is so no more: what it comes to now is seen before anything is ordered.
+    if (what.is === "place" && checkout.paying.length < values.cards.length)
+      return show(request, response, now, 409, {
+        ...withPress,
+        values: { ...values, cards: checkout.paying.map(({ code }) => code) },
+        step: "payment",
+        said: "A gift card can’t be used any more. Please look once more, and order then.",
+      });
     if (what.is === "look") return show(request, response, now, 200, { ...withPress, step: what.step });
     if (what.is === "step") {
       const wrong = new Map([...problems].filter(([field]) => before(stepOf(field), what.step)));
@@ -230,22 +263,26 @@ export function checkouts(): Router {
         step: "payment",
         said: `“${lineTitle(trouble)}”: ${trouble.problem} Please change your cart.`,
       });
-    const order = bodyOf(now, values)!;
+    const order = bodyOf(now, checkout, values)!;
     // Prices may have changed since the page was drawn, or another way was chosen where no script reckons: nobody pays what they have not seen.
-    if (values.seen !== "" && values.seen !== String(order.total))
+    if (values.seen !== "" && values.seen !== String(checkout.due))
       return show(request, response, now, 409, {
         ...withPress,
         step: "payment",
-        said: `It comes to ${formatMoney(order.total, order.currency, order.moneyFormat)} now. Please look once more, and order then.`,
+        said: `It comes to ${formatMoney(checkout.due, order.currency, order.moneyFormat)} now. Please look once more, and order then.`,
       });
-    if (order.pay === "card" && !(await within(`cards:${now.shop.id}:${placeOf(request.ip ?? "")}`, MOST_CARDS, 3600)))
+    if (
+      order.pay === "card" &&
+      !(await within(`cards:${now.shop.id}:${placeOf(request.ip ?? "")}`, MOST_CHARGES, 3600))
+    )
       return show(request, response, now, 429, {
         ...withPress,
         step: "payment",
         said: "Too many cards were tried. Please wait an hour, or pay in another way.",
       });
-    const waits = order.pay === "card" && order.total > 0;
-    const isTest = (response.locals as Locals).draftUntil !== undefined;
+    const waits = order.pay === "card" && checkout.due > 0;
+    const { isTest } = now;
+    const { cardYears } = now.selling;
     const gifts = checkout.priced.gifts;
     const placed = await placeOrder(now.shop, {
       body: order,
@@ -253,6 +290,8 @@ export function checkouts(): Router {
       pressed,
       isTest,
       waits,
+      byCards: checkout.byCards,
+      cardYears,
       cart: cookieOf(request, "cart"),
       shopper: now.account?.id ?? (await shopperIdFor(now.shop.id, order.mail)),
     });
@@ -261,7 +300,9 @@ export function checkouts(): Router {
       return show(request, response, now, 409, {
         ...withPress,
         step: "payment",
-        said: shortWords(now.cart.lines, placed.short),
+        said: placed.short.length
+          ? shortWords(now.cart.lines, placed.short)
+          : "There is less left on your gift card by now, and nothing was ordered. Please look once more, and order then.",
       });
     if (values.news && now.form.news && placed.isNew)
       await joinList(now.shop, now.content, originOf(response), {
@@ -270,20 +311,26 @@ export function checkouts(): Router {
         page: "/checkout",
       });
     if (!waits) {
-      if (placed.isNew) await tell(now, placed.order.token);
+      if (placed.isNew) await tell(now, placed.order.id);
       return thank(response, placed.order);
     }
     if (!placed.isNew) return response.redirect(303, `${originOf(response)}/order/${placed.order.token}`);
     const { id, token } = placed.order;
     const card = { number: values.number, expires: values.expires, code: values.code };
     const result = await cardPayments
-      .charge({ order: id, amount: order.total, currency: order.currency, card })
+      .charge({ order: id, amount: checkout.due, currency: order.currency, card })
       // Whether it was charged is not known: the goods are kept until it is, or for fifteen minutes.
       .catch((error: unknown): CardResult => (console.error("a card could not be charged:", error), "late"));
     if (result === "paid" || result === "declined") {
-      await settleOrder(id, result === "paid", cookieOf(request, "cart"));
-      if (result === "declined") return show(request, response, now, 402, { values, step: "payment", said: DECLINED });
-      await tell(now, token);
+      await settleOrder(id, result === "paid", cookieOf(request, "cart"), cardYears);
+      if (result === "declined")
+        return show(request, response, now, 402, {
+          values,
+          paying: checkout.paying,
+          step: "payment",
+          said: DECLINED,
+        });
+      await tell(now, id);
       return thank(response, placed.order);
     }
     // What the bank asks, and what comes too late, is seen at the order’s own address.
@@ -291,14 +338,28 @@ export function checkouts(): Router {
     response.redirect(303, `${originOf(response)}/order/${token}`);
   });
 
-  /** Sends the letter that thanks for an order. */
-  const tell = async ({ shop, whole }: Pick<Standing, "shop" | "whole">, token: string) => {
-    const found = await orderByToken(shop.id, token);
-    if (found?.is !== "placed") return;
-    // The order is placed, whether its letter can be sent or not.
-    await orderLetter(found, { shop, content: whole }, "placed").catch((error: unknown) =>
-      console.error("the letter of an order could not be sent:", error),
-    );
+  /** Sends the letter that thanks for an order, and the gift cards in it. */
+  const tell = ({ shop, whole }: Pick<Standing, "shop" | "whole">, id: string) =>
+    sendLettersOf(id, shop.id, { shop, content: whole });
+  /** Adds a gift card that was typed in, or takes one out. Codes can be guessed, so each try counts until it turns out to be one. */
+  const giveCard = async (
+    request: Request,
+    response: Response,
+    { shop, isTest }: Standing,
+    { do: pressed }: Record<string, unknown>,
+    values: CheckoutValues,
+  ): Promise<{ readonly values: CheckoutValues; readonly step?: true; readonly problem?: string }> => {
+    if (typeof pressed === "string" && pressed.startsWith("uncard:")) {
+      const code = plainCard(pressed.slice(7));
+      return { values: { ...values, cards: values.cards.filter((each) => each !== code) }, step: true };
+    }
+    if (pressed !== "card") return { values };
+    const done = await tryCard(request, response, shop, values.newCard, isTest);
+    if (!done.ok) return { values, step: true, problem: done.why };
+    const cards = [...new Set([...values.cards, done.card.code])];
+    return cards.length > MOST_CARDS
+      ? { values, step: true, problem: `${MOST_CARDS} cards can be used at once.` }
+      : { values: { ...values, cards, newCard: "" }, step: true };
   };
   /** Leads to the page that says thanks. The cart is empty then, as the header is to say. */
   const thank = (response: Response, { token }: Pick<PlacedOrder, "token">) => {
@@ -355,10 +416,11 @@ export function checkouts(): Router {
     const found = await orderByToken(shop.id, token);
     if (found?.is === "held" && found.asks) {
       const result = await cardPayments.answered(found.id, isThem);
-      const done = await settleOrder(found.id, result === "paid", cookieOf(request, "cart"));
       const whole = await contentFor(response);
+      const years = whole && sellingOf(whole.draft.documents).cardYears;
+      const done = await settleOrder(found.id, result === "paid", cookieOf(request, "cart"), years);
       if (done?.isNew && done.state === "placed" && whole) {
-        await tell({ shop, whole }, token);
+        await tell({ shop, whole }, found.id);
         return thank(response, { token });
       }
     }

@@ -21,6 +21,7 @@ import { icoOf, iconPng, iconSvg } from "./favicon";
 import { contentFor, draftPage, FOR_ONE, serveDrafts } from "./draft";
 import { feedOf } from "./feed";
 import { forms } from "./forms";
+import { giftCards } from "./gift-cards";
 import { answerKept, hostLabel } from "./front";
 import { lists } from "./lists";
 import {
@@ -248,6 +249,7 @@ function whateverElse(): Express {
   app.use(shopping());
   app.use(checkouts());
   app.use(accounts());
+  app.use(giftCards());
   app.use(forms());
 
   app.get("/{*path}", async (request, response) => {

@@ -376,6 +376,20 @@ function ProductForm({ id }: { id: string }) {
                 hint={margin === undefined ? "Only you see it." : `${margin}% of the price stays with you.`}
               />
               <Choice
+                label="What it is"
+                value={product.isGiftCard ? "card" : "goods"}
+                options={
+                  [
+                    ["goods", "Goods"],
+                    ["card", "A gift card"],
+                  ] as const
+                }
+                onChange={(is) => set({ isGiftCard: is === "card" })}
+                {...(product.isGiftCard
+                  ? { hint: "What it costs can be spent later. It comes by mail, and is not taxed before it is spent." }
+                  : {})}
+              />
+              <Choice
                 label="Tax class"
                 value={product.taxClass}
                 options={TAX_CLASSES.map((t) => [t, TAX_WORDS[t]] as const)}

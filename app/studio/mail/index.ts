@@ -3,3 +3,4 @@ export { LetterPage } from "./letter";
 export { LettersPage } from "./letters";
 export { ListsPage } from "./lists";
 export { MessagesPage } from "./messages";
+export { WordsPage } from "./words";

@@ -1,21 +1,12 @@
-import {
-  Alert,
-  Autocomplete,
-  Box,
-  Button,
-  TextField,
-  ToggleButton,
-  ToggleButtonGroup,
-  Typography,
-} from "@mui/material";
+import { Alert, Autocomplete, Box, Button, TextField, Typography } from "@mui/material";
 import { ArrowLeft, Send } from "lucide-react";
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { Link as RouterLink, useParams } from "react-router";
 import { letterProblem, MOST_FOLLOW_DAYS, type Letter, type LetterInput } from "~/core/mail";
-import { renderLetter } from "~/render";
 import { useStudio } from "../keeping";
 import { Blank, ConfirmDialog, INK } from "../ui";
 import { Blocks } from "./blocks";
+import { LetterSight } from "./letter-sight";
 import { useMail, useMailChange } from "./data";
 
 const SORT_WORDS = {
@@ -24,83 +15,6 @@ const SORT_WORDS = {
   follow: "Some days after joining",
 };
 const WAIT_MS = 700;
-type Sight = "wide" | "phone" | "plain";
-
-/** The letter as whoever gets it sees it. */
-function LetterSight({ subject, blocks, list }: Pick<LetterInput, "subject" | "blocks" | "list">) {
-  const draft = useStudio((s) => s.draft);
-  const goods = useStudio((s) => s.goods);
-  const pictures = useStudio((s) => s.pictures);
-  const shop = useStudio((s) => s.shop);
-  const [sight, setSight] = useState<Sight>("wide");
-  const { html, text } = useMemo(
-    () =>
-      renderLetter(
-        {
-          subject,
-          blocks,
-          leave: "#",
-          because: `You get this letter because you signed up for “${list}” at ${draft.look.identity.name}.`,
-        },
-        { draft, goods, pictures, currency: shop.currency, locale: shop.locale, moneyFormat: shop.moneyFormat },
-        "",
-      ),
-    [subject, blocks, list, draft, goods, pictures, shop],
-  );
-  return (
-    <Box sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", minHeight: 0, bgcolor: INK.bench }}>
-      <Box
-        sx={{
-          display: "flex",
-          alignItems: "center",
-          gap: 1.5,
-          px: 2,
-          py: 1,
-          bgcolor: INK.raised,
-          borderBottom: `1px solid ${INK.line}`,
-          minWidth: 0,
-        }}
-      >
-        <Typography noWrap sx={{ flex: 1, fontWeight: 600, minWidth: 0 }}>
-          {subject || "No subject yet"}
-        </Typography>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={sight}
-          aria-label="How it is looked at"
-          onChange={(_e, next: Sight | null) => next && setSight(next)}
-        >
-          <ToggleButton value="wide">Wide</ToggleButton>
-          <ToggleButton value="phone">Phone</ToggleButton>
-          <ToggleButton value="plain">As plain text</ToggleButton>
-        </ToggleButtonGroup>
-      </Box>
-      {sight === "plain" ? (
-        <Box component="pre" sx={{ m: 2, p: 2, bgcolor: INK.raised, whiteSpace: "pre-wrap", overflow: "auto" }}>
-          {text}
-        </Box>
-      ) : (
-        // A letter runs nothing, and its links lead nowhere from here.
-        <Box
-          component="iframe"
-          title="The letter as it arrives"
-          sandbox="allow-same-origin"
-          srcDoc={html}
-          sx={{
-            border: 0,
-            width: sight === "phone" ? 390 : "100%",
-            maxWidth: "100%",
-            height: "100%",
-            justifySelf: "center",
-            bgcolor: "#fff",
-          }}
-        />
-      )}
-    </Box>
-  );
-}
-
 /** Keeps what is written a moment after it was; what could not be kept is said beside it, and nothing is lost. */
 function useKept(letter: Letter) {
   const { send } = useMailChange();
@@ -159,6 +73,16 @@ function Bench({ letter }: { letter: Letter }) {
   const { now, change, why, isKept, keep } = useKept(letter);
   const [isAsking, setAsking] = useState(false);
   const shown = useDeferredValue(now);
+  const name = useStudio((s) => s.draft.look.identity.name);
+  const given = useMemo(
+    () => ({
+      subject: shown.subject,
+      blocks: shown.blocks,
+      leave: "#",
+      because: `You get this letter because you signed up for “${shown.list}” at ${name}.`,
+    }),
+    [shown, name],
+  );
   const problem = letterProblem(now);
   const isOver = letter.state === "sent" || letter.state === "sending";
   const on = lists.find(({ name }) => name === now.list)?.on ?? 0;
@@ -300,7 +224,7 @@ function Bench({ letter }: { letter: Letter }) {
           </>
         )}
       </Box>
-      <LetterSight {...shown} />
+      <LetterSight given={given} />
       <ConfirmDialog
         open={isAsking}
         title={on === 1 ? "Send it to 1 person?" : `Send it to ${on} people?`}

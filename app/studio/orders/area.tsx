@@ -14,9 +14,11 @@ export function OrdersArea({ counts }: { counts: Readonly<Record<OrderFilter, nu
         at={`/s/${shop}/orders`}
         parts={[
           { label: "Orders", path: "", count: [counts["to-hand"], "to be handed over"] },
+          { label: "Gift cards", path: "/cards" },
           { label: "Delivery", path: "/delivery" },
           { label: "Tax", path: "/tax" },
           { label: "Payment", path: "/payment" },
+          { label: "Accounts", path: "/accounts" },
         ]}
       />
       <Outlet context={counts} />

@@ -18,6 +18,7 @@ const KIND_ORDER = [
   "season",
   "offer",
   "selling",
+  "letters",
   "piece",
 ] as const;
 

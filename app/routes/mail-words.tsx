@@ -1,0 +1,1 @@
+export { WordsPage as default } from "~/studio/mail";
