@@ -36,6 +36,7 @@ export default [
   route("s/:shop/mail/people.csv", "routes/mail-file.ts", { id: "people-csv" }),
   route("s/:shop/mail/sent/:file", "routes/mail-sent.ts"),
   route("s/:shop/orders/change", "routes/orders-change.ts"),
+  route("s/:shop/walk-through", "routes/walk-through.ts"),
   route("s/:shop/gift-cards/change", "routes/gift-cards-change.ts"),
   route("s/:shop/orders.csv", "routes/orders-file.ts"),
   route("s/:shop/print/:order", "routes/orders-print.tsx"),
@@ -64,6 +65,7 @@ export default [
       route("payment", "routes/orders-payment.tsx"),
       route("cards", "routes/orders-cards.tsx"),
       route("accounts", "routes/orders-accounts.tsx"),
+      route("walk", "routes/orders-walk.tsx"),
       route("o/:order", "routes/orders-one.tsx"),
     ]),
     route("mail", "routes/mail.tsx", [

@@ -97,7 +97,7 @@ const ACCOUNT_CASES: ReadonlyMap<string, AccountCase> = new Map(
         ...usual(goods),
         at: "address",
         editing: { ...SAMPLE_ADDRESS, postcode: "12" },
-        problems: new Map([["postcode", "“12” is not a postcode there. Please check it."]]),
+        problems: new Map([["postcode", "“12” can’t be the postcode there. Please check it."]]),
       }),
     },
     wrong: {

@@ -3,9 +3,9 @@ import { formatMoney } from "~/core/money";
 import { dueOf, type Order, type OrderEvent } from "~/core/orders";
 import { lineTitle } from "~/core/offers";
 import { addressLines, countryName, PAYMENT_WORDS } from "~/core/selling";
-import { clockIn } from "~/core/situation";
+import { dayIn } from "~/core/situation";
 import { written, type LetterFacts, type ShopLetter } from "~/core/shop-letters";
-import type { Product } from "~/core/goods";
+import { dayWords, type Product } from "~/core/goods";
 import type { CartLine } from "~/kinds/parts";
 import { cardPictureAddress } from "./card-picture";
 import type { LetterGiven, LetterPart } from "./letter";
@@ -153,7 +153,9 @@ export function cardLetterGiven(card: CardTold, from: From): LetterGiven {
       sort: "rows",
       rows: [
         { left: "Worth", right: amount, isStrong: true },
-        ...(card.until === null ? [] : [{ left: "Good until", right: clockIn(card.until, timeZone).slice(0, 10) }]),
+        ...(card.until === null
+          ? []
+          : [{ left: "Good until", right: dayWords(dayIn(card.until, timeZone), content.locale, true) }]),
       ],
     },
     { sort: "code", text: writtenCard(card.code) },

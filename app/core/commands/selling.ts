@@ -11,6 +11,7 @@ const SAID: Readonly<Record<keyof SellingRoot, string>> = {
   collect: "Collection",
   pieceWeight: "Weight of a piece",
   tax: "Tax",
+  takesCards: "Gift cards at the checkout",
   cardYears: "How long gift cards are good",
   accounts: "Accounts of shoppers",
   pays: "Payment",

@@ -75,9 +75,9 @@ const POSTCODE_NAMES: ReadonlyMap<string, string> = new Map([
   ...named("IE", "Eircode"),
   ...named("CA", "Postal code"),
 ]);
-/** A label inside of a sentence: “ZIP code” and “PIN code” keep their capitals. */
+/** A label inside of a sentence: “ZIP code”, “PIN code” and “Eircode” keep their capitals. */
 const inSentence = (label: string): string =>
-  /^[A-Z]{2}/.test(label) ? label : label.charAt(0).toLowerCase() + label.slice(1);
+  /^(?:[A-Z]{2}|Eircode)/.test(label) ? label : label.charAt(0).toLowerCase() + label.slice(1);
 const asked = new Map<string, readonly AskedField[]>();
 
 /** The fields that an address in a country has, in the order in which people there write them. */
@@ -192,7 +192,7 @@ export function addressProblems(address: PostalAddress): ReadonlyMap<AddressFiel
     const value = address[field];
     if (isNeeded && value === "") problems.set(field, `Please write the ${inSentence(label)}.`);
     else if (field === "postcode" && value !== "" && !isPostcode(value, address.country))
-      problems.set(field, `“${value}” is not a ${inSentence(label)} there. Please check it.`);
+      problems.set(field, `“${value}” can’t be the ${inSentence(label)} there. Please check it.`);
   }
   return problems;
 }

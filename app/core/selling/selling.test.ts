@@ -243,7 +243,9 @@ describe("addresses", () => {
     postcode: "2581",
   };
   it("say what is wrong with them beside the field", () => {
-    expect([...addressProblems(address)]).toEqual([["postcode", "“2581” is not a postcode there. Please check it."]]);
+    expect([...addressProblems(address)]).toEqual([
+      ["postcode", "“2581” can’t be the postcode there. Please check it."],
+    ]);
     expect(addressProblems({ ...address, postcode: "25813" }).size).toBe(0);
     expect(addressProblems({ ...address, postcode: "", town: "" }).size).toBe(2);
     expect(addressProblems({ ...address, country: "US", postcode: "" }).get("postcode")).toBe(

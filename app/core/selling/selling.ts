@@ -110,6 +110,8 @@ export const sellingRoot = z.strictObject({
   pieceWeight: z.number().int().min(0).max(1_000_000).optional(),
   tax: tax.optional(),
   pays: pays.optional(),
+  /** The checkout asks for gift cards though none are among the goods. */
+  takesCards: z.literal(true).optional(),
   /** Gift cards are good for so many years; absent: without an end. */
   cardYears: z.number().int().min(1, "Write at least one year.").max(30, "Write 30 years at most.").optional(),
   /** Shoppers can have an account unless the shop says no. */
@@ -170,6 +172,13 @@ export function notSelling(selling: Selling): "delivery" | "payment" | undefined
     (selling.collect && paymentsFor(selling, { isCollected: true }).length);
   return isPaid ? undefined : "payment";
 }
+
+/** Whether somebody can pay with a gift card here: where some are sold, or the seller says so. */
+export const takesCards = (
+  selling: Selling,
+  { products }: { readonly products: readonly { readonly isGiftCard: boolean }[] },
+) =>
+  notSelling(selling) === undefined && (selling.takesCards === true || products.some(({ isGiftCard }) => isGiftCard));
 
 /** Whether shoppers can have an account here. */
 export const hasAccounts = (selling: Selling): boolean =>

@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { cardForOf } from "~/core/checkout";
+import { takesCards } from "~/core/selling";
 import { CARD_DESIGN_NAMES, CARD_DESIGNS, lastOf } from "~/core/gift-cards";
 import { CardPicture, useCheckout, useEnv, useFieldId, Words } from "../parts";
 import { Ask } from "./ask";
@@ -26,7 +27,7 @@ export function CardFor({ props }: { props: CheckoutFormProps }): ReactNode {
       <div className="fill-fields">
         <Ask
           name="cardTo"
-          label="Mail address of who gets it"
+          label="Their mail address"
           type="email"
           keys="email"
           width="half"
@@ -57,9 +58,9 @@ export function CardFor({ props }: { props: CheckoutFormProps }): ReactNode {
 /** Gift cards that pay, and the field for one more. */
 export function Cards(): ReactNode {
   const { byCards, values, problems } = useCheckout();
-  const { money, goods } = useEnv();
+  const { money, goods, selling } = useEnv();
   const isOpen = byCards.length > 0 || problems.has("newCard");
-  if (!isOpen && !goods.products.some(({ isGiftCard }) => isGiftCard) && values.cards.length === 0) return null;
+  if (!isOpen && values.cards.length === 0 && !takesCards(selling, goods)) return null;
   return (
     <details className="ck-fold" open={isOpen}>
       <summary>Pay with a gift card</summary>

@@ -125,6 +125,16 @@ function Contact({ props }: { props: CheckoutFormProps }): ReactNode {
 
 function Address({ props }: { props: CheckoutFormProps }): ReactNode {
   const { country, countries, way, problems, values } = useCheckout();
+  // What comes as a letter goes to a mail address.
+  if (way?.isLetter)
+    return (
+      <section className="ck-part">
+        <input type="hidden" name="country" value={country} />
+        <div className="fill-fields">
+          <Ask name="name" label="Your name" autofill="name" isNeeded />
+        </div>
+      </section>
+    );
   return (
     <section className="ck-part">
       <Words at="address" as="h2" text={props.address} hint="Heading" />

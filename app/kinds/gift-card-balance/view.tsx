@@ -1,11 +1,13 @@
 import { GIFT_CARD, lastOf } from "~/core/gift-cards";
+import { dayWords } from "~/core/goods";
 import { formatMoney } from "~/core/money";
+import { dayIn } from "~/core/situation";
 import type { ViewProps } from "../definition";
 import { AskField, useEnv, useGiftCard, Words } from "../parts";
 import type { GiftCardBalanceProps } from "./definition";
 
 export function View({ props }: ViewProps<GiftCardBalanceProps>) {
-  const { studio, money: ofShop, when } = useEnv();
+  const { studio, money: ofShop, when, goods, locale } = useEnv();
   const { asked = "", problem, card } = useGiftCard();
   const money = (amount: number) => (card?.currency ? formatMoney(amount, card.currency) : ofShop(amount));
   return (
@@ -18,7 +20,9 @@ export function View({ props }: ViewProps<GiftCardBalanceProps>) {
             <p className="gb-left">{money(card.left)}</p>
             <p>
               of {money(card.amount)}
-              {card.until === null ? "" : `, good until ${when(card.until)}`}
+              {card.until === null
+                ? ""
+                : `, good until ${dayWords(dayIn(card.until, goods.asOf.timeZone), locale, true)}`}
             </p>
             {card.isOff ? <p>It is no longer good.</p> : null}
           </div>

@@ -20,7 +20,7 @@ import type { Link, OwnPage } from "~/core/schema";
 import { ALL_GOODS, collectionAddress, productAddress, type SitePage } from "~/core/addresses";
 import type { JournalPart } from "~/core/journal";
 import type { Bound } from "../chassis";
-import { hasAccounts, notSelling, type Selling } from "~/core/selling";
+import { hasAccounts, takesCards, type Selling } from "~/core/selling";
 import type { CartSeen } from "./cart";
 import type { CheckoutSeen, OrderSeen } from "./checkout";
 import type { OutlineEntry } from "../outline-places";
@@ -266,8 +266,8 @@ type LinkTo = {
 };
 
 /** Whether a shop has one of the pages that nobody makes. */
-const hasOwnPage = (page: OwnPage, selling: Selling): boolean =>
-  page === "account" ? hasAccounts(selling) : page === "gift-cards" ? notSelling(selling) === undefined : true;
+const hasOwnPage = (page: OwnPage, selling: Selling, goods: Goods): boolean =>
+  page === "account" ? hasAccounts(selling) : page === "gift-cards" ? takesCards(selling, goods) : true;
 
 /** Makes `href` for a set of goods, the shop's own pages, and the files of its library. */
 export const hrefFor =
@@ -279,7 +279,7 @@ export const hrefFor =
       case "home":
         return "/";
       case "own":
-        return hasOwnPage(link.page, selling) ? `/${link.page}` : undefined;
+        return hasOwnPage(link.page, selling, goods) ? `/${link.page}` : undefined;
       case "page":
         return pages.find((p) => p.id === link.id)?.address;
       case "place": {

@@ -29,7 +29,7 @@ import { pendingChanges, publish } from "../publishing/index.server";
 import { createShop, shopOf, shopsOf, type Shop } from "../shops/index.server";
 import { DEMO_REVIEWS, demoFootfall } from "./books";
 import { fillMail } from "./mail";
-import { fillOrders } from "./orders";
+import { fillOrders, fillShoppers } from "./orders";
 import { DEMO_COLLECTIONS, DEMO_OWNER, DEMO_SHOP, demoDraft } from "./content";
 
 export { DEMO_OWNER } from "./content";
@@ -175,6 +175,8 @@ export async function loadDemo(replace: boolean, say: (line: string) => void): P
     ],
   });
   const shop = await shopOf(account.owner.id, id);
-  if (shop) await fillOrders(shop, await goodsOf(shop), (sku) => need(products, sku));
-  say(`Demo shop loaded: ${done.added} products at ${shop?.host}.localhost.`);
+  if (!shop) return;
+  await fillOrders(shop, await goodsOf(shop), (sku) => need(products, sku));
+  await fillShoppers(shop);
+  say(`Demo shop loaded: ${done.added} products at ${shop.host}.localhost.`);
 }

@@ -5,7 +5,9 @@ import { writeOrder, type OrderRequest } from "~/core/orders";
 import { price, type Line } from "~/core/offers";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { SELLING, sellingOf, type PostalAddress, type SellingRoot } from "~/core/selling";
-import { OrderEventRow, OrderRow } from "../database/index.server";
+import { OrderEventRow, OrderLetterRow, OrderRow } from "../database/index.server";
+import { makeGiftCard } from "../gift-cards/index.server";
+import { addShopper } from "../shoppers/index.server";
 import { changeOrder, orderOf, placeOrder, settleOrder } from "../orders/index.server";
 import type { Shop } from "../shops/index.server";
 
@@ -48,6 +50,7 @@ const ROOT: SellingRoot = {
   ],
   collect: "The workshop, 3 Pier Road, Larkspindle. Tuesday to Saturday, ten to five.",
   pieceWeight: 300,
+  takesCards: true,
   tax: {
     prices: "with",
     rounding: "total",
@@ -153,6 +156,7 @@ const HOUR = 3_600_000;
 /** Places invented orders as a shopper would, and lets happen with them what a seller does. */
 export async function fillOrders(shop: Shop, goods: Goods, idOf: (sku: string) => string): Promise<void> {
   const selling = sellingOf(demoSelling());
+  const orders: string[] = [];
   for (const [i, bought] of BOUGHT.entries()) {
     const lines = bought.lines.flatMap(([sku, count]): readonly Line[] => {
       const product = productWith(goods, idOf(sku));
@@ -191,6 +195,7 @@ export async function fillOrders(shop: Shop, goods: Goods, idOf: (sku: string) =
     });
     if (!placed.ok) throw new Error(`the demo order of ${name} lacks goods`);
     const { id } = placed.order;
+    orders.push(id);
     if (waits) await settleOrder(id, true);
     for (const what of bought.then ?? []) await changeOrder(shop.id, await asked(shop.id, id, what));
     const at = Date.now() - bought.ago * HOUR;
@@ -199,6 +204,20 @@ export async function fillOrders(shop: Shop, goods: Goods, idOf: (sku: string) =
     for (const [n, event] of events.entries())
       await event.update({ createdAt: new Date(Math.min(at + n * Math.min(20, bought.ago / 4) * HOUR, Date.now())) });
   }
+  // People who are made up get no letters.
+  await OrderLetterRow.destroy({ where: { orderId: orders } });
+}
+
+/** A shopper with an account, and gift cards that were given away. Everybody in it is made up. */
+export async function fillShoppers(shop: Shop): Promise<void> {
+  await addShopper(shop.id, { mail: "orla@example.org", name: "Orla Penhallow", password: "kites-and-string" });
+  const cards = [
+    [5000, "maud@example.org", "The whole crew", "birthday"],
+    [2500, "", "", "plain"],
+    [10_000, "jonas@example.org", "Orla", "wedding"],
+  ] as const;
+  for (const [amount, to, from, design] of cards)
+    await makeGiftCard(shop.id, { amount, currency: shop.currency, until: null, to, from, design, message: "" });
 }
 
 async function asked(

@@ -127,16 +127,17 @@ async function applied(
   }
 }
 
-/** Takes away the orders that were made to try the shop out; what they had taken goes back. */
-export async function removeTestOrders(shopId: string): Promise<number> {
+/** Takes away the orders that were made to try the shop out; what they had taken goes back. `mail`: those of one address alone. */
+export async function removeTestOrders(shopId: string, mail?: string): Promise<number> {
   const removed = await atomically(async (transaction) => {
-    const rows = await OrderRow.findAll({ where: { shopId, isTest: true }, transaction, lock: true });
+    const where = { shopId, isTest: true, ...(mail === undefined ? {} : { mail }) };
+    const rows = await OrderRow.findAll({ where, transaction, lock: true });
     for (const row of rows) {
       await giveBack(shopId, row.id, transaction);
       await returnToCards(row.id, transaction);
     }
-    await removeTestCards(shopId, transaction);
-    await OrderRow.destroy({ where: { shopId, isTest: true }, transaction });
+    if (mail === undefined) await removeTestCards(shopId, transaction);
+    await OrderRow.destroy({ where, transaction });
     return rows.length;
   });
   if (removed) await stockMoved(shopId);

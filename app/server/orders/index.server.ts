@@ -1,6 +1,6 @@
 export { changeOrder, removeTestOrders, type OrderChanged } from "./change";
 export { sendGiftCard } from "./letters";
-export { sendDueOrderLetters, sendLettersOf } from "./letters-due";
+export { forgetLettersOf, sendDueOrderLetters, sendLettersOf } from "./letters-due";
 export {
   allOrdersOf,
   countsOf,

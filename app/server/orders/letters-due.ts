@@ -48,6 +48,10 @@ export async function sendLettersOf(orderId: string, shopId: string, from: From)
     );
 }
 
+/** Sends none of what is noted for an order: nobody is there who would read it. */
+export const forgetLettersOf = async (orderId: string): Promise<void> =>
+  void (await OrderLetterRow.destroy({ where: { orderId } }));
+
 /** A letter is left to whoever noted it for so long, in ms. */
 const OWN_TIME = 30_000;
 /** After so long nobody waits for it any more. */

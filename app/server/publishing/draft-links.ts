@@ -34,6 +34,10 @@ export async function draftLinkEnds(shopId: string, secret: string, now = Date.n
 export const countDraftLinks = (shopId: string, now = Date.now()): Promise<number> =>
   DraftLink.count({ where: { shopId, endsAt: { [Op.gt]: new Date(now) } } });
 
+/** Ends one link. */
+export const endDraftLink = async (shopId: string, secret: string): Promise<void> =>
+  void (await DraftLink.destroy({ where: { id: hashOf(secret), shopId } }));
+
 /** Ends all links of a shop. */
 export const endDraftLinks = async (shopId: string): Promise<void> =>
   void (await DraftLink.destroy({ where: { shopId } }));

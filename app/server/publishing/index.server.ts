@@ -11,4 +11,4 @@ export {
   type Published,
 } from "./publications";
 export { carryOutDue, dropPlan, planPublication, plansOf, type Plan } from "./plans";
-export { countDraftLinks, draftLinkEnds, endDraftLinks, makeDraftLink } from "./draft-links";
+export { countDraftLinks, draftLinkEnds, endDraftLink, endDraftLinks, makeDraftLink } from "./draft-links";

@@ -8,6 +8,7 @@ export {
   type ShopperIdentity,
 } from "./sessions";
 export {
+  addShopper,
   askForLink,
   askForMail,
   changeMail,

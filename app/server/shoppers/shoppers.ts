@@ -183,6 +183,18 @@ export async function openAccount(
   return { ok: true, shopper: identityOf(shopper) };
 }
 
+/** Makes an account of somebody who is known to read the letters of that address. */
+export async function addShopper(
+  shopId: string,
+  { mail, name, password }: { readonly mail: string; readonly name: string; readonly password: string },
+): Promise<void> {
+  const stored = await hash(password);
+  await atomically(async (transaction) => {
+    const made = { id: newId(), shopId, mail: plainMail(mail), name, password: stored, addresses: "[]" };
+    await claimOrders(await Shopper.create({ ...made, createdAt: new Date() }, { transaction }), transaction);
+  });
+}
+
 /** Gives orders that were made with an address to the account of whoever reads its letters. */
 async function claimOrders({ id, shopId, mail }: Shopper, transaction: Transaction): Promise<void> {
   const rows = await OrderRow.findAll({

@@ -21,7 +21,11 @@ export const FOR_ONE = "private, no-store";
 /** What pages are drawn from for whoever asks: the draft, or what is published. */
 export async function contentFor(response: Response): Promise<ShopContent | undefined> {
   const shop = shopOf(response);
-  if ((response.locals as Locals).draftUntil === undefined) return contentOf(shop);
+  return (response.locals as Locals).draftUntil === undefined ? contentOf(shop) : draftContent(shop);
+}
+
+/** What pages of the draft are drawn from, as it is now. */
+export async function draftContent(shop: Shop): Promise<ShopContent> {
   const [draft, goods, pictures] = await Promise.all([
     draftNow(shop.id),
     goodsOf(shop, situationNow(shop)),

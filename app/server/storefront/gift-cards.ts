@@ -2,7 +2,7 @@ import express, { type Request, type Response, type Router } from "express";
 import sharp from "sharp";
 import { LRUCache } from "lru-cache";
 import { cardProblem, GIFT_CARD, isCardCode, plainCard, type CardStanding, type GiftCardSeen } from "~/core/gift-cards";
-import { notSelling, sellingOf } from "~/core/selling";
+import { sellingOf, takesCards } from "~/core/selling";
 import { cardSvg, isCardDesign } from "~/render";
 import { giftCardWith } from "../gift-cards/index.server";
 import { countTry, placeOf, takeBack, waitWords } from "../limits/index.server";
@@ -51,7 +51,7 @@ export function giftCards(): Router {
   const router = express.Router();
   const show = async (request: Request, response: Response, status: number, seen: GiftCardSeen) => {
     const content = await contentFor(response);
-    if (!content || notSelling(sellingOf(content.draft.documents))) return false;
+    if (!content || !takesCards(sellingOf(content.draft.documents), content.goods)) return false;
     tellNobody(response);
     response.setHeader("X-Robots-Tag", "noindex");
     const page = await drawnFor(request, response, status, { page: "gift-card", ...seen }, content);

@@ -42,8 +42,10 @@ import { cookieOf, fromHere, originOf, perMinute, send, sendSorry, shopOf, type 
 import { shopping } from "./shopping";
 import { closedFor, noteLink, personOf } from "./visitors";
 
+export { draftContent } from "./draft";
 export { letterContent } from "./lists";
 export { contentOf } from "./pages";
+export { WALK_HEADER, walkSecret } from "./sending";
 
 /** At most this many words for friends are tried from one place in a minute; who knows it is known for so long. */
 const MOST_TRIES = 10;

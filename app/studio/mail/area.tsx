@@ -26,7 +26,7 @@ export function MailArea({ facts }: { facts: MailFacts }) {
           { label: "Messages", path: "", count: [facts.counts.new, "new"] },
           { label: "Lists", path: "/lists" },
           { label: "Letters", path: "/letters" },
-          { label: "By itself", path: "/words" },
+          { label: "Automatic", path: "/words" },
         ]}
       />
       <Outlet context={facts} />

@@ -14,7 +14,7 @@ import { RotateCcw } from "lucide-react";
 import { useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { changeLetters } from "~/core/commands";
-import { COLOUR_SETS, setName } from "~/core/theme";
+import { COLOUR_SETS, SET_NAMES, setName } from "~/core/theme";
 import { makeProduct } from "~/core/goods";
 import {
   KNOWN_LETTERS,
@@ -31,6 +31,7 @@ import {
 } from "~/core/shop-letters";
 import {
   cardLetterGiven,
+  cardSvg,
   cartLetterGiven,
   envOf,
   orderLetterGiven,
@@ -59,8 +60,8 @@ const isPart = (text: string | null): text is Part => text === "look" || SHOP_LE
 function givenFor(letter: ShopLetter, content: ShopContent, origin: string): LetterGiven {
   const from = { content, origin };
   switch (letter) {
-    case "card":
-      return cardLetterGiven(
+    case "card": {
+      const given = cardLetterGiven(
         {
           design: "birthday",
           to: "ada@quill.example",
@@ -73,6 +74,10 @@ function givenFor(letter: ShopLetter, content: ShopContent, origin: string): Let
         },
         from,
       );
+      // The studio loads nothing from the shop: its picture is drawn here.
+      const address = `data:image/svg+xml,${encodeURIComponent(cardSvg("birthday", content.draft.look))}`;
+      return { ...given, blocks: given.blocks.map((each) => (each.sort === "image" ? { ...each, address } : each)) };
+    }
     case "cart":
       return cartLetterGiven(sampleLines(content.goods), `${origin}/cart`, from);
     case "tell":
@@ -244,7 +249,7 @@ function Look() {
       >
         {COLOUR_SETS.map((ground) => (
           <MenuItem key={ground} value={ground}>
-            {setName(brand, ground)}
+            {setName(brand, ground) || SET_NAMES[ground]}
           </MenuItem>
         ))}
       </TextField>
@@ -326,7 +331,18 @@ export function WordsPage() {
         {item("look", "Look of all letters", said.look !== undefined)}
         {GROUPS.map(([group, letters]) => (
           <Box key={group} role="group" aria-label={group}>
-            <ListSubheader component="div" disableSticky sx={{ lineHeight: "32px", bgcolor: "transparent" }}>
+            <ListSubheader
+              component="div"
+              disableSticky
+              sx={{
+                lineHeight: "20px",
+                pt: 1.5,
+                fontSize: 12,
+                fontWeight: 600,
+                color: INK.soft,
+                bgcolor: "transparent",
+              }}
+            >
               {group}
             </ListSubheader>
             {letters.map((letter) => item(letter, KNOWN_LETTERS[letter].name, said[letter] !== undefined))}

@@ -19,6 +19,7 @@ export function OrdersArea({ counts }: { counts: Readonly<Record<OrderFilter, nu
           { label: "Tax", path: "/tax" },
           { label: "Payment", path: "/payment" },
           { label: "Accounts", path: "/accounts" },
+          { label: "Walk-through", path: "/walk" },
         ]}
       />
       <Outlet context={counts} />

@@ -7,9 +7,11 @@ import {
   DialogActions,
   DialogContent,
   DialogTitle,
+  FormControlLabel,
   Link,
   MenuItem,
   Pagination,
+  Switch,
   Table,
   TableBody,
   TableCell,
@@ -36,6 +38,7 @@ import {
 } from "~/core/gift-cards";
 import { formatMoney } from "~/core/money";
 import { changeGiftCards } from "~/core/protocol";
+import { notSelling, takesCards } from "~/core/selling";
 import { useMoment, useStudio, useStudioStore } from "../keeping";
 import { Blank, ConfirmDialog, FindField, INK } from "../ui";
 import { AmountField, MoneyField } from "../when";
@@ -110,7 +113,7 @@ function MakeCard({ open, onClose }: { open: boolean; onClose: () => void }) {
         ) : (
           <>
             <Box sx={{ pt: 1 }}>
-              <MoneyField label="Worth" value={card.amount} onSet={(amount) => set({ amount })} isNeeded />
+              <MoneyField label="Worth" value={card.amount} onSet={(amount) => set({ amount })} />
               {wrong?.field === "amount" ? (
                 <Typography variant="body2" color="error" role="alert">
                   {wrong.why}
@@ -191,7 +194,8 @@ type PageProps = GiftCards & { asked: GiftCardsAsked };
 export function GiftCardsPage({ asked, cards, total, pages, open }: PageProps) {
   useNoSteps();
   const { id: shop, moneyFormat } = useStudio((s) => s.shop);
-  const sellsCards = useStudio((s) => s.goods.products.some(({ isGiftCard }) => isGiftCard));
+  const products = useStudio((s) => s.goods.products);
+  const sellsCards = products.some(({ isGiftCard }) => isGiftCard);
   const { selling, set } = useSelling();
   const moment = useMoment();
   const [, setSearch] = useSearchParams();
@@ -209,6 +213,7 @@ export function GiftCardsPage({ asked, cards, total, pages, open }: PageProps) {
     const timer = setTimeout(() => go({ find: find.trim() }), 250);
     return () => clearTimeout(timer);
   });
+  const takes = takesCards(selling, { products });
   return (
     <Box sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", minHeight: 0 }}>
       <Box sx={{ display: "grid", gap: 1.25, p: 2, borderBottom: `1px solid ${INK.line}`, bgcolor: INK.raised }}>
@@ -241,7 +246,23 @@ export function GiftCardsPage({ asked, cards, total, pages, open }: PageProps) {
               ? "Cards have no end."
               : "Years count for cards that are sold from now on."}
           </Typography>
+          {sellsCards ? null : (
+            <FormControlLabel
+              control={
+                <Switch
+                  checked={selling.takesCards === true}
+                  onChange={(_e, is) => void set({ takesCards: is ? true : undefined })}
+                />
+              }
+              label="The checkout asks for gift cards"
+            />
+          )}
         </Box>
+        {total > 0 && !takes && notSelling(selling) === undefined ? (
+          <Alert severity="info">
+            Nobody can pay with these cards yet: let the checkout ask for them, and publish.
+          </Alert>
+        ) : null}
       </Box>
       <Box sx={{ overflow: "auto", minHeight: 0 }}>
         {cards.length === 0 ? (
@@ -299,7 +320,7 @@ export function GiftCardsPage({ asked, cards, total, pages, open }: PageProps) {
                     </TableCell>
                     <TableCell sx={{ maxWidth: 240 }}>
                       <Typography variant="body2" noWrap>
-                        {card.to || "Whoever bought it"}
+                        {card.to || (card.order === null ? "Given on by you" : "Whoever bought it")}
                       </Typography>
                     </TableCell>
                     <TableCell align="right" sx={{ whiteSpace: "nowrap" }}>

@@ -1,0 +1,1 @@
+export { WalkPage as default } from "~/studio/walk";
