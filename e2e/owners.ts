@@ -1,4 +1,7 @@
 import type { Page } from "@playwright/test";
+import { changeSelling } from "~/core/commands";
+import { applyAll } from "~/core/operations";
+import type { SellingRoot } from "~/core/selling";
 import { OVER, type Draft, type Part } from "~/core/document";
 import { readCsv } from "~/core/formats";
 import { createAccount, openSession, sessionCookie } from "~/server/accounts/index.server";
@@ -58,6 +61,17 @@ type Making = {
   readonly main?: readonly Part[] | undefined;
   /** What lies over its pages. */
   readonly over?: readonly Part[] | undefined;
+  /** How it sells; absent: not yet. */
+  readonly sells?: SellingRoot;
+};
+
+const withSelling = (draft: Draft, sells: SellingRoot | undefined): Draft => {
+  const made = sells && changeSelling(draft, sells);
+  if (!made) return draft;
+  if (!made.ok) throw new Error(made.why);
+  const done = applyAll(draft, made.transaction.operations);
+  if (!done.ok) throw new Error(done.code);
+  return done.draft;
 };
 
 const withOver = (draft: Draft, over: readonly Part[] | undefined): Draft => {
@@ -81,13 +95,13 @@ export async function publishedShop(making: Making = {}): Promise<string> {
   return shop.host;
 }
 
-async function makeShop({ goods = "", theme = "pomelo", name: shopName = "", main, over }: Making) {
+async function makeShop({ goods = "", theme = "pomelo", name: shopName = "", main, over, sells }: Making) {
   atWork();
   const owner = somebody();
   const { name, address, password, host } = owner;
   const account = await createAccount({ name: "Owner", address, password });
   if (!account.ok) throw new Error(account.why);
-  const draft = withOver(withHome(starterDraft(shopName || name), main), over);
+  const draft = withSelling(withOver(withHome(starterDraft(shopName || name), main), over), sells);
   const made = await createShop(
     account.owner.id,
     { name, host, currency: "EUR", timeZone: "Europe/London" },

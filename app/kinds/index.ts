@@ -79,6 +79,7 @@ import { cartCodes } from "./cart-codes";
 import { cartDelivery } from "./cart-delivery";
 import { cartHead } from "./cart-head";
 import { cartLines } from "./cart-lines";
+import { cartReminder } from "./cart-reminder";
 import { cartSum } from "./cart-sum";
 import { checkoutForm } from "./checkout-form";
 import { checkoutSum } from "./checkout-sum";
@@ -165,6 +166,7 @@ const LIST: readonly Kind[] = [
   cartLines,
   cartCodes,
   cartDelivery,
+  cartReminder,
   cartSum,
   checkoutForm,
   checkoutSum,

@@ -105,7 +105,7 @@ export function View({ props, arrangement }: ViewProps<AccountDetailsProps>) {
             autoComplete="username"
             readOnly
             tabIndex={-1}
-            aria-hidden="true"
+            aria-label="Mail address"
           />
           <div className="fill-fields">
             {current("password")}

@@ -5,7 +5,7 @@ import type { CartHeadProps } from "./definition";
 
 export function View({ props }: ViewProps<CartHeadProps>) {
   const { done, gone } = useCart();
-  const said = gone ? `“${lineTitle(gone)}” ${props.gone}` : done && props[done];
+  const said = gone ? `“${lineTitle(gone)}” ${props.gone}` : done && done !== "remind" && props[done];
   return (
     <div className="in">
       <Words at="heading" as="h1" className="head" text={props.heading} hint="Heading" />

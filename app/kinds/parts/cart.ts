@@ -6,7 +6,7 @@ import { useEnv } from "./env";
 /** A line of a cart. `problem`: why it can't be bought as it is, or was changed; undefined where it can. */
 export type CartLine = Line & { readonly problem?: string };
 
-export const CART_DONE = ["added", "code"] as const;
+export const CART_DONE = ["added", "code", "remind"] as const;
 export type CartDone = (typeof CART_DONE)[number];
 
 /** A cart as the page shows it. */

@@ -80,7 +80,15 @@ function Form({ props }: { props: SignInProps }): ReactNode {
         <>
           <input type="hidden" name="token" value={values.token} />
           {/* So that the password is kept under the right name. */}
-          <input className="unseen" name="mail" value={values.mail} autoComplete="username" readOnly tabIndex={-1} />
+          <input
+            className="unseen"
+            name="mail"
+            value={values.mail}
+            autoComplete="username"
+            readOnly
+            tabIndex={-1}
+            aria-label="Mail address"
+          />
         </>
       ) : null}
       <div className="fill-fields">

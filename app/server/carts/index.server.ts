@@ -140,6 +140,42 @@ export async function changeCart(
     : { ok: false, why: "The cart is full." };
 }
 
+/** So long after it was asked for, a cart is brought to mind. */
+const REMIND_HOURS = 24;
+const AT_ONCE = 100;
+
+/** Notes to whom a cart is to be brought to mind; false where there is no such cart. */
+export async function remindOf(shopId: string, id: string | undefined, to: string, now = Date.now()): Promise<boolean> {
+  if (!isCartId(id)) return false;
+  const remindAt = new Date(now + REMIND_HOURS * 3_600_000);
+  const [count] = await CartRow.update({ remindTo: to, remindAt }, { where: { id, shopId } });
+  return count > 0;
+}
+
+/** Carts that are due to be brought to mind. */
+export async function dueReminders(
+  now: number,
+): Promise<readonly { readonly id: string; readonly shopId: string; readonly to: string }[]> {
+  const rows = await CartRow.findAll({
+    where: { remindAt: { [Op.lte]: new Date(now) } },
+    order: [["remindAt", "ASC"]],
+    limit: AT_ONCE,
+  });
+  return rows.map(({ id, shopId, remindTo }) => ({ id, shopId, to: remindTo! }));
+}
+
+/** Forgets who is to be reminded of a cart; false where somebody else did already. */
+export async function reminded(id: string, to: string): Promise<boolean> {
+  const [count] = await CartRow.update({ remindTo: null, remindAt: null }, { where: { id, remindTo: to } });
+  return count > 0;
+}
+
+/** How much is in a cart to which a letter leads back; undefined where it is gone. */
+export async function cartCount(shopId: string, id: string): Promise<number | undefined> {
+  const row = isCartId(id) ? await CartRow.findOne({ where: { id, shopId } }) : null;
+  return row ? countOf(read(row)) : undefined;
+}
+
 /** Takes away a cart of which an order was made. */
 export async function dropCart(shopId: string, id: string | undefined, transaction: Transaction): Promise<void> {
   if (isCartId(id)) await CartRow.destroy({ where: { id, shopId }, transaction });

@@ -7,7 +7,7 @@ import { config, configure, localShopOrigin, type Config } from "../config/index
 import { connect, disconnect, isOutOfReach, migrate } from "../database/index.server";
 import { loadDemo } from "../demo/index.server";
 import { dropOldTallies } from "../limits/index.server";
-import { answerWaiting, dropOldEntries, sendDueLetters } from "../mail/index.server";
+import { answerWaiting, dropOldEntries, sendDueLetters, sendReminders } from "../mail/index.server";
 import { dropHeld, dropLost, sendDueOrderLetters, tellStock } from "../orders/index.server";
 import { dropRemovedPictures, shadePictures } from "../pictures/index.server";
 import { carryOutDue } from "../publishing/index.server";
@@ -76,6 +76,7 @@ export async function start(
       sendDueLetters(letterContent),
       sendDueOrderLetters(letterContent),
       answerWaiting(letterContent),
+      sendReminders(letterContent),
       dropHeld(),
       tellStock(),
     ]).catch((error: unknown) => {

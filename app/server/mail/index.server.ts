@@ -36,4 +36,5 @@ export {
   whoHas,
   type Joined,
 } from "./lists";
+export { sendReminders } from "./reminders";
 export { answerWaiting } from "./waiting";

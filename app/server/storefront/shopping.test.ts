@@ -2,12 +2,15 @@ import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { readCsv } from "~/core/formats";
 import { AlertRow, CartRow, ProductView } from "../database/index.server";
+import { letters } from "../fixtures/letters";
 import { ownerWithShop } from "../fixtures/owner";
 import { formsBy, openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
 import { changeReviews, goodsOf, importGoods, keepGoodsSettings, reviewsOf } from "../goods/index.server";
+import { sendReminders } from "../mail/index.server";
 import { addPicture, addVideo } from "../pictures/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
 import { freshShop } from "../shops/index.server";
+import { letterContent } from "./index.server";
 
 const FILE = [
   "SKU,Title,Price,Stock,Variant of,Options,Availability,Available from,Pictures",
@@ -172,6 +175,34 @@ describe("a cart in the shop", () => {
     const many = await Promise.all(Array.from({ length: 125 }, () => send("/cart/add", { product: "none" }, SCRIPT)));
     expect(many.map((a) => a.status)).toContain(429);
     expect(many.every((a) => a.status === 422 || a.status === 429)).toBe(true);
+  });
+});
+
+describe("a reminder of a cart", () => {
+  it("goes to whoever asked for it, once, a day later, and leads back to the cart", async () => {
+    const { by, ask, send, shop } = await openShop();
+    const Cookie = cookies(await send("/cart/add", { product: by("A").id, count: "2" }));
+    const to = `ada-${Date.now()}@quill.example`;
+    expect((await send("/cart/remind", { address: "ada@" }, { Cookie })).status).toBe(422);
+    expect((await send("/cart/remind", { address: to })).status).toBe(422);
+    expect((await send("/cart/remind", { address: to }, { Cookie })).headers.location).toBe("/cart?done=remind");
+    const hours = (n: number) => Date.now() + n * 3_600_000;
+    expect(await sendReminders(letterContent, hours(23))).toBe(0);
+    expect(await sendReminders(letterContent, hours(25))).toBe(1);
+    expect(await sendReminders(letterContent, hours(50))).toBe(0);
+    const [letter, more] = await letters(to);
+    expect([letter!.text!.includes("Apple cake"), more]).toEqual([true, undefined]);
+    const back = /\/cart\/back\/[\w-]{43}/.exec(letter!.text!)![0];
+    const led = await ask(back);
+    expect(new URL(led.headers.location!).pathname).toBe("/cart");
+    expect((await ask("/cart", { headers: { Cookie: cookies(led) } })).body).toContain("Apple cake");
+    // Nobody’s address is kept any longer than it is needed.
+    expect(await CartRow.count({ where: { shopId: shop.id, remindTo: to } })).toBe(0);
+    // A cart that was emptied is not spoken of.
+    const other = cookies(await send("/cart/add", { product: by("A").id, count: "1" }));
+    await send("/cart/remind", { address: to }, { Cookie: other });
+    await send("/cart/change", { product: by("A").id, count: "0" }, { Cookie: other });
+    expect(await sendReminders(letterContent, hours(25))).toBe(0);
   });
 });
 

@@ -9,12 +9,21 @@ import { CART_DONE } from "~/kinds/parts";
 import { costsIn, renderCards } from "~/render";
 import { isCountry } from "~/core/selling";
 import { CODE_KEY, offerWithCode, plainCode, type Line } from "~/core/offers";
-import { cartInput, cartOf, changeCart, changeCode, tellInput, tellWhenThere } from "../carts/index.server";
+import {
+  cartCount,
+  cartInput,
+  cartOf,
+  changeCart,
+  changeCode,
+  remindOf,
+  tellInput,
+  tellWhenThere,
+} from "../carts/index.server";
 import { goodsOf, noteView, reviewInput, takeReview } from "../goods/index.server";
 import { countTry, placeOf, takeBack, waitWords } from "../limits/index.server";
 import { contentFor, drawnFor } from "./draft";
 import { contentOf, inTurn, messagePage } from "./pages";
-import { cookieOf, fromHere, originOf, perMinute, send, shopOf } from "./sending";
+import { cookieOf, fromHere, originOf, perMinute, send, shopOf, tellNobody } from "./sending";
 
 /** At most this many changes of carts, and reviews or wishes, from one place in a minute. */
 const MOST_CHANGES = 120;
@@ -227,6 +236,25 @@ export function shopping(): Router {
     const page = remove ? "/cart" : "/cart?done=code";
     if (wantsJson(request)) return void response.json({ ok: true, count, text: "", page });
     response.redirect(303, page);
+  });
+
+  router.post("/cart/remind", form, guard(mayWrite), async (request, response) => {
+    const input = tellInput.pick({ address: true }).safeParse(request.body ?? {});
+    if (!input.success) return answer(request, response, 422, input.error.issues[0]!.message, "");
+    const isThere = await remindOf(shopOf(response).id, cookieOf(request, "cart"), input.data.address);
+    if (!isThere) return answer(request, response, 422, "There is nothing in your cart", "");
+    if (wantsJson(request)) return void response.json({ ok: true, text: "" });
+    response.redirect(303, "/cart?done=remind");
+  });
+
+  // What stands in the letter is the cart’s own secret: whoever reads the letter has the cart.
+  router.get("/cart/back/:id", async (request, response) => {
+    const id = String(request.params.id);
+    const count = await cartCount(shopOf(response).id, id);
+    if (count !== undefined) setCart(request, response, id, count);
+    tellNobody(response);
+    response.setHeader("Cache-Control", "no-store");
+    response.redirect(303, `${originOf(response)}/cart`);
   });
 
   router.post("/tell-me", form, guard(mayWrite), async (request, response) => {

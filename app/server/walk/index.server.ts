@@ -160,6 +160,7 @@ async function followLinks(shopper: Shopper, tell: Tell, found: (finding: WalkFi
         mend: "Choose the section anew.",
       });
   let asked = 0;
+  if (files.size && !signal.aborted) tell({ at: "trying", name: `${files.size} pictures and films`, page: "/" });
   for (const [file, page] of files) {
     if (signal.aborted || asked++ >= MOST_FILES) break;
     const { status } = await shopper.head(file);
