@@ -187,6 +187,7 @@ test("a shop says how it delivers and is paid, sells, and follows an order to th
     await page.getByRole("button", { name: "Remove all tests" }).click();
     await page.getByRole("dialog").getByRole("button", { name: "Remove" }).click();
     await expect(page.getByRole("button", { name: /^Tests/ })).toHaveCount(0);
+    await expect(page.getByRole("row", { name: /T1/ })).toHaveCount(0);
     await page.getByRole("row", { name: /Ada Quill/ }).click();
   });
 

@@ -17,17 +17,23 @@ export type Told = Omit<ShopContent, "draft" | "pictures" | "sent">;
 const askedOf = ({ situation, goods }: Told): Asked =>
   situation ? askedIn(situation, goods) : { clock: `${goods.asOf.day}T00:00`, goods };
 
+/** Offers that can still be had. */
+const openOffers = (documents: Documents, { spent }: Told): readonly Offer[] => {
+  const offers = offersOf(documents);
+  return spent?.size ? offers.filter(({ id }) => !spent.has(id)) : offers;
+};
+
 /** What single pieces cost with the offers that hold for everybody: on cards, on the pages of products, and in what search engines read. */
 export const costsIn = (documents: Documents, told: Told): Costs =>
-  costsOf({ offers: offersOf(documents), goods: told.goods, asked: askedOf(told) });
+  costsOf({ offers: openOffers(documents, told), goods: told.goods, asked: askedOf(told) });
 
 /** What views may ask of a shop's offers. */
 export function offersFor(
   documents: Documents,
   told: Told,
 ): Pick<KindEnv, "offers" | "offerEnds" | "goals" | "costs" | "bill"> {
-  const { goods } = told;
-  const offers = offersOf(documents);
+  const { goods, spent } = told;
+  const offers = openOffers(documents, told);
   const asked = askedOf(told);
   let open: readonly Offer[] | undefined;
   let goals: readonly Goal[] | undefined;
@@ -42,7 +48,8 @@ export function offersFor(
         .toSorted()[0],
     goals: () => (goals ??= goalsOf({ offers, goods, asked })),
     costs: costsIn(documents, told),
-    bill: (lines, codes = [], more = {}) => price({ lines, offers, codes, goods, asked, ...more }),
+    bill: (lines, codes = [], more = {}) =>
+      price({ lines, offers: offersOf(documents), codes, goods, asked, spent, ...more }),
   };
 }
 

@@ -60,6 +60,8 @@ export type ShopContent = {
   readonly moneyFormat: string;
   /** The origin that serves the frames of a seller's own code; absent: no such code runs. */
   readonly codeOrigin?: string;
+  /** Offers that have been had as often as they may be, by anybody or by whoever looks; absent: none. */
+  readonly spent?: ReadonlySet<string>;
   /** What somebody sent with a form of the page that is drawn, and has to send once more. */
   readonly sent?: SentForm;
   /** In which it is seen, except for the page; absent: its parts are shown as the draft has them. */

@@ -1,7 +1,7 @@
 import { walkAsked, type WalkNews } from "~/core/walk";
 import { requireShop } from "~/server/http/guard.server";
 import { orSayTrouble } from "~/server/http/trouble.server";
-import { walkThrough } from "~/server/walk/index.server";
+import { isWalked, walkThrough } from "~/server/walk/index.server";
 import type { Route } from "./+types/walk-through";
 
 /** Sends the automatic shopper through a shop, and tells line by line (JSON) how it gets on. Whoever stops listening stops it. */
@@ -9,6 +9,8 @@ export const action = orSayTrouble(async ({ request, params }: Route.ActionArgs)
   const { shop } = await requireShop(request, params.shop);
   const asked = walkAsked.safeParse(await request.json().catch(() => undefined));
   if (!asked.success) return Response.json({ problems: [] }, { status: 422 });
+  if (isWalked(shop.id))
+    return Response.json({ why: "The automatic shopper is in your shop already." }, { status: 409 });
   const stopping = new AbortController();
   request.signal.addEventListener("abort", () => stopping.abort());
   const lines = new TextEncoder();

@@ -94,6 +94,8 @@ const offers = Array.from({ length: 200 }, (_, i): Offer => ({
   code: "",
   fromWorth: i % 5 ? 0 : 2000,
   fromCount: 0,
+  mostUses: 0,
+  mostEach: 0,
   withGoods: i % 2 === 0,
   withRest: true,
   isOff: false,

@@ -15,6 +15,7 @@ export {
   type Offer,
   type OfferGoods,
   type OfferRoot,
+  type OfferUses,
   type Step,
 } from "./offer";
 export {

@@ -43,9 +43,23 @@ export type Offer = {
   /** Whether it goes together with other offers on goods, and with those that give gifts or delivery. */
   readonly withGoods: boolean;
   readonly withRest: boolean;
+  /** How often it can be had in all, and by one shopper; 0: as often as anybody likes. */
+  readonly mostUses: number;
+  readonly mostEach: number;
   /** It is not offered at all. */
   readonly isOff: boolean;
   readonly conditions: readonly Condition[];
+};
+
+/** What an offer did, month by month ("2026-12"): orders, what it took off, what those orders came to. Amounts in minor units. */
+export type OfferUses = {
+  readonly offer: string;
+  readonly months: readonly {
+    readonly month: string;
+    readonly orders: number;
+    readonly off: number;
+    readonly total: number;
+  }[];
 };
 
 /** The longest name and code of an offer, and the most that one shop has. */
@@ -116,6 +130,8 @@ export type OfferRoot = {
   readonly code?: string | undefined;
   readonly fromWorth?: number | undefined;
   readonly fromCount?: number | undefined;
+  readonly mostUses?: number | undefined;
+  readonly mostEach?: number | undefined;
   readonly alone?: readonly ("goods" | "rest")[] | undefined;
   readonly off?: true | undefined;
 };
@@ -133,6 +149,8 @@ export const offerRoot: z.ZodType<OfferRoot> = z.strictObject({
     .optional(),
   fromWorth: z.number().int().min(0).max(1e12, "That is too much.").optional(),
   fromCount: z.number().int("Write a whole number.").min(0).max(9_999, "Those are too many.").optional(),
+  mostUses: z.number().int("Write a whole number.").min(1, "Once at least.").max(1e6, "That is too often.").optional(),
+  mostEach: z.number().int("Write a whole number.").min(1, "Once at least.").max(999, "That is too often.").optional(),
   alone: z
     .array(z.enum(["goods", "rest"]))
     .max(2)
@@ -155,6 +173,8 @@ function offerIn({ id, title, root }: PageDocument): Offer | null {
     code: said.code ?? "",
     fromWorth: said.fromWorth ?? 0,
     fromCount: said.fromCount ?? 0,
+    mostUses: said.mostUses ?? 0,
+    mostEach: said.mostEach ?? 0,
     withGoods: !alone.includes("goods"),
     withRest: !alone.includes("rest"),
     isOff: said.off ?? false,

@@ -34,7 +34,7 @@ export type PricedLine = {
 
 /** Why an offer does nothing for a cart. `toGo`: what is missing, in minor units or pieces. */
 export type Why =
-  | { readonly why: "off" | "code" | "conditions" | "goods" | "nothing" | "gift" }
+  | { readonly why: "off" | "code" | "conditions" | "goods" | "nothing" | "gift" | "spent" }
   | { readonly why: "worth" | "count"; readonly toGo: number }
   /** Others, that it doesn't go together with, save more. */
   | { readonly why: "others"; readonly others: readonly string[] };
@@ -72,6 +72,8 @@ export type Bill = {
   /** Codes that the shopper gave, as `plainCode` writes them. */
   readonly codes: readonly string[];
   readonly goods: Goods;
+  /** Offers that have been had as often as they may be. */
+  readonly spent?: ReadonlySet<string> | undefined;
   /** With what the offers' conditions are asked: when, who, from where. */
   readonly asked: Asked;
   /** What delivery costs without offers. */
@@ -291,7 +293,7 @@ type Sorted = {
 };
 
 /** Which offers could apply to a cart, whatever the others do, and why the rest can't. */
-function sortOut({ lines, offers, codes, goods, asked }: Bill, full: readonly Minor[]): Sorted {
+function sortOut({ lines, offers, codes, goods, asked, spent }: Bill, full: readonly Minor[]): Sorted {
   const ready: Ready[] = [];
   const refused = new Map<string, Why>();
   const gifts = new Map<string, Gift & { readonly worth: Minor }>();
@@ -300,7 +302,7 @@ function sortOut({ lines, offers, codes, goods, asked }: Bill, full: readonly Mi
   for (const offer of offers) {
     const at = linesFor(offer, lines, all, members);
     const gift = giftOf(offer, goods);
-    const why = whyNotReady(offer, at, { lines, full, codes, asked });
+    const why = whyNotReady(offer, at, { lines, full, codes, asked, spent });
     if (why) refused.set(offer.id, why);
     else if (offer.gives.sort === "gift" && !gift) refused.set(offer.id, { why: "gift" });
     else {
@@ -411,12 +413,17 @@ export function price(bill: Bill): Priced {
   };
 }
 
-type Given = Pick<Bill, "lines" | "codes" | "asked"> & { readonly full: readonly Minor[] };
+type Given = Pick<Bill, "lines" | "codes" | "asked" | "spent"> & { readonly full: readonly Minor[] };
 
 /** Why an offer can't apply, whatever others do; undefined where it can. The first thing that a seller would look at comes first. */
-function whyNotReady(offer: Offer, at: readonly number[], { lines, full, codes, asked }: Given): Why | undefined {
+function whyNotReady(
+  offer: Offer,
+  at: readonly number[],
+  { lines, full, codes, asked, spent }: Given,
+): Why | undefined {
   if (offer.isOff) return { why: "off" };
   if (offer.code !== "" && !codes.includes(offer.code)) return { why: "code" };
+  if (spent?.has(offer.id)) return { why: "spent" };
   // What is not known here, as on which page one is, holds nothing back.
   if (holds(offer.conditions, asked) === false) return { why: "conditions" };
   if (at.length === 0) return { why: "goods" };

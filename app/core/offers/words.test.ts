@@ -44,6 +44,8 @@ describe("why an offer does nothing, in words", () => {
     code: "TENTH",
     fromWorth: 6000,
     fromCount: 0,
+    mostUses: 0,
+    mostEach: 0,
     withGoods: true,
     withRest: true,
     isOff: false,

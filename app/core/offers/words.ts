@@ -88,6 +88,8 @@ export function whyWords(
       return `${listed(why.others.map((id) => `“${nameOf(id)}”`))} ${why.others.length === 1 ? "saves" : "save"} more, and they don’t go together.`;
     case "nothing":
       return "Nothing is left that it could make cheaper.";
+    case "spent":
+      return "It has been had as often as it may be.";
     case "gift":
       return "What it gives can’t be had just now.";
   }

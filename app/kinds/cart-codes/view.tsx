@@ -32,6 +32,8 @@ function whyNot(why: Why, money: (amount: number) => string): string {
       return "It is not for what is in your cart.";
     case "others":
       return "What you have already saves more, and they don’t go together.";
+    case "spent":
+      return "It has been used as often as it can be.";
     case "nothing":
       return "There is nothing that it could make cheaper.";
     default:

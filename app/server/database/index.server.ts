@@ -31,6 +31,7 @@ import * as removedFiles from "./migrations/017-removed-files";
 import * as mail from "./migrations/018-mail";
 import * as orders from "./migrations/019-orders";
 import * as shoppers from "./migrations/020-shoppers";
+import * as offerUses from "./migrations/021-offer-uses";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -54,6 +55,7 @@ const MIGRATIONS = [
   mail,
   orders,
   shoppers,
+  offerUses,
 ];
 
 let connection: Sequelize | undefined;
@@ -208,6 +210,6 @@ export const isDiskFull = (error: unknown): boolean => codesOf(error).some((code
 
 export * from "./models";
 export { EntryFile, FormEntry, LetterRow, LetterSend, SignUp } from "./mail-models";
-export { OrderEventRow, OrderLetterRow, OrderLine, OrderRow, StockLog, StockRow } from "./order-models";
+export { OfferUse, OrderEventRow, OrderLetterRow, OrderLine, OrderRow, StockLog, StockRow } from "./order-models";
 export { GiftCardRow, GiftCardUse, Shopper, ShopperLink, ShopperSession } from "./shopper-models";
 export { countUp, lockState, stateOf, STATES, type State } from "./states";

@@ -47,6 +47,17 @@ export class OrderEventRow extends Row<OrderEventRow> {
   declare amount: number | null;
   declare createdAt: Date;
 }
+/** What an order had of an offer. */
+export class OfferUse extends Row<OfferUse> {
+  declare id: CreationOptional<number>;
+  declare shopId: string;
+  declare offerId: string;
+  declare orderId: string;
+  declare mail: string;
+  declare amount: number;
+  declare total: number;
+  declare createdAt: Date;
+}
 /** A letter about an order that is still to be sent. */
 export class OrderLetterRow extends Row<OrderLetterRow> {
   declare id: CreationOptional<number>;
@@ -126,6 +137,19 @@ export function defineOrderModels(sequelize: Sequelize): void {
       createdAt: moment,
     }),
     named("orderEvents"),
+  );
+  OfferUse.init(
+    apart({
+      id: counted,
+      shopId: id,
+      offerId: id,
+      orderId: id,
+      mail: text,
+      amount: money("amount"),
+      total: money("total"),
+      createdAt: moment,
+    }),
+    named("offerUses"),
   );
   OrderLetterRow.init(
     apart({

@@ -6,6 +6,7 @@ import { ordersMoved, stockMoved } from "../goods/index.server";
 import { cardPayments } from "../payments/index.server";
 import { giveBack } from "../stock/index.server";
 import { endCardsOf, removeTestCards, returnToCards } from "../gift-cards/index.server";
+import { dropUses } from "../offer-uses/index.server";
 import { noteLetter } from "./letters-due";
 import { handOverCards } from "./place";
 import { toOrder } from "./read";
@@ -119,10 +120,11 @@ async function applied(
       if (!can.includes("cancel")) return no("That can’t be done with this order any more.");
       const given = await giveBack(row.shopId, row.id, transaction);
       await endCardsOf(row.id, transaction);
+      const isGood = await dropUses(row.shopId, row.id, transaction);
       await OrderLine.destroy({ where: { orderId: row.id }, transaction });
       await update({ state: "cancelled" });
       await note("cancelled", change.text);
-      return yes(change.tells ? "cancelled" : undefined, change.text, given.length > 0);
+      return yes(change.tells ? "cancelled" : undefined, change.text, given.length > 0 || isGood);
     }
   }
 }

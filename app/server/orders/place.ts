@@ -10,6 +10,7 @@ import { stockMoved } from "../goods/index.server";
 import type { Shop } from "../shops/index.server";
 import { giveBack, takeStock, type Pieces, type Wish } from "../stock/index.server";
 import { issueCards, returnToCards, spendCards } from "../gift-cards/index.server";
+import { dropUses, noteUses, type Use } from "../offer-uses/index.server";
 import { noteLetter } from "./letters-due";
 import { toOrder } from "./read";
 
@@ -30,6 +31,8 @@ export type Placing = {
   readonly cart?: string | undefined;
   /** The account that it belongs to; null or absent: none. */
   readonly shopper?: string | null;
+  /** What it has of offers. */
+  readonly uses?: readonly Use[];
   /** What gift cards pay of it. */
   readonly byCards?: readonly CardPart[];
   /** How long gift cards are good that are bought with it, in years; absent: without an end. */
@@ -45,12 +48,17 @@ export type Placed =
     }
   | {
       readonly ok: false;
-      /** What there is too little of, and how much there is; nothing of goods: of a gift card. */
+      /** What there is too little of, and how much there is. */
       readonly short: readonly Pieces[];
+      /** What else there is too little of. */
+      readonly lacks?: "card" | "offer";
     };
 
 class Short extends Error {
-  constructor(readonly short: readonly Pieces[]) {
+  constructor(
+    readonly short: readonly Pieces[],
+    readonly lacks?: "card" | "offer",
+  ) {
     super("there is too little of something");
   }
 }
@@ -104,17 +112,17 @@ export async function tellStock(): Promise<void> {
  */
 export async function placeOrder(
   shop: Pick<Shop, "id">,
-  { body, wishes, pressed, isTest, waits, cart, shopper = null, byCards = [], cardYears }: Placing,
+  { body, wishes, pressed, isTest, waits, cart, shopper = null, byCards = [], cardYears, uses: had = [] }: Placing,
 ): Promise<Placed> {
   try {
-    const { order, isNew, left } = await atomically(async (transaction) => {
+    const { order, isNew, left, usedUp } = await atomically(async (transaction) => {
       // Not locked: what isn’t there would be locked as a gap, into which fifty who order at once could not write past one another.
       const before = await OrderRow.findOne({ where: { shopId: shop.id, pressed }, transaction });
-      if (before) return { order: placed(before), isNew: false, left: [] };
+      if (before) return { order: placed(before), isNew: false, left: [], usedUp: false };
       const id = newId();
       const taken = await takeStock(shop.id, wishes, id, transaction);
       if (!taken.ok) throw new Short(taken.short);
-      if (!(await spendCards(shop.id, byCards, id, transaction))) throw new Short([]);
+      if (!(await spendCards(shop.id, byCards, id, transaction))) throw new Short([], "card");
       const now = new Date();
       const row = await OrderRow.create(
         {
@@ -137,16 +145,24 @@ export async function placeOrder(
         },
         { transaction },
       );
+      // What is tried out uses nothing up.
+      const uses = isTest
+        ? []
+        : await noteUses({ shopId: shop.id, orderId: id, mail: body.mail, total: body.total }, had, transaction);
+      if (!uses) throw new Short([], "offer");
       if (!waits) {
         await begin(row, body, { card: 0, cardYears }, transaction);
         await dropCart(shop.id, cart, transaction);
       }
-      return { order: placed(row), isNew: true, left: taken.left };
+      return { order: placed(row), isNew: true, left: taken.left, usedUp: uses.length > 0 };
     });
+    // An offer that nobody can have any more is to be seen nowhere.
+    if (usedUp) await stockMoved(shop.id);
     await show(shop.id, left);
     return { ok: true, order, isNew };
   } catch (error) {
-    if (error instanceof Short) return { ok: false, short: error.short };
+    if (error instanceof Short)
+      return { ok: false, short: error.short, ...(error.lacks ? { lacks: error.lacks } : {}) };
     // Both presses found nothing, and the other one was first.
     const first = isDuplicate(error) ? await OrderRow.findOne({ where: { shopId: shop.id, pressed } }) : null;
     if (first) return { ok: true, order: placed(first), isNew: false };
@@ -207,7 +223,7 @@ export async function settleOrder(
   const done = await atomically(async (transaction) => {
     const row = await OrderRow.findByPk(id, { transaction, lock: true });
     if (!row?.body) return undefined;
-    const was = { shopId: row.shopId, left: [] as readonly Pieces[] };
+    const was = { shopId: row.shopId, left: [] as readonly Pieces[], isGood: false };
     if (row.state !== "held") return { ...was, row, isNew: false };
     const body = orderBody.parse(JSON.parse(row.body));
     if (isPaid) {
@@ -227,14 +243,15 @@ export async function settleOrder(
     }
     const left = await giveBack(row.shopId, row.id, transaction);
     await returnToCards(row.id, transaction);
+    const isGood = await dropUses(row.shopId, row.id, transaction);
     // The same form may be sent again, with another card.
     await row.update({ state: "gone", pressed: null, heldUntil: null }, { transaction });
-    return { ...was, row, left, isNew: true };
+    return { ...was, row, left, isNew: true, isGood };
   });
   if (!done) return undefined;
-  const { shopId, row, left, isNew } = done;
-  // What came back may have been called sold out.
-  if (left.length) await stockMoved(shopId);
+  const { shopId, row, left, isNew, isGood } = done;
+  // What came back may have been called sold out, and an offer used up.
+  if (left.length || isGood) await stockMoved(shopId);
   return { order: row.number === null ? undefined : toOrder(row), state: row.state, isNew };
 }
 

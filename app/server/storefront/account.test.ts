@@ -240,6 +240,8 @@ describe("an account", () => {
     const answer = await ada.send("/account/sign-in", { mail: ada.mail, password: PASSWORD });
     const cookie = answer.headers["set-cookie"]!.find((each) => each.startsWith("shopper="));
     expect(cookie).toMatch(/; HttpOnly; Path=\/; SameSite=Lax; Max-Age=2592000$/);
+    // What came back from a form, loaded anew by its address, is the account.
+    expect(pathOf(await ada.ask("/account/details"))).toBe("/account");
     const page = await ada.ask("/account");
     expect([page.headers["cache-control"], page.headers["x-robots-tag"]]).toEqual(["no-store", "noindex"]);
   });

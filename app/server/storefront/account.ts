@@ -510,5 +510,10 @@ export function accounts(): Router {
       });
     }),
   );
+  // Loaded anew by its address, what came back from a form is the account again.
+  router.get(
+    "/account/:part",
+    own(({ response }) => go(response, ACCOUNT)),
+  );
   return router;
 }

@@ -30,6 +30,7 @@ import type { CartLine, CheckoutSeen } from "~/kinds/parts";
 import { DECLINED, inSituation, offersFor, type ShopContent } from "~/render";
 import { cartOf } from "../carts/index.server";
 import { payingCards } from "../gift-cards/index.server";
+import { usedUpBy } from "../offer-uses/index.server";
 import { placeOf, within } from "../limits/index.server";
 import {
   bankAsks,
@@ -94,10 +95,12 @@ async function standing(request: Request, response: Response) {
   const selling = sellingOf(documents);
   const account = hasAccounts(selling) ? await shopperAt(request, response) : undefined;
   const offers = offersOf(documents);
-  const { bill } = offersFor(documents, content);
   const isTest = (response.locals as Locals).draftUntil !== undefined || isWalk(request);
   /** What it comes to with the gift cards that were given. */
   const checkout = async (values: CheckoutValues) => {
+    const theirs = await usedUpBy(shop.id, offers, values.mail);
+    const spent = theirs.size ? new Set([...(content.spent ?? []), ...theirs]) : content.spent;
+    const { bill } = offersFor(documents, spent ? { ...content, spent } : content);
     const paying = await payingCards(shop.id, values.cards, shop.currency, isTest);
     const reckoned = checkoutOf(
       selling,
@@ -107,7 +110,7 @@ async function standing(request: Request, response: Response) {
       shop.currency,
       paying,
     );
-    return { ...reckoned, paying };
+    return { ...reckoned, paying, spent };
   };
   return { isTest, shop, whole, content, cart, selling, offers, checkout, account, form: formIn(content) };
 }
@@ -144,6 +147,11 @@ function bodyOf(now: Standing, checkout: Checkout, values: CheckoutValues): Orde
     moneyFormat: shop.moneyFormat,
   });
 }
+
+const LACKS = {
+  card: "There is less left on your gift card by now, and nothing was ordered. Please look once more, and order then.",
+  offer: "An offer in your cart has just been used up, and nothing was ordered. Please look once more, and order then.",
+} as const;
 
 /** What there is too little of, in a sentence. */
 function shortWords(
@@ -182,7 +190,9 @@ export function checkouts(): Router {
     const { account } = now;
     const theirs = account ? { account } : {};
     const target = { page: "checkout" as const, ...now.cart, pressed: newPress(), ...theirs, ...seen };
-    send(request, response, await drawnFor(request, response, status, target, now.whole, atCheckout), NO_STORE);
+    const { spent } = await now.checkout(seen.values ?? NOTHING_GIVEN);
+    const whole = spent ? { ...now.whole, spent } : now.whole;
+    send(request, response, await drawnFor(request, response, status, target, whole, atCheckout), NO_STORE);
   };
   /** Only the shop’s own pages send forms here, and not too many of them. */
   const guard = async (request: Request, response: Response, next: () => void) => {
@@ -293,6 +303,10 @@ export function checkouts(): Router {
       isTest,
       waits,
       byCards: checkout.byCards,
+      uses: checkout.priced.applied.flatMap(({ offer, amount }) => {
+        const found = now.offers.find(({ id }) => id === offer);
+        return found ? [{ id: offer, amount, mostUses: found.mostUses, mostEach: found.mostEach }] : [];
+      }),
       cardYears,
       cart: cookieOf(request, "cart"),
       shopper: now.account?.id ?? (await shopperIdFor(now.shop.id, order.mail)),
@@ -302,9 +316,7 @@ export function checkouts(): Router {
       return show(request, response, now, 409, {
         ...withPress,
         step: "payment",
-        said: placed.short.length
-          ? shortWords(now.cart.lines, placed.short)
-          : "There is less left on your gift card by now, and nothing was ordered. Please look once more, and order then.",
+        said: placed.lacks ? LACKS[placed.lacks] : shortWords(now.cart.lines, placed.short),
       });
     if (values.news && now.form.news && placed.isNew)
       await joinList(now.shop, now.content, originOf(response), {
@@ -355,7 +367,9 @@ export function checkouts(): Router {
       const code = plainCard(pressed.slice(7));
       return { values: { ...values, cards: values.cards.filter((each) => each !== code) }, step: true };
     }
-    if (pressed !== "card") return { values };
+    // Whoever typed a code and pressed the wrong button meant to pay with it.
+    const isOrdering = pressed === "place" || pressed === "enter";
+    if (pressed !== "card" && !(isOrdering && values.newCard.trim() !== "")) return { values };
     const done = await tryCard(request, response, shop, values.newCard, isTest);
     if (!done.ok) return { values, step: true, problem: done.why };
     const cards = [...new Set([...values.cards, done.card.code])];

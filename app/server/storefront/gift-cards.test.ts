@@ -141,6 +141,11 @@ describe("a gift card", () => {
     const two = (await latest())!;
     expect([two.order.body.pay, two.order.paid]).toEqual(["transfer", 500]);
     const third = await cart("A");
+    // Typed in and ordered at once: what it comes to with the card is seen first, and nothing is ordered yet.
+    const small = await card(300);
+    const typed = await third.post({ newCard: small.code, pay: "transfer", seen: "1500" });
+    expect([typed.status, typed.body.includes("pays €3.00")]).toEqual([200, true]);
+    expect(await left(small.code)).toBe(300);
     expect((await third.post({ do: "card", newCard: code })).body).toContain("There is nothing left on this card.");
     // A card that is left in the form is said, and what it comes to without it is seen first.
     const late = await third.post({ cards: code, pay: "transfer", seen: "1000" });

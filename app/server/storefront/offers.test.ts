@@ -4,13 +4,17 @@ import type { Condition } from "~/core/conditions";
 import type { Part } from "~/core/document";
 import { readCsv } from "~/core/formats";
 import type { OfferRoot } from "~/core/offers";
+import { TEST_CARDS } from "~/core/selling";
 import { makeNode } from "~/kinds";
 import { sectionAround } from "~/kinds/fill";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
+import { opensCheckout } from "../fixtures/orders";
 import { ownerWithShop } from "../fixtures/owner";
 import { formsBy, openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
 import { goodsOf, importGoods } from "../goods/index.server";
+import { usesOf } from "../offer-uses/index.server";
+import { changeOrder, orderOf, ordersOf } from "../orders/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
 import { freshShop } from "../shops/index.server";
 
@@ -47,6 +51,80 @@ async function openShop(offers: readonly Made[], isPublished = true) {
 }
 const cookies = (answer: Answer) => (answer.headers["set-cookie"] ?? []).map((c) => c.split(";")[0]!).join("; ");
 const SCRIPT = { Accept: "application/json" };
+
+describe("an offer that may be had so often only", () => {
+  const ADA = { country: "IE", name: "Ada Quill", street: "4 Quay Lane", town: "Howth", way: "post", pay: "transfer" };
+  let presses = 0;
+  const press = () => `limited-press-${String(++presses).padStart(8, "0")}`;
+  async function limited(root: Partial<OfferRoot>) {
+    const { shop } = await ownerWithShop();
+    await importGoods(shop, readCsv("SKU,Title,Price,Stock\nA,Apple,10.00,99"));
+    const loaded = await loadDraft(shop.id);
+    const gives = { sort: "percent", off: 5_000, on: "all" } as const;
+    const added = addOffer(loaded.draft, "Half", { gives, code: "HALF", ...root }, [], "half");
+    if (!added.ok) throw new Error(added.why);
+    await keep(shop.id, { base: loaded.seq, transactions: [added.transaction] });
+    await opensCheckout(shop);
+    const { products } = await goodsOf(await freshShop(shop));
+    const send = formsBy((path, asked = {}) => front.ask(path, { host: shop.host, ...asked }));
+    const jar = (answer: Answer) => (answer.headers["set-cookie"] ?? []).map((c) => c.split(";")[0]!).join("; ");
+    const cart = async () => {
+      const Cookie = jar(await send("/cart/add", { product: products[0]!.id, count: "1" }));
+      await send("/cart/code", { code: "half" }, { Cookie });
+      return (mail: string, more: Record<string, string> = {}) =>
+        send("/checkout", { ...ADA, mail, pressed: press(), do: "place", ...more }, { Cookie });
+    };
+    const totals = async () =>
+      (await ordersOf(shop.id, { find: "", filter: "all", page: 1 })).orders.map(({ total }) => total);
+    return { shop, cart, totals };
+  }
+  const isPlaced = ({ status, headers }: Answer) => status === 303 && headers.location!.includes("thanks=1");
+
+  it("goes to as many as it may, however many order at once", async () => {
+    const { cart, totals, shop } = await limited({ mostUses: 5 });
+    const carts = await Promise.all(Array.from({ length: 12 }, () => cart()));
+    const answers = await Promise.all(carts.map((buy, i) => buy(`ada${i}@quill.example`, { seen: "1000" })));
+    expect(answers.filter(isPlaced).length).toBe(5);
+    expect(await totals()).toEqual([1_000, 1_000, 1_000, 1_000, 1_000]);
+    expect(answers.every(({ status }) => status === 303 || status === 409)).toBe(true);
+    // Whoever comes later sees the price without it before they order.
+    const late = await (await cart())("late@quill.example", { do: "look" });
+    expect(late.body).toContain("€15.00");
+    expect((await usesOf(shop.id))[0]).toMatchObject({
+      offer: "half",
+      months: [{ orders: 5, off: 2_500, total: 5_000 }],
+    });
+  });
+
+  it("is there again when an order comes to nothing", async () => {
+    const { cart, totals, shop } = await limited({ mostUses: 1 });
+    const first = await cart();
+    expect(
+      (await first("ada@quill.example", { pay: "card", number: TEST_CARDS.declined, expires: "08/39", code: "123" }))
+        .status,
+    ).toBe(402);
+    expect(isPlaced(await first("ada@quill.example"))).toBe(true);
+    expect(isPlaced(await (await cart())("tom@quill.example"))).toBe(true);
+    expect(await totals()).toEqual([1_500, 1_000]);
+    const { orders } = await ordersOf(shop.id, { find: "", filter: "all", page: 1 });
+    const half = (await orderOf(shop.id, orders[1]!.id))!.order;
+    await changeOrder(shop.id, { do: "cancel", id: half.id, version: half.version, text: "", tells: false });
+    expect(isPlaced(await (await cart())("eve@quill.example"))).toBe(true);
+    expect((await totals())[0]).toBe(1_000);
+  });
+
+  it("goes to each shopper as often as it may, known by their mail address however they write it", async () => {
+    const { cart, totals } = await limited({ mostEach: 1 });
+    expect(isPlaced(await (await cart())("ada@quill.example"))).toBe(true);
+    expect(isPlaced(await (await cart())(" ADA@Quill.example"))).toBe(true);
+    expect(isPlaced(await (await cart())("tom@quill.example"))).toBe(true);
+    expect(await totals()).toEqual([1_000, 1_500, 1_000]);
+    // At once, with what it came to before seen: one of them is told, and nothing is ordered for more than was seen.
+    const [one, two] = [await cart(), await cart()];
+    const both = await Promise.all([one, two].map((buy) => buy("eve@quill.example", { seen: "1000" })));
+    expect(both.filter(isPlaced).length).toBe(1);
+  });
+});
 
 describe("offers in the cart", () => {
   it("apply by themselves: each line says what it cost, what took something off, and what it costs", async () => {

@@ -40,6 +40,7 @@ import {
 import { codeOrigin } from "../config/index.server";
 import { goodsAsStored, goodsOf, situationNow } from "../goods/index.server";
 import { SCRIPT_ADDRESSES } from "../http/static";
+import { usedUp } from "../offer-uses/index.server";
 import { picturesOf } from "../pictures/index.server";
 import { formerAddresses, publishedAt, publishedDraft } from "../publishing/index.server";
 import type { Shop } from "../shops/index.server";
@@ -108,6 +109,18 @@ export function picturesNow({ id, picturesVersion: version }: Shop): ReturnType<
 export const draftThen = (draft: Draft, clock: string): Draft =>
   draftOn(draftAt(wornOn(draft, clock), clock), { clock });
 
+const spentOffers = new LRUCache<string, Promise<ReadonlySet<string>>>({ max: 500 });
+/** Offers of a shop that have been had as often as they may be: asked for once for each state of the shop, which using one up changes. */
+function spentNow(shop: Shop, { documents }: Draft): Promise<ReadonlySet<string>> {
+  const key = `${shop.id} ${shop.publicationId} ${shop.goodsVersion}`;
+  const have = spentOffers.get(key);
+  if (have) return have;
+  const spent = usedUp(shop.id, offersOf(documents));
+  spentOffers.set(key, spent);
+  spent.catch(() => spentOffers.delete(key));
+  return spent;
+}
+
 /** What the pages of a shop are drawn from in a situation; undefined while nothing has been published. */
 export async function contentOf(
   shop: Shop,
@@ -116,9 +129,14 @@ export async function contentOf(
   const published = shop.publicationId ? await publishedDraft(shop.publicationId) : undefined;
   if (!published) return undefined;
   const draft = draftThen(published, clockOf(situation));
-  const [goods, pictures] = await Promise.all([goodsOf(shop, situation), picturesNow(shop)]);
+  const [goods, pictures, spent] = await Promise.all([
+    goodsOf(shop, situation),
+    picturesNow(shop),
+    spentNow(shop, published),
+  ]);
   return withFacts({
     draft,
+    spent,
     goods,
     pictures,
     currency: shop.currency,

@@ -11,6 +11,8 @@ import { ownerWithShop } from "../fixtures/owner";
 import { formsBy, openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
 import { goodsOf, importGoods } from "../goods/index.server";
 import { pendingChanges, publish } from "../publishing/index.server";
+import { opensCheckout } from "../fixtures/orders";
+import { addShopper } from "../shoppers/index.server";
 import { freshShop, shopAt } from "../shops/index.server";
 import { keptAt, pageAt } from "./pages";
 import { countryOf, visitsAfter } from "./visitors";
@@ -225,5 +227,24 @@ describe("what shoppers close", () => {
     expect(keptAt(now, "/", Date.parse("2026-12-24T17:59:59Z"))).toBeDefined();
     expect(keptAt(now, "/", Date.parse("2026-12-24T18:00:00Z"))).toBeUndefined();
     expect(await at("2026-12-24T18:00:00Z")).not.toContain(WORDS);
+  });
+});
+
+describe("what shows to shoppers with an account", () => {
+  const ADA = { mail: "ada@quill.example", name: "Ada Quill", password: "four words fly high" };
+  it("is there while they are signed in, for them alone, and for nobody who made a cookie up", async () => {
+    const { shop, sees, send, ask } = await shopWith({ when: "visitor", is: "signed-in" });
+    await opensCheckout(shop);
+    await addShopper(shop.id, ADA);
+    expect(await sees("/")).toBe(false);
+    const Cookie = cookies(await send("/account/sign-in", ADA));
+    expect(await sees("/", { Cookie })).toBe(true);
+    expect((await ask("/", { Cookie })).headers["cache-control"]).toBe("private, no-cache");
+    expect(await sees("/", { Cookie: `shopper=${"a".repeat(43)}` })).toBe(false);
+    expect(await sees("/")).toBe(false);
+  });
+  it("or who have bought before", async () => {
+    const { sees } = await shopWith({ when: "visitor", is: "bought", not: true });
+    expect([await sees("/"), await sees("/", { Cookie: "bought=1" })]).toEqual([true, false]);
   });
 });

@@ -18,11 +18,24 @@ const isLeft = (path: string): boolean => /^\/(?:draft|media|fonts|assets|lists|
 
 type Tell = (news: WalkNews) => void;
 
+const underWay = new Set<string>();
+/** Whether an automatic shopper is in a shop already. Two would take the pieces that the other one wants to buy. */
+export const isWalked = (shopId: string): boolean => underWay.has(shopId);
+
 /**
  * Goes through a shop as a shopper would: every link, then what is tried besides. Whatever it orders is a test, and is taken away at the
  * end, with its goods back in stock. It goes on until it is through, or `signal` says to stop.
  */
-export async function walkThrough(shop: Shop, { of }: WalkAsked, tell: Tell, signal: AbortSignal): Promise<void> {
+export async function walkThrough(shop: Shop, asked: WalkAsked, tell: Tell, signal: AbortSignal): Promise<void> {
+  underWay.add(shop.id);
+  try {
+    await walk(shop, asked, tell, signal);
+  } finally {
+    underWay.delete(shop.id);
+  }
+}
+
+async function walk(shop: Shop, { of }: WalkAsked, tell: Tell, signal: AbortSignal): Promise<void> {
   const began = performance.now();
   const origin = shopOrigin(shop.host);
   const content = of === "draft" ? await draftContent(shop) : await contentOf(await freshShop(shop));
@@ -78,7 +91,7 @@ async function followLinks(shopper: Shopper, tell: Tell, found: (finding: WalkFi
   /** Places on pages that links lead to, with the page that they stand on. */
   const places: { readonly page: string; readonly id: string; readonly from: string }[] = [];
   const idsOn = new Map<string, ReadonlySet<string>>();
-  const files = new Map<string, string>();
+  const files = new Map<string, { readonly file: string; readonly page: string }>();
   let pages = 0;
   let links = 0;
   for (let path = queue.shift(); path !== undefined && !signal.aborted && pages < MOST_PAGES; path = queue.shift()) {
@@ -130,7 +143,9 @@ async function followLinks(shopper: Shopper, tell: Tell, found: (finding: WalkFi
       });
     for (const image of page.images) {
       const file = shopper.below(image, path)?.split("#")[0];
-      if (file?.startsWith("/media/") && !files.has(file)) files.set(file, path);
+      // Of a picture in many sizes, one tells whether it is there.
+      const [, of] = /^\/media\/([\da-f]{16,64})/.exec(file ?? "") ?? [];
+      if (file !== undefined && of !== undefined && !files.has(of)) files.set(of, { file, page: path });
     }
     for (const { to, words } of page.links) {
       const next = shopper.below(to, path);
@@ -161,7 +176,7 @@ async function followLinks(shopper: Shopper, tell: Tell, found: (finding: WalkFi
       });
   let asked = 0;
   if (files.size && !signal.aborted) tell({ at: "trying", name: `${files.size} pictures and films`, page: "/" });
-  for (const [file, page] of files) {
+  for (const { file, page } of files.values()) {
     if (signal.aborted || asked++ >= MOST_FILES) break;
     const { status } = await shopper.head(file);
     if (status >= 400) found({ page, what: "A picture or a film on it can’t be loaded.", mend: "Choose it anew." });

@@ -16,6 +16,7 @@ import { useStudio, useStudioStore } from "../keeping";
 import { SeasonChoice } from "../seasons";
 import { IconAction, INK, useWhenChanged } from "../ui";
 import { AmountField, MoneyField, useNames, WhenSentence, Word } from "../when";
+import { Did } from "./did";
 import { GivesEditor } from "./gives";
 
 // Letters that can't be taken for one another when a code is read out or copied from paper.
@@ -116,6 +117,12 @@ const fromWords = ({ fromWorth, fromCount }: Offer, money: (amount: number) => s
     ...(fromWorth ? [`from ${money(fromWorth)} on`] : []),
     ...(fromCount ? [`from ${fromCount} ${fromCount === 1 ? "piece" : "pieces"} on`] : []),
   ].join(" and ") || "whatever is in the cart";
+
+const times = (n: number): string => (n === 1 ? "once" : n === 2 ? "twice" : `${n.toLocaleString("en")} times`);
+const oftenWords = ({ mostUses, mostEach }: Offer): string =>
+  [...(mostUses ? [`${times(mostUses)} in all`] : []), ...(mostEach ? [`${times(mostEach)} each shopper`] : [])].join(
+    " and ",
+  ) || "as often as they like";
 
 const togetherWords = ({ withGoods, withRest }: Offer): string =>
   withGoods && withRest
@@ -226,6 +233,27 @@ export function Slip({
               Counted are the goods that it is for, at their prices before any offer.
             </Typography>
           </Word>
+          ,{" "}
+          <Word said={oftenWords(offer)} label="How often" why={why}>
+            <AmountField
+              label="So many times in all"
+              value={offer.mostUses || undefined}
+              written={String}
+              read={readCount}
+              onSet={(times) => set({ mostUses: times || undefined })}
+            />
+            <AmountField
+              label="So many times each shopper"
+              value={offer.mostEach || undefined}
+              written={String}
+              read={readCount}
+              onSet={(times) => set({ mostEach: times || undefined })}
+            />
+            <Typography variant="caption" color="text.secondary">
+              Counted when an order is placed; one that is declined or cancelled gives it back. Shoppers are known by
+              the mail address that they order with.
+            </Typography>
+          </Word>
           . Goes together{" "}
           <Word said={togetherWords(offer)} label="With which others" why={why}>
             <FormControlLabel
@@ -254,6 +282,7 @@ export function Slip({
           }}
         />
       </Box>
+      <Did offer={offer} />
       {root === undefined ? null : <SeasonChoice ids={[root]} name={`“${offer.name}”`} />}
       {why ? (
         <Typography variant="body2" color="error" role="alert">

@@ -47,6 +47,8 @@ const SAMPLE_GOAL: Goal = {
     code: "",
     fromWorth: 60_00,
     fromCount: 0,
+    mostUses: 0,
+    mostEach: 0,
     withGoods: true,
     withRest: true,
     isOff: false,

@@ -44,9 +44,11 @@ export function useWalk(): Walking {
         });
         if (!answer.ok || !answer.body) {
           setWhy(
-            answer.status === 401
-              ? "You are signed out. Sign in again, then start once more."
-              : "The walk-through could not begin. Please try again in a moment.",
+            answer.status === 409
+              ? "The automatic shopper is in your shop already: in another tab, or just leaving. Wait a moment."
+              : answer.status === 401
+                ? "You are signed out. Sign in again, then start once more."
+                : "The walk-through could not begin. Please try again in a moment.",
           );
           return;
         }
