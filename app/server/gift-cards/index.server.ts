@@ -216,20 +216,11 @@ export async function removeTestCards(shopId: string, transaction: Transaction):
 const PAGE = 50;
 const like = (text: string) => ({ [Op.like]: `%${text.replace(/[\\%_]/g, "\\$&")}%` });
 
-const listed = (row: GiftCardRow, number: number | null): GiftCard => ({
-  id: row.id,
-  code: row.code,
-  amount: row.amount,
-  left: row.rest,
-  currency: row.currency,
-  until: row.until ? row.until.getTime() : null,
-  isOff: row.isOff,
-  isTest: row.isTest,
-  to: row.toMail,
-  from: row.fromName,
-  at: row.createdAt.getTime(),
-  order: number,
-});
+const listed = (row: GiftCardRow, number: number | null): GiftCard => {
+  const { uses: _uses, ...card } = standing(row);
+  const { id, isTest, toMail: to, fromName: from } = row;
+  return { ...card, id, isTest, to, from, at: row.createdAt.getTime(), order: number };
+};
 
 /** Gift cards of a shop, the latest first, and what is left on all that are good. */
 export async function giftCardsOf(shopId: string, { find, page }: GiftCardsAsked): Promise<GiftCards> {

@@ -50,27 +50,28 @@ export async function noteUses(
   const own = plainMail(mail);
   // In one order for everybody, so that nobody waits for somebody who waits for them.
   for (const { id, mostUses, mostEach, amount } of uses.toSorted((a, b) => (a.id < b.id ? -1 : 1))) {
-    if (mostUses > 0 || mostEach > 0) {
-      await database().query(
-        "INSERT INTO offerCounts (shopId, offerId, used) VALUES (?, ?, 1) ON DUPLICATE KEY UPDATE used = used + 1",
-        { replacements: [shopId, id], transaction },
-      );
+    // Counted whether there is a limit or not: one that is set later knows what was had before it.
+    await database().query(
+      "INSERT INTO offerCounts (shopId, offerId, used) VALUES (?, ?, 1) ON DUPLICATE KEY UPDATE used = used + 1",
+      { replacements: [shopId, id], transaction },
+    );
+    if (mostUses > 0) {
       const [row] = await database().query<{ used: number }>(
         "SELECT used FROM offerCounts WHERE shopId = ? AND offerId = ? FOR UPDATE",
         { type: QueryTypes.SELECT, replacements: [shopId, id], transaction },
       );
       const used = Number(row!.used);
-      if (mostUses > 0 && used > mostUses) return undefined;
-      if (mostUses > 0 && used === mostUses) last.push(id);
-      if (mostEach > 0) {
-        const before = await OfferUse.findAll({
-          where: { shopId, offerId: id, mail: own },
-          attributes: ["id"],
-          transaction,
-          lock: true,
-        });
-        if (before.length >= mostEach) return undefined;
-      }
+      if (used > mostUses) return undefined;
+      if (used === mostUses) last.push(id);
+    }
+    if (mostEach > 0) {
+      const before = await OfferUse.findAll({
+        where: { shopId, offerId: id, mail: own },
+        attributes: ["id"],
+        transaction,
+        lock: true,
+      });
+      if (before.length >= mostEach) return undefined;
     }
     await OfferUse.create(
       { shopId, offerId: id, orderId, mail: own, amount, total, createdAt: new Date() },

@@ -40,6 +40,7 @@ export async function openShopperSession(shopperId: string, now = Date.now()): P
     seenAt: at,
     expiresAt: new Date(now + SESSION_DAYS * DAY_MS),
   });
+  await ShopperSession.destroy({ where: { expiresAt: { [Op.lt]: at } } });
   await database().query(
     `DELETE FROM shopperSessions WHERE shopperId = :shopperId AND id NOT IN
      (SELECT id FROM (SELECT id FROM shopperSessions WHERE shopperId = :shopperId

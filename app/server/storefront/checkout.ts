@@ -115,6 +115,8 @@ async function standing(request: Request, response: Response) {
   return { isTest, shop, whole, content, cart, selling, offers, checkout, account, form: formIn(content) };
 }
 type Standing = NonNullable<Awaited<ReturnType<typeof standing>>>;
+/** What the page shows, and the offers that are used up for whoever looks. */
+type Shown = Partial<CheckoutSeen> & { readonly spent?: ShopContent["spent"] | undefined };
 
 /** Writes down what would be ordered now. */
 function bodyOf(now: Standing, checkout: Checkout, values: CheckoutValues): OrderBody | undefined {
@@ -184,13 +186,12 @@ export function checkouts(): Router {
     response: Response,
     now: Standing,
     status: number,
-    seen: Partial<CheckoutSeen>,
+    { spent, ...seen }: Shown,
   ) => {
     tellNobody(response);
     const { account } = now;
     const theirs = account ? { account } : {};
     const target = { page: "checkout" as const, ...now.cart, pressed: newPress(), ...theirs, ...seen };
-    const { spent } = await now.checkout(seen.values ?? NOTHING_GIVEN);
     const whole = spent ? { ...now.whole, spent } : now.whole;
     send(request, response, await drawnFor(request, response, status, target, whole, atCheckout), NO_STORE);
   };
@@ -218,9 +219,9 @@ export function checkouts(): Router {
     // Where they seem to be, as far as something is delivered there.
     const said =
       known.country !== "" ? known : (placeSaid(request) ?? { country: countryOf(request.headers), postcode: "" });
-    const { country } = await now.checkout({ ...NOTHING_GIVEN, country: said.country, postcode: said.postcode });
+    const { country, spent } = await now.checkout({ ...known, country: said.country, postcode: said.postcode });
     const postcode = country === said.country ? said.postcode : "";
-    await show(request, response, now, 200, { values: { ...known, country, postcode } });
+    await show(request, response, now, 200, { values: { ...known, country, postcode }, spent });
   });
 
   router.post("/checkout", form, guard, async (request, response, next) => {
@@ -241,7 +242,9 @@ export function checkouts(): Router {
     const month = dayIn(Date.now(), now.shop.timeZone).slice(0, 7);
     const problems = checkoutProblems(checkout, values, month, now.form);
     const what = pressIn(body, now.form.isSteps);
-    const withPress = { values, pressed, paying: checkout.paying };
+    const { paying, spent } = checkout;
+    const reckoned = { values, paying, spent };
+    const withPress = { ...reckoned, pressed };
     if (given.step)
       return show(request, response, now, given.problem ? 422 : 200, {
         ...withPress,
@@ -249,10 +252,10 @@ export function checkouts(): Router {
         ...(given.problem ? { problems: new Map([["newCard", given.problem]]) } : {}),
       });
     // A card that was good and is so no more: what it comes to now is seen before anything is ordered.
-    if (what.is === "place" && checkout.paying.length < values.cards.length)
+    if (what.is === "place" && paying.length < values.cards.length)
       return show(request, response, now, 409, {
         ...withPress,
-        values: { ...values, cards: checkout.paying.map(({ code }) => code) },
+        values: { ...values, cards: paying.map(({ code }) => code) },
         step: "payment",
         said: "A gift card can’t be used any more. Please look once more, and order then.",
       });
@@ -338,12 +341,7 @@ export function checkouts(): Router {
     if (result === "paid" || result === "declined") {
       await settleOrder(id, result === "paid", cookieOf(request, "cart"), cardYears);
       if (result === "declined")
-        return show(request, response, now, 402, {
-          values,
-          paying: checkout.paying,
-          step: "payment",
-          said: DECLINED,
-        });
+        return show(request, response, now, 402, { ...reckoned, step: "payment", said: DECLINED });
       await tell(request, now, id);
       return thank(response, placed.order);
     }

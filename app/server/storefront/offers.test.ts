@@ -82,7 +82,9 @@ describe("an offer that may be had so often only", () => {
 
   it("goes to as many as it may, however many order at once", async () => {
     const { cart, totals, shop } = await limited({ mostUses: 5 });
-    const carts = await Promise.all(Array.from({ length: 12 }, () => cart()));
+    // One after the other: many codes at once from one place are taken for guessing.
+    const carts = [];
+    for (let i = 0; i < 12; i++) carts.push(await cart());
     const answers = await Promise.all(carts.map((buy, i) => buy(`ada${i}@quill.example`, { seen: "1000" })));
     expect(answers.filter(isPlaced).length).toBe(5);
     expect(await totals()).toEqual([1_000, 1_000, 1_000, 1_000, 1_000]);
