@@ -1,67 +1,43 @@
-import express, { type NextFunction, type Request, type Response, type Router } from "express";
+import express, { type Router } from "express";
 import {
   ACCOUNT,
   accountInput,
   addressSent,
-  ADDRESS_OF_DOOR,
-  doorAt,
   mailProblem,
   nameProblem,
   ownOrder,
   passwordProblem,
   plainMail,
   problemsOf,
-  wayOn,
   type AccountSeen,
-  type Door,
-  type DoorSeen,
   type SavedAddress,
 } from "~/core/account";
 import { variantById } from "~/core/goods";
-import { addressLines, countryName, hasAccounts, sellingOf } from "~/core/selling";
+import { addressLines, countryName, sellingOf } from "~/core/selling";
 import type { ShopContent } from "~/render";
 import { changeCart } from "../carts/index.server";
 import { forgetAddress, listsWith, setOnList } from "../mail/index.server";
 import { allOrdersOf, orderOfShopper, ordersOfShopper } from "../orders/index.server";
 import {
-  askForLink,
   askForMail,
   changeMail,
   changeShopperPassword,
-  closeShopperSession,
   deleteShopper,
   dropAddress,
   keepAddress,
   linkSays,
-  openAccount,
-  openShopperSession,
   renameShopper,
-  shopperLetter,
-  signInShopper,
-  type ShopperIdentity,
-  type ShopperLetter,
 } from "../shoppers/index.server";
-import { contentFor, drawnFor } from "./draft";
+import { go, guard, here, letterFrom, message, NO_STORE, own, placeOfAsker, type Own } from "./account-here";
+import { accountDoor } from "./account-door";
+import { drawnFor } from "./draft";
 import { listsIn } from "./lists";
-import { messagePage } from "./pages";
-import { cookieOf, fromHere, originOf, perMinute, send, shopOf, tellNobody } from "./sending";
+import { cookieOf, send, shopOf } from "./sending";
 import { setCart } from "./shopping";
-import { sessionOf, setSession, shopperAt } from "./signed-in";
-import { noteBought, noteSubscribed } from "./visitors";
+import { sessionOf, setSession } from "./signed-in";
+import { noteSubscribed } from "./visitors";
 
-// What shoppers do who have an account, or want one. Every page of it is for whoever asks alone and is kept by nobody.
-
-const MOST_PER_MINUTE = 40;
-const NO_STORE = "no-store";
 const MOST_PAGES = 1_000;
-
-type Here = {
-  readonly request: Request;
-  readonly response: Response;
-  readonly content: ShopContent;
-  readonly body: Record<string, unknown>;
-};
-type Own = Here & { readonly shopper: ShopperIdentity };
 
 /** An address to begin with: in the country that the shop sends from. */
 const blankAddress = (content: ShopContent, name: string): SavedAddress => ({
@@ -77,188 +53,46 @@ const blankAddress = (content: ShopContent, name: string): SavedAddress => ({
   postcode: "",
 });
 
-/** Accounts of a shop: signing in, and all that is seen and done once somebody is. */
+/** Draws the account of whoever is signed in, with what was just done or what is wrong in what was sent. */
+async function show(
+  { request, response, content, shopper }: Own,
+  status: number,
+  more: Partial<AccountSeen> = {},
+): Promise<void> {
+  const shop = shopOf(response);
+  const page = Math.min(MOST_PAGES, Math.max(1, Math.floor(Number(request.query.page)) || 1));
+  const [{ orders, hasMore }, on] = await Promise.all([
+    ordersOfShopper(shop.id, shopper.id, page),
+    listsWith(shop.id, shopper.mail),
+  ]);
+  const isOn = (name: string) => on.some((each) => each.list === name && each.state === "on");
+  const names = [
+    ...new Set([...listsIn(content), ...on.filter((each) => each.state === "on").map(({ list }) => list)]),
+  ];
+  const wanted = typeof request.query.address === "string" ? request.query.address : undefined;
+  const editing =
+    more.editing ??
+    (wanted === "new"
+      ? blankAddress(content, shopper.name)
+      : shopper.addresses.find(({ id }) => wanted !== undefined && id === wanted));
+  const seen: AccountSeen = {
+    name: shopper.name,
+    mail: shopper.mail,
+    addresses: shopper.addresses,
+    orders: orders.map((order) => ownOrder(order, `${ACCOUNT}/orders/${order.isTest ? "T" : ""}${order.number}`)),
+    older: hasMore ? `${ACCOUNT}?page=${page + 1}` : undefined,
+    lists: names.map((name) => ({ name, isOn: isOn(name) })),
+    ...more,
+    editing,
+  };
+  send(request, response, await drawnFor(request, response, status, { page: "account", ...seen }, content), NO_STORE);
+}
+
+/** Accounts of a shop: the door, and all that is seen and done once somebody is signed in. */
 export function accounts(): Router {
   const router = express.Router();
   const form = express.urlencoded({ extended: false, limit: "16kb" });
-  const mayPost = perMinute("account", MOST_PER_MINUTE);
-
-  const go = (response: Response, to: string) => response.redirect(303, originOf(response) + to);
-  const letterFrom =
-    ({ content, response }: Pick<Here, "content" | "response">) =>
-    (letter: ShopperLetter) =>
-      shopperLetter(letter, content, originOf(response)).catch((error: unknown) =>
-        // What was done is done, whether its letter can be sent or not.
-        console.error("a letter about an account was not sent:", error),
-      );
-
-  const showDoor = async ({ request, response, content }: Here, status: number, seen: DoorSeen) =>
-    send(request, response, await drawnFor(request, response, status, { page: "sign-in", ...seen }, content), NO_STORE);
-
-  const message = async (
-    { request, response, content }: Here,
-    status: number,
-    said: {
-      title: string;
-      text: string;
-      way?: { address: string; label: string };
-      press?: { action: string; label: string };
-    },
-  ) =>
-    send(request, response, await drawnFor(request, response, status, { page: "message", ...said }, content), NO_STORE);
-
-  const show = async (
-    { request, response, content, shopper }: Own,
-    status: number,
-    more: Partial<AccountSeen> = {},
-  ) => {
-    const shop = shopOf(response);
-    const page = Math.min(MOST_PAGES, Math.max(1, Math.floor(Number(request.query.page)) || 1));
-    const [{ orders, hasMore }, on] = await Promise.all([
-      ordersOfShopper(shop.id, shopper.id, page),
-      listsWith(shop.id, shopper.mail),
-    ]);
-    const isOn = (name: string) => on.some((each) => each.list === name && each.state === "on");
-    const names = [
-      ...new Set([...listsIn(content), ...on.filter((each) => each.state === "on").map(({ list }) => list)]),
-    ];
-    const wanted = typeof request.query.address === "string" ? request.query.address : undefined;
-    const editing =
-      more.editing ??
-      (wanted === "new"
-        ? blankAddress(content, shopper.name)
-        : shopper.addresses.find(({ id }) => wanted !== undefined && id === wanted));
-    const seen: AccountSeen = {
-      name: shopper.name,
-      mail: shopper.mail,
-      addresses: shopper.addresses,
-      orders: orders.map((order) => ownOrder(order, `${ACCOUNT}/orders/${order.isTest ? "T" : ""}${order.number}`)),
-      older: hasMore ? `${ACCOUNT}?page=${page + 1}` : undefined,
-      lists: names.map((name) => ({ name, isOn: isOn(name) })),
-      ...more,
-      editing,
-    };
-    send(request, response, await drawnFor(request, response, status, { page: "account", ...seen }, content), NO_STORE);
-  };
-
-  /** Draws only in a shop that has accounts, and keeps what is drawn to whoever asks. */
-  const here = (answer: (it: Here) => unknown) => async (request: Request, response: Response, next: NextFunction) => {
-    const content = await contentFor(response);
-    if (!content || !hasAccounts(sellingOf(content.draft.documents))) return next();
-    // What stands in the address may open an account.
-    tellNobody(response);
-    response.setHeader("X-Robots-Tag", "noindex");
-    response.setHeader("Cache-Control", NO_STORE);
-    return answer({ request, response, content, body: (request.body ?? {}) as Record<string, unknown> });
-  };
-  /** Only for whoever is signed in; everybody else is led to the door. */
-  const own = (answer: (it: Own) => unknown) =>
-    here(async (it) => {
-      const shopper = await shopperAt(it.request, it.response);
-      if (shopper) return answer({ ...it, shopper });
-      const to = it.request.method === "GET" ? it.request.path : ACCOUNT;
-      return go(it.response, to === ACCOUNT ? ADDRESS_OF_DOOR["sign-in"] : `${ADDRESS_OF_DOOR["sign-in"]}?to=${to}`);
-    });
-  const guard = async (request: Request, response: Response, next: NextFunction) => {
-    const say = async (status: number, title: string, text: string) => {
-      const page = await messagePage(shopOf(response), title, text, status, originOf(response));
-      if (page) send(request, response, page, NO_STORE);
-      else response.status(404).end();
-    };
-    if (!fromHere(request, response))
-      return say(403, "That came from another site", "Please use this shop’s own page.");
-    if (!(await mayPost(request, response)))
-      return say(429, "That was a little too often", "Please try again in a minute.");
-    next();
-  };
-
-  /** Signs somebody in under a secret that nobody had before, whatever their browser came with. */
-  const enter = async ({ request, response }: Here, shopper: ShopperIdentity, to: string) => {
-    await closeShopperSession(sessionOf(request, response));
-    setSession(request, response, await openShopperSession(shopper.id));
-    const { orders } = await ordersOfShopper(shopOf(response).id, shopper.id, 1);
-    if (orders.length) noteBought(response);
-    go(response, wayOn(to));
-  };
-
-  // The door
-
-  const placeOfAsker = (request: Request) => request.ip ?? "";
-  router.get(
-    Object.values(ADDRESS_OF_DOOR),
-    here(async (it) => {
-      const { request, response } = it;
-      const door = doorAt(request.path)!;
-      const values = accountInput.parse({ to: request.query.to });
-      if (door !== "password") {
-        if (await shopperAt(request, response)) return go(response, wayOn(values.to));
-        return showDoor(it, 200, { door, values });
-      }
-      const { token } = accountInput.parse(request.query);
-      const link = await linkSays(shopOf(response).id, token);
-      if (link?.does !== "open")
-        return showDoor(it, 410, { door: "forgotten", said: "This link is no longer good. Ask for a new one." });
-      return showDoor(it, 200, { door, values: { ...values, ...link, token } });
-    }),
-  );
-
-  const letIn: Readonly<Record<Door, (it: Here) => Promise<unknown>>> = {
-    "sign-in": async (it) => {
-      const values = accountInput.parse(it.body);
-      const problems = problemsOf({
-        mail: mailProblem(values.mail),
-        password: values.password === "" ? "Please write your password." : undefined,
-      });
-      if (problems.size) return showDoor(it, 422, { door: "sign-in", values, problems });
-      const { response, request } = it;
-      const done = await signInShopper(shopOf(response).id, values.mail, values.password, placeOfAsker(request));
-      if (!done.ok) return showDoor(it, 403, { door: "sign-in", values, said: done.why });
-      return enter(it, done.shopper, values.to);
-    },
-    register: async (it) => {
-      const values = accountInput.parse(it.body);
-      const problems = problemsOf({ name: nameProblem(values.name), mail: mailProblem(values.mail) });
-      if (problems.size) return showDoor(it, 422, { door: "register", values, problems });
-      askForLink(shopOf(it.response).id, "register", values, placeOfAsker(it.request), letterFrom(it));
-      return showDoor(it, 200, { door: "register", values, isSent: true });
-    },
-    forgotten: async (it) => {
-      const values = accountInput.parse(it.body);
-      const problems = problemsOf({ mail: mailProblem(values.mail) });
-      if (problems.size) return showDoor(it, 422, { door: "forgotten", values, problems });
-      askForLink(shopOf(it.response).id, "forgotten", values, placeOfAsker(it.request), letterFrom(it));
-      return showDoor(it, 200, { door: "forgotten", values, isSent: true });
-    },
-    password: async (it) => {
-      const { response, request } = it;
-      const { token, password } = accountInput.parse(it.body);
-      const link = await linkSays(shopOf(response).id, token);
-      const old = { door: "forgotten", said: "This link is no longer good. Ask for a new one." } as const;
-      if (link?.does !== "open") return showDoor(it, 410, old);
-      const values = { ...accountInput.parse(link), token };
-      const problems = problemsOf({ password: passwordProblem(password, link) });
-      if (problems.size) return showDoor(it, 422, { door: "password", values, problems });
-      const done = await openAccount(shopOf(response).id, token, password, placeOfAsker(request));
-      if (!done.ok) return showDoor(it, 410, { ...old, said: done.why });
-      return enter(it, done.shopper, ACCOUNT);
-    },
-  };
-  for (const [door, address] of Object.entries(ADDRESS_OF_DOOR) as [Door, string][])
-    router.post(address, form, guard, here(letIn[door]));
-
-  router.post(
-    "/account/sign-out",
-    guard,
-    here(async ({ request, response }) => {
-      await closeShopperSession(sessionOf(request, response));
-      setSession(request, response, undefined);
-      // The address that was said for delivery is theirs, and not of whoever comes after them.
-      response.append("Set-Cookie", "place=; HttpOnly; Path=/; SameSite=Lax; Max-Age=0");
-      go(response, "/");
-    }),
-  );
-
-  // What is theirs
+  router.use(accountDoor());
 
   router.get(
     ACCOUNT,

@@ -45,10 +45,10 @@ import {
 import { cardPayments } from "../payments/index.server";
 import { keepAddress, shopperIdFor } from "../shoppers/index.server";
 import { contentFor, drawnFor } from "./draft";
+import { guarded } from "./guarded";
 import { createGate } from "./gate";
 import { joinList } from "./lists";
-import { messagePage } from "./pages";
-import { cookieOf, fromHere, isWalk, originOf, perMinute, send, shopOf, tellNobody, type Locals } from "./sending";
+import { cookieOf, isWalk, originOf, send, shopOf, tellNobody, type Locals } from "./sending";
 import { placeSaid } from "./shopping";
 import { tryCard } from "./gift-cards";
 import { shopperAt } from "./signed-in";
@@ -174,13 +174,8 @@ function shortWords(
 export function checkouts(): Router {
   const router = express.Router();
   const form = express.urlencoded({ extended: false, limit: "32kb" });
-  const mayPost = perMinute("checkout", MOST_PER_MINUTE);
+  const guard = guarded("checkout", MOST_PER_MINUTE);
 
-  const say = async (request: Request, response: Response, status: number, title: string, text: string) => {
-    const page = await messagePage(shopOf(response), title, text, status, originOf(response));
-    if (page) send(request, response, page, NO_STORE);
-    else response.status(404).end();
-  };
   const show = async (
     request: Request,
     response: Response,
@@ -194,14 +189,6 @@ export function checkouts(): Router {
     const target = { page: "checkout" as const, ...now.cart, pressed: newPress(), ...theirs, ...seen };
     const whole = spent ? { ...now.whole, spent } : now.whole;
     send(request, response, await drawnFor(request, response, status, target, whole, atCheckout), NO_STORE);
-  };
-  /** Only the shop’s own pages send forms here, and not too many of them. */
-  const guard = async (request: Request, response: Response, next: () => void) => {
-    if (!fromHere(request, response))
-      return say(request, response, 403, "That came from another site", "Please use this shop’s own page.");
-    if (!(await mayPost(request, response)))
-      return say(request, response, 429, "That was a little too often", "Please try again in a minute.");
-    next();
   };
   /** Nobody can check out with nothing, or in a shop that doesn't sell; undefined where they may. */
   const elsewhere = (now: Standing): string | undefined =>
@@ -236,7 +223,7 @@ export function checkouts(): Router {
     const to = elsewhere(now);
     if (to) return response.redirect(303, originOf(response) + to);
     const typed = { ...checkoutInput.parse(body), ...usedOf(body, now.account?.addresses ?? []) };
-    const given = await giveCard(request, response, now, body, typed);
+    const given = await giveCard(request, now, body, typed);
     const values = given.values;
     const checkout = await now.checkout(values);
     const month = dayIn(Date.now(), now.shop.timeZone).slice(0, 7);
@@ -356,7 +343,6 @@ export function checkouts(): Router {
   /** Adds a gift card that was typed in, or takes one out. Codes can be guessed, so each try counts until it turns out to be one. */
   const giveCard = async (
     request: Request,
-    response: Response,
     { shop, isTest }: Standing,
     { do: pressed }: Record<string, unknown>,
     values: CheckoutValues,
@@ -368,7 +354,7 @@ export function checkouts(): Router {
     // Whoever typed a code and pressed the wrong button meant to pay with it.
     const isOrdering = pressed === "place" || pressed === "enter";
     if (pressed !== "card" && !(isOrdering && values.newCard.trim() !== "")) return { values };
-    const done = await tryCard(request, response, shop, values.newCard, isTest);
+    const done = await tryCard(request, shop, values.newCard, isTest);
     if (!done.ok) return { values, step: true, problem: done.why };
     const cards = [...new Set([...values.cards, done.card.code])];
     return cards.length > MOST_CARDS

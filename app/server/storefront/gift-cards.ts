@@ -8,16 +8,18 @@ import { giftCardWith } from "../gift-cards/index.server";
 import { countTry, placeOf, takeBack, waitWords } from "../limits/index.server";
 import type { Shop } from "../shops/index.server";
 import { contentFor, drawnFor } from "./draft";
-import { fromHere, originOf, send, shopOf, tellNobody } from "./sending";
+import { guarded } from "./guarded";
+import { send, shopOf, tellNobody } from "./sending";
 
 /** So many codes of which there is no card may be tried from one place; for each one more, it has to be waited twice as long. */
 const FREE_TRIES = 6;
+const MOST_PER_MINUTE = 30;
 const NO_SUCH = "There is no card with this code. Please check it.";
 
 type Tried = { readonly ok: true; readonly card: CardStanding } | { readonly ok: false; readonly why: string };
 
-/** Looks for a gift card. `isTest`: undefined, whichever it is; else, whether it pays for orders that are made to try the shop. */
-export async function findCard(request: Request, { id }: Pick<Shop, "id">, given: string): Promise<Tried> {
+/** Looks for a gift card. Codes can be guessed, so each try counts until it turns out to be one. */
+async function findCard(request: Request, { id }: Pick<Shop, "id">, given: string): Promise<Tried> {
   const code = plainCard(given);
   if (code === "") return { ok: false, why: "Please write the code of the card." };
   const name = `gift-card:${id}:${placeOf(request.ip ?? "")}`;
@@ -32,7 +34,6 @@ export async function findCard(request: Request, { id }: Pick<Shop, "id">, given
 /** Looks for a gift card that is to pay. What was made to try the shop out pays for nothing real. */
 export async function tryCard(
   request: Request,
-  response: Response,
   shop: Pick<Shop, "id" | "currency">,
   given: string,
   isTest: boolean,
@@ -61,8 +62,8 @@ export function giftCards(): Router {
   router.get(GIFT_CARD, async (request, response, next) => {
     if (!(await show(request, response, 200, {}))) next();
   });
-  router.post(GIFT_CARD, express.urlencoded({ extended: false, limit: "2kb" }), async (request, response, next) => {
-    if (!fromHere(request, response)) return response.redirect(303, originOf(response) + GIFT_CARD);
+  const form = express.urlencoded({ extended: false, limit: "2kb" });
+  router.post(GIFT_CARD, form, guarded("gift-cards", MOST_PER_MINUTE), async (request, response, next) => {
     const { code } = (request.body ?? {}) as { code?: unknown };
     const asked = typeof code === "string" ? code.slice(0, 80) : "";
     const found = await findCard(request, shopOf(response), asked);

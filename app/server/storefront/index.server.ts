@@ -38,7 +38,7 @@ import {
 } from "./pages";
 import { linkIn } from "./came-by";
 import { TooMany } from "./gate";
-import { cookieOf, fromHere, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
+import { cookieOf, fromHere, isWalk, originOf, perMinute, send, sendSorry, shopOf, type Locals } from "./sending";
 import { shopping } from "./shopping";
 import { closedFor, noteLink, personOf } from "./visitors";
 
@@ -236,7 +236,7 @@ function whateverElse(): Express {
   // From here on everything is of the shop itself, which may be closed for now.
   app.use(async (request, response, next) => {
     const shop = shopOf(response);
-    if ((response.locals as Locals).draftUntil !== undefined) return next();
+    if ((response.locals as Locals).draftUntil !== undefined || isWalk(request)) return next();
     const page = await closedPage(shop, originOf(response));
     if (!page) return next();
     const [shown, wanted] = [cookieOf(request, "friend"), await friendToken(shop)];

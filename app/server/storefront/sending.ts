@@ -5,7 +5,7 @@ import { LRUCache } from "lru-cache";
 import { codeOrigin, shopOrigin } from "../config/index.server";
 import type { Shop } from "../shops/index.server";
 import { placeOf, within } from "../limits/index.server";
-import { sorryPage, type Encoding, type ServedPage } from "./pages";
+import { sameText, sorryPage, type Encoding, type ServedPage } from "./pages";
 
 /**
  * `isFriend`: somebody who sees the shop although it is closed. `draftUntil`: until when it is the draft that is looked at, in ms since
@@ -121,7 +121,10 @@ export const WALK_HEADER = "x-zest-walk";
 const walk = randomBytes(24).toString("base64url");
 /** Known in this process alone, and anew each time it starts. */
 export const walkSecret = (): string => walk;
-export const isWalk = ({ headers }: Pick<IncomingMessage, "headers">): boolean => headers[WALK_HEADER] === walk;
+export function isWalk({ headers }: Pick<IncomingMessage, "headers">): boolean {
+  const said = headers[WALK_HEADER];
+  return typeof said === "string" && sameText(said, walk);
+}
 
 /** Counts what comes from one place to one shop; false once there are more than `most` in a minute. */
 export const perMinute =
