@@ -1,6 +1,7 @@
 import { conditionsOf, explain, type Names } from "~/core/conditions";
 import { entryOf, type Difference, type DocumentKind, type PageDocument, type Part } from "~/core/document";
 import { PROPERTIES } from "~/core/cascade";
+import { KNOWN_LETTERS } from "~/core/shop-letters";
 import { readPinKey, ROLE_WORDS, SET_NAMES, settingOf } from "~/core/theme";
 import { kindOf, nameOf, type Field } from ".";
 
@@ -97,6 +98,29 @@ const SAID: Readonly<Record<string, string>> = {
   alone: "with what it goes together changed",
   members: "what belongs to it changed",
   look: "look that it wears changed",
+  mostUses: "how often it can be had changed",
+  mostEach: "how often it can be had changed",
+};
+
+/** What those documents say of themselves of which a shop has one. */
+const SAID_ONCE: Readonly<Partial<Record<DocumentKind, Readonly<Record<string, string>>>>> = {
+  letters: {
+    look: "look of all letters changed",
+    ...Object.fromEntries(
+      Object.entries(KNOWN_LETTERS).map(([key, { name }]) => [key, `letter “${name}” changed`] as const),
+    ),
+  },
+  selling: {
+    from: "country that goods are sent from changed",
+    zones: "places and what delivery costs changed",
+    collect: "collecting in person changed",
+    pieceWeight: "weight of a piece changed",
+    tax: "tax changed",
+    pays: "ways to pay changed",
+    takesCards: "gift cards changed",
+    cardYears: "gift cards changed",
+    accounts: "accounts of shoppers changed",
+  },
 };
 
 function saidWords(document: PageDocument, keys: readonly string[]): string {
@@ -104,7 +128,7 @@ function saidWords(document: PageDocument, keys: readonly string[]): string {
   const around = (what: string, value: unknown) =>
     value === "own" ? `a ${what} of its own` : value === false ? `no ${what}` : `the shop’s ${what}`;
   const now: Readonly<Record<string, string>> = {
-    ...SAID,
+    ...(SAID_ONCE[document.kind] ?? SAID),
     header: around("header", header),
     footer: around("footer", footer),
     hidden: hidden ? "no longer in the shop" : "in the shop",

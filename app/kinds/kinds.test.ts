@@ -1,8 +1,11 @@
 import { SOME_DAY } from "~/core/goods/fixtures/day";
 import { describe, expect, it } from "vitest";
 import { PROPERTIES } from "~/core/cascade";
-import { differences, freeze, walk, type PageDocument, type Draft, type Part } from "~/core/document";
+import { differences, emptyDocument, freeze, walk, type PageDocument, type Draft, type Part } from "~/core/document";
 import { contentWith, everySection, goods, pictures } from "~/render/fixtures/content";
+import { seasonRoot } from "~/core/seasons/season";
+import { sellingRoot } from "~/core/selling";
+import { lettersRoot } from "~/core/shop-letters";
 import { changeWords } from "./change-words";
 import { fillNode, fillStart } from "./fill";
 import {
@@ -109,6 +112,19 @@ describe("a fresh section", () => {
 });
 
 describe("changes in words", () => {
+  it.each([
+    ["letters", Object.keys(lettersRoot.shape)],
+    ["selling", Object.keys(sellingRoot.shape)],
+    ["season", Object.keys(seasonRoot.shape).filter((key) => key !== "off")],
+    ["offer", ["gives", "products", "collections", "code", "fromWorth", "fromCount", "mostUses", "mostEach", "alone"]],
+  ] as const)("have some for all that %s say of themselves", (kind, keys) => {
+    const document = emptyDocument(2, kind, "it", "It");
+    for (const key of keys) {
+      const { what } = changeWords({ what: "says-of-itself", document, keys: [key] });
+      expect([key, what.includes(" ")]).toEqual([key, true]);
+    }
+  });
+
   const main = everySection.filter((s) => s.slot === "main").map((s) => s.node);
   const base = contentWith(main).draft;
   const withMain = (nodes: readonly Part[]): Draft => {

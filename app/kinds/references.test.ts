@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import stored from "./fixtures/stored-2026-11.json";
-import type { Json, PageDocument, Part } from "~/core/document";
+import { emptyDocument, type Json, type PageDocument, type Part } from "~/core/document";
+import { LETTERS } from "~/core/shop-letters";
 import { KINDS, makeNode } from ".";
 import type { Field } from "./definition";
 import { readPage } from "./reading";
@@ -118,6 +119,14 @@ describe("documents", () => {
     expect(referencesOf(named)).toContainEqual({ to: "product", id: "b" });
     const without = mapReferences(named, (r) => (r.id === "a" ? null : r.id));
     expect(without.root.props).toEqual({ of: "product", products: ["b"], collections: ["c"] });
+  });
+
+  it("that are the letters of a shop refer to the picture above their words", () => {
+    const letters = emptyDocument(2, "letters", LETTERS, "Letters of the shop", { look: { picture: "sky", logo: "left" } });
+    expect(referencesOf(letters)).toEqual([{ to: "picture", id: "sky" }]);
+    expect(mapReferences(letters, () => null).root.props).toEqual({ look: { picture: null, logo: "left" } });
+    const draft = { look: undefined as never, documents: { [LETTERS]: letters } };
+    expect(whereUsed(draft, (r) => r.id === "sky").map(placeWords)).toEqual(["Letters of the shop"]);
   });
 
   it("say where something is used, once for each place", () => {

@@ -17,6 +17,7 @@ import type { Goods, Product } from "~/core/goods";
 import { isOfOffer, piecesOf, storedLive, type Live, type LiveOfOffer } from "~/core/live";
 import { offerOf } from "~/core/offers";
 import { nodesIn, type Rich, type RichMark, type RichNode } from "~/core/rich";
+import { LETTERS, lettersOf } from "~/core/shop-letters";
 import { linkOfOwn, NO_LINK, ownLink, type Link } from "~/core/schema";
 import { chassisOf } from "./chassis";
 import type { Field } from "./definition";
@@ -272,6 +273,10 @@ export function ownRestated(document: PageDocument, remap: Remap): readonly Oper
 const sharePictureOf = (document: PageDocument): string | null =>
   document.kind === "page" ? pageProps(document).picture : null;
 
+/** The picture above the words of every letter that the shop writes by itself. */
+const letterPictureOf = (document: PageDocument): string | null =>
+  document.kind === "letters" ? (lettersOf({ [LETTERS]: document }).look?.picture ?? null) : null;
+
 /**
  * The goods that an offer is for, asks about or gives. They stay named when they are gone: what was for one product must not
  * be for all.
@@ -311,6 +316,12 @@ export function mapReferences(document: PageDocument, remap: Remap): PageDocumen
   if (shared) {
     const picture = remap({ to: "picture", id: shared });
     if (picture !== shared) root = { ...root, props: { ...root.props, picture } };
+  }
+  const above = letterPictureOf(document);
+  if (above) {
+    const picture = remap({ to: "picture", id: above });
+    const look = root.props.look as Props;
+    if (picture !== above) root = { ...root, props: { ...root.props, look: { ...look, picture } } };
   }
   return root === document.root ? document : { ...document, root };
 }
@@ -368,10 +379,10 @@ export function whereUsed(draft: Draft, is: (reference: Reference) => boolean): 
       ...layout.products.map((id) => ({ to: "product" as const, id })),
       ...layout.collections.map((id) => ({ to: "collection" as const, id })),
     ];
-    const shared = sharePictureOf(document);
+    const shown = sharePictureOf(document) ?? letterPictureOf(document);
     const isInOwn = ownIn(document).some(([, value]) => referencesOfOwn(value).some(is));
     const isInOffer = document.kind === "offer" && referencesOfOffer(document).some(is);
-    if (isInOwn || isInOffer || named?.some(is) || (shared && is({ to: "picture", id: shared })))
+    if (isInOwn || isInOffer || named?.some(is) || (shown && is({ to: "picture", id: shown })))
       uses.push({ document, part: undefined });
   }
   return uses;
@@ -385,4 +396,6 @@ export const placeWords = ({ document, part }: Use): string =>
       ? `${document.title} › what is shared`
       : document.kind === "offer"
         ? `the offer “${document.title}”`
-        : `the layout “${document.title}”`;
+        : document.kind === "letters"
+          ? document.title
+          : `the layout “${document.title}”`;

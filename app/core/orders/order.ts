@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { Minor } from "../money";
 import { cardFor, lastOf, type CardFor, type CardPart } from "../gift-cards";
 import { lineTitle, type Line, type Priced } from "../offers";
-import { PAYMENTS, type Offered, type Payment, type TaxFor } from "../selling";
+import { PAYMENT_WORDS, PAYMENTS, type Offered, type Payment, type TaxFor } from "../selling";
 
 // An order is a snapshot: what was bought, for how much, by whom and where to. Nothing that is changed later changes it.
 
@@ -209,6 +209,14 @@ export const paidByCards = ({ byCards }: Pick<OrderBody, "byCards">): Minor =>
 
 /** What there is to pay besides. */
 export const dueOf = (body: Pick<OrderBody, "byCards" | "total">): Minor => body.total - paidByCards(body);
+
+/** How an order is paid, in words. */
+export const paidWith = ({ byCards, pay }: Pick<OrderBody, "byCards" | "pay">): string =>
+  [...(byCards.length && pay !== "gift-card" ? ["Gift card"] : []), PAYMENT_WORDS[pay]].join(" and ");
+
+/** How an order gets to whoever bought it. `mail`: there is nothing to carry in it, as it is gift cards alone. */
+export const goesBy = ({ to, way }: Pick<OrderBody, "to" | "way">): "parcel" | "mail" | "collection" =>
+  way.isLetter ? "mail" : to ? "parcel" : "collection";
 
 /**
  * How much of money that is given back goes onto gift cards: what was paid otherwise goes back first, to where it came from.

@@ -5,6 +5,7 @@ import type { AccountLettersProps } from "./definition";
 export function View({ props }: ViewProps<AccountLettersProps>) {
   const { studio } = useEnv();
   const { lists } = useAccount();
+  if (lists.length === 0 && !studio) return null;
   return (
     <section className="af" id="letters">
       <Words at="heading" as="h2" text={props.heading} hint="Heading" />

@@ -1,6 +1,6 @@
 import { formatMoney } from "~/core/money";
-import { dueOf, isPaid, type OrderEvent } from "~/core/orders";
-import { addressLines, countryName, PAYMENT_WORDS } from "~/core/selling";
+import { dueOf, isPaid, paidWith, type OrderEvent } from "~/core/orders";
+import { addressLines, countryName } from "~/core/selling";
 import type { ViewProps } from "../definition";
 import { useEnv, useOrder } from "../parts";
 import type { OrderFactsProps } from "./definition";
@@ -43,11 +43,7 @@ export function View({ props }: ViewProps<OrderFactsProps>) {
         </section>
         <section>
           <h2>How it is paid</h2>
-          <p>
-            {[...(body.byCards.length && body.pay !== "gift-card" ? ["Gift card"] : []), PAYMENT_WORDS[body.pay]].join(
-              " and ",
-            )}
-          </p>
+          <p>{paidWith(body)}</p>
         </section>
         {body.note ? (
           <section>

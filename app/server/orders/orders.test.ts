@@ -219,11 +219,11 @@ describe("what a seller does with an order", () => {
     const file = readCsv(await ordersFile(shop.id));
     expect(
       file.rows.map(({ cells }) =>
-        ["Order", "Product", "Total", "Town"].map((name) => cells[file.columns.indexOf(name)]),
+        ["Order", "Product", "Total", "Paid with", "Town"].map((name) => cells[file.columns.indexOf(name)]),
       ),
     ).toEqual([
-      ["1", "Apple", "6.00", "Howth"],
-      ["2", "Bread", "7.00", "Howth"],
+      ["1", "Apple", "6.00", "Card", "Howth"],
+      ["2", "Bread", "7.00", "Card", "Howth"],
     ]);
   });
 

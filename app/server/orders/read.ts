@@ -3,6 +3,8 @@ import { writeCsv } from "~/core/formats";
 import { decimalMoney } from "~/core/money";
 import {
   orderBody,
+  paidByCards,
+  paidWith,
   standingWords,
   type Order,
   type OrderEvent,
@@ -229,6 +231,8 @@ export async function ordersFile(shopId: string): Promise<string> {
       money(body.delivery.total),
       money(body.tax?.tax ?? 0),
       money(body.total),
+      paidWith(body),
+      money(paidByCards(body)),
       money(paid),
       money(refunded),
       body.currency,
@@ -256,6 +260,8 @@ export async function ordersFile(shopId: string): Promise<string> {
       "Delivery price",
       "Tax",
       "Total",
+      "Paid with",
+      "Paid by gift cards",
       "Paid",
       "Refunded",
       "Currency",

@@ -17,13 +17,17 @@ import { Link as RouterLink } from "react-router";
 import { formatMoney } from "~/core/money";
 import {
   actionsFor,
+  backToCards,
+  dueOf,
+  goesBy,
+  paidWith,
   standingWords,
   type Order,
   type OrderAction,
   type OrderEvent,
   type OrderRequest,
 } from "~/core/orders";
-import { addressLines, countryName, PAYMENT_WORDS, sellingOf } from "~/core/selling";
+import { addressLines, countryName, sellingOf } from "~/core/selling";
 import { useMoment, useStudio } from "../keeping";
 import { Blank, INK } from "../ui";
 import { MoneyField } from "../when";
@@ -142,6 +146,7 @@ function RefundDialog({ order, onClose, onSend, isBusy }: DialogProps) {
   const [tells, setTells] = useState(true);
   const [wrong, setWrong] = useState<Wrong>();
   const money = (sum: number) => formatMoney(sum, body.currency, body.moneyFormat);
+  const onCards = backToCards(order, refunded, Math.min(amount ?? 0, most));
   const go = async () => {
     if (!amount) return setWrong({ field: "amount", why: "Write how much." });
     const why = await onSend(
@@ -159,6 +164,7 @@ function RefundDialog({ order, onClose, onSend, isBusy }: DialogProps) {
           <MoneyField label="How much" value={amount} onSet={setAmount} isNeeded />
           <Typography variant="body2" color="text.secondary">
             of {money(most)} that can be given back
+            {onCards > 0 ? `; ${money(onCards)} of it goes back onto gift cards` : ""}
           </Typography>
         </Box>
         {wrong ? (
@@ -217,6 +223,19 @@ function RefundDialog({ order, onClose, onSend, isBusy }: DialogProps) {
   );
 }
 
+const GOES: Readonly<Record<ReturnType<typeof goesBy>, string>> = {
+  parcel: "Goes to",
+  mail: "Goes by mail to",
+  collection: "Collected by",
+};
+
+/** Where an order goes, line by line. `home`: the country that needs no saying. */
+export function goesTo(body: Order["body"], home: string | undefined): readonly string[] {
+  const by = goesBy(body);
+  if (by === "mail") return [body.cardFor?.to || body.mail];
+  return by === "parcel" && body.to ? addressLines(body.to, countryName, home) : [body.name];
+}
+
 const Fact = ({ name, children }: { name: string; children: ReactNode }) => (
   <Box>
     <Typography variant="caption" color="text.secondary" component="h3">
@@ -233,8 +252,8 @@ export function OrderTable({ body, withPrices = true }: { body: Order["body"]; w
   const money = (amount: number) => formatMoney(amount, body.currency, body.moneyFormat);
   const cell = { padding: "8px 12px 8px 0", borderTop: `1px solid ${INK.line}`, verticalAlign: "top" } as const;
   const right = { ...cell, textAlign: "right", whiteSpace: "nowrap", paddingRight: 0 } as const;
-  const sum = (name: string, value: number, isStrong = false) => (
-    <tr key={name}>
+  const sum = (name: string, value: number, isStrong = false, key = name) => (
+    <tr key={key}>
       <td style={{ ...cell, fontWeight: isStrong ? 700 : 400 }} colSpan={3}>
         {name}
       </td>
@@ -268,6 +287,11 @@ export function OrderTable({ body, withPrices = true }: { body: Order["body"]; w
                     </Typography>
                   ))
                 : null}
+              {line.isGiftCard && body.cardFor?.to ? (
+                <Typography variant="caption" component="div" color="text.secondary">
+                  For {body.cardFor.to}
+                </Typography>
+              ) : null}
               {line.later ? (
                 <Typography variant="caption" component="div" color="text.secondary">
                   {line.later}
@@ -292,6 +316,8 @@ export function OrderTable({ body, withPrices = true }: { body: Order["body"]; w
                   .filter((row) => row.tax)
                   .map((row) => sum(`with ${body.tax!.name} ${row.rate / 100} %`, row.tax))
               : null}
+            {body.byCards.map(({ last, amount }, i) => sum(`Gift card ${last}`, -amount, false, `card-${i}`))}
+            {body.byCards.length ? sum("Left to pay", dueOf(body), true) : null}
           </>
         ) : null}
       </tbody>
@@ -408,15 +434,13 @@ export function OneOrder({ order, events, address }: OneProps) {
           <Box sx={{ display: "grid", gap: 3, gridTemplateColumns: "minmax(0,1fr)" }}>
             <OrderTable body={body} />
             <Box sx={{ display: "grid", gap: 2, gridTemplateColumns: { xs: "minmax(0,1fr)", sm: "1fr 1fr" } }}>
-              <Fact name={body.to ? "Goes to" : "Collected by"}>
-                {body.to ? addressLines(body.to, countryName, home).join("\n") : body.name}
-              </Fact>
+              <Fact name={GOES[goesBy(body)]}>{goesTo(body, home).join("\n")}</Fact>
               <Fact name="Mail and phone">
                 <Link href={`mailto:${body.mail}`}>{body.mail}</Link>
                 {body.phone ? `\n${body.phone}` : ""}
               </Fact>
               <Fact name="Paid by">
-                {PAYMENT_WORDS[body.pay]}
+                {paidWith(body)}
                 {body.pay === "card" ? " (test payments: no money is taken)" : ""}
               </Fact>
               <Fact name="Paid">

@@ -1,8 +1,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Printer } from "lucide-react";
-import type { Order } from "~/core/orders";
-import { addressLines, countryName } from "~/core/selling";
-import { OrderTable } from "./one";
+import { goesBy, type Order } from "~/core/orders";
+import { goesTo, OrderTable } from "./one";
 
 type PrintedProps = {
   order: Order;
@@ -14,7 +13,8 @@ type PrintedProps = {
 /** An order on paper: with what it cost, or as a slip that goes into the parcel. */
 export function PrintedOrder({ order, shop, timeZone, isSlip }: PrintedProps) {
   const { body } = order;
-  const to = body.to ? addressLines(body.to, countryName) : [body.name, "Collected"];
+  const by = goesBy(body);
+  const to = [...goesTo(body, undefined), ...(by === "parcel" ? [] : [by === "mail" ? "By mail" : "Collected"])];
   return (
     <Box
       component="main"
