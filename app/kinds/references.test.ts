@@ -122,7 +122,9 @@ describe("documents", () => {
   });
 
   it("that are the letters of a shop refer to the picture above their words", () => {
-    const letters = emptyDocument(2, "letters", LETTERS, "Letters of the shop", { look: { picture: "sky", logo: "left" } });
+    const letters = emptyDocument(2, "letters", LETTERS, "Letters of the shop", {
+      look: { picture: "sky", logo: "left" },
+    });
     expect(referencesOf(letters)).toEqual([{ to: "picture", id: "sky" }]);
     expect(mapReferences(letters, () => null).root.props).toEqual({ look: { picture: null, logo: "left" } });
     const draft = { look: undefined as never, documents: { [LETTERS]: letters } };

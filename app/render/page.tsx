@@ -24,7 +24,7 @@ import { lyingRows, type Lying } from "./lying";
 import { FriendsDoor, MessagePage } from "./pages/views";
 import { Section } from "./section";
 import { classOfMain } from "./style";
-import { OWN_SORTS, targetName } from "./target-names";
+import { isPersonal, targetName } from "./target-names";
 import type { Target } from "./target";
 
 /** What stands around a page whose frame can't be read: nothing. The page itself is there all the same. */
@@ -34,12 +34,12 @@ export const noFrame = (): PageDocument => emptyDocument(DOCUMENT_VERSION, "fram
 export function frameOf(documents: Draft["documents"], page: PageDocument | undefined): PageDocument {
   const frame = spread(documents, documents.frame ?? noFrame());
   const around = aroundPage(page);
-  if (around.top === true && around.bottom === true && !isBuying(page)) return frame;
+  if (around.top === true && around.bottom === true && !isOnesOwn(page)) return frame;
   const own = page && spread(documents, page);
   const rows = (slot: "top" | "bottom") =>
     around[slot] === "own" ? (own?.root.slots[slot] ?? []) : around[slot] ? (frame.root.slots[slot] ?? []) : [];
   // Nothing comes between somebody and what they are buying.
-  const over = isClosed(page) || isBuying(page) ? undefined : entryOf(frame.root.slots, OVER);
+  const over = isClosed(page) || isOnesOwn(page) ? undefined : entryOf(frame.root.slots, OVER);
   const slots = { top: rows("top"), bottom: rows("bottom"), ...(over ? { [OVER]: over } : {}) };
   return { ...frame, root: { ...frame.root, slots } };
 }
@@ -53,9 +53,10 @@ export const withoutAround = <D extends PageDocument | undefined>(page: D): D =>
 /** Behind a closed door there is nowhere to go. */
 const isClosed = (page: PageDocument | undefined): boolean => page !== undefined && layoutProps(page)?.of === "closed";
 
-const BUYING: ReadonlySet<string> = new Set(OWN_SORTS);
-const isBuying = (page: PageDocument | undefined): boolean =>
-  page !== undefined && BUYING.has(layoutProps(page)?.of ?? "");
+const isOnesOwn = (page: PageDocument | undefined): boolean => {
+  const of = page && layoutProps(page)?.of;
+  return of !== undefined && isPersonal(of);
+};
 
 /** On the way from the cart to the order there is nothing that leads elsewhere. */
 const isCheckout = (page: PageDocument | undefined): boolean =>

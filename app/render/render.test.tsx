@@ -8,7 +8,7 @@ import { makeNode, problemOf } from "~/kinds";
 import { contentWith, contentWithPart, everyLayoutPart, everySection, goods } from "./fixtures/content";
 import { invalidIn } from "./fixtures/validator";
 import { THEMES, themeById } from "~/themes";
-import { renderPage, nodeCss, nodeLayers, type Target } from ".";
+import { hardCases, renderPage, seenAt, nodeCss, nodeLayers, type Target } from ".";
 
 const SCRIPTS = { every: "/assets/shop.js", goods: "/assets/goods.js" };
 const ORIGIN = "http://shop.localhost:4311";
@@ -77,7 +77,18 @@ describe("pages are valid HTML (html-validate)", () => {
     ...["sent", "many", "long", "due", "collect", "refunded", "cancelled", "test"].map(
       (of) => [`an order: ${of}`, { page: "order", sample: `/order?case=${of}` }] as const,
     ),
+    ...(["sign-in", "account", "gift-card"] as const).flatMap((sort) =>
+      hardCases(sort, goods, []).map(({ name, address }): [string, Target] => {
+        const { pathname, searchParams } = new URL(address, ORIGIN);
+        return [`${sort}: ${name}`, seenAt(pathname, searchParams, {}, goods)];
+      }),
+    ),
   ];
+  it("of what is somebody’s own are drawn in every case that the bench shows", () => {
+    const sorts = targets.map(([, { page }]) => page);
+    for (const sort of ["sign-in", "account", "gift-card"] as const)
+      expect([sort, sorts.filter((each) => each === sort).length]).toEqual([sort, hardCases(sort, goods, []).length]);
+  });
   it.each(everyLayoutPart.flatMap((p) => p.sorts.map((sort) => [sort, p.name, p.node] as const)))(
     "on the %s layout, “%s”",
     async (sort, _name, node) => {

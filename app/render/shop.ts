@@ -33,7 +33,7 @@ import { fieldsOf } from "./own-fields";
 import { sampleOrder } from "./checkout-target";
 import { firstPicture } from "./sharing";
 import { ownDocuments, situationOn, type Target } from "./target";
-import { OWN_SORTS } from "./target-names";
+import { isPersonal } from "./target-names";
 import { tonesOf } from "./tones";
 import { canCome } from "~/kinds/page-designs";
 import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
@@ -327,9 +327,6 @@ export function envOf(
   };
 }
 
-/** Pages on which somebody is buying, or sees what they bought. */
-const BUYING: ReadonlySet<Target["page"]> = new Set(OWN_SORTS);
-
 /**
  * Where a seller's own code runs on a page, and what it may know there; nothing on a page where somebody is buying, whatever it holds
  * (a header with code in it, say).
@@ -341,7 +338,7 @@ export function codeOn(
   page: PageDocument | undefined,
 ): Pick<KindEnv, "code"> {
   const { codeOrigin } = content;
-  if (!codeOrigin || BUYING.has(target.page)) return {};
+  if (!codeOrigin || isPersonal(target.page)) return {};
   const product = shown?.page === "product" ? shown.product : undefined;
   const collection = shown?.page === "collection" ? shown.collection : undefined;
   const address = product

@@ -102,22 +102,25 @@ export const TARGET_KINDS: Readonly<Record<Target["page"], string>> = {
   message: "Message",
 };
 
+const { home: _home, text: _text, message: _message, ...OF_LAYOUTS } = TARGET_KINDS;
+
 /** The sorts of pages that a layout is made for, as the seller knows them. */
 export const LAYOUT_NAMES: Readonly<Record<LayoutSort, string>> = {
+  ...OF_LAYOUTS,
   product: "Product pages",
   collection: "Collection pages",
-  search: "Search",
-  cart: "Cart",
-  checkout: "Checkout",
-  thanks: "Thank you",
-  order: "Order",
-  "sign-in": "Signing in",
-  account: "Account",
-  "gift-card": "Gift card",
   post: "Posts",
-  "not-found": "Not found",
-  closed: "Closed for now",
 };
 
-/** Pages on which somebody is buying, or sees what is theirs: nothing comes over them, and no code of the seller’s own runs there. */
-export const OWN_SORTS = ["cart", "checkout", "thanks", "order", "sign-in", "account", "gift-card"] as const;
+const PERSONAL: ReadonlySet<string> = new Set<Target["page"]>([
+  "cart",
+  "checkout",
+  "thanks",
+  "order",
+  "sign-in",
+  "account",
+  "gift-card",
+]);
+
+/** Whether somebody is buying on such a page, or sees what is theirs: nothing comes over it, and no code of the seller’s own runs there. */
+export const isPersonal = (page: Target["page"] | LayoutSort): boolean => PERSONAL.has(page);

@@ -1,10 +1,10 @@
 import type { ViewProps } from "../definition";
-import { AskField, FormSaid, useAccount, useEnv, Words } from "../parts";
+import { AccountForm, CurrentPassword, useAccount, useEnv, Words } from "../parts";
 import type { AccountDataProps } from "./definition";
 
 export function View({ props }: ViewProps<AccountDataProps>) {
   const { studio } = useEnv();
-  const { problems, at } = useAccount();
+  const { at } = useAccount();
   return (
     <section className="af" id="data">
       <Words at="heading" as="h2" text={props.heading} hint="Heading" />
@@ -15,27 +15,11 @@ export function View({ props }: ViewProps<AccountDataProps>) {
         </a>
         <details className="at-fold" open={at === "delete"}>
           <summary>Delete the account</summary>
-          <form className="af-form" method="post" action="/account/delete" noValidate>
-            <FormSaid at="delete" />
+          <AccountForm at="delete" action="/account/delete" press="Delete my account">
             <div className="fill-fields">
-              <AskField
-                of="at"
-                name="password"
-                label="Your password"
-                type="password"
-                value=""
-                problem={at === "delete" ? problems.get("password") : undefined}
-                autofill="current-password"
-                isNeeded
-                hint="This can’t be undone."
-              />
+              <CurrentPassword of="at" at="delete" hint="This can’t be undone." />
             </div>
-            <div className="af-end">
-              <button className="button button-2" type="submit">
-                Delete my account
-              </button>
-            </div>
-          </form>
+          </AccountForm>
         </details>
       </div>
     </section>

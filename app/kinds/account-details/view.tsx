@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { SHORTEST_PASSWORD, type AccountPart } from "~/core/account";
 import type { ViewProps } from "../definition";
-import { AskField, FormSaid, useAccount, Words } from "../parts";
+import { AccountForm, AskField, CurrentPassword, PasswordOf, useAccount, Words } from "../parts";
 import type { AccountDetailsProps } from "./definition";
 
 /** One form of it, folded or open; what was sent last is open. */
@@ -36,23 +36,10 @@ export function View({ props, arrangement }: ViewProps<AccountDetailsProps>) {
   const { name, mail, problems, at } = useAccount();
   const problem = (part: AccountPart, field: string) => (at === part ? problems.get(field) : undefined);
   const isFolded = arrangement !== "open";
-  const current = (part: AccountPart) => (
-    <AskField
-      of={`ad-${part}`}
-      name="password"
-      label={part === "password" ? "Password so far" : "Your password"}
-      type="password"
-      value=""
-      problem={problem(part, "password")}
-      autofill="current-password"
-      isNeeded
-    />
-  );
   return (
     <section className="af" id="details">
       <Words at="heading" as="h2" text={props.heading} hint="Heading" />
-      <form className="af-form" method="post" action="/account/details" noValidate>
-        <FormSaid at="details" />
+      <AccountForm at="details" action="/account/details" press="Keep the name">
         <div className="fill-fields">
           <AskField
             of="ad"
@@ -64,15 +51,9 @@ export function View({ props, arrangement }: ViewProps<AccountDetailsProps>) {
             isNeeded
           />
         </div>
-        <div className="af-end">
-          <button className="button button-2" type="submit">
-            Keep the name
-          </button>
-        </div>
-      </form>
+      </AccountForm>
       <Part at="mail" title={`Mail address: ${mail}`} isFolded={isFolded}>
-        <form className="af-form" method="post" action="/account/mail" noValidate>
-          <FormSaid at="mail" />
+        <AccountForm at="mail" action="/account/mail" press="Send the letter">
           <div className="fill-fields">
             <AskField
               of="ad"
@@ -86,29 +67,15 @@ export function View({ props, arrangement }: ViewProps<AccountDetailsProps>) {
               isNeeded
               hint="We send a letter there; it counts once you have opened the link in it."
             />
-            {current("mail")}
+            <CurrentPassword of="ad-mail" at="mail" />
           </div>
-          <div className="af-end">
-            <button className="button button-2" type="submit">
-              Send the letter
-            </button>
-          </div>
-        </form>
+        </AccountForm>
       </Part>
       <Part at="password" title="Password" isFolded={isFolded}>
-        <form className="af-form" method="post" action="/account/password-change" noValidate>
-          <FormSaid at="password" />
-          <input
-            className="unseen"
-            name="mail"
-            value={mail}
-            autoComplete="username"
-            readOnly
-            tabIndex={-1}
-            aria-label="Mail address"
-          />
+        <AccountForm at="password" action="/account/password-change" press="Change the password">
+          <PasswordOf mail={mail} />
           <div className="fill-fields">
-            {current("password")}
+            <CurrentPassword of="ad-password" at="password" label="Password so far" />
             <AskField
               of="ad"
               name="fresh"
@@ -121,12 +88,7 @@ export function View({ props, arrangement }: ViewProps<AccountDetailsProps>) {
               hint={`${SHORTEST_PASSWORD} characters or more. Other browsers are signed out.`}
             />
           </div>
-          <div className="af-end">
-            <button className="button button-2" type="submit">
-              Change the password
-            </button>
-          </div>
-        </form>
+        </AccountForm>
       </Part>
     </section>
   );

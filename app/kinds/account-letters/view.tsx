@@ -1,5 +1,5 @@
 import type { ViewProps } from "../definition";
-import { FormSaid, useAccount, useEnv, Words } from "../parts";
+import { AccountForm, useAccount, useEnv, Words } from "../parts";
 import type { AccountLettersProps } from "./definition";
 
 export function View({ props }: ViewProps<AccountLettersProps>) {
@@ -10,8 +10,7 @@ export function View({ props }: ViewProps<AccountLettersProps>) {
     <section className="af" id="letters">
       <Words at="heading" as="h2" text={props.heading} hint="Heading" />
       {props.text || studio ? <Words at="text" as="p" text={props.text} hint="Text" /> : null}
-      <form className="af-form" method="post" action="/account/lists">
-        <FormSaid at="lists" />
+      <AccountForm at="lists" action="/account/lists" press="Keep this">
         <div>
           {lists.map(({ name, isOn }) => (
             <label className="fill-tick" key={name}>
@@ -20,12 +19,7 @@ export function View({ props }: ViewProps<AccountLettersProps>) {
             </label>
           ))}
         </div>
-        <div className="af-end">
-          <button className="button button-2" type="submit">
-            Keep this
-          </button>
-        </div>
-      </form>
+      </AccountForm>
     </section>
   );
 }

@@ -7,7 +7,7 @@ export * from "./checkout";
 export { AddressFields, AskField, useFieldId, type AskProps } from "./ask";
 export * from "./account";
 export { CardPicture } from "./card-picture";
-export { FormSaid } from "./account-form";
+export { AccountForm, CurrentPassword, FormSaid, PasswordOf } from "./account-form";
 export { SumLines, Sums, type Sum, type SumLine } from "./sums";
 export * from "./shown";
 export { RichText } from "./rich";

@@ -4,33 +4,24 @@ import type { MenuEntry } from "./menu";
 import { MenuList } from "./menu";
 import { usePartId } from "./env";
 
+/** A sign of the header that leads somewhere, drawn in a square of 24. */
+const Sign = ({ path }: { readonly path: string }): ReactNode => (
+  <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+    <path d={path} fill="none" stroke="currentColor" strokeWidth="1.900" strokeLinecap="round" strokeLinejoin="round" />
+  </svg>
+);
+
 /** Leads to the search, as a sign. */
 export const SearchSign = (): ReactNode => (
   <a className="find search-link" href="/search" aria-label="Search">
-    <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
-      <path
-        d="M10.500 4a6.500 6.500 0 1 1 0 13 6.500 6.500 0 0 1 0-13Zm4.800 11.300L20 20"
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="1.900"
-        strokeLinecap="round"
-      />
-    </svg>
+    <Sign path="M10.500 4a6.500 6.500 0 1 1 0 13 6.500 6.500 0 0 1 0-13Zm4.800 11.300L20 20" />
   </a>
 );
 
 /** Leads to the account, or to the door of it. */
 export const AccountSign = (): ReactNode => (
   <a className="find account-link" href={ACCOUNT} aria-label="Your account">
-    <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
-      <path
-        d="M12 4a4 4 0 1 1 0 8 4 4 0 0 1 0-8ZM4.500 20c.6-3.500 3.600-5 7.500-5s6.900 1.500 7.500 5"
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="1.900"
-        strokeLinecap="round"
-      />
-    </svg>
+    <Sign path="M12 4a4 4 0 1 1 0 8 4 4 0 0 1 0-8ZM4.500 20c.6-3.500 3.600-5 7.500-5s6.900 1.500 7.500 5" />
   </a>
 );
 
@@ -38,16 +29,7 @@ export const AccountSign = (): ReactNode => (
 export const CartSign = (): ReactNode => (
   <a className="find cart-link" href="/cart">
     <span className="unseen">Cart</span>
-    <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
-      <path
-        d="M3.500 7.500h17l-1.600 12.500H5.100ZM8.500 10V7a3.500 3.500 0 0 1 7 0v3"
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="1.900"
-        strokeLinecap="round"
-        strokeLinejoin="round"
-      />
-    </svg>
+    <Sign path="M3.500 7.500h17l-1.600 12.500H5.100ZM8.500 10V7a3.500 3.500 0 0 1 7 0v3" />
     <span className="cart-n" hidden />
   </a>
 );

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { ADDRESS_OF_DOOR, NOTHING_WRITTEN, SHORTEST_PASSWORD } from "~/core/account";
 import type { ViewProps } from "../definition";
-import { AskField, useDoor, useEnv, Words } from "../parts";
+import { AskField, PasswordOf, useDoor, useEnv, Words } from "../parts";
 import type { SignInProps } from "./definition";
 
 const HEADING = {
@@ -79,16 +79,7 @@ function Form({ props }: { props: SignInProps }): ReactNode {
       {door === "password" ? (
         <>
           <input type="hidden" name="token" value={values.token} />
-          {/* So that the password is kept under the right name. */}
-          <input
-            className="unseen"
-            name="mail"
-            value={values.mail}
-            autoComplete="username"
-            readOnly
-            tabIndex={-1}
-            aria-label="Mail address"
-          />
+          <PasswordOf mail={values.mail} />
         </>
       ) : null}
       <div className="fill-fields">

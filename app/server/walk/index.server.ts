@@ -6,7 +6,7 @@ import { endDraftLink, makeDraftLink } from "../publishing/index.server";
 import { freshShop, type Shop } from "../shops/index.server";
 import { contentOf, draftContent } from "../storefront/index.server";
 import { readPage } from "./page";
-import { Shopper } from "./shopper";
+import { enterShop, type Shopper } from "./shopper";
 import { trialsFor, WALK_MAIL } from "./trials";
 
 /** So many pages are looked at, and pictures asked for, at most. */
@@ -48,7 +48,7 @@ async function walk(shop: Shop, { of }: WalkAsked, tell: Tell, signal: AbortSign
     });
     return tell({ at: "end", pages: 0, links: 0, isWhole: true, seconds: 0 });
   }
-  const shopper = await Shopper.enter(origin);
+  const shopper = await enterShop(origin);
   const link = of === "draft" ? await makeDraftLink(shop.id) : undefined;
   try {
     if (link) shopper.setCookie("draft", link.secret);

@@ -1,4 +1,4 @@
-import { createServer, request as ask, type IncomingMessage, type Server } from "node:http";
+import { createServer, request as ask, type IncomingMessage } from "node:http";
 import type { AddressInfo } from "node:net";
 import { storefront, WALK_HEADER, walkSecret } from "../storefront/index.server";
 import { readPage, type PageForm, type SeenPage } from "./page";
@@ -16,51 +16,49 @@ export type Answer = {
 
 const LONGEST = 8_000_000;
 
-export class Shopper {
-  readonly #server: Server;
-  readonly #host: string;
-  readonly #origin: string;
-  readonly #jar = new Map<string, string>();
+/** What an automatic shopper can do. Paths are below the shop’s own address. */
+export type Shopper = {
+  readonly setCookie: (name: string, value: string) => void;
+  readonly get: (path: string) => Promise<Answer>;
+  readonly head: (path: string) => Promise<Answer>;
+  /** An address below the shop’s own, with what stands after `#`; undefined for one that leads elsewhere. */
+  readonly below: (address: string | undefined, from?: string) => string | undefined;
+  /** Asks for a page, and follows what leads on. */
+  readonly open: (path: string) => Promise<Opened>;
+  /** Sends a form as it stands, with some values written anew. */
+  readonly submit: (form: PageForm, from: string, values?: Readonly<Record<string, string>>) => Promise<Opened>;
+  readonly leave: () => void;
+};
+type Opened = Answer & { readonly at: string; readonly page: SeenPage };
 
-  private constructor(server: Server, origin: string) {
-    this.#server = server;
-    this.#origin = origin;
-    this.#host = new URL(origin).host;
-  }
+/** Opens the door of a shop to one shopper. `origin`: the shop’s own, without a slash at its end. */
+export async function enterShop(origin: string): Promise<Shopper> {
+  const server = createServer(storefront());
+  await new Promise<void>((done) => server.listen(0, "127.0.0.1", done));
+  const { host } = new URL(origin);
+  const { port } = server.address() as AddressInfo;
+  const jar = new Map<string, string>();
 
-  /** Opens the door of a shop to one shopper. `origin`: the shop’s own, without a slash at its end. */
-  static async enter(origin: string): Promise<Shopper> {
-    const server = createServer(storefront());
-    await new Promise<void>((done) => server.listen(0, "127.0.0.1", done));
-    return new Shopper(server, origin);
-  }
-
-  leave(): void {
-    this.#server.close();
-    this.#server.closeAllConnections();
-  }
-
-  setCookie(name: string, value: string): void {
-    this.#jar.set(name, value);
-  }
-
-  #keep(cookies: readonly string[] = []): void {
+  const keep = (cookies: readonly string[] = []) => {
     for (const cookie of cookies) {
       const [, name = "", value = ""] = /^([^=;]+)=([^;]*)/.exec(cookie) ?? [];
-      if (/;\s*Max-Age=0(?:;|$)/i.test(cookie)) this.#jar.delete(name);
-      else if (name) this.#jar.set(name, value);
+      if (/;\s*Max-Age=0(?:;|$)/i.test(cookie)) jar.delete(name);
+      else if (name) jar.set(name, value);
     }
-  }
-
-  #send(method: string, path: string, body?: URLSearchParams): Promise<Answer> {
-    const { port } = this.#server.address() as AddressInfo;
+  };
+  const below = (address: string | undefined, from = "/") => {
+    if (address === undefined || !URL.canParse(address, origin + from)) return undefined;
+    const url = new URL(address, origin + from);
+    return url.host === host && /^https?:$/.test(url.protocol) ? url.pathname + url.search + url.hash : undefined;
+  };
+  const send = (method: string, path: string, body?: URLSearchParams): Promise<Answer> => {
     const headers: Record<string, string> = {
-      Host: this.#host,
+      Host: host,
       Accept: "text/html",
       "Accept-Language": "en",
       [WALK_HEADER]: walkSecret(),
-      ...(this.#jar.size ? { Cookie: [...this.#jar].map(([name, value]) => `${name}=${value}`).join("; ") } : {}),
-      ...(body ? { "Content-Type": "application/x-www-form-urlencoded", Origin: this.#origin } : {}),
+      ...(jar.size ? { Cookie: [...jar].map(([name, value]) => `${name}=${value}`).join("; ") } : {}),
+      ...(body ? { "Content-Type": "application/x-www-form-urlencoded", Origin: origin } : {}),
     };
     return new Promise((done, fail) => {
       const sent = ask({ port, host: "127.0.0.1", method, path, headers }, (response: IncomingMessage) => {
@@ -72,10 +70,10 @@ export class Shopper {
         });
         response.on("error", fail);
         response.on("end", () => {
-          this.#keep(response.headers["set-cookie"]);
+          keep(response.headers["set-cookie"]);
           done({
             status: response.statusCode ?? 0,
-            to: this.below(response.headers.location),
+            to: below(response.headers.location),
             type: response.headers["content-type"] ?? "",
             body: Buffer.concat(chunks).toString("utf8"),
           });
@@ -84,43 +82,35 @@ export class Shopper {
       sent.on("error", fail);
       sent.end(body?.toString());
     });
-  }
-
-  /** An address below the shop’s own, with what stands after `#`; undefined for one that leads elsewhere. */
-  below(address: string | undefined, from = "/"): string | undefined {
-    if (address === undefined || !URL.canParse(address, this.#origin + from)) return undefined;
-    const url = new URL(address, this.#origin + from);
-    return url.host === this.#host && /^https?:$/.test(url.protocol) ? url.pathname + url.search + url.hash : undefined;
-  }
-
-  get(path: string): Promise<Answer> {
-    return this.#send("GET", path.split("#")[0]!);
-  }
-  head(path: string): Promise<Answer> {
-    return this.#send("HEAD", path);
-  }
-
+  };
+  const get = (path: string) => send("GET", path.split("#")[0]!);
   /** Follows what an answer leads on to, a few times at most. */
-  async follow(answer: Answer, from: string): Promise<Answer & { readonly at: string; readonly page: SeenPage }> {
+  const follow = async (answer: Answer, from: string): Promise<Opened> => {
     let now = answer;
     let at = from;
     for (let i = 0; i < 5 && now.to !== undefined && now.status >= 300 && now.status < 400; i++) {
       at = now.to;
-      now = await this.get(at);
+      now = await get(at);
     }
     return { ...now, at, page: readPage(now.body) };
-  }
-
-  async open(path: string): Promise<Answer & { readonly at: string; readonly page: SeenPage }> {
-    return this.follow(await this.get(path), path);
-  }
-
-  /** Sends a form as it stands, with some values written anew. */
-  async submit(form: PageForm, from: string, values: Readonly<Record<string, string>> = {}) {
-    const body = new URLSearchParams([...form.values]);
-    for (const [name, value] of Object.entries(values)) body.set(name, value);
-    const to = this.below(form.action || from, from) ?? from;
-    if (form.method === "post") return this.follow(await this.#send("POST", to, body), to);
-    return this.open(`${to.split("?")[0]}?${body.toString()}`);
-  }
+  };
+  const open = async (path: string) => follow(await get(path), path);
+  return {
+    setCookie: (name, value) => void jar.set(name, value),
+    get,
+    head: (path) => send("HEAD", path),
+    below,
+    open,
+    submit: async (form, from, values = {}) => {
+      const body = new URLSearchParams([...form.values]);
+      for (const [name, value] of Object.entries(values)) body.set(name, value);
+      const to = below(form.action || from, from) ?? from;
+      if (form.method === "post") return follow(await send("POST", to, body), to);
+      return open(`${to.split("?")[0]}?${body.toString()}`);
+    },
+    leave: () => {
+      server.close();
+      server.closeAllConnections();
+    },
+  };
 }

@@ -21,8 +21,8 @@ import {
   Typography,
 } from "@mui/material";
 import { FlaskConical, Plus } from "lucide-react";
-import { useEffect, useState } from "react";
-import { Link as RouterLink, useRevalidator, useSearchParams } from "react-router";
+import { useState } from "react";
+import { Link as RouterLink } from "react-router";
 import {
   CARD_DESIGN_NAMES,
   CARD_DESIGNS,
@@ -32,51 +32,26 @@ import {
   writtenCard,
   type CardDesign,
   type GiftCard,
-  type GiftCardRequest,
   type GiftCards,
   type GiftCardsAsked,
 } from "~/core/gift-cards";
 import { formatMoney } from "~/core/money";
 import { changeGiftCards } from "~/core/protocol";
 import { notSelling, takesCards } from "~/core/selling";
-import { useMoment, useStudio, useStudioStore } from "../keeping";
+import { useMoment, useStudio } from "../keeping";
 import { Blank, ConfirmDialog, FindField, INK } from "../ui";
 import { AmountField, MoneyField } from "../when";
-import { useNoSteps, type Wrong } from "./data";
+import { useChange, useNoSteps, usePages, type Wrong } from "./data";
 import { useSelling } from "./kept-field";
 
 const NEW = { amount: undefined as number | undefined, to: "", from: "", message: "", design: "plain" as CardDesign };
-
-/** Sends a change of gift cards; gives the code of one that was made, or what is wrong. */
-function useCardChange() {
-  const client = useStudio((s) => s.client);
-  const store = useStudioStore();
-  const { revalidate } = useRevalidator();
-  const [busy, setBusy] = useState(0);
-  const send = async (change: GiftCardRequest, good?: string): Promise<{ wrong?: Wrong; code?: string }> => {
-    setBusy((n) => n + 1);
-    try {
-      const answer = await client.ask(changeGiftCards, change);
-      if (!answer.ok) {
-        const [problem] = answer.problems;
-        return { wrong: { field: problem?.path ?? "", why: problem?.why ?? answer.why } };
-      }
-      if (good) store.getState().say(good);
-      await revalidate();
-      return answer.value.code === undefined ? {} : { code: answer.value.code };
-    } finally {
-      setBusy((n) => n - 1);
-    }
-  };
-  return { send, isBusy: busy > 0 };
-}
 
 /** Makes a card that is given away, or was sold elsewhere. */
 function MakeCard({ open, onClose }: { open: boolean; onClose: () => void }) {
   const [card, setCard] = useState(NEW);
   const [wrong, setWrong] = useState<Wrong>();
   const [made, setMade] = useState<string>();
-  const { send, isBusy } = useCardChange();
+  const { send, isBusy } = useChange(changeGiftCards);
   const set = (change: Partial<typeof NEW>) => setCard((now) => ({ ...now, ...change }));
   const close = () => {
     onClose();
@@ -92,7 +67,7 @@ function MakeCard({ open, onClose }: { open: boolean; onClose: () => void }) {
     }
     const done = await send(asked.data);
     setWrong(done.wrong);
-    setMade(done.code);
+    setMade(done.value?.code);
   };
   const at = (field: string) => (wrong?.field === field ? { error: true, helperText: wrong.why } : {});
   return (
@@ -198,21 +173,11 @@ export function GiftCardsPage({ asked, cards, total, pages, open }: PageProps) {
   const sellsCards = products.some(({ isGiftCard }) => isGiftCard);
   const { selling, set } = useSelling();
   const moment = useMoment();
-  const [, setSearch] = useSearchParams();
-  const [find, setFind] = useState(asked.find);
+  const { find, setFind, go } = usePages(asked);
   const [isMaking, setMaking] = useState(false);
   const [ending, setEnding] = useState<GiftCard | null>(null);
-  const { send } = useCardChange();
+  const { send } = useChange(changeGiftCards);
   const money = (amount: number, currency: string) => formatMoney(amount, currency, moneyFormat);
-  const go = (next: Partial<GiftCardsAsked>) => {
-    const { find: words, page } = { ...asked, page: 1, ...next };
-    setSearch({ ...(words ? { find: words } : {}), ...(page > 1 ? { page: String(page) } : {}) }, { replace: true });
-  };
-  useEffect(() => {
-    if (find.trim() === asked.find) return;
-    const timer = setTimeout(() => go({ find: find.trim() }), 250);
-    return () => clearTimeout(timer);
-  });
   const takes = takesCards(selling, { products });
   return (
     <Box sx={{ display: "grid", gridTemplateRows: "auto minmax(0,1fr)", minHeight: 0 }}>

@@ -14,14 +14,14 @@ import {
   Typography,
 } from "@mui/material";
 import { Download, FlaskConical, Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
-import { Link as RouterLink, useNavigate, useSearchParams } from "react-router";
+import { useState } from "react";
+import { Link as RouterLink, useNavigate } from "react-router";
 import { formatMoney } from "~/core/money";
 import type { ListedOrder, OrderFilter, OrdersAsked } from "~/core/orders";
 import { notSelling, sellingOf } from "~/core/selling";
 import { useMoment, useStudio } from "../keeping";
 import { Blank, ConfirmDialog, FindField, INK } from "../ui";
-import { useCounts, useNoSteps, useOrderChange } from "./data";
+import { useCounts, useNoSteps, useOrderChange, usePages } from "./data";
 import { TryBuying } from "./try-buying";
 
 const FILTERS: readonly (readonly [OrderFilter, string])[] = [
@@ -93,27 +93,9 @@ export function OrdersPage({ asked, orders, total, pages }: PageProps) {
   const { id: shop, moneyFormat } = useStudio((s) => s.shop);
   const moment = useMoment();
   const navigate = useNavigate();
-  const [, setSearch] = useSearchParams();
-  const [find, setFind] = useState(asked.find);
+  const { find, setFind, go } = usePages(asked, { filter: "all" });
   const [isRemoving, setRemoving] = useState(false);
   const { send, isBusy } = useOrderChange();
-  const go = (next: Partial<OrdersAsked>) => {
-    const { find: words, filter, page } = { ...asked, page: 1, ...next };
-    setSearch(
-      {
-        ...(words ? { find: words } : {}),
-        ...(filter === "all" ? {} : { filter }),
-        ...(page > 1 ? { page: String(page) } : {}),
-      },
-      { replace: true },
-    );
-  };
-  // What is typed is waited for a moment.
-  useEffect(() => {
-    if (find.trim() === asked.find) return;
-    const timer = setTimeout(() => go({ find: find.trim() }), 250);
-    return () => clearTimeout(timer);
-  });
   const sells = useStudio((s) => notSelling(sellingOf(s.draft.documents)) === undefined);
   const isFiltered = asked.find !== "" || asked.filter !== "all";
   const filters = counts.test ? [...FILTERS, ["test", "Tests"] as const] : FILTERS;
