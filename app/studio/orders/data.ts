@@ -77,8 +77,8 @@ export function usePages<Asked extends { readonly find: string; readonly page: n
   const [, setSearch] = useSearchParams();
   const [find, setFind] = useState(asked.find);
   const go = (next: Partial<Asked>) => {
-    const plain: Readonly<Record<string, unknown>> = { find: "", page: 1, ...usual };
-    const said = Object.entries({ ...asked, page: 1, ...next }).filter(([key, value]) => value !== plain[key]);
+    const plain = new Map<string, unknown>(Object.entries({ find: "", page: 1, ...usual }));
+    const said = Object.entries({ ...asked, page: 1, ...next }).filter(([key, value]) => value !== plain.get(key));
     setSearch(Object.fromEntries(said.map(([key, value]) => [key, String(value)])), { replace: true });
   };
   useEffect(() => {
