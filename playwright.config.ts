@@ -19,6 +19,8 @@ export default defineConfig({
   expect: { timeout: 25_000 },
   use: {
     viewport: { width: 1280, height: 800 },
+    // What moves takes time and a core. Where it matters whether something moves, a journey asks for it.
+    contextOptions: { reducedMotion: "reduce" },
     screenshot: "only-on-failure",
     launchOptions: {
       executablePath: "/usr/bin/chromium-headless-shell",

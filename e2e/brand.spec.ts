@@ -399,6 +399,8 @@ test("names of colour sets are the seller’s own, wherever a set is chosen", as
 test("how sections come in is said once for the whole shop, and nothing moves where nothing is to", async ({
   page,
 }) => {
+  // What moves is seen here.
+  await page.emulateMedia({ reducedMotion: "no-preference" });
   await ownBrand(page);
   const group = await openGroup(page, "Movement");
   const second = pane(page, "Wide").locator("main > .s").nth(1);

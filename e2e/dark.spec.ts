@@ -5,7 +5,7 @@ import { STUDIO } from "./place";
 import { area, benchReady, inPlan } from "./studio";
 
 // What is still fading has another contrast than what it will be read with.
-test.use({ colorScheme: "dark", contextOptions: { reducedMotion: "reduce" } });
+test.use({ colorScheme: "dark" });
 
 /** All words can be read (WCAG 2.2, 1.4.3). What else there is to look at is the same by day. */
 async function expectLegible(page: Page): Promise<void> {

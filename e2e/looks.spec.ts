@@ -319,6 +319,7 @@ for (const width of [390, 1280])
     page,
   }) => {
     await page.setViewportSize({ width, height: 800 });
+    await page.emulateMedia({ reducedMotion: "no-preference" });
     await page.setContent(pageWithLyingHeader());
     const look = () =>
       page.evaluate(() => {

@@ -83,6 +83,7 @@ test("films are fetched only when somebody wants to see them, stand behind a sec
   page,
   browser,
 }) => {
+  await page.emulateMedia({ reducedMotion: "no-preference" });
   const { host } = await openShop(page);
   await benchReady(page);
   const film = await recorded(page);

@@ -184,6 +184,8 @@ test("notices take turns, count down and are closed; without a script all of the
   page,
   browser,
 }) => {
+  // What moves is seen here.
+  await page.emulateMedia({ reducedMotion: "no-preference" });
   const { host } = await openShop(page, { goods: GOODS });
   await benchReady(page);
   await page.getByRole("button", { name: "Add", exact: true }).click();

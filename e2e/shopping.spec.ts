@@ -3,7 +3,6 @@ import { DEMO, expectAccessible } from "./studio";
 
 const PHONE = { width: 390, height: 844 };
 // Gliding to where something is clicked is for people; here it would make clicks miss.
-test.use({ contextOptions: { reducedMotion: "reduce" } });
 
 const titles = (page: Page) => page.locator(".list .card-title").allInnerTexts();
 const count = (page: Page) => page.locator(".list-count").first();

@@ -187,6 +187,8 @@ const ways = (arrangement: string, count: number): Part =>
 test("slides that change by themselves wait under the pointer, and stop for good when somebody says so", async ({
   page,
 }) => {
+  // What moves is seen here.
+  await page.emulateMedia({ reducedMotion: "no-preference" });
   await page.clock.install();
   await lay(page, [slides({ seconds: "5" })]);
   const current = page.locator(".slides-marks a[aria-current]");
@@ -223,6 +225,8 @@ test("who asked for less motion sees slides and running lines stand still", asyn
 });
 
 test("a running line runs on without a gap and is stopped by its switch", async ({ page }) => {
+  // What moves is seen here.
+  await page.emulateMedia({ reducedMotion: "no-preference" });
   await lay(page, [runningLine]);
   const parts = await boxes(page, ".runs-part");
   // Whatever has moved out, the rest still reaches from edge to edge.

@@ -9,6 +9,7 @@ declare module "react" {
       "zest-gallery": Own;
       "zest-options": Own;
       "zest-buy": Own;
+      "zest-beside": Own;
       "zest-tabs": Own;
       "zest-list": Own;
       "zest-search": Own;

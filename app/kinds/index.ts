@@ -82,6 +82,7 @@ import { cartLines } from "./cart-lines";
 import { cartReminder } from "./cart-reminder";
 import { cartSum } from "./cart-sum";
 import { checkoutForm } from "./checkout-form";
+import { checkoutMore } from "./checkout-more";
 import { checkoutSum } from "./checkout-sum";
 import { signIn } from "./sign-in";
 import { accountHead } from "./account-head";
@@ -170,6 +171,7 @@ const LIST: readonly Kind[] = [
   cartSum,
   checkoutForm,
   checkoutSum,
+  checkoutMore,
   signIn,
   accountHead,
   accountOrders,

@@ -1,8 +1,8 @@
 import { writtenCard, GIFT_CARD, type CardFor } from "~/core/gift-cards";
 import { formatMoney } from "~/core/money";
-import { dueOf, type Order, type OrderEvent } from "~/core/orders";
+import { dueOf, paidWith, type Order, type OrderEvent } from "~/core/orders";
 import { lineTitle } from "~/core/offers";
-import { addressLines, countryName, PAYMENT_WORDS } from "~/core/selling";
+import { addressLines, countryName } from "~/core/selling";
 import { dayIn } from "~/core/situation";
 import { written, type LetterFacts, type ShopLetter } from "~/core/shop-letters";
 import { dayWords, type Product } from "~/core/goods";
@@ -72,7 +72,8 @@ function sums({ body }: Pick<Order, "body">): LetterPart {
   };
 }
 
-export type ToldOfOrder = Exclude<OrderEvent["what"], "note" | "mail">;
+/** What happened to an order; or that somebody wants another link to it. */
+export type ToldOfOrder = Exclude<OrderEvent["what"], "note" | "mail"> | "link";
 const WITH_SUMS: ReadonlySet<ToldOfOrder> = new Set(["placed", "sent", "ready"]);
 
 export type OrderTold = {
@@ -116,7 +117,7 @@ export function orderLetterGiven(
             : body.way.isCollected
               ? [words(`To be collected here:\n${body.way.says}`)]
               : []),
-          words(`How it is paid: ${PAYMENT_WORDS[body.pay]}`),
+          words(`How it is paid: ${paidWith(body)}`),
         ]
       : []),
   ];

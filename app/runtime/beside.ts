@@ -46,9 +46,20 @@ function made(within: HTMLElement): HTMLDialogElement {
   return dialog;
 }
 
-/** Shows the cart at the side of the page, for what something was bought with. */
-export function showBeside(buy: HTMLElement): void {
-  const dialog = one<HTMLDialogElement>(".cart-side", buy) ?? made(buy);
-  one<HTMLIFrameElement>("iframe", dialog)!.src = `${BESIDE}&done=added`;
+/** Shows the cart at the side of the page, in what asks for it. `isAdded`: something was just put in. */
+export function showBeside(within: HTMLElement, isAdded: boolean): void {
+  const dialog = one<HTMLDialogElement>(".cart-side", within) ?? made(within);
+  one<HTMLIFrameElement>("iframe", dialog)!.src = isAdded ? `${BESIDE}&done=added` : BESIDE;
   dialog.showModal();
+}
+
+/** The sign of the cart, which shows it beside the page. Opened in a tab of its own, it is the page that it leads to. */
+export class Beside extends HTMLElement {
+  connectedCallback(): void {
+    one(".cart-link", this)?.addEventListener("click", (event) => {
+      if (event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
+      event.preventDefault();
+      showBeside(this, false);
+    });
+  }
 }

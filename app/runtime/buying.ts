@@ -113,7 +113,7 @@ export class Buy extends HTMLElement {
       showCount(said.count ?? 0);
       const { then } = this.dataset;
       // What could not be done as it was meant is said here.
-      if (then === "side" && !said.text) return showBeside(this);
+      if (then === "side" && !said.text) return showBeside(this, true);
       if (then === "cart" && !said.text) return location.assign("/cart?done=added");
       toast(said.text || (this.dataset.added ?? ""), true);
     });

@@ -57,6 +57,25 @@ describe("the checkout", () => {
     expect(form().hasAttribute("aria-busy")).toBe(false);
   });
 
+  it("puts one more thing in where it stands, by a button that may be outside of the form, and says so", async () => {
+    const more = (said: string) =>
+      `<zest-checkout>${said}<button form="it" name="do" value="more:kite:red">Add</button></zest-checkout>`;
+    const whole = (total: string, said = "") => page(total).replace("<form ", '<form id="it" ') + more(said);
+    document.body.innerHTML = whole("1.00");
+    field("mail").value = "ada@quill.example";
+    given(whole("9.00", '<p role="status" tabindex="-1">Kite: It is in your order.</p>'));
+    const submitter = document.querySelector<HTMLButtonElement>("[form=it]")!;
+    const event = new SubmitEvent("submit", { bubbles: true, cancelable: true, submitter });
+    form().dispatchEvent(event);
+    expect(event.defaultPrevented).toBe(true);
+    await vi.waitFor(() => expect(shown()).toBe("9.00"));
+    expect(new URLSearchParams(String(asked.mock.calls[0]![1].body)).get("do")).toBe("more:kite:red");
+    expect(field("mail").value).toBe("ada@quill.example");
+    expect(document.activeElement?.textContent).toBe("Kite: It is in your order.");
+    // And the order can still be sent.
+    expect(send()).toBe(true);
+  });
+
   it("gives nothing up where it can’t be asked", async () => {
     document.body.innerHTML = page("1.00");
     field("mail").value = "ada@quill.example";

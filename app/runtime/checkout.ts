@@ -1,4 +1,4 @@
-import { all, one } from "./page";
+import { all, inCart, one, showCount } from "./page";
 
 const parts = (within: ParentNode = document) => all("zest-checkout", within);
 let asked = 0;
@@ -29,8 +29,14 @@ export class Checkout extends HTMLElement {
     });
     this.addEventListener("submit", (event) => {
       if (this.isSent) return event.preventDefault();
+      const form = event.target as HTMLFormElement;
+      const { value = "" } = (event.submitter ?? {}) as HTMLButtonElement;
+      if (value.startsWith("more:")) {
+        event.preventDefault();
+        return void this.again(form, value);
+      }
       this.isSent = true;
-      (event.target as HTMLFormElement).ariaBusy = "true";
+      form.ariaBusy = "true";
     });
     // Who comes back to the page by the browser's own button may send it again.
     addEventListener("pageshow", () => {
@@ -41,10 +47,11 @@ export class Checkout extends HTMLElement {
     one("[role=alert]", this)?.focus();
   }
 
-  private async again(form: HTMLFormElement): Promise<void> {
+  /** Shows what it comes to with what is given now. `pressed`: what was asked for by it. */
+  private async again(form: HTMLFormElement, pressed = "look"): Promise<void> {
     const mine = ++asked;
     const body = new URLSearchParams([...new FormData(form)].map(([name, value]) => [name, String(value)]));
-    body.set("do", "look");
+    body.set("do", pressed);
     form.ariaBusy = "true";
     try {
       const answer = await fetch(form.action, { method: "POST", body });
@@ -70,10 +77,11 @@ export class Checkout extends HTMLElement {
       for (const field of all<Field>("zest-checkout input,zest-checkout textarea"))
         if (isWritten(field)) field.value = written.get(field.name) ?? field.value;
       const field = one(`[name="${name}"]:checked`) ?? (id ? document.getElementById(id) : null);
-      field?.focus({ preventScroll: true });
+      (one("zest-checkout [role=status][tabindex]") ?? field)?.focus({ preventScroll: true });
     } catch {
       // What is shown is as it was; ordering says what it comes to.
     }
     one("zest-checkout form")?.removeAttribute("aria-busy");
+    showCount(inCart());
   }
 }

@@ -1,4 +1,5 @@
 /** The shop's script for pages with goods, and with pictures that move or open. All of it makes quicker or nicer what works without it. */
+import { Beside } from "./beside";
 import { Buy, Options } from "./buying";
 import { Cart } from "./cart";
 import { Checkout } from "./checkout";
@@ -45,6 +46,7 @@ class Recent extends HTMLElement {
 for (const [name, element] of Object.entries({
   "zest-options": Options,
   "zest-buy": Buy,
+  "zest-beside": Beside,
   "zest-gallery": Gallery,
   "zest-tabs": Tabs,
   "zest-cart": Cart,

@@ -5,14 +5,17 @@ import { checkNode, ensureBuild, ensureDebian, ensurePackages } from "./setup.mj
 
 const reports = "test-results";
 
-/** Runs one part and shows what it prints. Gives whether it went well and how long it took. */
-function part(name, command, args, env = {}) {
-  say(`\n── ${name}`);
-  const started = Date.now();
-  const { status } = spawnSync(command, args, { stdio: "inherit", env: { ...process.env, ...env } });
-  say(`── ${name}: ${status === 0 ? "passed" : "FAILED"} (${Math.round((Date.now() - started) / 1000)} s)`);
-  return status === 0;
-}
+/** Runs one part and shows what it prints. Gives whether it went well. */
+const part = (name, command, args, env = {}) =>
+  new Promise((done) => {
+    say(`\n── ${name}`);
+    const started = Date.now();
+    const child = spawn(command, args, { stdio: "inherit", env: { ...process.env, ...env } });
+    child.once("close", (status) => {
+      say(`── ${name}: ${status === 0 ? "passed" : "FAILED"} (${Math.round((Date.now() - started) / 1000)} s)`);
+      done(status === 0);
+    });
+  });
 
 /** The same beside others: what it prints is shown when it is done. */
 const beside = (name, command, args) =>
@@ -61,17 +64,17 @@ await runMain(async () => {
   let passed = 0;
   let failed = 0;
   const count = (good) => void (good ? passed++ : failed++);
-  // The types of routes are made first and once, because both read them. Then lint keeps one core busy, and what is shorter the other.
+  // The types of routes are made first and once, because several read them. Lint keeps one core busy for as long as it takes, and what
+  // comes meanwhile has the other.
   spawnSync("npx", ["react-router", "typegen"], { stdio: "ignore" });
   const lint = beside("lint", "npm", ["run", "--silent", "lint"]);
   // Lint checks all types; here is only what the core may not know of: browsers and Node.
   count(await beside("types of the core", "npx", ["tsc", "-p", "tsconfig.core.json"]));
   count(await beside("boundaries", "npm", ["run", "--silent", "boundaries"]));
   ensureBuild();
-  count(await lint);
 
   const vitest = `${reports}/vitest.json`;
-  const unit = part("unit and server tests", "npx", [
+  const unit = await part("unit and server tests", "npx", [
     "vitest",
     "run",
     "--reporter=default",
@@ -84,7 +87,8 @@ await runMain(async () => {
   if (!unit && !units?.numFailedTests) failed++;
 
   const playwright = `${reports}/playwright.json`;
-  const browser = part("journeys in a browser", "npx", ["playwright", "test", "--reporter=list,json"], {
+  count(await lint);
+  const browser = await part("journeys in a browser", "npx", ["playwright", "test", "--reporter=list,json"], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: playwright,
   });
   const journeys = readReport(playwright);

@@ -1,1 +1,2 @@
 export * from "./checkout";
+export * from "./one-more";

@@ -16,6 +16,7 @@ export const SHOP_LETTERS = [
   "collected",
   "refunded",
   "cancelled",
+  "link",
   "card",
   "cart",
   "tell",
@@ -106,6 +107,14 @@ export const KNOWN_LETTERS: Readonly<Record<ShopLetter, Known>> = {
     subject: "Your order {order} at {shop} is cancelled",
     heading: "Your order is cancelled",
     words: "Nothing of it will be sent.",
+  },
+  link: {
+    name: "New link to an order",
+    when: "When somebody asks for it, as the one they have is too old.",
+    facts: OF_ORDER,
+    subject: "Your order {order} at {shop}",
+    heading: "Here is your order",
+    words: "You asked us for a new link to it.",
   },
   card: {
     name: "Gift card",

@@ -13,11 +13,11 @@ export const definition: Definition<GoesWithProps> = {
   kind: "goes-with",
   name: "Goods that go with it",
   about:
-    "What you chose, what is bought together with it, or what is like it; beside a product, or what is in the cart.",
+    "What you chose, what is bought together with it, or what is like it; beside a product, a cart, or what was ordered.",
   purpose: "Sell a product",
   level: "section",
   slots: ["main"],
-  only: ["product", "cart"],
+  only: ["product", "cart", "thanks", "order"],
   tag: "section",
   arrangements: [
     { id: "cards", name: "Cards" },

@@ -1,12 +1,22 @@
-import { canBuy, goesWithAll } from "~/core/goods";
+import { canBuy, goesWithAll, productWith, type Product } from "~/core/goods";
 import type { ViewProps } from "../definition";
 import { gridClass, ProductCard, productsIn, useEnv, useProduct, Words } from "../parts";
 import type { GoesWithProps } from "./definition";
 
-export function View({ props, arrangement }: ViewProps<GoesWithProps>) {
-  const { goods, studio, shown } = useEnv();
+/** What the page is about: a product, what is in the cart, or what was ordered and is still in the shop. */
+function useItsGoods(): readonly Product[] {
+  const { goods, shown, sampleOrder } = useEnv();
   const found = useProduct();
-  const products = shown?.page === "cart" ? productsIn(shown) : found ? [found.product] : [];
+  if (shown?.page === "cart") return productsIn(shown);
+  if (shown?.page !== "thanks" && shown?.page !== "order") return found ? [found.product] : [];
+  const { order } = "sample" in shown ? sampleOrder(shown.sample) : shown;
+  const ids = new Set(order.body.lines.map(({ product }) => product));
+  return [...ids].flatMap((id) => productWith(goods, id) ?? []);
+}
+
+export function View({ props, arrangement }: ViewProps<GoesWithProps>) {
+  const { goods, studio } = useEnv();
+  const products = useItsGoods();
   if (products.length === 0) return null;
   const list = goesWithAll(goods, products, props.most, canBuy);
   if (list.length === 0 && !studio) return null;

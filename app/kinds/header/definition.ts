@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { MAIN_MENU } from "~/core/document";
 import type { Definition } from "../definition";
+import { CART_SIDE, CART_SIDE_CSS } from "../parts/cart-side";
 
 const props = z.object({
   arrangement: z.string().max(40).optional(),
@@ -10,6 +11,8 @@ const props = z.object({
   small: z.enum(["behind", "middle", "open"]),
   /** Leads to the account, in a shop that has some. */
   account: z.boolean(),
+  /** Where the sign of the cart leads. */
+  cart: z.enum(["page", "side"]),
 });
 export type HeaderProps = z.infer<typeof props>;
 
@@ -46,6 +49,15 @@ export const definition: Definition<HeaderProps> = {
       ],
     },
     { type: "yes", key: "account", label: "Sign that leads to the account" },
+    {
+      type: "choice",
+      key: "cart",
+      label: "The cart’s sign",
+      options: [
+        ["page", "Leads to the cart"],
+        ["side", "Shows the cart from the side"],
+      ],
+    },
   ],
   props,
   migrations: [
@@ -63,11 +75,21 @@ export const definition: Definition<HeaderProps> = {
         props.account ??= false;
       },
     },
+    {
+      from: 3,
+      name: "the sign of the cart leads where it is said",
+      up: (props) => {
+        props.cart ??= "page";
+      },
+    },
   ],
-  defaults: { menu: MAIN_MENU, small: "behind", account: true },
+  defaults: { menu: MAIN_MENU, small: "behind", account: true, cart: "page" },
+  needsScript: ({ cart }) => cart === "side",
+  asks: ({ cart }) => (cart === "side" ? ["frame"] : []),
+  later: { element: "zest-beside", ...CART_SIDE },
   style: { all: { set: "header", width: "content", sticky: "no", spaceTop: 2, spaceBottom: 2 } },
   styles: ["width", "sticky", "lies", "shrinks", "spaceTop", "spaceBottom", "set"],
-  css: `
+  css: `${CART_SIDE_CSS}
 .s-header .in{display:flex;align-items:center;justify-content:space-between;gap:var(--s3)}
 .s-header .wordmark{font-size:var(--name-size,var(--t1))}
 .nav>ul{display:flex;flex-wrap:wrap;gap:.25rem clamp(.9rem,1.8vw,1.9rem)}

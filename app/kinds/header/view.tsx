@@ -5,7 +5,9 @@ import { AccountSign, CartSign, MenuRow, SearchField, SearchSign, useEnv, useMen
 import type { HeaderProps } from "./definition";
 
 export function View({ props, arrangement }: ViewProps<HeaderProps>): ReactNode {
-  const { goods, selling } = useEnv();
+  const { goods, selling, shown } = useEnv();
+  // On the page of the cart there is nothing to show beside it.
+  const isBeside = props.cart === "side" && shown?.page !== "cart";
   const withAccount = props.account && hasAccounts(selling);
   const entries = useMenu(props.menu);
   const hasGoods = goods.products.length > 0;
@@ -18,7 +20,13 @@ export function View({ props, arrangement }: ViewProps<HeaderProps>): ReactNode 
         <div className="head-signs">
           <SearchSign />
           {withAccount ? <AccountSign /> : null}
-          <CartSign />
+          {isBeside ? (
+            <zest-beside data-then="side">
+              <CartSign />
+            </zest-beside>
+          ) : (
+            <CartSign />
+          )}
         </div>
       ) : null}
     </div>

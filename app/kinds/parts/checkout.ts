@@ -22,6 +22,8 @@ export type CheckoutSeen = {
   readonly pressed?: string;
   /** Gift cards that were given, with what is left on each. */
   readonly paying?: readonly PayingCard[];
+  /** What was just put in by a press, by its name. */
+  readonly added?: string;
   /** Whoever is signed in, with the addresses that they keep. */
   readonly account?: { readonly name: string; readonly mail: string; readonly addresses: readonly SavedAddress[] };
 };

@@ -1,6 +1,7 @@
 import { AVAILABILITIES } from "~/core/goods";
 import { z } from "zod";
 import type { Definition } from "../definition";
+import { CART_SIDE, CART_SIDE_CSS } from "../parts/cart-side";
 import { WIDGET_SLOTS } from "../slots";
 
 const props = z.object({
@@ -60,12 +61,12 @@ export const definition: Definition<ProductBuyProps> = {
   styles: ["wide"],
   script: "goods",
   later: {
-    tags: ["ins", "del", "dialog", "iframe"],
-    classes: ["is-out", "toast", "cart-toast", "cart-side", "cart-side-close"],
+    tags: ["ins", "del", ...CART_SIDE.tags],
+    classes: ["is-out", "toast", "cart-toast", ...CART_SIDE.classes],
     data: ["data-state=done", "data-state=failed", ...AVAILABILITIES.map((a) => `data-state=${a}`)],
     toast: true,
   },
-  css: `
+  css: `${CART_SIDE_CSS}
 .buy{display:flex;flex-wrap:wrap;gap:.75rem;align-items:end}
 .buy .button{flex:1 1 12rem}
 .buy[hidden],.tell[hidden]{display:none}
@@ -76,12 +77,6 @@ export const definition: Definition<ProductBuyProps> = {
 .tell .field{flex:1 1 12rem;width:auto}
 .buy-bar{display:none}
 .cart-toast{position:fixed;z-index:8;left:50%;bottom:1.25rem;translate:-50% 0;max-width:calc(100vw - 2rem);width:max-content}
-[data-then=side]>.cart-side{position:fixed;inset:0 0 0 auto;margin:0;width:min(28rem,100vw);max-width:none;height:100dvh;max-height:none;border:0;padding:0;background:var(--page);color:var(--ink);box-shadow:0 0 60px rgb(10 16 20/.35)}
-[data-then=side]>.cart-side::backdrop{background:rgb(10 16 20/.5)}
-[data-then=side] iframe{display:block;width:100%;height:100%;border:0}
-[data-then=side] .cart-side-close{position:absolute;top:.75rem;right:1rem;width:2.75rem;height:2.75rem;border:0;border-radius:50%;background:var(--raised);color:inherit;font-size:1.5rem;line-height:1;cursor:pointer}
-@keyframes cart-side{from{translate:100% 0}}
-[data-then=side]>.cart-side[open]{animation:cart-side .22s ease-out}
 @media (max-width:799.98px){
 .buy-bar.is-out{display:flex;align-items:center;gap:.9rem;position:fixed;z-index:6;inset:auto 0 0;padding:.6rem var(--gutter) calc(.6rem + env(safe-area-inset-bottom));background:var(--page);border-top:1px solid var(--line);box-shadow:0 -6px 24px -12px rgb(10 16 20/.35)}
 .buy-bar .button{flex:1}

@@ -32,6 +32,7 @@ import * as mail from "./migrations/018-mail";
 import * as orders from "./migrations/019-orders";
 import * as shoppers from "./migrations/020-shoppers";
 import * as offerUses from "./migrations/021-offer-uses";
+import * as orderLinks from "./migrations/022-order-links";
 
 /** Numbered and only ever added to. */
 const MIGRATIONS = [
@@ -56,6 +57,7 @@ const MIGRATIONS = [
   orders,
   shoppers,
   offerUses,
+  orderLinks,
 ];
 
 let connection: Sequelize | undefined;

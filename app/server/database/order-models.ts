@@ -10,6 +10,8 @@ export class OrderRow extends Row<OrderRow> {
   declare isTest: CreationOptional<boolean>;
   /** What stands in the link by which whoever bought it sees it. */
   declare token: CreationOptional<string | null>;
+  /** Since when that link is good; null: since it was ordered. */
+  declare linkAt: CreationOptional<Date | null>;
   /** What the form said that it was sent with: sent twice, it is one order. */
   declare pressed: CreationOptional<string | null>;
   declare state: CreationOptional<OrderState | "sold">;
@@ -62,7 +64,7 @@ export class OfferUse extends Row<OfferUse> {
 export class OrderLetterRow extends Row<OrderLetterRow> {
   declare id: CreationOptional<number>;
   declare orderId: string;
-  declare what: OrderEvent["what"];
+  declare what: string;
   declare text: string;
   declare createdAt: Date;
 }
@@ -98,6 +100,7 @@ export function defineOrderModels(sequelize: Sequelize): void {
       number: { type: DataTypes.INTEGER.UNSIGNED, allowNull: true, defaultValue: null },
       isTest: yesNo,
       token: maybeText,
+      linkAt: maybeMoment,
       pressed: maybeText,
       state: { ...text, defaultValue: "sold" },
       handed: { ...text, defaultValue: "open" },

@@ -1,6 +1,6 @@
 export { changeOrder, removeTestOrders, type OrderChanged } from "./change";
 export { sendGiftCard } from "./letters";
-export { forgetLettersOf, sendDueOrderLetters, sendLettersOf } from "./letters-due";
+export { askForNewLink, forgetLettersOf, sendDueOrderLetters, sendLettersOf } from "./letters-due";
 export {
   allOrdersOf,
   countsOf,

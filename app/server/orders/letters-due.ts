@@ -1,10 +1,9 @@
 import { Op, type Transaction } from "sequelize";
-import type { OrderEvent } from "~/core/orders";
 import type { ShopContent } from "~/render";
 import { atomically, OrderLetterRow, OrderRow } from "../database/index.server";
 import type { Shop } from "../shops/index.server";
 import { cardLetters, orderLetter, type Told } from "./letters";
-import { orderOf } from "./read";
+import { orderOf, renewLink } from "./read";
 
 // A letter about an order is noted in the same transaction as what it tells. Whoever notes it sends it at once; what a server could not send
 // before it was stopped is sent by the next one.
@@ -20,10 +19,13 @@ export const noteLetter = (
   text: string,
   transaction: Transaction,
 ): Promise<unknown> =>
-  OrderLetterRow.create(
-    { orderId, what: what as OrderEvent["what"], text: text.slice(0, 2000), createdAt: new Date() },
-    { transaction },
-  );
+  OrderLetterRow.create({ orderId, what, text: text.slice(0, 2000), createdAt: new Date() }, { transaction });
+
+/** Notes that somebody wants a new link to their order; it goes to the mail address that the order has. */
+export const askForNewLink = (orderId: string): Promise<void> =>
+  atomically(async (transaction) => {
+    await noteLetter(orderId, "link", "", transaction);
+  });
 
 /** Sends one letter, or none where another process is at it. */
 const sendOne = (id: number, shopId: string, from: From): Promise<boolean> =>
@@ -31,6 +33,8 @@ const sendOne = (id: number, shopId: string, from: From): Promise<boolean> =>
     const due = await OrderLetterRow.findOne({ where: { id }, transaction, lock: true, skipLocked: true });
     if (!due) return false;
     await due.destroy({ transaction });
+    // Whatever a letter says, the link in it is good.
+    await renewLink(due.orderId, transaction);
     const whole = await orderOf(shopId, due.orderId, transaction);
     if (!whole) return false;
     const what = due.what as DueLetter;

@@ -227,6 +227,20 @@ describe("what a seller does with an order", () => {
     ]);
   });
 
+  it("are to be paid as long as anything is, though a gift card has paid a part", async () => {
+    const { place, line, shop } = await setUp();
+    const id = idOf(await place([line("A", 1)]));
+    const toPay = async () => (await ordersOf(shop.id, { find: "", filter: "to-pay", page: 1 })).total;
+    const { total } = (await orderOf(shop.id, id))!.order.body;
+    const seen: number[] = [];
+    for (const paid of [0, 1, total - 1, total]) {
+      await OrderRow.update({ paid }, { where: { id } });
+      seen.push(await toPay());
+    }
+    expect(seen).toEqual([1, 1, 1, 0]);
+    expect((await countsOf(shop.id))["to-pay"]).toBe(0);
+  });
+
   it("takes tests away, and they leave nothing behind", async () => {
     const { place, line, left, shop } = await setUp();
     await place([line("A", 2)], { isTest: true });

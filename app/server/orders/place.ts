@@ -1,4 +1,3 @@
-import { randomBytes } from "node:crypto";
 import { Op, type Transaction } from "sequelize";
 import { newId } from "~/core/document";
 import { FEW } from "~/core/goods";
@@ -12,7 +11,7 @@ import { giveBack, takeStock, type Pieces, type Wish } from "../stock/index.serv
 import { issueCards, returnToCards, spendCards } from "../gift-cards/index.server";
 import { dropUses, noteUses, type Use } from "../offer-uses/index.server";
 import { noteLetter } from "./letters-due";
-import { toOrder } from "./read";
+import { newToken, toOrder } from "./read";
 
 /** So long the goods of an order are kept while it is being paid. */
 export const HOLD_MINUTES = 15;
@@ -130,7 +129,7 @@ export async function placeOrder(
           shopId: shop.id,
           number: waits ? null : await nextNumber(shop.id, isTest, transaction),
           isTest,
-          token: randomBytes(32).toString("base64url"),
+          token: newToken(),
           pressed,
           state: waits ? "held" : "placed",
           total: body.total,

@@ -1,4 +1,5 @@
-import { Op, type Transaction, type WhereOptions } from "sequelize";
+import { randomBytes } from "node:crypto";
+import { col, Op, type Transaction, type WhereOptions } from "sequelize";
 import { writeCsv } from "~/core/formats";
 import { decimalMoney } from "~/core/money";
 import {
@@ -14,6 +15,9 @@ import {
 } from "~/core/orders";
 import { countryName } from "~/core/selling";
 import { OrderEventRow, OrderRow } from "../database/index.server";
+
+/** What stands in the link by which whoever bought it sees an order: 256 bits. */
+export const newToken = (): string => randomBytes(32).toString("base64url");
 
 /** An order as it is stored. @throws where it is none that was placed */
 export function toOrder(row: OrderRow): Order {
@@ -59,7 +63,8 @@ function narrowed(filter: OrderFilter): WhereOptions {
     case "test":
       return { isTest: true };
     case "to-pay":
-      return { isTest: false, state: "placed", paid: 0, total: { [Op.gt]: 0 } };
+      // A gift card may have paid a part of it.
+      return { isTest: false, state: "placed", paid: { [Op.lt]: col("total") } };
     case "to-hand":
       return { isTest: false, state: "placed", handed: ["open", "ready"] };
     case "done":
@@ -182,13 +187,25 @@ const DAY = 86_400_000;
 export type ByToken =
   | ({ readonly is: "placed" } & WholeOrder)
   | { readonly is: "held"; readonly id: string; /** The bank asks whether it is them. */ readonly asks: boolean }
-  | { readonly is: "gone" };
+  | { readonly is: "gone" }
+  /** The link was good for so long only. */
+  | { readonly is: "old"; readonly id: string };
+
+const isOld = ({ linkAt, createdAt }: OrderRow, now: number): boolean =>
+  (linkAt ?? createdAt).getTime() < now - LINK_DAYS * DAY;
+
+/** Makes a new link to an order whose link is no longer good; the one before it leads nowhere then. */
+export async function renewLink(id: string, transaction: Transaction, now = Date.now()): Promise<void> {
+  const row = await OrderRow.findByPk(id, { transaction, lock: true });
+  if (row && isOld(row, now)) await row.update({ token: newToken(), linkAt: new Date(now) }, { transaction });
+}
 
 /** The order to which a link leads; undefined where it leads nowhere, or no longer. */
 export async function orderByToken(shopId: string, token: string, now = Date.now()): Promise<ByToken | undefined> {
   if (!/^[\w-]{43}$/.test(token)) return undefined;
   const row = await OrderRow.findOne({ where: { token, shopId } });
-  if (!row || row.createdAt.getTime() < now - LINK_DAYS * DAY) return undefined;
+  if (!row) return undefined;
+  if (isOld(row, now)) return row.number === null ? undefined : { is: "old", id: row.id };
   if (row.state === "held") return { is: "held", id: row.id, asks: row.bankAsks };
   if (row.state === "gone") return { is: "gone" };
   const found = await whole(row);

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { setProp } from "~/core/commands";
 import { readCsv } from "~/core/formats";
 import { TEST_CARDS, type SellingRoot } from "~/core/selling";
+import { OrderRow } from "../database/index.server";
 import { loadDraft } from "../drafts/index.server";
 import { keep } from "../fixtures/keeping";
 import { opensCheckout, SELLS } from "../fixtures/orders";
@@ -146,6 +147,24 @@ describe("the checkout", () => {
     expect(answer.body).not.toContain("<b>Ada");
     for (const secret of ["4111", "987654"]) expect(answer.body).not.toContain(secret);
     expect(await orders()).toEqual([]);
+  });
+
+  it("puts one more thing in by a press, loses nothing that was typed, and leaves what can’t be had alone", async () => {
+    const { shopper, by, orders } = await openShop();
+    const { buy, Cookie, page } = await shopper();
+    const more = await buy({ do: `more:${by("B").id}:`, name: "Ada Quill the Younger" });
+    expect(more.status).toBe(200);
+    expect(cookies(more)).toContain("items=3");
+    expect(more.body).toContain("Ada Quill the Younger");
+    // Two apples and a bread, and the parcel: 20 + 8 + 5.
+    expect(more.body).toContain("€33.00");
+    expect((await page()).body).toContain("€33.00");
+    const gone = await buy({ do: "more:nothing:" });
+    expect([gone.status, gone.body.includes("This is no longer in the shop.")]).toEqual([409, true]);
+    expect(await orders()).toEqual([]);
+    expect((await buy({ seen: "3300" })).status).toBe(303);
+    expect((await orders())[0]).toMatchObject({ total: 3300, count: 3 });
+    expect(Cookie).toContain("cart=");
   });
 
   it("takes no price, place or way from a form that the shop doesn’t offer", async () => {
@@ -314,6 +333,23 @@ describe("who buys is safe (ASVS)", () => {
     const near = to.slice(0, -1) + (to.endsWith("A") ? "B" : "A");
     for (const path of [near, "/order/1", "/order/", `${to}/..%2f`, `${to}?token[]=1`.replace(to, near)])
       expect([path, (await ask(path)).body.includes("Quill")]).toEqual([path, false]);
+  });
+  it("4.2.1: a link to an order ends; another one goes to the order’s own mail address, and the old one leads nowhere then", async () => {
+    const { shopper, ask, send, shop } = await openShop();
+    const to = pathOf(await (await shopper("B")).buy()).split("?")[0]!;
+    await OrderRow.update({ createdAt: new Date(Date.now() - 200 * 86_400_000) }, { where: { shopId: shop.id } });
+    const old = await ask(to);
+    expect([old.status, old.body.includes("Quill"), old.body.includes(`${to}/link`)]).toEqual([410, false, true]);
+    expect((await send(`${to}/link`, {})).body).toContain("A new link is on its way");
+    expect((await send(`${to}/link`, {})).status).toBe(303);
+    const sent = (await letters(GIVEN.mail)).filter(({ text }) => text?.includes("You asked us for a new link"));
+    const fresh = sent.map(({ text }) => /\/order\/[\w-]{43}/.exec(text!)![0]);
+    expect(fresh).toHaveLength(1);
+    expect(fresh[0]).not.toBe(to);
+    expect((await ask(fresh[0]!)).body).toContain("Quill");
+    expect((await ask(to)).status).toBe(404);
+    // One that is good can’t be exchanged.
+    expect(pathOf(await send(`${fresh[0]}/link`, {}))).toBe(fresh[0]);
   });
   it("5.1: what is too long or of another sort is a sentence, not a fault", async () => {
     const { send, shopper } = await openShop();

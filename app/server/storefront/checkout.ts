@@ -17,7 +17,7 @@ import {
   type CheckoutStep,
   type CheckoutValues,
 } from "~/core/checkout";
-import type { SavedAddress } from "~/core/account";
+import { ACCOUNT, type SavedAddress } from "~/core/account";
 import { entryOf, walk } from "~/core/document";
 import { MOST_CARDS, plainCard } from "~/core/gift-cards";
 import { NEWS } from "~/core/mail";
@@ -28,11 +28,12 @@ import { hasAccounts, notSelling, sellingOf, type CardResult } from "~/core/sell
 import { dayIn } from "~/core/situation";
 import type { CartLine, CheckoutSeen } from "~/kinds/parts";
 import { DECLINED, inSituation, offersFor, type ShopContent } from "~/render";
-import { cartOf } from "../carts/index.server";
+import { cartOf, changeCart } from "../carts/index.server";
 import { payingCards } from "../gift-cards/index.server";
 import { usedUpBy } from "../offer-uses/index.server";
 import { placeOf, within } from "../limits/index.server";
 import {
+  askForNewLink,
   bankAsks,
   forgetLettersOf,
   orderByToken,
@@ -49,7 +50,7 @@ import { guarded } from "./guarded";
 import { createGate } from "./gate";
 import { joinList } from "./lists";
 import { cookieOf, isWalk, originOf, send, shopOf, tellNobody, type Locals } from "./sending";
-import { placeSaid } from "./shopping";
+import { placeSaid, setCart } from "./shopping";
 import { tryCard } from "./gift-cards";
 import { shopperAt } from "./signed-in";
 import { contentForOne, countryOf, noteBought } from "./visitors";
@@ -223,6 +224,8 @@ export function checkouts(): Router {
     const to = elsewhere(now);
     if (to) return response.redirect(303, originOf(response) + to);
     const typed = { ...checkoutInput.parse(body), ...usedOf(body, now.account?.addresses ?? []) };
+    const more = moreOf(body);
+    if (more) return putIn(request, response, now, more, { values: typed, pressed, step: stepInput.parse(body.at) });
     const given = await giveCard(request, now, body, typed);
     const values = given.values;
     const checkout = await now.checkout(values);
@@ -340,6 +343,28 @@ export function checkouts(): Router {
   /** Sends the letter that thanks for an order, and the gift cards in it. */
   const tell = async (request: Request, { shop, whole }: Pick<Standing, "shop" | "whole">, id: string) =>
     isWalk(request) ? forgetLettersOf(id) : sendLettersOf(id, shop.id, { shop, content: whole });
+  /** Puts one more thing into the order before it is paid, and shows what it comes to then. */
+  const putIn = async (
+    request: Request,
+    response: Response,
+    { shop, whole }: Standing,
+    { product, variant }: { readonly product: string; readonly variant: string | null },
+    seen: { readonly values: CheckoutValues; readonly pressed: string; readonly step: CheckoutStep },
+  ) => {
+    const cart = cookieOf(request, "cart");
+    const done = await changeCart(shop.id, cart, whole.goods, "add", { product, variant, count: 1 });
+    if (done.ok) setCart(request, response, done.id, done.count);
+    const now = (await standing(request, response))!;
+    const { paying, spent } = await now.checkout(seen.values);
+    const title = whole.goods.products.find(({ id }) => id === product)?.title;
+    const said = done.ok ? done.said : done.why;
+    return show(request, response, now, done.ok ? 200 : 409, {
+      ...seen,
+      paying,
+      spent,
+      ...(said ? { said } : title === undefined ? {} : { added: title }),
+    });
+  };
   /** Adds a gift card that was typed in, or takes one out. Codes can be guessed, so each try counts until it turns out to be one. */
   const giveCard = async (
     request: Request,
@@ -382,7 +407,19 @@ export function checkouts(): Router {
       return target(404, {
         page: "message",
         title: "This link leads to no order",
-        text: "It may have ended, or not be whole. Please look into the letter that we sent you.",
+        text: hasAccounts(sellingOf(content.draft.documents))
+          ? "It may not be whole, or there may be a newer one in a later letter. In an account with the mail address that you ordered with are all of your orders."
+          : "It may not be whole, or there may be a newer one in a later letter.",
+        ...(hasAccounts(sellingOf(content.draft.documents))
+          ? { way: { address: ACCOUNT, label: "Your account" } }
+          : {}),
+      });
+    if (found.is === "old")
+      return target(410, {
+        page: "message",
+        title: "This link is no longer good",
+        text: "We can send a new one to the mail address that the order was made with.",
+        press: { action: `/order/${token}/link`, label: "Send me a new link" },
       });
     if (found.is === "gone")
       return target(200, {
@@ -426,9 +463,35 @@ export function checkouts(): Router {
     }
     response.redirect(303, `${originOf(response)}/order/${token}`);
   };
+  router.post("/order/:token/link", form, guard, async (request, response, next) => {
+    const shop = shopOf(response);
+    const [content, found] = await Promise.all([
+      contentFor(response),
+      orderByToken(shop.id, String(request.params.token)),
+    ]);
+    if (!content) return next();
+    tellNobody(response);
+    if (found?.is !== "old") return response.redirect(303, `${originOf(response)}/order/${request.params.token}`);
+    await askForNewLink(found.id);
+    await sendLettersOf(found.id, shop.id, { shop, content });
+    const said = {
+      page: "message",
+      title: "A new link is on its way",
+      text: "It goes to the mail address that the order was made with.",
+    } as const;
+    send(request, response, await drawnFor(request, response, 200, said, content), NO_STORE);
+  });
   router.post("/order/:token/yes", form, guard, (request, response) => answered(request, response, true));
   router.post("/order/:token/no", form, guard, (request, response) => answered(request, response, false));
   return router;
+}
+
+/** What is to be put in besides, where its button was pressed. */
+function moreOf({ do: pressed }: Record<string, unknown>) {
+  const [what, product, variant] = typeof pressed === "string" ? pressed.split(":") : [];
+  return what === "more" && product
+    ? { product: product.slice(0, 40), variant: variant?.slice(0, 40) || null }
+    : undefined;
 }
 
 /** Whether a part of the checkout comes before another one. */

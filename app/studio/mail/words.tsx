@@ -48,7 +48,7 @@ import { LetterSight, useLetterContent } from "./letter-sight";
 
 /** Letters in the groups in which a seller thinks of them. */
 const GROUPS: readonly (readonly [string, readonly ShopLetter[]])[] = [
-  ["About an order", ["placed", "paid", "ready", "sent", "collected", "refunded", "cancelled"]],
+  ["About an order", ["placed", "paid", "ready", "sent", "collected", "refunded", "cancelled", "link"]],
   ["Besides", ["card", "cart", "tell"]],
   ["About an account", ["open", "forgotten"]],
 ];
@@ -96,8 +96,12 @@ function givenFor(letter: ShopLetter, content: ShopContent, origin: string): Let
             ? "/order?case=refunded"
             : null,
       );
-      const at = { at: order.at, what: letter, text: "", amount: letter === "refunded" ? order.refunded : null };
-      return orderLetterGiven({ order, events: [...events, at], address: `${origin}/order/sample` }, letter, "", from);
+      const happened =
+        letter === "link"
+          ? []
+          : [{ at: order.at, what: letter, text: "", amount: letter === "refunded" ? order.refunded : null }];
+      const told = { order, events: [...events, ...happened], address: `${origin}/order/sample` };
+      return orderLetterGiven(told, letter, "", from);
     }
   }
 }
