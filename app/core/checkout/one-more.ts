@@ -1,7 +1,6 @@
 import {
   firstVariant,
   goesWithAll,
-  hasPrice,
   productWith,
   stateOf,
   type Availability,
@@ -31,7 +30,7 @@ export function oneMore(
   const inOrder = new Set(lines.map(({ product }) => product.id));
   const isFit = (product: Product): boolean => {
     const variant = firstVariant(product);
-    return !inOrder.has(product.id) && hasPrice(product, variant) && AT_ONCE.has(stateOf(product, variant));
+    return !inOrder.has(product.id) && AT_ONCE.has(stateOf(product, variant));
   };
   const products = chosen.length
     ? chosen.flatMap((id) => productWith(goods, id) ?? [])

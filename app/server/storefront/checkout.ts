@@ -17,7 +17,7 @@ import {
   type CheckoutStep,
   type CheckoutValues,
 } from "~/core/checkout";
-import { ACCOUNT, type SavedAddress } from "~/core/account";
+import type { SavedAddress } from "~/core/account";
 import { entryOf, walk } from "~/core/document";
 import { MOST_CARDS, plainCard } from "~/core/gift-cards";
 import { NEWS } from "~/core/mail";
@@ -32,17 +32,7 @@ import { cartOf, changeCart } from "../carts/index.server";
 import { payingCards } from "../gift-cards/index.server";
 import { usedUpBy } from "../offer-uses/index.server";
 import { placeOf, within } from "../limits/index.server";
-import {
-  askForNewLink,
-  bankAsks,
-  forgetLettersOf,
-  orderByToken,
-  orderPressed,
-  placeOrder,
-  sendLettersOf,
-  settleOrder,
-  type PlacedOrder,
-} from "../orders/index.server";
+import { bankAsks, orderPressed, placeOrder, settleOrder } from "../orders/index.server";
 import { cardPayments } from "../payments/index.server";
 import { keepAddress, shopperIdFor } from "../shoppers/index.server";
 import { contentFor, drawnFor } from "./draft";
@@ -52,8 +42,9 @@ import { joinList } from "./lists";
 import { cookieOf, isWalk, originOf, send, shopOf, tellNobody, type Locals } from "./sending";
 import { placeSaid, setCart } from "./shopping";
 import { tryCard } from "./gift-cards";
+import { orderPages, tell, thank } from "./order-page";
 import { shopperAt } from "./signed-in";
-import { contentForOne, countryOf, noteBought } from "./visitors";
+import { contentForOne, countryOf } from "./visitors";
 
 // The way from the cart to an order. What is shown and what is charged is worked out here from ids: nothing of a price is ever taken from a form.
 
@@ -285,6 +276,7 @@ export function checkouts(): Router {
         step: "payment",
         said: "Too many cards were tried. Please wait an hour, or pay in another way.",
       });
+    const from = { shop: now.shop, content: now.whole };
     const waits = order.pay === "card" && checkout.due > 0;
     const { isTest } = now;
     const { cardYears } = now.selling;
@@ -318,7 +310,7 @@ export function checkouts(): Router {
         page: "/checkout",
       });
     if (!waits) {
-      if (placed.isNew) await tell(request, now, placed.order.id);
+      if (placed.isNew) await tell(request, from, placed.order.id);
       return thank(response, placed.order);
     }
     if (!placed.isNew) return response.redirect(303, `${originOf(response)}/order/${placed.order.token}`);
@@ -332,7 +324,7 @@ export function checkouts(): Router {
       await settleOrder(id, result === "paid", cookieOf(request, "cart"), cardYears);
       if (result === "declined")
         return show(request, response, now, 402, { ...reckoned, step: "payment", said: DECLINED });
-      await tell(request, now, id);
+      await tell(request, from, id);
       return thank(response, placed.order);
     }
     // What the bank asks, and what comes too late, is seen at the order’s own address.
@@ -340,9 +332,6 @@ export function checkouts(): Router {
     response.redirect(303, `${originOf(response)}/order/${token}`);
   });
 
-  /** Sends the letter that thanks for an order, and the gift cards in it. */
-  const tell = async (request: Request, { shop, whole }: Pick<Standing, "shop" | "whole">, id: string) =>
-    isWalk(request) ? forgetLettersOf(id) : sendLettersOf(id, shop.id, { shop, content: whole });
   /** Puts one more thing into the order before it is paid, and shows what it comes to then. */
   const putIn = async (
     request: Request,
@@ -386,103 +375,7 @@ export function checkouts(): Router {
       ? { values, step: true, problem: `${MOST_CARDS} cards can be used at once.` }
       : { values: { ...values, cards, newCard: "" }, step: true };
   };
-  /** Leads to the page that says thanks. The cart is empty then, as the header is to say. */
-  const thank = (response: Response, { token }: Pick<PlacedOrder, "token">) => {
-    response.append("Set-Cookie", "items=0; Path=/; SameSite=Lax; Max-Age=0");
-    noteBought(response);
-    response.redirect(303, `${originOf(response)}/order/${token}?thanks=1`);
-  };
-
-  router.get("/order/:token", async (request, response, next) => {
-    const shop = shopOf(response);
-    const token = String(request.params.token);
-    const [content, found] = await Promise.all([contentFor(response), orderByToken(shop.id, token)]);
-    if (!content) return next();
-    // The address is the key to it.
-    tellNobody(response);
-    response.setHeader("X-Robots-Tag", "noindex");
-    const target = (status: number, page: Parameters<typeof drawnFor>[3]) =>
-      drawnFor(request, response, status, page, content).then((drawn) => send(request, response, drawn, NO_STORE));
-    if (!found)
-      return target(404, {
-        page: "message",
-        title: "This link leads to no order",
-        text: hasAccounts(sellingOf(content.draft.documents))
-          ? "It may not be whole, or there may be a newer one in a later letter. In an account with the mail address that you ordered with are all of your orders."
-          : "It may not be whole, or there may be a newer one in a later letter.",
-        ...(hasAccounts(sellingOf(content.draft.documents))
-          ? { way: { address: ACCOUNT, label: "Your account" } }
-          : {}),
-      });
-    if (found.is === "old")
-      return target(410, {
-        page: "message",
-        title: "This link is no longer good",
-        text: "We can send a new one to the mail address that the order was made with.",
-        press: { action: `/order/${token}/link`, label: "Send me a new link" },
-      });
-    if (found.is === "gone")
-      return target(200, {
-        page: "message",
-        title: "Nothing was ordered",
-        text: "The payment did not come about, and nothing was taken. What you chose is still in your cart.",
-        way: { address: "/checkout", label: "Back to the checkout" },
-      });
-    if (found.is === "held" && !found.asks)
-      return target(200, {
-        page: "message",
-        title: "No answer to your payment yet",
-        text: "Nothing is ordered until there is one. Your goods are kept for fifteen minutes; after that they go back, and nothing was paid.",
-        way: { address: `/order/${token}`, label: "Look again" },
-      });
-    if (found.is === "held")
-      return target(200, {
-        page: "message",
-        title: "Your bank asks whether it is you",
-        text: "This is the stand-in for a bank: no money is taken. Your goods are kept for fifteen minutes.",
-        press: { action: `/order/${token}/yes`, label: "Yes, it is me" },
-        refuse: { action: `/order/${token}/no`, label: "No, leave it" },
-      });
-    const seen = { order: found.order, events: found.events, address: `/order/${token}` };
-    await target(200, { page: request.query.thanks === "1" ? "thanks" : "order", ...seen });
-  });
-
-  const answered = async (request: Request, response: Response, isThem: boolean) => {
-    const shop = shopOf(response);
-    const token = String(request.params.token);
-    const found = await orderByToken(shop.id, token);
-    if (found?.is === "held" && found.asks) {
-      const result = await cardPayments.answered(found.id, isThem);
-      const whole = await contentFor(response);
-      const years = whole && sellingOf(whole.draft.documents).cardYears;
-      const done = await settleOrder(found.id, result === "paid", cookieOf(request, "cart"), years);
-      if (done?.isNew && done.state === "placed" && whole) {
-        await tell(request, { shop, whole }, found.id);
-        return thank(response, { token });
-      }
-    }
-    response.redirect(303, `${originOf(response)}/order/${token}`);
-  };
-  router.post("/order/:token/link", form, guard, async (request, response, next) => {
-    const shop = shopOf(response);
-    const [content, found] = await Promise.all([
-      contentFor(response),
-      orderByToken(shop.id, String(request.params.token)),
-    ]);
-    if (!content) return next();
-    tellNobody(response);
-    if (found?.is !== "old") return response.redirect(303, `${originOf(response)}/order/${request.params.token}`);
-    await askForNewLink(found.id);
-    await sendLettersOf(found.id, shop.id, { shop, content });
-    const said = {
-      page: "message",
-      title: "A new link is on its way",
-      text: "It goes to the mail address that the order was made with.",
-    } as const;
-    send(request, response, await drawnFor(request, response, 200, said, content), NO_STORE);
-  });
-  router.post("/order/:token/yes", form, guard, (request, response) => answered(request, response, true));
-  router.post("/order/:token/no", form, guard, (request, response) => answered(request, response, false));
+  router.use(orderPages());
   return router;
 }
 
