@@ -141,6 +141,9 @@ test("once something is put in, the cart comes from the side, where a seller wan
   await pane(page, "Wide").locator(".w-product-buy").click();
   await details(page).getByRole("combobox", { name: "Once it is in the cart" }).click();
   await page.getByRole("option", { name: "Shows the cart from the side" }).click();
+  await inPlan(page, "Header").first().click();
+  await details(page).getByRole("combobox", { name: "The cart’s sign" }).click();
+  await page.getByRole("option", { name: "Shows the cart from the side" }).click();
   await kept(page);
   await publish(page);
   await page.goto(`${shopAt(host)}/products/delta-kite`);
@@ -165,6 +168,18 @@ test("once something is put in, the cart comes from the side, where a seller wan
   await expect(side).toBeHidden();
   await expect(buy).toBeFocused();
   await expect(page.getByRole("link", { name: "Cart 2" })).toBeVisible();
+  // The sign of the cart shows it as well, on any page.
+  await page.goto(`${shopAt(host)}/collections/all`);
+  await page.getByRole("link", { name: "Cart 2" }).click();
+  await expect(cart.getByRole("heading", { level: 1 })).toHaveText("Your cart");
+  await expect(cart.getByText("It is in your cart.")).toHaveCount(0);
+  await expect.poll(ends).toEqual([1280, 800]);
+  await expectAccessible(page);
+  await cart.getByRole("button", { name: "One more of Delta kite" }).click();
+  await expect(cart.locator(".cart-total .price")).toHaveText("€192.00");
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("link", { name: "Cart 3" })).toBeFocused();
+  await page.goto(`${shopAt(host)}/products/delta-kite`);
   await buy.click();
   await cart.getByRole("link", { name: "Continue shopping" }).click();
   await expect(side).toBeHidden();

@@ -63,6 +63,8 @@ type Making = {
   readonly over?: readonly Part[] | undefined;
   /** How it sells; absent: not yet. */
   readonly sells?: SellingRoot;
+  /** What else is otherwise than in a new shop. */
+  readonly also?: (draft: Draft) => Draft;
 };
 
 const withSelling = (draft: Draft, sells: SellingRoot | undefined): Draft => {
@@ -95,13 +97,21 @@ export async function publishedShop(making: Making = {}): Promise<string> {
   return shop.host;
 }
 
-async function makeShop({ goods = "", theme = "pomelo", name: shopName = "", main, over, sells }: Making) {
+async function makeShop({
+  goods = "",
+  theme = "pomelo",
+  name: shopName = "",
+  main,
+  over,
+  sells,
+  also = (draft) => draft,
+}: Making) {
   atWork();
   const owner = somebody();
   const { name, address, password, host } = owner;
   const account = await createAccount({ name: "Owner", address, password });
   if (!account.ok) throw new Error(account.why);
-  const draft = withSelling(withOver(withHome(starterDraft(shopName || name), main), over), sells);
+  const draft = also(withSelling(withOver(withHome(starterDraft(shopName || name), main), over), sells));
   const made = await createShop(
     account.owner.id,
     { name, host, currency: "EUR", timeZone: "Europe/London" },

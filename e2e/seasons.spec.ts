@@ -184,8 +184,6 @@ test("notices take turns, count down and are closed; without a script all of the
   page,
   browser,
 }) => {
-  // What moves is seen here.
-  await page.emulateMedia({ reducedMotion: "no-preference" });
   const { host } = await openShop(page, { goods: GOODS });
   await benchReady(page);
   await page.getByRole("button", { name: "Add", exact: true }).click();
@@ -205,7 +203,8 @@ test("notices take turns, count down and are closed; without a script all of the
   await kept(page);
   await publish(page);
 
-  const shopper = await browser.newContext({ viewport: { width: 390, height: 760 } });
+  // What moves is seen here.
+  const shopper = await browser.newContext({ viewport: { width: 390, height: 760 }, reducedMotion: "no-preference" });
   const shop = await shopper.newPage();
   await shop.goto(shopAt(host));
   const notice = shop.locator(".s-notice");

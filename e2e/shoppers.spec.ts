@@ -2,12 +2,16 @@ import { readdir, readFile } from "node:fs/promises";
 import { join } from "node:path";
 import { expect, test, type Page } from "@playwright/test";
 import PostalMime from "postal-mime";
+import type { Draft, Part } from "~/core/document";
 import { TEST_CARDS } from "~/core/selling";
+import { makeNode } from "~/kinds";
+import { firstLayouts } from "~/kinds/layouts";
 import { publishedShop } from "./owners";
 import { DATA } from "./place";
 import { area, expectAccessible, openShop, publish, shopAt } from "./studio";
 
-const GOODS = "SKU,Title,Price,Stock,Gift card\nKITE,Delta kite,64.00,9,\nCARD,Gift card,50.00,,yes";
+const GOODS =
+  "SKU,Title,Price,Stock,Gift card,Goes with\nKITE,Delta kite,64.00,9,,REEL\nCARD,Gift card,50.00,,yes,\nREEL,Line reel,18.00,,,";
 const SELLS = {
   from: "IE",
   zones: [
@@ -20,6 +24,23 @@ const SELLS = {
   ],
   pays: { card: true as const, transfer: "IBAN XX00" },
 };
+
+/** The checkout with one more thing below what is bought. */
+function withOneMore(draft: Draft): Draft {
+  const below = (part: Part): Part => ({
+    ...part,
+    slots: Object.fromEntries(
+      Object.entries(part.slots).map(([slot, children]) => [
+        slot,
+        children.flatMap((child) =>
+          child.kind === "checkout-sum" ? [child, makeNode("checkout-more")] : [below(child)],
+        ),
+      ]),
+    ),
+  });
+  const { checkout } = firstLayouts();
+  return { ...draft, documents: { ...draft.documents, checkout: { ...checkout, root: below(checkout.root) } } };
+}
 
 /** What a letter to somebody says; empty until there is one. */
 async function letterTo(address: string, subject: RegExp): Promise<string> {
@@ -142,6 +163,36 @@ test("a gift card is bought, comes by letter, shows what is left on it, and pays
   await isSound(page);
   await page.getByRole("button", { name: /^Don’t use gift card/ }).click();
   await expect(page.getByRole("button", { name: /^Order and pay €69.00/ })).toBeVisible();
+});
+
+test("one more thing is put in by a press before paying, and nothing that was typed is lost", async ({
+  page,
+  browser,
+}) => {
+  const host = await publishedShop({ goods: GOODS, sells: SELLS, also: withOneMore });
+  await toCheckout(page, host, "delta-kite");
+  const fields = [page.getByLabel("Mail address", { exact: true }), page.getByLabel("Card number")] as const;
+  for (const [i, field] of fields.entries()) await field.fill(["ada@quill.example", TEST_CARDS.paid][i]!);
+  const add = page.getByRole("button", { name: "Add: Line reel" });
+  await add.click();
+  const said = page.getByRole("status").filter({ hasText: "Line reel: It is in your order." });
+  await expect(said).toBeFocused();
+  await expect(page.getByRole("button", { name: /^Order and pay €87.00/ })).toBeVisible();
+  for (const [i, field] of fields.entries())
+    await expect(field).toHaveValue(["ada@quill.example", TEST_CARDS.paid][i]!);
+  await expect(add).toHaveCount(0);
+  await isSound(page);
+  // Without a script it is a page of its own, and a card’s number alone is to be typed once more.
+  const context = await browser.newContext({ javaScriptEnabled: false });
+  const plain = await context.newPage();
+  await plain.goto(`${shopAt(host)}/products/delta-kite`);
+  await plain.getByRole("button", { name: "Add to cart" }).first().click();
+  await plain.goto(`${shopAt(host)}/checkout`);
+  await plain.getByLabel("Mail address", { exact: true }).fill("ada@quill.example");
+  await plain.getByRole("button", { name: "Add: Line reel" }).click();
+  await expect(plain.getByText("Line reel: It is in your order.")).toBeVisible();
+  await expect(plain.getByLabel("Mail address", { exact: true })).toHaveValue("ada@quill.example");
+  await context.close();
 });
 
 test("a seller changes what a letter says, makes a gift card, and sends the automatic shopper through", async ({
