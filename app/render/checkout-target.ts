@@ -85,6 +85,19 @@ function cases(goods: Goods, offers: readonly Offer[]): ReadonlyMap<string, Case
     values: { ...SOMEBODY, ...SAMPLE_ADDRESS },
     account: { name: SAMPLE_PERSON.name, mail: SAMPLE_PERSON.mail, addresses: sampleAccount(goods).addresses },
   });
+  add("bill", "Another address of the bill", {
+    lines,
+    values: {
+      ...SOMEBODY,
+      bills: true,
+      "bill-country": "DE",
+      "bill-name": LONG.name,
+      "bill-company": LONG.company,
+      "bill-street": LONG.street,
+    },
+    problems: new Map([["bill-town", "Please write the town or city."]]),
+    step: "payment",
+  });
   add("card", "With a gift card", {
     lines,
     values: { ...SOMEBODY, cards: [SAMPLE_CARD], pay: "card" },
@@ -191,6 +204,8 @@ export function sampleOrder(told: Told, address: string | null = null): OrderSee
           ? null
           : { country, name, company, street, more, district: "", town, area: "", postcode: "" },
       note: "",
+      bill:
+        which === "long" ? { country, name, company, street, more, district: "", town, area: "", postcode: "" } : null,
       giftMessage: which === "long" ? "For your birthday, with all the wind that there is." : "",
     },
     pay: which === "due" ? "transfer" : which === "collect" ? "on-collection" : "card",

@@ -117,6 +117,7 @@ export function orderLetterGiven(
             : body.way.isCollected
               ? [words(`To be collected here:\n${body.way.says}`)]
               : []),
+          ...(body.bill ? [words(`The bill goes to:\n${addressLines(body.bill, countryName).join("\n")}`)] : []),
           words(`How it is paid: ${paidWith(body)}`),
         ]
       : []),

@@ -76,6 +76,18 @@ describe("the checkout", () => {
     expect(send()).toBe(true);
   });
 
+  it("asks by a page of its own for one more thing that could not be asked for", async () => {
+    document.body.innerHTML = page("1.00");
+    given("<p>A little too often</p>", 429);
+    const submitted = vi.spyOn(HTMLFormElement.prototype, "submit").mockImplementation(() => undefined);
+    const submitter = Object.assign(document.createElement("button"), { value: "more:kite:" });
+    form().append(submitter);
+    form().dispatchEvent(new SubmitEvent("submit", { bubbles: true, cancelable: true, submitter }));
+    await vi.waitFor(() => expect(submitted).toHaveBeenCalledOnce());
+    expect(new FormData(form()).get("do")).toBe("more:kite:");
+    submitted.mockRestore();
+  });
+
   it("gives nothing up where it can’t be asked", async () => {
     document.body.innerHTML = page("1.00");
     field("mail").value = "ada@quill.example";

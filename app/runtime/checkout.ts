@@ -60,10 +60,12 @@ export class Checkout extends HTMLElement {
       await this.released;
       // A later answer is on its way, or the form itself is.
       if (mine !== asked || this.isSent) return;
-      // Too often, or out of reach: nothing that was typed is given up for that.
-      if (!answer.ok) throw new Error("it could not be asked");
-      // It is another page, as an empty cart leads to one.
-      if (now.length !== parts().length) return location.reload();
+      if (now.length !== parts().length) {
+        // Too often, or out of reach: nothing that was typed is given up for that.
+        if (!answer.ok) throw new Error("it could not be asked");
+        // It is another page, as an empty cart leads to one.
+        return location.reload();
+      }
       const { name = "", id = "" } = (document.activeElement ?? {}) as HTMLInputElement;
       const written = new Map(
         all<Field>("input,select,textarea", form)
@@ -77,11 +79,19 @@ export class Checkout extends HTMLElement {
       for (const field of all<Field>("zest-checkout input,zest-checkout textarea"))
         if (isWritten(field)) field.value = written.get(field.name) ?? field.value;
       const field = one(`[name="${name}"]:checked`) ?? (id ? document.getElementById(id) : null);
-      (one("zest-checkout [role=status][tabindex]") ?? field)?.focus({ preventScroll: true });
+      const said =
+        pressed === "look" ? null : (one("zest-checkout [role=alert]") ?? one("zest-checkout [role=status][tabindex]"));
+      (said ?? field)?.focus({ preventScroll: said === null });
+      if (said) showCount(inCart());
     } catch {
-      // What is shown is as it was; ordering says what it comes to.
+      // What is shown is as it was, and ordering says what it comes to. What was pressed for is asked for by a page of its own.
+      if (pressed !== "look" && mine === asked) {
+        const asks = document.createElement("input");
+        Object.assign(asks, { type: "hidden", name: "do", value: pressed });
+        form.append(asks);
+        form.submit();
+      }
     }
     one("zest-checkout form")?.removeAttribute("aria-busy");
-    showCount(inCart());
   }
 }

@@ -4,11 +4,21 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { makeProduct, TAX_CLASSES, type Goods } from "../goods";
 import { SOME_DAY } from "../goods/fixtures/day";
-import { actionsFor, standingWords, writeOrder, type Order } from "../orders";
+import { actionsFor, goesBy, paidWith, standingWords, writeOrder, type Order } from "../orders";
 import { offering } from "../offers/fixtures/offer";
 import { price, type Line, type Offer } from "../offers";
 import type { Selling } from "../selling";
-import { checkoutOf, checkoutProblems, laterWords, NOTHING_GIVEN, weightOf, wishesOf, type Biller } from ".";
+import {
+  billIn,
+  checkoutOf,
+  checkoutProblems,
+  laterWords,
+  NOTHING_GIVEN,
+  stepOf,
+  weightOf,
+  wishesOf,
+  type Biller,
+} from ".";
 
 const SELLS: Selling = {
   from: "IE",
@@ -170,6 +180,18 @@ describe("what a checkout comes to", () => {
     // Whoever collects needs no street.
     expect(wrong({ ...card, way: "collect", street: "", town: "" })).toEqual([]);
     expect(wrong({ ...card, note: "n".repeat(1_001) })).toEqual(["note"]);
+    // The address of the bill counts where it is ticked, by the rules of its own country.
+    const bill = { "bill-country": "DE", "bill-name": "Ada", "bill-street": "Am Kai 4", "bill-town": "Husum" };
+    expect(wrong({ ...card, ...bill, "bill-name": "" })).toEqual([]);
+    expect(wrong({ ...card, ...bill, bills: true, "bill-postcode": "2581" })).toEqual(["bill-postcode"]);
+    expect(wrong({ ...card, ...bill, bills: true, "bill-postcode": "25813" })).toEqual([]);
+    expect(stepOf("bill-postcode")).toBe("payment");
+  });
+  it("sends the bill where it is said, and else where the order goes", () => {
+    const values = { ...NOTHING_GIVEN, "bill-name": "Ada", "bill-area": "Nowhere", "bill-postcode": "25813" };
+    expect(billIn(values, "IE")).toBeNull();
+    expect(billIn({ ...values, bills: true }, "DE")).toMatchObject({ country: "DE", name: "Ada", area: "" });
+    expect(billIn({ ...values, bills: true, "bill-country": "XX" }, "IE")?.country).toBe("IE");
   });
   it("takes from the stock what is counted, beyond it only where that is allowed", () => {
     const of = (more: object) =>
@@ -206,6 +228,16 @@ describe("what can be done with an order", () => {
   ])("%j", (more, actions, words) => {
     expect(actionsFor(order(more))).toEqual(actions);
     expect(standingWords(order(more))).toEqual(words);
+  });
+  it("says how it is paid and how it gets there", () => {
+    const cards = [{ last: "…WXYZ", amount: 500 }];
+    expect(paidWith({ byCards: [], pay: "transfer" })).toBe("Bank transfer");
+    expect(paidWith({ byCards: cards, pay: "card" })).toBe("Gift card and card");
+    expect(paidWith({ byCards: cards, pay: "gift-card" })).toBe("Gift card");
+    const way = { id: "w", name: "W", says: "", isCollected: false };
+    expect(goesBy({ to: {} as never, way })).toBe("parcel");
+    expect(goesBy({ to: null, way: { ...way, isCollected: true } })).toBe("collection");
+    expect(goesBy({ to: null, way: { ...way, isLetter: true } })).toBe("mail");
   });
   it("is put ready before it is fetched", () => {
     expect(actionsFor(order({ paid: 0 }, true))).toEqual(["paid", "ready", "collected", "cancel"]);

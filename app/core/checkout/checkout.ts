@@ -20,6 +20,7 @@ import {
   cardProblems,
   deliveredTo,
   deliveryFor,
+  isCountry,
   paymentsFor,
   plainAddress,
   taxRulesFor,
@@ -40,12 +41,13 @@ const tick = z
   .optional()
   .transform((value) => value === "1" || value === "on");
 
+const code = z.string().trim().toUpperCase().max(2).catch("");
+
 /** What a checkout asks, as it was typed. */
 export const checkoutInput = z.object({
   mail: short,
   phone: short,
-  ...addressInput.shape,
-  country: z.string().trim().toUpperCase().max(2).catch(""),
+  country: code,
   name: short,
   company: short,
   street: short,
@@ -54,6 +56,17 @@ export const checkoutInput = z.object({
   town: short,
   area: short,
   postcode: short,
+  /** The bill goes to an address of its own, which is this one. */
+  bills: tick,
+  "bill-country": code,
+  "bill-name": short,
+  "bill-company": short,
+  "bill-street": short,
+  "bill-more": short,
+  "bill-district": short,
+  "bill-town": short,
+  "bill-area": short,
+  "bill-postcode": short,
   way: z.string().max(40).catch(""),
   pay: z.string().max(40).catch(""),
   note: long,
@@ -85,6 +98,9 @@ export const NOTHING_GIVEN: CheckoutValues = checkoutInput.parse({});
 export const CHECKOUT_STEPS = ["address", "delivery", "payment"] as const;
 export type CheckoutStep = (typeof CHECKOUT_STEPS)[number];
 
+/** What begins the names of the fields of the bill’s address. */
+export const BILL = "bill-";
+
 /** Which part each thing that may be wrong belongs to. */
 const STEP_OF: ReadonlyMap<string, CheckoutStep> = new Map([
   ["way", "delivery"],
@@ -98,7 +114,8 @@ const STEP_OF: ReadonlyMap<string, CheckoutStep> = new Map([
   ["cardTo", "delivery"],
   ["cardMessage", "delivery"],
 ]);
-export const stepOf = (field: string): CheckoutStep => STEP_OF.get(field) ?? "address";
+export const stepOf = (field: string): CheckoutStep =>
+  STEP_OF.get(field) ?? (field.startsWith(BILL) ? "payment" : "address");
 
 export const LONGEST_NOTE = 1000;
 
@@ -186,6 +203,23 @@ export function checkoutOf(
 export const addressIn = (values: CheckoutValues, country: string): PostalAddress =>
   plainAddress({ ...addressInput.parse({ ...values, country }) });
 
+/** The address of the bill as it was typed, by field. Until a country is chosen it is in the one that the order goes to. */
+export const billTyped = (values: CheckoutValues, country: string): PostalAddress => ({
+  country: isCountry(values["bill-country"]) ? values["bill-country"] : country,
+  name: values["bill-name"],
+  company: values["bill-company"],
+  street: values["bill-street"],
+  more: values["bill-more"],
+  district: values["bill-district"],
+  town: values["bill-town"],
+  area: values["bill-area"],
+  postcode: values["bill-postcode"],
+});
+
+/** Where the bill goes, with what its country asks for; null: where the order goes. */
+export const billIn = (values: CheckoutValues, country: string): PostalAddress | null =>
+  values.bills ? plainAddress(billTyped(values, country)) : null;
+
 /** Whom gift cards are for, as it was written. */
 export const cardForOf = (values: CheckoutValues): CardFor =>
   cardFor.parse({
@@ -232,6 +266,8 @@ export function checkoutProblems(
   if (way && !pay) problems.set("pay", "This can’t be paid here. Please choose another way of delivery.");
   for (const [field, why] of cardForProblems(cardForOf(values)))
     problems.set(field === "to" ? "cardTo" : "cardMessage", why);
+  const bill = billIn(values, country);
+  if (bill) for (const [field, why] of addressProblems(bill)) problems.set(BILL + field, why);
   if (pay === "card" && due > 0) for (const [field, why] of cardProblems(values, month)) problems.set(field, why);
   return problems;
 }

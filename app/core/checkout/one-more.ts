@@ -12,6 +12,7 @@ import type { Line } from "../offers";
 
 const AT_ONCE: ReadonlySet<Availability> = new Set(["in-stock", "low"]);
 
+/** So many more are asked for than are shown, as some of them may not fit. */
 const SPARE = 8;
 
 export type OneMore = { readonly product: Product; readonly variant: Variant | undefined };

@@ -69,6 +69,8 @@ export const orderBody = z.object({
   name: z.string(),
   /** Null: it is collected. */
   to: address.nullable(),
+  /** Where the bill goes; null: to the same place. */
+  bill: address.nullable().default(null),
   note: z.string(),
   giftMessage: z.string(),
   pay: z.enum(PAYMENTS),
@@ -118,7 +120,8 @@ export type OrderEvent = {
   readonly amount: Minor | null;
 };
 
-export type Buyer = Pick<OrderBody, "mail" | "phone" | "name" | "to" | "note" | "giftMessage">;
+export type Buyer = Pick<OrderBody, "mail" | "phone" | "name" | "to" | "note" | "giftMessage"> &
+  Partial<Pick<OrderBody, "bill">>;
 
 /** Writes an order down from what a cart came to. */
 export function writeOrder(given: {
@@ -186,6 +189,7 @@ export function writeOrder(given: {
         : null,
     total: priced.total,
     ...buyer,
+    bill: buyer.bill ?? null,
     pay: given.pay,
     payTo: given.payTo,
     codes: [...given.codes],
@@ -212,7 +216,7 @@ export const dueOf = (body: Pick<OrderBody, "byCards" | "total">): Minor => body
 
 /** How an order is paid, in words. */
 export const paidWith = ({ byCards, pay }: Pick<OrderBody, "byCards" | "pay">): string =>
-  [...(byCards.length && pay !== "gift-card" ? ["Gift card"] : []), PAYMENT_WORDS[pay]].join(" and ");
+  byCards.length && pay !== "gift-card" ? `Gift card and ${PAYMENT_WORDS[pay].toLowerCase()}` : PAYMENT_WORDS[pay];
 
 /** How an order gets to whoever bought it. `mail`: there is nothing to carry in it, as it is gift cards alone. */
 export const goesBy = ({ to, way }: Pick<OrderBody, "to" | "way">): "parcel" | "mail" | "collection" =>

@@ -18,6 +18,7 @@ const props = z.object({
   note: z.string().max(80),
   gift: z.string().max(80),
   news: z.string().max(160),
+  bill: z.string().max(80),
   small: z.string().max(300),
   links: z.array(z.object({ label: z.string().max(60), link: linkSchema })).max(4),
 });
@@ -52,6 +53,7 @@ export const definition: Definition<CheckoutFormProps> = {
     { type: "yes", key: "company", label: "Ask for a company" },
     { type: "line", key: "note", label: "Note to the order; empty: not asked", most: 80 },
     { type: "line", key: "gift", label: "Message for a gift; empty: not asked", most: 80 },
+    { type: "line", key: "bill", label: "Tick for another address of the bill; empty: not asked", most: 80 },
     { type: "line", key: "news", label: "Tick for your letters; empty: not asked", most: 160 },
     { type: "line", key: "small", label: "Small print above the button", most: 300 },
     {
@@ -86,6 +88,7 @@ export const definition: Definition<CheckoutFormProps> = {
     note: "Note to us",
     gift: "",
     news: "",
+    bill: "The bill goes to another address",
     small: "",
     links: [],
   },
@@ -133,6 +136,7 @@ export const definition: Definition<CheckoutFormProps> = {
 .ck-said ul{margin:.4rem 0 0;padding-inline-start:1.2rem}
 .ck-said a{color:var(--danger)}
 .ck-none{padding:.9rem 1.1rem;background:var(--raised);border-radius:min(var(--card),.75rem)}
+.ck-bill{display:grid;gap:var(--s2);grid-template-columns:minmax(0,1fr)}
 .ck-end{display:grid;gap:var(--s2);justify-items:var(--align-box,start)}
 .ck-end .button{width:100%}
 .ck-total{margin-inline-start:.6em}

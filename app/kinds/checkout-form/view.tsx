@@ -1,10 +1,19 @@
 import type { ReactNode } from "react";
-import { askedOf, CHECKOUT_STEPS, stepOf, type CheckoutStep, type CheckoutValues } from "~/core/checkout";
+import {
+  askedOf,
+  BILL,
+  billTyped,
+  CHECKOUT_STEPS,
+  stepOf,
+  type CheckoutStep,
+  type CheckoutValues,
+} from "~/core/checkout";
 import { ADDRESS_OF_DOOR, sameAddress } from "~/core/account";
 import { addressLines, countryName, hasAccounts, PAYMENT_WORDS, TEST_CARDS } from "~/core/selling";
 import type { ViewProps } from "../definition";
 import { AddressFields, useCheckout, useEnv, usePartId, Words, type CheckoutShown } from "../parts";
 import { Ask } from "./ask";
+import { Bill, OF_BILL } from "./bill";
 import { CardFor, Cards } from "./cards";
 import type { CheckoutFormProps } from "./definition";
 
@@ -271,6 +280,7 @@ function PaymentPart({ props }: { props: CheckoutFormProps }): ReactNode {
         </div>
       ) : null}
       <p className="fill-wrong">{problems.get("pay")}</p>
+      <Bill props={props} />
     </section>
   );
 }
@@ -341,7 +351,7 @@ function Steps({ props }: { props: CheckoutFormProps }): ReactNode {
         <>
           <Contact props={props} />
           <Address props={props} />
-          <Kept values={values} names={[...OF_DELIVERY, "pay"]} />
+          <Kept values={values} names={[...OF_DELIVERY, ...OF_BILL, "pay"]} />
         </>
       ) : (
         <>
@@ -363,7 +373,7 @@ function Steps({ props }: { props: CheckoutFormProps }): ReactNode {
           <End props={props} />
         </>
       ) : null}
-      {step === "delivery" ? <Kept values={values} names={["pay"]} /> : null}
+      {step === "delivery" ? <Kept values={values} names={[...OF_BILL, "pay"]} /> : null}
       {next ? (
         <div className="ck-end">
           <button className="button" type="submit" name="do" value={`next:${next}`}>

@@ -55,7 +55,7 @@ export const definition: Definition<CheckoutMoreProps> = {
 .cm-list .pic{width:4rem;aspect-ratio:1;border-radius:min(var(--card),.5rem)}
 .cm-title{overflow-wrap:anywhere}
 .cm-choice{color:var(--soft);font-size:var(--t-1)}
-.a-cards .cm:not(:empty){padding:var(--s3);background:var(--raised);border-radius:min(var(--card),.75rem)}
+.a-cards .cm{padding:var(--s3);background:var(--raised);border-radius:min(var(--card),.75rem)}
 .cm-said{font-weight:var(--strong)}
 `,
 };

@@ -1,22 +1,22 @@
 import { oneMore } from "~/core/checkout";
 import type { ViewProps } from "../definition";
-import { Pic, Price, useCheckout, useEnv, usePartId, usePartnerId, Words } from "../parts";
+import { Pic, Price, useCheckout, useEnv, usePartnerId, Words } from "../parts";
 import type { CheckoutMoreProps } from "./definition";
 
 export function View({ props }: ViewProps<CheckoutMoreProps>) {
-  const { goods, studio } = useEnv();
+  const { goods, studio, shown } = useEnv();
   const { lines, added } = useCheckout();
   // The button sends what was typed in the form along, though it stands outside of it.
   const form = usePartnerId("ck", "checkout-form", "checkout-more");
-  const said = usePartId("cm");
-  const offered = form === undefined && !studio ? [] : oneMore(goods, lines, props.products, props.most);
+  // A miniature of Add stands on no page, and has no form beside it.
+  const offered = form === undefined && shown ? [] : oneMore(goods, lines, props.products, props.most);
   return (
     <zest-checkout>
       {offered.length || added ? (
         <section className="cm">
           <Words at="heading" as="h2" text={props.heading} hint="Heading" />
           {added ? (
-            <p className="cm-said" id={said} role="status" tabIndex={-1}>
+            <p className="cm-said" role="status" tabIndex={-1}>
               <span>{added}: </span>
               <Words at="added" text={props.added} hint="Said once it is in the order" />
             </p>

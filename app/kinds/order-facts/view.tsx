@@ -37,6 +37,12 @@ export function View({ props }: ViewProps<OrderFactsProps>) {
           <p>{body.way.isCollected ? body.name : body.way.name}</p>
           {!body.way.isCollected && body.way.says ? <p className="or-note">{body.way.says}</p> : null}
         </section>
+        {body.bill ? (
+          <section>
+            <h2>Where the bill goes</h2>
+            <p>{addressLines(body.bill, countryName, selling.from).join("\n")}</p>
+          </section>
+        ) : null}
         <section>
           <h2>How to reach you</h2>
           <p>{[body.mail, body.phone].filter(Boolean).join("\n")}</p>

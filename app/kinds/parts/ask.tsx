@@ -64,6 +64,10 @@ export function AskField(props: AskProps): ReactNode {
 
 type AddressFieldsProps = {
   readonly of: string;
+  /** What begins the names of its fields, where a form has two addresses. */
+  readonly prefix?: string;
+  /** What is filled in by itself: where something goes, or who pays. */
+  readonly section?: "billing";
   readonly country: string;
   /** Those that can be chosen; undefined: all. */
   readonly countries: readonly string[] | undefined;
@@ -76,6 +80,8 @@ type AddressFieldsProps = {
 /** An address, with the fields that its country has. */
 export function AddressFields({
   of,
+  prefix = "",
+  section,
   country,
   countries,
   fields,
@@ -83,7 +89,8 @@ export function AddressFields({
   problems,
   again,
 }: AddressFieldsProps): ReactNode {
-  const id = useFieldId(of, "country");
+  const id = useFieldId(of, `${prefix}country`);
+  const filled = (token: string) => (section ? `${section} ${token}` : token);
   const list = countriesByName(countries);
   const known =
     list.some(([code]) => code === country) || country === ""
@@ -109,10 +116,10 @@ export function AddressFields({
           <select
             className="field"
             id={id}
-            name="country"
+            name={`${prefix}country`}
             defaultValue={country}
             key={country}
-            autoComplete="country"
+            autoComplete={filled("country")}
             {...(again ? { "data-again": "" } : { "data-sends": "country" })}
             aria-describedby={`${id}-wrong`}
           >
@@ -123,7 +130,7 @@ export function AddressFields({
             ))}
           </select>
           <p className="fill-wrong" id={`${id}-wrong`}>
-            {problems.get("country")}
+            {problems.get(`${prefix}country`)}
           </p>
         </div>
         {fields.map(({ field, label, isNeeded, autofill }) => {
@@ -132,12 +139,12 @@ export function AddressFields({
             <AskField
               key={field}
               of={of}
-              name={field}
+              name={prefix + field}
               label={label}
               value={values[field] ?? ""}
-              problem={problems.get(field)}
+              problem={problems.get(prefix + field)}
               isNeeded={isNeeded}
-              autofill={autofill}
+              autofill={filled(autofill)}
               {...(width ? { width } : {})}
               {...(field === "postcode" ? { capitals: true, ...(again ? { again } : {}) } : {})}
             />

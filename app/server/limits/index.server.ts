@@ -51,7 +51,7 @@ export const waitAfter = (failures: number, free: number): number =>
 
 /** How long somebody has to wait, in words. */
 export const waitWords = (seconds: number): string =>
-  seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`;
+  seconds === 1 ? "a second" : seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`;
 
 /**
  * Counts a try as failed before it is made, and gives the seconds that have to be waited before it may be: 0, and it may.
@@ -67,7 +67,8 @@ export async function countTry(name: string, free: number, now = Date.now()): Pr
     // Taken back in between by a try that succeeded.
     if (!row) return 0;
     const until = row.blockedUntil.getTime();
-    if (until > now) return Math.ceil((until - now) / 1000);
+    // Of two that come at once, the later one may have looked at the clock first: while tries are free nobody waits.
+    if (until > now && waitAfter(row.failures, free) > 0) return Math.ceil((until - now) / 1000);
     const failures = now - until > FORGET_MS ? 1 : row.failures + 1;
     await row.update({ failures, blockedUntil: new Date(now + waitAfter(failures, free) * 1000) }, { transaction });
     return 0;

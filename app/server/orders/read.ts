@@ -13,7 +13,7 @@ import {
   type OrdersAsked,
   type ListedOrder,
 } from "~/core/orders";
-import { countryName } from "~/core/selling";
+import { addressLines, countryName } from "~/core/selling";
 import { OrderEventRow, OrderRow } from "../database/index.server";
 
 /** What stands in the link by which whoever bought it sees an order: 256 bits. */
@@ -240,6 +240,7 @@ export async function ordersFile(shopId: string): Promise<string> {
       to?.town ?? "",
       to?.area ?? "",
       to ? countryName(to.country) : "",
+      body.bill ? addressLines(body.bill, countryName).join(", ") : "",
       body.way.name,
       line.sku,
       line.title,
@@ -269,6 +270,7 @@ export async function ordersFile(shopId: string): Promise<string> {
       "Town",
       "Region",
       "Country",
+      "Bill to",
       "Delivery",
       "SKU",
       "Product",

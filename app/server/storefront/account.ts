@@ -307,6 +307,7 @@ export function accounts(): Router {
               currency: body.currency,
               lines: body.lines.map(({ title, sku, count, total }) => ({ title, sku, count, total })),
               delivery: { way: body.way.name, to: body.to ? addressLines(body.to, countryName) : null },
+              bill: body.bill ? addressLines(body.bill, countryName) : null,
               total: body.total,
               paid,
               refunded,

@@ -10,7 +10,7 @@ import { ownerWithShop } from "../fixtures/owner";
 import { formsBy, openStorefront, type Answer, type Asked } from "../fixtures/shoppers";
 import { letters } from "../fixtures/letters";
 import { goodsOf, importGoods } from "../goods/index.server";
-import { ordersOf, tellStock } from "../orders/index.server";
+import { orderOf, ordersOf, tellStock } from "../orders/index.server";
 import { makeDraftLink } from "../publishing/index.server";
 import { freshShop } from "../shops/index.server";
 
@@ -147,6 +147,40 @@ describe("the checkout", () => {
     expect(answer.body).not.toContain("<b>Ada");
     for (const secret of ["4111", "987654"]) expect(answer.body).not.toContain(secret);
     expect(await orders()).toEqual([]);
+  });
+
+  it("sends the bill to another address where that is ticked, in the fields of its country, and only then", async () => {
+    const { shopper, orders, shop } = await openShop();
+    const { buy, see } = await shopper();
+    const BILL = {
+      bills: "1",
+      "bill-country": "DE",
+      "bill-name": "Quill & Sons",
+      "bill-street": "Am Kai 4",
+      "bill-town": "Husum",
+      "bill-postcode": "25813",
+    };
+    const ticked = await buy({ do: "look", bills: "1" });
+    expect(ticked.body).toMatch(/name="bill-street"/);
+    const wrong = await buy({ ...BILL, "bill-postcode": "EC1A 1BB" });
+    expect([wrong.status, wrong.body.includes("“EC1A 1BB” can’t be the"), wrong.body.includes("Am Kai 4")]).toEqual([
+      422,
+      true,
+      true,
+    ]);
+    const placed = await buy(BILL);
+    const order = await see(pathOf(placed));
+    expect(order.body).toContain("Where the bill goes");
+    expect(order.body).toContain("Am Kai 4");
+    const [{ id } = { id: "" }] = await orders();
+    expect((await orderOf(shop.id, id))!.order.body).toMatchObject({
+      to: { country: "IE", street: "4 Quay Lane" },
+      bill: { country: "DE", name: "Quill & Sons", postcode: "25813" },
+    });
+    expect((await letters(GIVEN.mail)).at(-1)!.text).toContain("Husum");
+    const other = await shopper("B");
+    await other.buy({ ...BILL, bills: "" });
+    expect((await orderOf(shop.id, (await orders())[0]!.id))!.order.body.bill).toBeNull();
   });
 
   it("puts one more thing in by a press, loses nothing that was typed, and leaves what can’t be had alone", async () => {

@@ -3,6 +3,7 @@ import express, { type Request, type Response, type Router } from "express";
 import { z } from "zod";
 import {
   addressIn,
+  billIn,
   cardForOf,
   CHECKOUT_STEPS,
   checkoutInput,
@@ -131,6 +132,7 @@ function bodyOf(now: Standing, checkout: Checkout, values: CheckoutValues): Orde
       to: way.isCollected || way.isLetter ? null : address,
       note: values.note,
       giftMessage: values.gift,
+      bill: billIn(values, country),
     },
     pay,
     payTo: pay === "transfer" ? (selling.pays.transfer ?? "") : "",

@@ -435,6 +435,9 @@ export function OneOrder({ order, events, address }: OneProps) {
             <OrderTable body={body} />
             <Box sx={{ display: "grid", gap: 2, gridTemplateColumns: { xs: "minmax(0,1fr)", sm: "1fr 1fr" } }}>
               <Fact name={GOES[goesBy(body)]}>{goesTo(body, home).join("\n")}</Fact>
+              {body.bill ? (
+                <Fact name="Bill goes to">{addressLines(body.bill, countryName, home).join("\n")}</Fact>
+              ) : null}
               <Fact name="Mail and phone">
                 <Link href={`mailto:${body.mail}`}>{body.mail}</Link>
                 {body.phone ? `\n${body.phone}` : ""}

@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Printer } from "lucide-react";
 import { goesBy, type Order } from "~/core/orders";
+import { addressLines, countryName } from "~/core/selling";
 import { goesTo, OrderTable } from "./one";
 
 type PrintedProps = {
@@ -61,7 +62,14 @@ export function PrintedOrder({ order, shop, timeZone, isSlip }: PrintedProps) {
           </Typography>
         </Box>
       </Box>
-      <Typography sx={{ whiteSpace: "pre-line", fontSize: 16 }}>{to.join("\n")}</Typography>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 4 }}>
+        <Typography sx={{ whiteSpace: "pre-line", fontSize: 16 }}>{to.join("\n")}</Typography>
+        {body.bill && !isSlip ? (
+          <Typography sx={{ whiteSpace: "pre-line", fontSize: 16 }}>
+            {["Bill to:", ...addressLines(body.bill, countryName)].join("\n")}
+          </Typography>
+        ) : null}
+      </Box>
       <OrderTable body={body} withPrices={!isSlip} />
       {isSlip && body.giftMessage ? (
         <Typography sx={{ whiteSpace: "pre-line", fontStyle: "italic" }}>{body.giftMessage}</Typography>

@@ -1,0 +1,48 @@
+import type { ReactNode } from "react";
+import { BILL, billTyped, type CheckoutValues } from "~/core/checkout";
+import { addressFields } from "~/core/selling";
+import { AddressFields, useCheckout, usePartId, Words } from "../parts";
+import type { CheckoutFormProps } from "./definition";
+
+/** The fields of the bill’s address, by name. */
+export const OF_BILL: readonly (keyof CheckoutValues)[] = [
+  "bills",
+  "bill-country",
+  "bill-name",
+  "bill-company",
+  "bill-street",
+  "bill-more",
+  "bill-district",
+  "bill-town",
+  "bill-area",
+  "bill-postcode",
+];
+
+/** Where the bill goes, where that is not where the order goes. */
+export function Bill({ props }: { props: CheckoutFormProps }): ReactNode {
+  const { country, values, problems } = useCheckout();
+  const id = usePartId("ck-bills");
+  if (!props.bill) return null;
+  const typed = billTyped(values, country);
+  return (
+    <section className="ck-bill" aria-label={props.bill}>
+      <label className="fill-tick">
+        <input type="checkbox" id={id} name="bills" value="1" defaultChecked={values.bills} data-again="" />
+        <Words at="bill" text={props.bill} hint="Tick" />
+      </label>
+      {values.bills ? (
+        <AddressFields
+          of="ck"
+          prefix={BILL}
+          section="billing"
+          country={typed.country}
+          countries={undefined}
+          fields={addressFields(typed.country)}
+          values={typed}
+          problems={problems}
+          again
+        />
+      ) : null}
+    </section>
+  );
+}
