@@ -25,24 +25,26 @@ export function Bill({ props }: { props: CheckoutFormProps }): ReactNode {
   if (!props.bill) return null;
   const typed = billTyped(values, country);
   return (
-    <section className="ck-bill" aria-label={props.bill}>
+    <div className="ck-bill">
       <label className="fill-tick">
         <input type="checkbox" id={id} name="bills" value="1" defaultChecked={values.bills} data-again="" />
         <Words at="bill" text={props.bill} hint="Tick" />
       </label>
       {values.bills ? (
-        <AddressFields
-          of="ck"
-          prefix={BILL}
-          section="billing"
-          country={typed.country}
-          countries={undefined}
-          fields={addressFields(typed.country)}
-          values={typed}
-          problems={problems}
-          again
-        />
+        <section aria-label={props.bill}>
+          <AddressFields
+            of="ck"
+            prefix={BILL}
+            section="billing"
+            country={typed.country}
+            countries={undefined}
+            fields={addressFields(typed.country)}
+            values={typed}
+            problems={problems}
+            again
+          />
+        </section>
       ) : null}
-    </section>
+    </div>
   );
 }

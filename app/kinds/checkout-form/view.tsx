@@ -1,13 +1,5 @@
 import type { ReactNode } from "react";
-import {
-  askedOf,
-  BILL,
-  billTyped,
-  CHECKOUT_STEPS,
-  stepOf,
-  type CheckoutStep,
-  type CheckoutValues,
-} from "~/core/checkout";
+import { askedOf, CHECKOUT_STEPS, stepOf, type CheckoutStep, type CheckoutValues } from "~/core/checkout";
 import { ADDRESS_OF_DOOR, sameAddress } from "~/core/account";
 import { addressLines, countryName, hasAccounts, PAYMENT_WORDS, TEST_CARDS } from "~/core/selling";
 import type { ViewProps } from "../definition";
