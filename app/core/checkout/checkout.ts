@@ -41,13 +41,13 @@ const tick = z
   .optional()
   .transform((value) => value === "1" || value === "on");
 
-const code = z.string().trim().toUpperCase().max(2).catch("");
+const countryCode = z.string().trim().toUpperCase().max(2).catch("");
 
 /** What a checkout asks, as it was typed. */
 export const checkoutInput = z.object({
   mail: short,
   phone: short,
-  country: code,
+  country: countryCode,
   name: short,
   company: short,
   street: short,
@@ -58,7 +58,7 @@ export const checkoutInput = z.object({
   postcode: short,
   /** The bill goes to an address of its own, which is this one. */
   bills: tick,
-  "bill-country": code,
+  "bill-country": countryCode,
   "bill-name": short,
   "bill-company": short,
   "bill-street": short,

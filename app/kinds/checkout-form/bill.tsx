@@ -1,22 +1,13 @@
 import type { ReactNode } from "react";
-import { BILL, billTyped, type CheckoutValues } from "~/core/checkout";
+import { BILL, billTyped, NOTHING_GIVEN, type CheckoutValues } from "~/core/checkout";
 import { addressFields } from "~/core/selling";
 import { AddressFields, useCheckout, usePartId, Words } from "../parts";
 import type { CheckoutFormProps } from "./definition";
 
 /** The fields of the bill’s address, by name. */
-export const OF_BILL: readonly (keyof CheckoutValues)[] = [
-  "bills",
-  "bill-country",
-  "bill-name",
-  "bill-company",
-  "bill-street",
-  "bill-more",
-  "bill-district",
-  "bill-town",
-  "bill-area",
-  "bill-postcode",
-];
+export const OF_BILL = (Object.keys(NOTHING_GIVEN) as (keyof CheckoutValues)[]).filter(
+  (name) => name === "bills" || name.startsWith(BILL),
+);
 
 /** Where the bill goes, where that is not where the order goes. */
 export function Bill({ props }: { props: CheckoutFormProps }): ReactNode {
@@ -34,8 +25,7 @@ export function Bill({ props }: { props: CheckoutFormProps }): ReactNode {
         <section aria-label={props.bill}>
           <AddressFields
             of="ck"
-            prefix={BILL}
-            section="billing"
+            isBill
             country={typed.country}
             countries={undefined}
             fields={addressFields(typed.country)}

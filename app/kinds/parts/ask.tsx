@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { BILL } from "~/core/checkout";
 import { countriesByName, countryName, type AddressField, type AskedField } from "~/core/selling";
 import { usePartId } from "./env";
 
@@ -64,10 +65,8 @@ export function AskField(props: AskProps): ReactNode {
 
 type AddressFieldsProps = {
   readonly of: string;
-  /** What begins the names of its fields, where a form has two addresses. */
-  readonly prefix?: string;
-  /** What is filled in by itself: where something goes, or who pays. */
-  readonly section?: "billing";
+  /** It is where the bill goes, beside another address in the same form: its fields have names of their own, and are filled in by their own. */
+  readonly isBill?: boolean;
   readonly country: string;
   /** Those that can be chosen; undefined: all. */
   readonly countries: readonly string[] | undefined;
@@ -80,8 +79,7 @@ type AddressFieldsProps = {
 /** An address, with the fields that its country has. */
 export function AddressFields({
   of,
-  prefix = "",
-  section,
+  isBill = false,
   country,
   countries,
   fields,
@@ -89,8 +87,10 @@ export function AddressFields({
   problems,
   again,
 }: AddressFieldsProps): ReactNode {
+  const prefix = isBill ? BILL : "";
   const id = useFieldId(of, `${prefix}country`);
-  const filled = (token: string) => (section ? `${section} ${token}` : token);
+  // What browsers fill in (HTML, autofill detail tokens).
+  const filled = (token: string) => (isBill ? `billing ${token}` : token);
   const list = countriesByName(countries);
   const known =
     list.some(([code]) => code === country) || country === ""

@@ -33,8 +33,6 @@ const sendOne = (id: number, shopId: string, from: From): Promise<boolean> =>
     const due = await OrderLetterRow.findOne({ where: { id }, transaction, lock: true, skipLocked: true });
     if (!due) return false;
     await due.destroy({ transaction });
-    // Whatever a letter says, the link in it is good.
-    await renewLink(due.orderId, transaction);
     const whole = await orderOf(shopId, due.orderId, transaction);
     if (!whole) return false;
     const what = due.what as DueLetter;
@@ -45,6 +43,8 @@ const sendOne = (id: number, shopId: string, from: From): Promise<boolean> =>
 
 /** Sends what is noted for one order. That a letter can’t be sent undoes nothing: it is tried again later. */
 export async function sendLettersOf(orderId: string, shopId: string, from: From): Promise<void> {
+  // Whatever a letter says, the link in it is good. An order is not held while its letter is sent.
+  await renewLink(orderId);
   const due = await OrderLetterRow.findAll({ where: { orderId }, order: [["id", "ASC"]], attributes: ["id"] });
   for (const { id } of due)
     await sendOne(id, shopId, from).catch((error: unknown) =>

@@ -14,7 +14,7 @@ import {
   type ListedOrder,
 } from "~/core/orders";
 import { addressLines, countryName } from "~/core/selling";
-import { OrderEventRow, OrderRow } from "../database/index.server";
+import { atomically, OrderEventRow, OrderRow } from "../database/index.server";
 
 /** What stands in the link by which whoever bought it sees an order: 256 bits. */
 export const newToken = (): string => randomBytes(32).toString("base64url");
@@ -195,9 +195,14 @@ const isOld = ({ linkAt, createdAt }: OrderRow, now: number): boolean =>
   (linkAt ?? createdAt).getTime() < now - LINK_DAYS * DAY;
 
 /** Makes a new link to an order whose link is no longer good; the one before it leads nowhere then. */
-export async function renewLink(id: string, transaction: Transaction, now = Date.now()): Promise<void> {
-  const row = await OrderRow.findByPk(id, { transaction, lock: true });
-  if (row && isOld(row, now)) await row.update({ token: newToken(), linkAt: new Date(now) }, { transaction });
+export async function renewLink(id: string, now = Date.now()): Promise<void> {
+  const seen = await OrderRow.findByPk(id, { attributes: ["linkAt", "createdAt"] });
+  if (!seen || !isOld(seen, now)) return;
+  await atomically(async (transaction) => {
+    const row = await OrderRow.findByPk(id, { transaction, lock: true });
+    // Another letter may have brought a new one meanwhile, which is to stay good.
+    if (row && isOld(row, now)) await row.update({ token: newToken(), linkAt: new Date(now) }, { transaction });
+  });
 }
 
 /** The order to which a link leads; undefined where it leads nowhere, or no longer. */

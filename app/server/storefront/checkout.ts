@@ -43,7 +43,7 @@ import { joinList } from "./lists";
 import { cookieOf, isWalk, originOf, send, shopOf, tellNobody, type Locals } from "./sending";
 import { placeSaid, setCart } from "./shopping";
 import { tryCard } from "./gift-cards";
-import { orderPages, tell, thank } from "./order-page";
+import { leadToThanks, orderPages, tellBuyer } from "./order-page";
 import { shopperAt } from "./signed-in";
 import { contentForOne, countryOf } from "./visitors";
 
@@ -212,7 +212,7 @@ export function checkouts(): Router {
     const pressed = pressedInput.parse(body.pressed);
     // Sent once more, with the cart empty by then: it leads to the order that was made of it.
     const again = await orderPressed(now.shop.id, pressed);
-    if (again?.state === "placed") return thank(response, again);
+    if (again?.state === "placed") return leadToThanks(response, again);
     if (again) return response.redirect(303, `${originOf(response)}/order/${again.token}`);
     const to = elsewhere(now);
     if (to) return response.redirect(303, originOf(response) + to);
@@ -312,8 +312,8 @@ export function checkouts(): Router {
         page: "/checkout",
       });
     if (!waits) {
-      if (placed.isNew) await tell(request, from, placed.order.id);
-      return thank(response, placed.order);
+      if (placed.isNew) await tellBuyer(request, from, placed.order.id);
+      return leadToThanks(response, placed.order);
     }
     if (!placed.isNew) return response.redirect(303, `${originOf(response)}/order/${placed.order.token}`);
     const { id, token } = placed.order;
@@ -326,8 +326,8 @@ export function checkouts(): Router {
       await settleOrder(id, result === "paid", cookieOf(request, "cart"), cardYears);
       if (result === "declined")
         return show(request, response, now, 402, { ...reckoned, step: "payment", said: DECLINED });
-      await tell(request, from, id);
-      return thank(response, placed.order);
+      await tellBuyer(request, from, id);
+      return leadToThanks(response, placed.order);
     }
     // What the bank asks, and what comes too late, is seen at the order’s own address.
     if (result === "asked") await bankAsks(id);

@@ -24,14 +24,14 @@ const NO_STORE = "no-store";
 const MOST_PER_MINUTE = 30;
 
 /** Sends the letter that thanks for an order, and the gift cards in it. */
-export const tell = (
+export const tellBuyer = (
   request: Request,
   from: { readonly shop: Shop; readonly content: ShopContent },
   id: string,
 ): Promise<void> => (isWalk(request) ? forgetLettersOf(id) : sendLettersOf(id, from.shop.id, from));
 
 /** Leads to the page that says thanks. The cart is empty then, as the header is to say. */
-export function thank(response: Response, { token }: Pick<PlacedOrder, "token">): void {
+export function leadToThanks(response: Response, { token }: Pick<PlacedOrder, "token">): void {
   response.append("Set-Cookie", "items=0; Path=/; SameSite=Lax; Max-Age=0");
   noteBought(response);
   response.redirect(303, `${originOf(response)}/order/${token}?thanks=1`);
@@ -108,8 +108,8 @@ export function orderPages(): Router {
       const years = whole && sellingOf(whole.draft.documents).cardYears;
       const done = await settleOrder(found.id, result === "paid", cookieOf(request, "cart"), years);
       if (done?.isNew && done.state === "placed" && whole) {
-        await tell(request, { shop, content: whole }, found.id);
-        return thank(response, { token });
+        await tellBuyer(request, { shop, content: whole }, found.id);
+        return leadToThanks(response, { token });
       }
     }
     response.redirect(303, `${originOf(response)}/order/${token}`);

@@ -1,4 +1,4 @@
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { homeOf } from "~/core/addresses";
 import { addNode } from "~/core/commands";
 import { readCsv } from "~/core/formats";
@@ -15,7 +15,7 @@ import { goodsOf, importGoods } from "../goods/index.server";
 import { countDraftLinks } from "../publishing/index.server";
 import { tellStock } from "../orders/index.server";
 import { freshShop } from "../shops/index.server";
-import { walkThrough } from "./index.server";
+import { isWalked, walkThrough } from "./index.server";
 import { readPage } from "./page";
 
 const FILE =
@@ -106,7 +106,11 @@ describe("the walk-through", () => {
 
   it("stops when it is told to", { timeout: 60_000 }, async () => {
     const shop = await openShop();
-    const seen = await walked(shop, "published", 2);
+    const going = walked(shop, "published", 2);
+    // Another one is not let in meanwhile.
+    await vi.waitFor(() => expect(isWalked(shop.id)).toBe(true));
+    const seen = await going;
+    expect(isWalked(shop.id)).toBe(false);
     expect(seen.end?.isWhole).toBe(false);
     expect(seen.trials).toEqual([]);
     expect(await OrderRow.count({ where: { shopId: shop.id } })).toBe(0);
