@@ -1,8 +1,8 @@
 import { Box, Button, CssBaseline, InitColorSchemeScript, Stack, ThemeProvider, Typography } from "@mui/material";
-import { useContext, type ReactNode } from "react";
+import { useContext, useEffect, type ReactNode } from "react";
 import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from "react-router";
 import { fontFaces } from "~/core/theme";
-import { LOOK_ATTRIBUTE, NonceContext, pageNonce, studioTheme, Zest } from "~/studio/ui";
+import { guardSlowPresses, LOOK_ATTRIBUTE, NonceContext, pageNonce, studioTheme, Zest } from "~/studio/ui";
 
 export const meta = () => [{ title: "Zest Window" }];
 
@@ -36,6 +36,7 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function Root() {
+  useEffect(() => guardSlowPresses(document), []);
   return <Outlet />;
 }
 

@@ -186,6 +186,8 @@ test("a shop says how it delivers and is paid, sells, and follows an order to th
     await expect(page.getByRole("row", { name: /T1/ })).toBeVisible();
     await page.getByRole("button", { name: "Remove all tests" }).click();
     await page.getByRole("dialog").getByRole("button", { name: "Remove" }).click();
+    // What lies behind a dialog counts as not there: that nothing is there says something only once the dialog is gone.
+    await expect(page.getByRole("dialog")).toHaveCount(0);
     await expect(page.getByRole("button", { name: /^Tests/ })).toHaveCount(0);
     await expect(page.getByRole("row", { name: /T1/ })).toHaveCount(0);
     await page.getByRole("row", { name: /Ada Quill/ }).click();

@@ -22,3 +22,4 @@ export { followPointer, type PointerDrag } from "./pointer-drag";
 export { TreeRows } from "./tree-rows";
 export { type TreePlace, type TreeRow } from "./tree-place";
 export { VISUALLY_HIDDEN } from "./visually-hidden";
+export { guardSlowPresses } from "./slow-press";
