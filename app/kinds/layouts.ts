@@ -15,27 +15,35 @@ import {
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { SELLING } from "~/core/selling";
 import { LETTERS } from "~/core/shop-letters";
+import type { Worn } from "~/core/theme";
 import { KINDS, kindVersion } from ".";
 
 // The layouts that every shop begins with. Their ids are fixed: a shop from before there were layouts gets the same ones
-// each time it is read, until one of them is changed and so stored.
+// each time it is read, until one of them is changed and so stored. How their parts look is not said by the parts: then it is
+// the theme's to say otherwise, also of a layout that the seller has changed something else in.
+
+const worn = new Map<string, Worn>();
 
 const part = (
-  id: string,
+  place: string,
   kind: string,
-  props: Readonly<Record<string, Json>> = {},
+  { arrangement, ...props }: Readonly<Record<string, Json>> & { readonly arrangement?: string } = {},
   style: StyleSheet = {},
   slots: Part["slots"] = {},
-): Part => ({
-  id: `layout-${id}`,
-  kind,
-  ...kindVersion(kind),
-  props: { ...(KINDS.get(kind)!.definition.defaults as Record<string, Json>), ...props },
-  style,
-  conditions: [],
-  shown: true,
-  slots,
-});
+): Part => {
+  worn.set(place, { ...(arrangement ? { arrangement } : {}), style });
+  return {
+    id: `layout-${place}`,
+    kind,
+    ...kindVersion(kind),
+    place,
+    props: { ...(KINDS.get(kind)!.definition.defaults as Record<string, Json>), ...props },
+    style: {},
+    conditions: [],
+    shown: true,
+    slots,
+  };
+};
 
 const layout = (sort: LayoutSort, title: string, main: readonly Part[]): PageDocument => ({
   schemaVersion: DOCUMENT_VERSION,
@@ -262,6 +270,18 @@ export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
     "not-found": notFound(),
     closed: closed(),
   }));
+
+/** How a part of these layouts looks where no theme says otherwise; undefined where there is no such part. */
+export function firstWorn(place: string): Worn | undefined {
+  firstLayouts();
+  return worn.get(place);
+}
+
+/** The names by which themes speak of parts of these layouts. */
+export function layoutPlaces(): ReadonlySet<string> {
+  firstLayouts();
+  return new Set(worn.keys());
+}
 
 let rest: Readonly<Record<string, PageDocument>> | undefined;
 

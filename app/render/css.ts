@@ -17,7 +17,7 @@ export function sharedCss(theme: Theme): string {
   const known = shared.get(theme.id);
   if (known !== undefined) return known;
   const ofKinds = [...KINDS.values()].map((kind) => kind.definition.css);
-  const css = squeeze([BASE_CSS, EVEN_CSS, PAGES_CSS, ...ofKinds, theme.css].join(""));
+  const css = squeeze([BASE_CSS, EVEN_CSS, PAGES_CSS, ...ofKinds, ...Object.values(theme.css)].join(""));
   shared.set(theme.id, css);
   return css;
 }

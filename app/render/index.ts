@@ -37,6 +37,8 @@ export { ATTRIBUTE } from "./own-fields";
 export { compileOwnCss, reachedAt, type CssScope, type OwnCss } from "./own-css";
 export {
   arrangementOf,
+  arrangementsOf,
+  usualShareIn,
   documentCss,
   GOODS_SETTINGS,
   nodeClass,

@@ -47,7 +47,7 @@ function commandOf(draft: Draft, [what, pick, other]: readonly [number, number, 
         ? carryNode(draft, node.id, { document: "home", parent: goal.id, slot: "widgets", index: 0 }, "x")
         : { ok: false, why: "" };
     default:
-      return node.kind === "freehand" ? addColumn(draft, node.id, 0) : { ok: false, why: "" };
+      return node.kind === "freehand" ? addColumn(draft, node.id, 0, () => undefined) : { ok: false, why: "" };
   }
 }
 

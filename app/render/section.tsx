@@ -104,7 +104,7 @@ function Drawn({ node: stored, theme, look, first, headId, row, over, within = f
   if (!studio && from === "nowhere") return null;
   const { definition } = kind;
   onDrawn?.(node);
-  const arrangement = arrangementOf(kind, node, theme).id;
+  const { id: arrangement, as } = arrangementOf(kind, node, theme);
   const { tag: Tag, kind: name, level } = definition;
   const layers = nodeLayers(node, theme, look);
   const isSection = level === "section";
@@ -147,7 +147,7 @@ function Drawn({ node: stored, theme, look, first, headId, row, over, within = f
   const place =
     isOver || anchor || (isSection && !within && region === "main" && partsOf(CONTENTS).length ? placeOf(node) : "");
   const set = attributes["data-set"];
-  const drawn = <kind.View props={node.props} arrangement={arrangement} first={first} />;
+  const drawn = <kind.View props={node.props} arrangement={as} first={first} />;
   // What a field says is changed where it stands, and not here.
   const view =
     studio && from === "field" ? (
@@ -158,7 +158,8 @@ function Drawn({ node: stored, theme, look, first, headId, row, over, within = f
       drawn
     );
   const classes = [
-    `${SHORT[level]}-${name} a-${arrangement} ${nodeClass(node)}`,
+    `${SHORT[level]}-${name} a-${as} ${nodeClass(node)}`,
+    arrangement === as ? "" : `a-${arrangement}`,
     isCut ? "is-cut" : "",
     backdrop ? "on-backdrop" : "",
     under?.shade ? shadeClass(under) : "",

@@ -292,6 +292,7 @@ export function envOf(
     titleOf: titleFor(content.goods, documents),
     pictureOf: pictureFor(content.goods, documents),
     card: {
+      words: read.text("goods.words"),
       facts: read.amount("goods.facts"),
       second: read.isOn("goods.second"),
       badge: read.isOn("goods.badge"),

@@ -2,17 +2,53 @@ import { layersOf, MEDIA, nodeCss as rulesOf, type Layer } from "~/core/cascade"
 import { isPlaced, viewClass, viewCss, viewKey, type PictureView } from "~/core/pictures";
 import { walk, type Brand, type Look, type PageDocument, type Part, type StyleSheet, entryOf } from "~/core/document";
 import type { Theme } from "~/core/theme";
+import { firstWorn } from "~/kinds/layouts";
 import { chassisOf, kindOf, levelOf, type Arrangement, type Field, type Kind } from "~/kinds";
 import { compileOwnCss, type CssScope } from "./own-css";
 
-/** The arrangement that a section is drawn in: its own choice, else the theme's, else the kind's first. */
-export function arrangementOf(kind: Kind, node: Part, theme: Theme): Arrangement {
-  const { arrangements } = kind.definition;
-  const known = (id: unknown) => arrangements.find((a) => a.id === id);
+/** An arrangement as it is drawn in a theme. `as`: that of the kind whose elements it has; its own id where it is the kind's. */
+export type DrawnArrangement = Arrangement & { readonly as: string };
+
+const drawnIn = new WeakMap<Theme, Map<string, readonly DrawnArrangement[]>>();
+
+/** All arrangements that a kind has in a theme: its own, and those that the theme brings for it. */
+export function arrangementsOf({ definition }: Kind, theme: Theme): readonly DrawnArrangement[] {
+  const { kind, arrangements } = definition;
+  const ofTheme = drawnIn.get(theme) ?? new Map<string, readonly DrawnArrangement[]>();
+  drawnIn.set(theme, ofTheme);
+  const known = ofTheme.get(kind);
+  if (known) return known;
+  const own = arrangements.map((each): DrawnArrangement => ({ ...each, as: each.id }));
+  const brought = (entryOf(theme.arrangements, kind) ?? []).map((each): DrawnArrangement => {
+    const under = own.find(({ id }) => id === each.as) ?? own[0]!;
+    return { ...under, ...each, as: under.id, style: over(under.style ?? {}, each.style ?? {}) };
+  });
+  const all = [...own, ...brought];
+  ofTheme.set(kind, all);
+  return all;
+}
+
+/** The arrangement that a part is drawn in: its own choice, else the theme's, else that of its layout, else the kind's first. */
+export function arrangementOf(kind: Kind, node: Part, theme: Theme): DrawnArrangement {
+  const all = arrangementsOf(kind, theme);
+  const known = (id: unknown) => (id === undefined ? undefined : all.find((a) => a.id === id));
   return (
-    known(node.props.arrangement) ?? known(entryOf(theme.kinds, kind.definition.kind)?.arrangement) ?? arrangements[0]
+    known(node.props.arrangement) ??
+    known(placeIn(theme, node)?.arrangement) ??
+    known(firstIn(node)?.arrangement) ??
+    known(entryOf(theme.kinds, kind.definition.kind)?.arrangement) ??
+    all[0]!
   );
 }
+
+const firstIn = ({ place }: Part) => (place === undefined ? undefined : firstWorn(place));
+const placeIn = (theme: Theme, { place }: Part) => (place === undefined ? undefined : entryOf(theme.layouts, place));
+
+/** A style sheet over another one: what it says of a device beats what the other says of the same. */
+const over = (below: StyleSheet, above: StyleSheet): StyleSheet => {
+  const devices = [...new Set([...Object.keys(below), ...Object.keys(above)])] as (keyof StyleSheet)[];
+  return Object.fromEntries(devices.map((device) => [device, { ...below[device], ...above[device] }]));
+};
 
 /** The picture that a section's words stand on, by its id in the library; null where they stand on none. */
 export function pictureUnderWords(section: Part, theme: Theme): string | null {
@@ -49,10 +85,10 @@ function goodsSheet(kind: Kind, brand: Brand): StyleSheet {
   };
 }
 
-function themeSheet(kind: Kind, theme: Theme): StyleSheet {
-  const own = entryOf(theme.kinds, kind.definition.kind)?.style ?? {};
-  const goods = goodsSheet(kind, theme.defaults).all;
-  return goods ? { ...own, all: { ...goods, ...own.all } } : own;
+function themeSheet(kind: Kind, node: Part, theme: Theme): StyleSheet {
+  const goods = goodsSheet(kind, theme.defaults);
+  const own = [entryOf(theme.kinds, kind.definition.kind), firstIn(node), placeIn(theme, node)];
+  return own.reduce((sheet, worn) => (worn?.style ? over(sheet, worn.style) : sheet), goods);
 }
 
 /** A section that has a picture behind it has a tint between the two, unless its kind says otherwise. */
@@ -61,13 +97,21 @@ const withScrim = (sheet: StyleSheet): StyleSheet => ({
   all: { scrim: 45, scrimFrom: "even", scrimTone: "dark", ...sheet.all },
 });
 
+/** The share of its section's width that a column has by its theme and its layout, while it says nothing itself. */
+export const usualShareIn =
+  (theme: Theme) =>
+  (column: Part): unknown => {
+    const kind = kindOf(column);
+    return kind && themeSheet(kind, column, theme).all?.share;
+  };
+
 /** Every layer of a part's style, weakest first: what Details explains and what the page's CSS is written from. */
 export function nodeLayers(node: Part, theme: Theme, look: Look): readonly Layer[] {
   const kind = kindOf(node);
   if (!kind) return [];
   const below: Layer[] = [
     { name: "kind", sheet: chassisOf(node).backdrop ? withScrim(kind.definition.style) : kind.definition.style },
-    { name: "theme", sheet: themeSheet(kind, theme) },
+    { name: "theme", sheet: themeSheet(kind, node, theme) },
     { name: "brand", sheet: goodsSheet(kind, look.brand) },
     { name: "arrangement", sheet: arrangementOf(kind, node, theme).style ?? {} },
   ];

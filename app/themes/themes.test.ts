@@ -1,13 +1,13 @@
 import { describe, expect, it } from "vitest";
-import { PROPERTIES } from "~/core/cascade";
 import { cornersOf, explainMoved, lookCss, solveLook, solveRoles, spaceSteps, wishesOf } from "~/core/theme";
-import { KINDS } from "~/kinds";
 import { starterLook } from "./fixtures/look";
 import { themeById, THEMES } from ".";
 
 describe.each(THEMES)("theme $name", (theme) => {
   it("wears its own brand colour without moving it on the page", () => {
-    expect(solveRoles(wishesOf(theme, {})).moved.filter((m) => m.set === "page")).toEqual([]);
+    // Where links are in ink, nothing is in the colour that links would have.
+    const isUsed = (role: string) => role !== "link" || theme.defaults["link.role"] !== "ink";
+    expect(solveRoles(wishesOf(theme, {})).moved.filter((m) => m.set === "page" && isUsed(m.role))).toEqual([]);
   });
 
   it("says in a sentence what was moved", () => {
@@ -17,21 +17,6 @@ describe.each(THEMES)("theme $name", (theme) => {
     expect(explainMoved(moved!)).toMatch(
       /^On the page, links are a little darker than your brand colour: it has a contrast of 1\.\d there and needs 4\.5\.$/,
     );
-  });
-
-  it("names only kinds, arrangements and values that exist", () => {
-    for (const [name, { arrangement, style }] of Object.entries(theme.kinds)) {
-      const definition = KINDS.get(name)?.definition;
-      expect(definition, name).toBeDefined();
-      if (arrangement) expect(definition!.arrangements.map((a) => a.id)).toContain(arrangement);
-      for (const sheet of Object.values(style ?? {})) {
-        for (const [property, value] of Object.entries(sheet))
-          expect(
-            PROPERTIES[property]?.choices.map((c) => c.value),
-            `${name} ${property}`,
-          ).toContain(value);
-      }
-    }
   });
 
   it("follows the brand sheet and falls back to itself when a value is put back", () => {

@@ -22,12 +22,19 @@ export const columnsOf = (section: Part): readonly Part[] => section.slots[COLUM
 const shareValue = (share: number) => `${share}%`;
 const readShare = (value: unknown) => (typeof value === "string" ? Number.parseFloat(value) : undefined);
 
+/** The share of its section's width that a column has while it says nothing itself, as a theme gives it. */
+export type UsualShare = (column: Part) => unknown;
+
 /** The shares that a section's columns have on a device (or on all), adding up to 100. */
-export function sharesIn(section: Part, audience: Audience): readonly number[] {
+export function sharesIn(section: Part, audience: Audience, usual: UsualShare): readonly number[] {
   const columns = columnsOf(section);
   return sharesOf(
     columns.map(
-      (c) => readShare(c.style[audience]?.share) ?? readShare(c.style.all?.share) ?? 100 / Math.max(1, columns.length),
+      (c) =>
+        readShare(c.style[audience]?.share) ??
+        readShare(c.style.all?.share) ??
+        readShare(usual(c)) ??
+        100 / Math.max(1, columns.length),
     ),
   );
 }
@@ -64,12 +71,12 @@ const forgetDeviceShares = (columns: readonly Part[]): readonly StyleChange[] =>
   );
 
 /** Adds an empty column at `index`; it takes an equal part of the width, the others keep their proportions. */
-export function addColumn(draft: Draft, section: string, index: number): Outcome {
+export function addColumn(draft: Draft, section: string, index: number, usual: UsualShare): Outcome {
   const found = locate(draft, section);
   if (!found) return refuse("This section is no longer there.");
   const columns = columnsOf(found.node);
   if (columns.length >= MOST_COLUMNS) return refuse(`A section can have ${MOST_COLUMNS} columns.`);
-  const shares = sharesWith(sharesIn(found.node, "all"), index);
+  const shares = sharesWith(sharesIn(found.node, "all", usual), index);
   const column = makeColumn([], shares[index]);
   const operations: Operation[] = [
     ...styleOperations(draft, [
@@ -82,7 +89,7 @@ export function addColumn(draft: Draft, section: string, index: number): Outcome
 }
 
 /** Takes a column out. What stands in it moves to the end of its neighbour. */
-export function removeColumn(draft: Draft, column: string): Outcome {
+export function removeColumn(draft: Draft, column: string, usual: UsualShare): Outcome {
   const at = locate(draft, column);
   const found = at && locate(draft, at.place.parent);
   if (!at || !found) return refuse("This column is no longer there.");
@@ -103,7 +110,7 @@ export function removeColumn(draft: Draft, column: string): Outcome {
     // What stood left stays before what stood right of it.
     to: { parent: neighbour.id, slot: WIDGETS_SLOT, index: isBefore ? length + i : i },
   }));
-  const shares = sharesWithout(sharesIn(found.node, "all"), index);
+  const shares = sharesWithout(sharesIn(found.node, "all", usual), index);
   const operations: Operation[] = [
     ...styleOperations(draft, [...shareChanges(others, "all", shares), ...forgetDeviceShares(others)]),
     ...moves,

@@ -37,6 +37,7 @@ import {
   type Outcome,
 } from ".";
 
+const noShare = () => undefined;
 const seed = 2026;
 
 const part = (id: string, kind: string, slots: Part["slots"] = {}, style: StyleSheet = {}): Part => ({
@@ -126,9 +127,9 @@ function commandOf(d: Draft, [what, pick, other, amount]: readonly [number, numb
     case 2:
       return nodes.length > 6 ? removeNodes(d, [chosen.id], "Part") : setShown(d, [chosen.id], !chosen.shown, "Part");
     case 3:
-      return addColumn(d, section.id, amount % (columns.length + 1));
+      return addColumn(d, section.id, amount % (columns.length + 1), noShare);
     case 4:
-      return removeColumn(d, columns[amount % Math.max(1, columns.length)]?.id ?? "none");
+      return removeColumn(d, columns[amount % Math.max(1, columns.length)]?.id ?? "none", noShare);
     case 5:
       return setStyle(
         d,
@@ -249,28 +250,30 @@ describe("carrying", () => {
 
 describe("columns", () => {
   it("share the width anew when one is added or taken out, and lose nothing that stands in them", () => {
-    const three = perform(start, addColumn(start, "s1", 1));
-    expect(sharesIn(find(three, "s1"), "all").map(Math.round)).toEqual([33, 33, 33]);
+    const three = perform(start, addColumn(start, "s1", 1, noShare));
+    expect(sharesIn(find(three, "s1"), "all", noShare).map(Math.round)).toEqual([33, 33, 33]);
     const set = perform(three, setShares(three, "s1", "all", [50, 25, 25]));
-    const first = perform(set, removeColumn(set, "c1"));
-    expect(sharesIn(find(first, "s1"), "all")).toEqual([50, 50]);
+    const first = perform(set, removeColumn(set, "c1", noShare));
+    expect(sharesIn(find(first, "s1"), "all", noShare)).toEqual([50, 50]);
     // What stood left comes before what stood right of it.
-    const second = perform(start, removeColumn(start, "c1"));
+    const second = perform(start, removeColumn(start, "c1", noShare));
     expect(inside(second, "c2")).toEqual(["w1", "w2", "g1"]);
-    const last = perform(start, removeColumn(start, "c2"));
+    const last = perform(start, removeColumn(start, "c2", noShare));
     expect(inside(last, "c1")).toEqual(["w1", "w2", "g1"]);
   });
   it("are one to six", () => {
     let here = start;
-    for (let i = 0; i < 4; i++) here = perform(here, addColumn(here, "s1", 0));
-    expect(addColumn(here, "s1", 0)).toMatchObject({ ok: false, why: "A section can have 6 columns." });
-    expect(removeColumn(start, "c5").ok).toBe(false);
+    for (let i = 0; i < 4; i++) here = perform(here, addColumn(here, "s1", 0, noShare));
+    expect(addColumn(here, "s1", 0, noShare)).toMatchObject({ ok: false, why: "A section can have 6 columns." });
+    expect(removeColumn(start, "c5", noShare).ok).toBe(false);
   });
   it("have shares of their own on a device, which a new column puts back", () => {
     const phone = perform(start, setShares(start, "s1", "phone", [30, 70]));
-    expect(sharesIn(find(phone, "s1"), "phone")).toEqual([30, 70]);
-    expect(sharesIn(find(phone, "s1"), "all")).toEqual([50, 50]);
-    const more = perform(phone, addColumn(phone, "s1", 2));
+    expect(sharesIn(find(phone, "s1"), "phone", noShare)).toEqual([30, 70]);
+    expect(sharesIn(find(phone, "s1"), "all", noShare)).toEqual([50, 50]);
+    // What a theme gives holds until the seller says otherwise.
+    expect(sharesIn(find(start, "s1"), "all", (c) => (c.id === "c1" ? "60%" : "40%"))).toEqual([60, 40]);
+    const more = perform(phone, addColumn(phone, "s1", 2, noShare));
     expect(deviceDifferences(find(more, "s1"))).toEqual([]);
   });
   it("made by hand hold their share", () => expect(makeColumn([], 40).style).toEqual({ all: { share: "40%" } }));

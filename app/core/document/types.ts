@@ -23,6 +23,8 @@ export type Part = {
   readonly kind: string;
   /** The version of its kind that wrote what it says; absent: the first. */
   readonly version?: number | undefined;
+  /** Which part of the layouts that every shop begins with it is, or is a copy of: what a theme says of that part holds for it. */
+  readonly place?: string | undefined;
   readonly props: Readonly<Record<string, Json>>;
   readonly style: StyleSheet;
   readonly conditions: readonly Json[];

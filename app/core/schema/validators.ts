@@ -55,6 +55,7 @@ const ownValues = {
   id,
   kind: z.string().max(40),
   version: z.number().int().min(1).max(10_000).optional(),
+  place: z.string().max(40).optional(),
   props: z.record(z.string().max(60), json),
   style: styleSheet,
   conditions: z.array(json).max(50),

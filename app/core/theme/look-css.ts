@@ -4,7 +4,7 @@ import { deepened, gradientCss, solveGradient } from "./gradient";
 import type { SolvedLook } from "./look";
 import { ALL_SETS, RATIOS, ROLES, type AnySet, type Roles } from "./roles";
 import { BUTTONS, type ButtonName } from "./table";
-import { fluid, stepSize, typeFaces, typeStacks, TYPE_STEPS } from "./type";
+import { fluid, letterWidth, stepSize, typeFaces, typeStacks, TYPE_STEPS } from "./type";
 
 // A look as CSS: fonts, measures, and colours apart from each other, so that a colour being dragged rewrites only colours.
 
@@ -95,6 +95,9 @@ const PLACES: Readonly<Record<string, string>> = {
   "bottom-right": "auto .6rem .6rem auto",
 };
 
+/** Corners of pictures that are cut; what is more than fits is drawn as far as it fits (CSS Backgrounds 3, 4.5). */
+const MASKS: Readonly<Record<string, string>> = { arch: "999px 999px 0 0", round: "50%" };
+
 /** Custom properties of sizes, shapes and parts that are the same in every colour set. */
 export function measureDeclarations(look: SolvedLook): Declarations {
   const { read, type } = look;
@@ -123,6 +126,16 @@ export function measureDeclarations(look: SolvedLook): Declarations {
     "--heads-tracking": `${type.heads.tracking}em`,
     "--heads-leading": String(type.heads.leading),
     "--heads-case": type.headsCase,
+    // How wide a letter of a name is that is set in the heads' family: capitals are wider than the letters of running text, by a tenth
+    // where only words begin with one, by a third where all are (measured on the shipped families).
+    "--letter": String(
+      Math.round(
+        1000 *
+          (letterWidth(type.heads.family, type.heads.weight, type.heads.stretch) *
+            (type.headsCase === "uppercase" ? 1.34 : 1.12) +
+            type.heads.tracking),
+      ) / 1000,
+    ),
     "--text": stacks.text,
     "--text-weight": String(type.text.weight),
     "--strong": String(type.text.strong),
@@ -131,6 +144,8 @@ export function measureDeclarations(look: SolvedLook): Declarations {
     // of a zero, which is another one while a stand-in font is shown: lines would break elsewhere once the font is there.
     "--measure": `${Math.round(type.measure * 5.4) / 10}em`,
     "--card": `${corners.card}px`,
+    "--pic-corners": entryOf(MASKS, read.text("pictures.mask")) ?? "var(--card)",
+    "--stroke": String(read.amount("sign.weight")),
     "--control": `${corners.control}px`,
     "--content": `${read.amount("space.content")}px`,
     "--rule": `${line}px`,

@@ -175,6 +175,14 @@ const LIST: readonly Setting[] = [
   choice("corners", "shape", "Corners", { square: "Square", soft: "Soft", round: "Round" }, "soft"),
   number("corners.card", "shape", "Corners of pictures and cards", [0, 48, 1], "px", null),
   number("corners.control", "shape", "Corners of buttons and fields", [0, 48, 1], "px", null),
+  choice(
+    "pictures.mask",
+    "shape",
+    "Pictures are cut",
+    { none: "With the corners of cards", arch: "As an arch", round: "As a circle" },
+    "none",
+  ),
+  number("sign.weight", "shape", "Lines of small signs", [1, 3, 0.1], "px", 1.6),
   number("line.weight", "shape", "Line weight", [0, 4, 0.5], "px", 1),
   choice("shadow", "shape", "Shadow", { none: "None", soft: "Soft", deep: "Deep", hard: "Hard edge" }, "none"),
 
@@ -228,7 +236,21 @@ const LIST: readonly Setting[] = [
   choice("goods.fit", "goods", "Picture", { cover: "Cropped to fill", contain: "Fitted, whole" }, "cover"),
   structural(flag("goods.second", "goods", "Second picture under the pointer", true)),
   choice("goods.frame", "goods", "Card", { plain: "Plain", framed: "Framed picture", card: "As a card" }, "plain"),
-  choice("goods.align", "goods", "Words", { start: "Left", center: "Centred" }, "start"),
+  structural(
+    choice(
+      "goods.words",
+      "goods",
+      "Words stand",
+      {
+        below: "Below the picture",
+        line: "Below, the price beside the name",
+        first: "The name above the picture",
+        over: "On the picture",
+      },
+      "below",
+    ),
+  ),
+  choice("goods.align", "goods", "Words are set", { start: "Left", center: "Centred" }, "start"),
   structural({ ...number("goods.facts", "goods", "Facts listed", [0, 4, 1], "", 2) }),
   structural(flag("goods.badge", "goods", "Badge", true)),
   structural(flag("goods.price", "goods", "Price", true)),
@@ -366,11 +388,20 @@ export type ResolvedSetting = {
 /** What a theme says about the settings; keys as in a brand. */
 export type ThemeDefaults = Readonly<Record<string, SettingValue>>;
 
+/** Settings that say more exactly what another one says in a word. What a theme says of them counts no longer once the brand has said that word. */
+const EXACTER: ReadonlyMap<string, string> = new Map([
+  ["corners.card", "corners"],
+  ["corners.control", "corners"],
+  ["space.air", "density"],
+]);
+
 /** Resolves one setting: brand over theme over base. Values that the setting does not allow are passed over. */
 export function resolveSetting(key: string, brand: Brand, theme: ThemeDefaults): ResolvedSetting {
   const setting = settingOf(key);
-  const without = entryOf(theme, key) ?? setting?.base ?? null;
-  const from: Origin = entryOf(theme, key) === undefined ? "base" : "theme";
+  const coarser = EXACTER.get(key);
+  const ofTheme = coarser && entryOf(brand, coarser) !== undefined ? undefined : entryOf(theme, key);
+  const without = ofTheme ?? setting?.base ?? null;
+  const from: Origin = ofTheme === undefined ? "base" : "theme";
   const own = entryOf(brand, key);
   if (own === undefined || !setting || problemWithValue(setting, own)) return { value: without, from, without };
   return { value: own as SettingValue, from: "brand", without };

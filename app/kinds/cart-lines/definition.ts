@@ -43,7 +43,7 @@ export const definition: Definition<CartLinesProps> = {
 .cart{container-type:inline-size}
 .cart-line{display:grid;grid-template:"pic words price" auto "pic count remove" 1fr/5.5rem minmax(0,1fr) auto;gap:.3rem var(--s3);padding-block:var(--s3);border-bottom:var(--rule) solid var(--line);align-items:start}
 .w-cart-lines:not(.a-cards) .cart-line:first-child{padding-top:0}
-.cart-line>.pic{grid-area:pic;aspect-ratio:1;border-radius:calc(var(--card)/2)}
+.w-cart-lines:not(.a-close) .cart-line>.pic{grid-area:pic;aspect-ratio:1;border-radius:calc(var(--card)/2)}
 .cart-line>.price{grid-area:price;align-self:start;font-weight:var(--strong)}
 .cart-words{grid-area:words;display:grid;gap:.15rem;justify-items:start}
 .cart-words>a{font-weight:var(--strong);text-decoration:none;line-height:1.3;min-height:1.5rem;overflow-wrap:anywhere}

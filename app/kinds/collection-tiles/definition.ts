@@ -55,7 +55,7 @@ export const definition: Definition<CollectionTilesProps> = {
   css: `
 .s-collection-tiles .in>.head{margin-bottom:var(--s4);text-align:var(--align)}
 .tile{position:relative;display:flex;flex-direction:column;text-decoration:none;height:100%}
-.tile .pic{aspect-ratio:var(--shape);flex:1 0 auto;border-radius:var(--card)}
+.tile .pic{aspect-ratio:var(--shape);flex:1 0 auto;border-radius:var(--pic-corners)}
 @supports (width:round(up,1px,1px)){.s-collection-tiles .even{--last:calc(1 + mod(var(--even) - mod(var(--count),var(--even)),var(--even)))}}
 .s-collection-tiles .even>li:last-child{grid-column:span var(--last,1)}
 .s-collection-tiles .even>li:last-child .pic{aspect-ratio:calc(var(--shape)*var(--last,1))}

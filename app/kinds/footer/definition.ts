@@ -69,13 +69,13 @@ export const definition: Definition<FooterProps> = {
 .foot-links .sub-head{display:inline-flex;align-items:center;min-height:2.25rem;font-weight:var(--strong)}
 .foot-links a{display:inline-flex;align-items:center;min-height:2.25rem}
 .foot-small{font-size:var(--t-1);color:var(--soft);border-top:var(--rule) solid var(--line);padding-top:var(--s2)}
-.a-wide-name .wordmark{font-size:clamp(2.4rem,9.2vw,8.5rem);line-height:.95;letter-spacing:-.045em;margin-bottom:var(--s2)}
-.a-wide-name .wordmark .sign{width:.8em;height:.8em}
+.s-footer.a-wide-name .wordmark{font-size:clamp(2.4rem,9.2vw,8.5rem);line-height:.95;letter-spacing:-.045em;margin-bottom:var(--s2)}
+.s-footer.a-wide-name .wordmark .sign{width:.8em;height:.8em}
 .s-footer.a-middle .in{justify-items:center;text-align:center}
 .s-footer.a-middle .wordmark{justify-self:center}
 .s-footer.a-middle .foot-links>ul{display:flex;flex-wrap:wrap;justify-content:center;gap:0 1.5rem}
 .s-footer.a-middle .foot-small{width:100%}
-.a-statement .foot-about{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-size:var(--t4);line-height:1.15;max-width:22em;text-wrap:balance}
+.s-footer.a-statement .foot-about{font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-size:var(--t4);line-height:1.15;max-width:22em;text-wrap:balance}
 .s-footer.a-statement .wordmark{order:1}
 .s-footer.a-statement .foot-small{order:2}
 @media (min-width:800px){
@@ -89,11 +89,11 @@ export const definition: Definition<FooterProps> = {
 .s-footer.a-halves .foot-links,.s-footer.a-halves .foot-contact{grid-column:2}
 .s-footer.a-statement .in{grid-template-columns:1fr 1fr 1fr}
 .s-footer.a-statement .foot-about,.s-footer.a-statement .foot-small{grid-column:1/-1}
-.a-wide-name .in,.a-columns .in{grid-template-columns:1.4fr 1fr 1fr}
+.s-footer.a-wide-name .in,.s-footer.a-columns .in{grid-template-columns:1.4fr 1fr 1fr}
 .in:has(.foot-links~.foot-links){grid-template-columns:1.4fr 1fr 1fr 1fr}
 .in:has(.foot-links~.foot-links) .foot-links>ul{grid-template-columns:1fr}
-.a-wide-name .wordmark,.foot-small{grid-column:1/-1}
-.a-columns .wordmark{grid-column:1/-1}
+.s-footer.a-wide-name .wordmark,.foot-small{grid-column:1/-1}
+.s-footer.a-columns .wordmark{grid-column:1/-1}
 .s-footer.a-middle .foot-small{grid-column:auto}
 }
 `,

@@ -113,6 +113,11 @@ export const definition: Definition<GoodsListProps> = {
 .a-above .filters-form{display:grid;grid-template-columns:repeat(auto-fill,minmax(13rem,1fr));gap:0 var(--s4);padding:var(--s3);margin-top:.6rem;border:1px solid var(--line);border-radius:var(--card)}
 .a-above .facet{border-top:0}
 .a-above .filters-do{grid-column:1/-1}
+.a-above .list{grid-template-columns:auto minmax(0,1fr);align-items:center}
+.a-above .list-main{display:contents}
+.a-above .list-main>*{grid-column:1/-1}
+.a-above .list-main>.list-bar{grid-column:2;margin:0}
+.a-above .filters:has(:target,.is-open),.a-above .list:not(:has(.filters))>.list-main>.list-bar{grid-column:1/-1}
 }
 @media (max-width:899.98px){
 .list{grid-template-columns:auto minmax(0,1fr);align-items:center;gap:var(--s2) 0}

@@ -94,6 +94,7 @@ export const definition: Definition<HeaderProps> = {
 .s-header .wordmark{font-size:var(--name-size,var(--t1))}
 .nav>ul{display:flex;flex-wrap:wrap;gap:.25rem clamp(.9rem,1.8vw,1.9rem)}
 .nav a{display:inline-flex;align-items:center;min-height:2.5rem;text-decoration:none}
+.nav>ul>li>a,.nav>ul>li>.sub>summary{font-size:var(--nav-size,inherit);font-weight:var(--nav-weight,inherit);font-style:var(--nav-slant,inherit);letter-spacing:var(--nav-tracking,inherit);text-transform:var(--nav-case,inherit);padding-inline:var(--nav-pad,0)}
 .nav a:hover{text-decoration:underline;text-decoration-thickness:.1em}
 .nav{flex:1;display:flex;justify-content:flex-end}
 .s-header{z-index:4}
@@ -121,7 +122,7 @@ export const definition: Definition<HeaderProps> = {
 .drop ul ul{padding:0 0 var(--s2) 1rem}
 .drop .sub-list a,.drop .sub-list .sub-head{min-height:2.75rem;font-size:inherit}
 .drop .menu-pic{width:3.2rem;aspect-ratio:1;margin-block:.4rem;margin-inline-end:.8rem}
-.a-middle .in,.a-split .in{flex-wrap:wrap}
+.s-header.a-middle .in,.s-header.a-split .in{flex-wrap:wrap}
 .find-field{display:none;align-items:center}
 .find-field .field{border-start-end-radius:0;border-end-end-radius:0}
 .find-field .button{border-start-start-radius:0;border-end-start-radius:0;white-space:nowrap}
@@ -162,20 +163,20 @@ export const definition: Definition<HeaderProps> = {
 .s-header.a-drawer .wordmark{margin-inline-end:auto}
 .s-header.a-drawer .drop{display:block;order:2}
 .s-header.a-drawer .head-signs{order:1}
-.s-header.a-drawer .drop nav>ul{left:auto;width:min(28rem,90vw);border-inline-start:var(--rule) solid var(--line)}
+.s-header.a-drawer .drop nav>ul{left:var(--drop-left,auto);width:min(28rem,90vw);border-inline-start:var(--rule) solid var(--line)}
 }
 @media (max-width:799.98px){
 .nav{display:none}
 .s-header .wordmark{flex:1}
 .s-header .wordmark>span{min-width:0;overflow:hidden;text-overflow:ellipsis;white-space:nowrap}
-.s-header .wordmark{font-size:clamp(.8125rem,calc((100vw - 11.25rem)/(.54*var(--letters,12))),var(--name-size,var(--t1)))}
+.s-header .wordmark{font-size:clamp(.8125rem,calc((100vw - 11.25rem)/(var(--letter)*var(--letters,12))),var(--name-size,var(--t1)))}
 .s-header .in{gap:.25rem}
 .s-header .wordmark{min-width:0}
 .head-signs{order:1;gap:.25rem}
 .s-header .in:not(.small-open) .account-link{display:none}
 .drop{display:block;order:2}
 .s-header .small-middle{display:grid;grid-template-columns:1fr auto 1fr}
-.s-header .small-middle .wordmark{grid-area:1/2;font-size:clamp(.8125rem,calc((100vw - 14.5rem)/(.54*var(--letters,12))),var(--name-size,var(--t1)))}
+.s-header .small-middle .wordmark{grid-area:1/2;font-size:clamp(.8125rem,calc((100vw - 14.5rem)/(var(--letter)*var(--letters,12))),var(--name-size,var(--t1)))}
 .s-header .small-middle .head-signs{grid-area:1/3;justify-self:end;gap:0}
 .s-header .small-middle .drop{grid-area:1/1;justify-self:start}
 .s-header .small-open{flex-wrap:wrap}

@@ -100,12 +100,13 @@ export const definition: Definition<HeroProps> = {
 .a-on-picture:not(:has(>.pic-none)) .with-scrim::before{content:"";position:absolute;inset:var(--scrim-inset);z-index:-1;background:linear-gradient(var(--scrim-to),rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-0))) 0,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-1))) 38%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-2))) 62%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-3))) 82%)}
 .a-on-picture .hero-words{padding-block:var(--s7) var(--s5);max-width:46rem;margin-inline:0}
 .a-on-picture .in{display:flex;justify-content:var(--align-box,flex-start)}
-.a-on-picture:not(:has(>.pic-none)){--ink:var(--on-picture);--soft:var(--on-picture);--link:var(--on-picture);--focus:var(--on-picture)}
+.a-on-picture:not(:has(>.pic-none)){--ink:var(--on-picture);--on-ink:rgb(var(--scrim-rgb,8 14 18));--soft:var(--on-picture);--link:var(--on-picture);--focus:var(--on-picture)}
 .a-on-picture:not(:has(>.pic-none)) .over{color:var(--on-picture)}
 .s-hero.a-beside .in{display:grid;gap:var(--s4);align-items:center}
-.s-hero.a-beside .pic,.a-above .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
-.a-above .in{display:flex;flex-direction:column;gap:var(--s5)}
+.s-hero.a-beside .pic,.s-hero.a-above .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
+.s-hero.a-beside .pic{border-radius:var(--pic-corners)}
+.s-hero.a-above .in{display:flex;flex-direction:column;gap:var(--s5)}
 @media (min-width:800px){.s-hero.a-beside .in{grid-template-columns:1fr 1.15fr;gap:var(--s5);min-height:var(--min-height)}
-.a-above .hero-words{display:grid;grid-template-columns:1.6fr 1fr;column-gap:var(--s5);align-items:end}.a-above .hero-words>.head{grid-row:1/span 3}.a-above .over{grid-column:1/-1;grid-row:auto}}
+.s-hero.a-above .hero-words{display:grid;grid-template-columns:1.6fr 1fr;column-gap:var(--s5);align-items:end}.s-hero.a-above .hero-words>.head{grid-row:1/span 3}.s-hero.a-above .over{grid-column:1/-1;grid-row:auto}}
 `,
 };

@@ -2,7 +2,7 @@
 export const CHASSIS_CSS = `
 .s{background:var(--pattern,none),var(--ground,none),var(--page)}
 .s.is-cut{padding-block:calc(var(--space-top,0px) + var(--edge-top,0px)) calc(var(--space-bottom,0px) + var(--edge-bottom,0px));margin-block:calc(-1*var(--edge-top,0px)) calc(-1*var(--edge-bottom,0px));z-index:1;mask:var(--edge-top-image,none) 0 0/var(--edge-top-tile,auto) repeat-x,linear-gradient(#000 0 0) 0 calc(var(--edge-top,0px) - 1px)/100% calc(100% - var(--edge-top,0px) - var(--edge-bottom,0px) + 2px) no-repeat,var(--edge-bottom-image,none) 0 100%/var(--edge-bottom-tile,auto) repeat-x}
-.s.on-backdrop{isolation:isolate;--ink:var(--on-picture);--soft:var(--on-picture);--link:var(--on-picture);--link-ink:var(--on-picture);--accent-ink:var(--on-picture);--focus:var(--on-picture)}
+.s.on-backdrop{isolation:isolate;--ink:var(--on-picture);--on-ink:rgb(var(--scrim-rgb,8 14 18));--soft:var(--on-picture);--link:var(--on-picture);--link-ink:var(--on-picture);--accent-ink:var(--on-picture);--focus:var(--on-picture)}
 .pic.backdrop{position:absolute;inset:0;z-index:-2;border-radius:inherit}
 .ground-film{display:contents}
 .ground-film video{position:absolute;inset:0;z-index:-2;width:100%;height:100%;object-fit:cover;border-radius:inherit;opacity:0;transition:opacity .6s}

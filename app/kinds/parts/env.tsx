@@ -122,6 +122,8 @@ export type KindEnv = {
   readonly sampleOrder: (address: string | null) => OrderSeen;
   /** What a product card lists, as the brand says. */
   readonly card: {
+    /** Where its words stand: one of the choices of the setting `goods.words`. */
+    readonly words: string;
     readonly facts: number;
     readonly second: boolean;
     readonly badge: boolean;

@@ -28,8 +28,8 @@ select.field{appearance:none;padding-inline-end:2.4rem;background-image:linear-g
 .badge-sold-out,.badge-discontinued{background:var(--sold-out);color:var(--on-sold-out)}
 .badge-still{position:static}
 .card{position:relative;display:flex;flex-direction:column;min-width:0;border:var(--goods-card-edge) solid var(--line);border-radius:var(--card);background:var(--goods-bg);box-shadow:var(--goods-shadow)}
-.card-picture{position:relative;border:var(--goods-edge) solid var(--line);border-radius:var(--card);overflow:hidden}
-.card-picture .pic{aspect-ratio:var(--shape,4/5)}
+.card-picture{position:relative;border:var(--goods-edge) solid var(--line);border-radius:var(--pic-corners)}
+.card-picture .pic{aspect-ratio:var(--shape,4/5);border-radius:inherit}
 .card-picture .pic img{object-fit:var(--goods-fit)}
 .card-picture .pic-second{position:absolute;inset:0;opacity:0;transition:opacity .25s}
 .card:hover .pic-second,.card:focus-within .pic-second{opacity:1}
@@ -46,9 +46,21 @@ select.field{appearance:none;padding-inline-end:2.4rem;background-image:linear-g
 .card-facts{display:flex;flex-wrap:wrap;justify-content:var(--goods-justify);column-gap:.8em;font-size:var(--t-1);color:var(--soft)}
 .card-facts>div:not(.is-named) dt{position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%)}
 .card-facts .is-named{display:flex;gap:.3em}
+.card-line .card-words{display:grid;grid-template-columns:minmax(0,1fr) auto;grid-template-rows:auto 1fr;column-gap:.9rem;text-align:start}
+.card-line .card-end{grid-area:1/2/3/3;align-items:flex-end;margin:0}
+.card-line .card-facts{justify-content:flex-start}
+@media (max-width:599.98px){.card-line .card-words{grid-template-columns:minmax(0,1fr)}.card-line .card-end{grid-area:auto;align-items:flex-start}}
+.card-first>.card-words{display:contents;text-align:inherit}
+.card-first{text-align:var(--goods-align)}
+.card-first .card-title{order:-1;padding:0 0 .6rem}
+.card-first :is(.card-facts,.card-end){order:1;padding-top:.55rem}
+.card-over .card-words{--ink:#fff;--soft:#fff;--sale:#fff;position:absolute;inset:auto 0 0;padding:3rem 1rem .9rem;color:#fff;background:linear-gradient(to top,rgb(8 12 16/.86),rgb(8 12 16/.72) calc(100% - 3rem),rgb(8 12 16/0));pointer-events:none}
+.card-over :is(.card-facts,.rating){display:none}
+.card-over .card-title a{pointer-events:auto}
 .is-over .card-picture .pic{filter:saturate(.35);opacity:.75}
 .is-over .card-picture .pic-second{display:none}
 .box{border:var(--card-edge) solid var(--line);border-radius:var(--card);padding:var(--card-pad);background:var(--card-bg);box-shadow:var(--card-shadow)}
+.lined{stroke-width:var(--stroke)}
 .rating{display:inline-flex;flex-wrap:wrap;align-items:center;gap:.12em;color:var(--rating)}
 .rating i{width:1.05em;height:1.05em;background:currentColor;clip-path:var(--rating-sign)}
 .rating i.is-off{background:var(--line)}

@@ -58,7 +58,7 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts }:
     .map(([name, value]) => factWords(name, value));
   const isOver = state === "sold-out" || state === "discontinued";
   return (
-    <article className={isOver ? "card is-over" : "card"}>
+    <article className={`card${card.words === "below" ? "" : ` card-${card.words}`}${isOver ? " is-over" : ""}`}>
       <div className="card-picture">
         <Pic picture={first} sizes={sizes} eager={eager} alt="" />
         {card.second && second ? <Pic picture={second} sizes={sizes} className="pic-second" alt="" /> : null}

@@ -44,8 +44,8 @@ export const PAY_SIGNS = {
 } as const satisfies Readonly<Record<string, readonly [name: string, path: string]>>;
 
 export const LineSign = ({ path }: { path: string }): ReactNode => (
-  <svg className="sign" viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
-    <path d={path} fill="none" stroke="currentColor" strokeWidth="1.600" strokeLinecap="round" strokeLinejoin="round" />
+  <svg className="sign lined" viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
+    <path d={path} fill="none" stroke="currentColor" strokeLinecap="round" strokeLinejoin="round" />
   </svg>
 );
 

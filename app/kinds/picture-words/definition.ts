@@ -67,7 +67,7 @@ export const definition: Definition<PictureWordsProps> = {
   styles: ["width", "align", "measure", "spaceTop", "spaceBottom", "hidden", "set", "headSize", "shape"],
   css: `
 .s-picture-words .in{display:grid;gap:var(--s4)}
-.s-picture-words .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
+.s-picture-words .pic{aspect-ratio:var(--shape);border-radius:var(--pic-corners)}
 .pw-words{display:flex;flex-direction:column;gap:var(--s3);justify-content:center;text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 .a-overlap .pw-words{background:var(--raised);padding:var(--s4);border-radius:var(--card)}
 @media (max-width:799.98px){.a-overlap .pw-words{margin:-3.5rem var(--s2) 0;position:relative}}

@@ -128,7 +128,7 @@ export const definition: Definition<PosterProps> = {
 .s-poster{container-type:inline-size;aspect-ratio:var(--shape);overflow:clip;isolation:isolate;padding-block:0}
 .s-poster>.pic{position:absolute;inset:0;z-index:-2}
 .s-poster:has(>.pic)::before{content:"";position:absolute;inset:0;z-index:-1;background:linear-gradient(var(--scrim-to),rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-0))) 0,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-1))) 38%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-2))) 62%,rgb(var(--scrim-rgb)/calc(var(--scrim)*var(--scrim-3))) 82%)}
-.s-poster:has(>.pic){--ink:var(--on-picture);--soft:var(--on-picture);--link:var(--on-picture);--link-ink:var(--on-picture);--focus:var(--on-picture)}
+.s-poster:has(>.pic){--ink:var(--on-picture);--on-ink:rgb(var(--scrim-rgb,8 14 18));--soft:var(--on-picture);--link:var(--on-picture);--link-ink:var(--on-picture);--focus:var(--on-picture)}
 .placed{position:absolute;inset:0}
 .placed>.w{position:absolute;left:var(--left,50%);top:var(--top,50%);width:var(--spread,40%);margin:0;translate:-50% -50%}
 .placed .rich{max-width:none}

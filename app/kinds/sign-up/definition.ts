@@ -70,15 +70,15 @@ export const definition: Definition<SignUpProps> = {
 .s-sign-up .in{display:grid;gap:var(--s3)}
 .su-words{display:flex;flex-direction:column;gap:var(--s2);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 ${MAIL_FORM_CSS}
-.a-stack .in{justify-items:var(--align)}
+.s-sign-up.a-stack .in{justify-items:var(--align)}
 .s-sign-up.a-picture .in{gap:var(--s3) var(--s5)}
 .s-sign-up.a-picture .pic{aspect-ratio:4/3;border-radius:var(--card)}
 .s-sign-up.a-card .in{justify-items:var(--align-box,center)}
 .su-card{display:grid;gap:var(--s3);justify-items:var(--align-box,center);width:100%;background:var(--page);border:max(1px,var(--card-edge)) solid var(--line);border-radius:var(--card);box-shadow:0 18px 44px -22px rgb(10 16 20/.4);padding:clamp(1.6rem,5vw,3rem)}
-.a-line .su-form{max-width:none}
-.a-line .field{border-width:0 0 2px;border-color:var(--ink);border-radius:0;background:none;padding-inline:0;font-size:var(--t2);min-height:3.6rem}
-.a-line .su-row{align-items:flex-end;gap:1rem}
+.s-sign-up.a-line .su-form{max-width:none}
+.s-sign-up.a-line .field{border-width:0 0 2px;border-color:var(--ink);border-radius:0;background:none;padding-inline:0;font-size:var(--t2);min-height:3.6rem}
+.s-sign-up.a-line .su-row{align-items:flex-end;gap:1rem}
 @media (min-width:800px){.s-sign-up.a-picture .in{grid-template-columns:1fr 1fr;align-items:center}.s-sign-up.a-picture .pic{grid-column:2;grid-row:1/span 2;align-self:stretch;aspect-ratio:auto;min-height:22rem}.s-sign-up.a-picture .su-words{align-self:end}.s-sign-up.a-picture zest-sign-up{align-self:start}}
-@media (min-width:800px){.a-band .in{grid-template-columns:1.2fr 1fr;gap:var(--s5);align-items:center}.a-band .su-form{justify-self:end}}
+@media (min-width:800px){.s-sign-up.a-band .in{grid-template-columns:1.2fr 1fr;gap:var(--s5);align-items:center}.s-sign-up.a-band .su-form{justify-self:end}}
 `,
 };

@@ -42,7 +42,7 @@ export const definition: Definition<TextProps> = {
   css: `
 .s-text .in{display:flex;flex-direction:column;gap:var(--s3);text-align:var(--align,start);align-items:var(--align-box,flex-start)}
 .s-text .lead{max-width:34em}
-.a-statement .head{max-width:13em}
+.s-text.a-statement .head{max-width:13em}
 .s-text:is(.a-columns,.a-initial)>.in>.rich>p:first-of-type::first-letter{float:left;font-family:var(--heads);font-weight:var(--heads-weight);font-variation-settings:var(--heads-drawn);font-size:3.55em;line-height:.8;padding:.07em .1em 0 0;color:var(--accent-ink)}
 .s-text.a-columns>.in>.lead{max-width:none;width:100%;columns:2 19em;column-gap:var(--s5);text-wrap:pretty}
 @media (min-width:800px){.s-text.a-beside .in{display:grid;grid-template-columns:1fr 1.6fr;gap:var(--s5);align-items:start}}

@@ -36,6 +36,7 @@ export const definition: Definition<WaysOnProps> = {
   css: `
 .s-ways-on .in{display:flex;flex-direction:column;gap:var(--s3);align-items:var(--align-box,flex-start);text-align:var(--align,start)}
 .s-ways-on .lead{max-width:35em}
+.s-ways-on .chips{justify-content:var(--align-box,flex-start)}
 .s-ways-on.a-middle .chips{justify-content:center}
 `,
 };

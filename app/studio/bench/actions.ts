@@ -8,6 +8,8 @@ import {
   setShown,
   type Outcome,
 } from "~/core/commands";
+import { usualShareIn } from "~/render";
+import { themeById } from "~/themes";
 import { selectionOf, type StudioStore } from "../keeping";
 import { copySelection, cutSelection, nameOfAll, pasteHere, pasteLookHere } from "./clipboard";
 import { nameOfPart, partAt } from "./parts";
@@ -58,7 +60,7 @@ export function benchActions(store: StudioStore, page: string) {
       // A column gives what stands in it to its neighbour.
       run(
         nodes.length === 1 && only && levelOf(only.node) === "column"
-          ? removeColumn(now().draft, only.node.id)
+          ? removeColumn(now().draft, only.node.id, usualShareIn(themeById(now().draft.look.theme)))
           : removeNodes(now().draft, places(ids), name),
       );
     },

@@ -3,7 +3,9 @@ import { amountOf, PROPERTIES, resolve, type Layer } from "~/core/cascade";
 import { columnsOf, setShares, setStyle, sharesIn } from "~/core/commands";
 import type { Device, Audience, Part } from "~/core/document";
 import { alignmentsOf, dragLine, ratioOf } from "~/core/layout";
-import { useStudioStore } from "../keeping";
+import { usualShareIn } from "~/render";
+import { themeById } from "~/themes";
+import { useStudio, useStudioStore } from "../keeping";
 import { useHeld } from "./use-held";
 import { boxOf, useMeasured } from "./use-measured";
 
@@ -19,7 +21,8 @@ export function ColumnLines({ frame, section, audience }: { frame: Document; sec
   );
   const columns = columnsOf(section);
   const rects = useMeasured(frame, () => columns.map((c) => boxOf(frame, c.id))) ?? [];
-  const shares = sharesIn(section, audience);
+  const usual = usualShareIn(themeById(useStudio((s) => s.draft.look.theme)));
+  const shares = sharesIn(section, audience, usual);
   const set = (next: readonly number[], words?: string) =>
     store.getState().run(setShares(store.getState().draft, section.id, audience, next, words));
   const words = (next: readonly number[], line: number) =>

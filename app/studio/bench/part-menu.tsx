@@ -3,6 +3,8 @@ import { addColumn, columnsOf, deviceDifferences, putBackDevices } from "~/core/
 import { entryOf } from "~/core/document";
 import { kindOf } from "~/kinds";
 import { sharedDocument } from "../shared";
+import { usualShareIn } from "~/render";
+import { themeById } from "~/themes";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
 import type { BenchActions } from "./actions";
 import { readCopied } from "./clipboard";
@@ -77,7 +79,15 @@ export function PartMenu({ state, actions, onClose, onEditWords, onMove, onCopyT
         ? [
             item(
               "Add a column",
-              () => run().run(addColumn(draft, section!.id, column < 0 ? columns.length : column + 1)),
+              () =>
+                run().run(
+                  addColumn(
+                    draft,
+                    section!.id,
+                    column < 0 ? columns.length : column + 1,
+                    usualShareIn(themeById(draft.look.theme)),
+                  ),
+                ),
               "",
               { disabled: columns.length >= 6 },
             ),

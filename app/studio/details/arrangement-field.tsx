@@ -3,6 +3,8 @@ import { memo, useEffect, useMemo, useState } from "react";
 import { switchArrangement } from "~/core/commands";
 import type { Part } from "~/core/document";
 import { kindOf } from "~/kinds";
+import type { Theme } from "~/core/theme";
+import { arrangementsOf } from "~/render";
 import { sectionAround } from "~/kinds/fill";
 import { useStudioStore } from "../keeping";
 import { PartSight } from "../panes";
@@ -28,12 +30,14 @@ function useRested<T>(value: T): T | null {
   return rested;
 }
 
-type ArrangementProps = { node: Part; current: string; isOwn: boolean; theme: string };
+type ArrangementProps = { node: Part; current: string; isOwn: boolean; theme: Theme };
 
 /** In which of its ways a part is set out, each drawn with the part's own content, and where that comes from. */
 export const ArrangementField = memo(function ArrangementField({ node, current, isOwn, theme }: ArrangementProps) {
   const store = useStudioStore();
-  const { definition } = kindOf(node)!;
+  const kind = kindOf(node)!;
+  const { definition } = kind;
+  const arrangements = arrangementsOf(kind, theme);
   const isSection = definition.level === "section";
   const rested = useRested(node);
   const choose = (arrangement: string | undefined, words: string) => {
@@ -42,21 +46,20 @@ export const ArrangementField = memo(function ArrangementField({ node, current, 
   };
   const drawn = useMemo(
     () =>
-      definition.arrangements.map(({ id }): Part | null => {
+      arrangements.map(({ id }): Part | null => {
         if (!rested) return null;
         const part = { ...rested, props: { ...rested.props, arrangement: id } };
         return isSection ? part : sectionAround(part, { all: { spaceTop: 3, spaceBottom: 3 } });
       }),
-    [rested, definition, isSection],
+    [rested, arrangements, isSection],
   );
-  const { arrangements } = definition;
   const isStrip = isSection && !definition.slots.includes("main");
   return (
     <Box sx={SHOWS_SOURCE}>
       <FieldHead
         id="arrangement"
         label="Arrangement"
-        from={isOwn ? "set here" : isSection ? `from theme ${theme}` : "as usual"}
+        from={isOwn ? "set here" : isSection ? `from theme ${theme.name}` : "as usual"}
         isSet={isOwn}
         action={
           isOwn ? (

@@ -4,6 +4,8 @@ import { useState } from "react";
 import { addColumn, columnsOf, setShares, sharesIn } from "~/core/commands";
 import type { Audience, Part } from "~/core/document";
 import { LEAST_SHARE, MOST_COLUMNS, sharesOf, withShare } from "~/core/layout";
+import { usualShareIn } from "~/render";
+import { themeById } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { INK, ON_LEMON } from "../ui";
 
@@ -70,7 +72,8 @@ export function ColumnsField({ section }: { section: Part }) {
   const store = useStudioStore();
   const audience: Audience = useStudio((s) => s.audience);
   const columns = columnsOf(section);
-  const shares = sharesIn(section, audience);
+  const usual = usualShareIn(themeById(useStudio((s) => s.draft.look.theme)));
+  const shares = sharesIn(section, audience, usual);
   const set = (next: readonly number[], words?: string) =>
     store.getState().run(setShares(store.getState().draft, section.id, audience, next, words));
   return (
@@ -116,7 +119,7 @@ export function ColumnsField({ section }: { section: Part }) {
         size="small"
         startIcon={<Plus size={15} aria-hidden />}
         disabled={columns.length >= MOST_COLUMNS}
-        onClick={() => store.getState().run(addColumn(store.getState().draft, section.id, columns.length))}
+        onClick={() => store.getState().run(addColumn(store.getState().draft, section.id, columns.length, usual))}
         sx={{ mt: 0.5 }}
       >
         Add a column

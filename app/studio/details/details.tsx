@@ -16,7 +16,7 @@ import {
   type Definition,
   type Field,
 } from "~/kinds";
-import { arrangementOf, nodeLayers, partById, pictureUnderWords } from "~/render";
+import { arrangementOf, arrangementsOf, nodeLayers, partById, pictureUnderWords } from "~/render";
 import { themeById } from "~/themes";
 import { benchActions, nameIn, nameOfPart, pageAtHand, partAt, useBenchFrames } from "../bench";
 import { selectionOf, useStudio, useStudioStore } from "../keeping";
@@ -348,12 +348,12 @@ function Selected({ page }: { page: string }) {
       ) : (
         <>
           <Group title="How it sits">
-            {isOne && definition.arrangements.length > 1 ? (
+            {isOne && arrangementsOf(kind, theme).length > 1 ? (
               <ArrangementField
                 node={node}
                 current={arrangement.id}
                 isOwn={node.props.arrangement !== undefined}
-                theme={theme.name}
+                theme={theme}
               />
             ) : null}
             {isOne && definition.holds?.columns ? <ColumnsField section={node} /> : null}

@@ -5,6 +5,13 @@ export const yuzu: Theme = {
   name: "Yuzu",
   trades: "Tools, instruments, parts",
   mood: "Ruled cells, facts first, nothing that is not needed.",
+  suits: {
+    goods: ["some", "many"],
+    words: ["many"],
+    ground: "light",
+    moods: ["exact", "plain", "technical"],
+    trades: ["tools", "instruments", "electronics", "parts", "machines", "spares"],
+  },
   palette: {
     brand: "#0b6b4a",
     accent: "#8a4b12",
@@ -16,6 +23,10 @@ export const yuzu: Theme = {
     onDark: "#f4f6f2",
     sale: "#b02318",
   },
+  colourways: [
+    { id: "signal", name: "Signal", brand: { colour: "#c2410c", colour2: "#1d4e89", colour3: "#9aa5b1" } },
+    { id: "blueprint", name: "Blueprint", brand: { colour: "#1d4e89", colour2: "#a15c07", colour3: "#5b8fb9" } },
+  ],
   defaults: {
     typePair: "workbench",
     "type.basePhone": 15,
@@ -39,7 +50,7 @@ export const yuzu: Theme = {
   },
   kinds: {
     notice: { arrangement: "ends" },
-    header: { arrangement: "left", style: { all: { spaceTop: 1, spaceBottom: 1 } } },
+    header: { arrangement: "rows", style: { all: { spaceTop: 1, spaceBottom: 0 } } },
     hero: { arrangement: "beside", style: { all: { headSize: 5, spaceTop: 0, spaceBottom: 0, shape: "3/2" } } },
     "product-grid": {
       arrangement: "cards",
@@ -54,11 +65,30 @@ export const yuzu: Theme = {
     "sign-up": { arrangement: "band", style: { all: { headSize: 2, spaceTop: 4, spaceBottom: 4 } } },
     footer: { arrangement: "columns" },
   },
-  css: `
+  layouts: {
+    "p-way": { style: { all: { spaceTop: 1, spaceBottom: 1 } } },
+    "p-main": { style: { all: { gap: 5, spaceTop: 2, spaceBottom: 4 } } },
+    "p-left": { style: { all: { share: "42%", order: 2 }, phone: { order: 1 } } },
+    "p-right": { style: { all: { share: "58%", gap: 3, order: 1 }, phone: { order: 2 } } },
+    "p-gallery": { arrangement: "contacts" },
+    "p-details": { arrangement: "open" },
+    "p-goes-with": { style: { all: { set: "page" } } },
+    "c-head": { style: { all: { headSize: 4, spaceTop: 2, spaceBottom: 2 } } },
+    "c-list": { arrangement: "side", style: { all: { columns: 4 }, phone: { columns: 2 } } },
+    "s-head": { style: { all: { headSize: 3, spaceTop: 3 } } },
+    "s-list": { arrangement: "side", style: { all: { columns: 4 }, phone: { columns: 2 } } },
+    "ca-head": { style: { all: { headSize: 3, spaceTop: 3 } } },
+    "ca-lines": { arrangement: "close" },
+    "ca-goes-with": { style: { all: { set: "page" } } },
+  },
+  arrangements: {
+    gallery: [{ id: "contacts", name: "A contact sheet", as: "grid" }],
+  },
+  css: {
+    shop: `
 .s-header{border-bottom:1px solid var(--ink)}
-.s-header{--name-size:var(--t2)}
-.s-header .nav a,.s-header .nav summary{font-size:var(--t0);font-weight:560}
-main>.s:not(:has(.w-trail))+.s{border-top:1px solid var(--ink)}
+.s-header{--name-size:var(--t2);--nav-weight:560}
+main>.s:not(:has(.w-trail))+.s:not(.s-goods-list,.s-collection-inside){border-top:1px solid var(--ink)}
 .head{max-width:18em}
 .over{font-stretch:86%;letter-spacing:.04em;color:var(--soft)}
 .s-hero.a-beside .in{padding-inline:0;max-width:none;gap:0;grid-auto-flow:row}
@@ -82,5 +112,19 @@ main>.s:not(:has(.w-trail))+.s{border-top:1px solid var(--ink)}
 .a-index .tile{border:0}
 .a-index .tile-name{font-size:var(--t1);padding:var(--s2) .9rem}
 `,
+    gallery: `
+.w-gallery.a-contacts .stage{grid-template-columns:repeat(3,minmax(0,1fr));gap:0;border:var(--rule) solid var(--line)}
+.w-gallery.a-contacts .shot{border:var(--rule) solid var(--line)}
+.w-gallery.a-contacts .shot .pic{min-height:0}
+@media (max-width:799.98px){.w-gallery.a-contacts .stage{grid-template-columns:none;border:0}}
+`,
+    "product-details": `
+.facts{font-stretch:86%}
+.facts>div{padding-block:.3rem}
+`,
+    header: `
+.s-header.a-rows .nav{border-color:var(--ink)}
+`,
+  },
   widths: [86],
 };

@@ -5,6 +5,13 @@ export const pomelo: Theme = {
   name: "Pomelo",
   trades: "Outdoor, toys, makers",
   mood: "Big tight heads under a wide sky. Pictures do the talking.",
+  suits: {
+    goods: ["some", "many"],
+    words: ["few", "some"],
+    ground: "light",
+    moods: ["open", "lively", "bold"],
+    trades: ["kites", "outdoor", "toys", "bikes", "makers", "camping", "gardens"],
+  },
   palette: {
     brand: "#c93a17",
     accent: "#0f6f86",
@@ -16,6 +23,10 @@ export const pomelo: Theme = {
     onDark: "#f8f5ea",
     sale: "#b3261a",
   },
+  colourways: [
+    { id: "dune", name: "Dune", brand: { colour: "#8a5a12", colour2: "#2d6a5f", colour3: "#c9a24a" } },
+    { id: "lagoon", name: "Lagoon", brand: { colour: "#0b7285", colour2: "#c2410c", colour3: "#2a9d8f" } },
+  ],
   defaults: {
     typePair: "open-air",
     "type.basePhone": 17,
@@ -42,15 +53,38 @@ export const pomelo: Theme = {
     "sign-up": { arrangement: "band", style: { all: { set: "brand", headSize: 4 } } },
     footer: { arrangement: "wide-name" },
   },
-  css: `
+  layouts: {
+    "p-main": {
+      style: { all: { width: "full", gap: 4, spaceTop: 0 } },
+    },
+    "p-left": { style: { all: { share: "62%" } } },
+    "p-right": { style: { all: { share: "38%", gap: 3, sticky: "top" } } },
+    "p-gallery": { arrangement: "grid" },
+    "c-head": { arrangement: "over", style: { all: { headSize: 6 } } },
+    "c-list": { arrangement: "above", style: { all: { columns: 4 } } },
+    "s-head": { style: { all: { headSize: 6, set: "tint" } } },
+    "ca-head": { style: { all: { headSize: 6 } } },
+    "nf-ways": { style: { all: { headSize: 6 } } },
+  },
+  arrangements: {},
+  css: {
+    shop: `
 .head{max-width:11em}
-.s-hero .head{max-width:6.6em;line-height:.94}
-.s-text.a-statement .head{max-width:12em}
-.s-header{--name-size:calc(var(--t1)*1.12)}
-.nav a,.nav summary{font-weight:540}
 .over{color:var(--link)}
+`,
+    hero: `
+.s-hero .head{max-width:6.6em;line-height:.94}
 .a-on-picture:not(:has(>.pic-none)) .over{color:var(--on-picture)}
+`,
+    header: `
+.s-header{--name-size:calc(var(--t1)*1.12);--nav-weight:540}
+`,
+    text: `
+.s-text.a-statement .head{max-width:12em}
+`,
+    "picture-words": `
 @media (min-width:800px){.s-picture-words .pic{min-height:26rem}}
 `,
+  },
   widths: [],
 };
