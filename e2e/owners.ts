@@ -122,11 +122,17 @@ async function makeShop({
   return { owner, ownerId: account.owner.id, shop: made.shop };
 }
 
-/** The demo shop and its owner's session, in the area that is given. */
-export async function openDemo(page: Page, { area = "pages" } = {}): Promise<Shop> {
+/** The demo shop. */
+export async function demoShop(): Promise<Shop> {
   atWork();
   const owner = (await Owner.findOne({ where: { address: DEMO_OWNER.address } }))!;
   const [shop] = await shopsOf(owner.id);
-  await enter(page, owner.id, `/s/${shop!.id}/${area}`);
   return shop!;
+}
+
+/** The demo shop and its owner's session, in the area that is given. */
+export async function openDemo(page: Page, { area = "pages" } = {}): Promise<Shop> {
+  const shop = await demoShop();
+  await enter(page, shop.ownerId, `/s/${shop.id}/${area}`);
+  return shop;
 }

@@ -44,9 +44,21 @@ function setLook(
   return transaction(intent, label, [operation], merges ? { mergeKey: `look:${path.join(".")}` } : {});
 }
 
-/** Applies another theme. Content stays, and so does everything that the brand says for itself. */
-export const applyTheme = (draft: Draft, theme: string, name: string): Outcome =>
-  setLook(draft, ["theme"], theme, "applyTheme", `Theme changed to ${name}`, false);
+/** Applies another theme, and with it what of the brand is given: a colourway, say. Content stays, and so does all else that the brand says. */
+export function applyTheme(
+  draft: Draft,
+  theme: string,
+  name: string,
+  brand: Readonly<Record<string, SettingValue | undefined>> = {},
+): Outcome {
+  const worn = lookOperation(draft, ["theme"], theme);
+  const colours = Object.entries(brand).flatMap(
+    ([key, value]) => lookOperation(draft, ["brand", key], value as Json | undefined) ?? [],
+  );
+  const operations = [...(worn ? [worn] : []), ...colours];
+  if (operations.length === 0) return refuse("It is like that already.");
+  return transaction("applyTheme", `Theme changed to ${name}`, operations);
+}
 
 /** Keeps a tone of pictures for the shop, changes one, or (`undefined`) takes it away. */
 export function setTone(

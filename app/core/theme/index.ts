@@ -10,6 +10,7 @@ export * from "./ramps";
 export * from "./roles";
 export * from "./table";
 export * from "./solver";
+export * from "./suits";
 export * from "./theme";
 export * from "./type";
 export * from "./vision";

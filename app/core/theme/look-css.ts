@@ -132,7 +132,7 @@ export function measureDeclarations(look: SolvedLook): Declarations {
       Math.round(
         1000 *
           (letterWidth(type.heads.family, type.heads.weight, type.heads.stretch) *
-            (type.headsCase === "uppercase" ? 1.34 : 1.12) +
+            (type.headsCase === "uppercase" ? 1.34 : 1.18) +
             type.heads.tracking),
       ) / 1000,
     ),

@@ -69,7 +69,7 @@ export const definition: Definition<FooterProps> = {
 .foot-links .sub-head{display:inline-flex;align-items:center;min-height:2.25rem;font-weight:var(--strong)}
 .foot-links a{display:inline-flex;align-items:center;min-height:2.25rem}
 .foot-small{font-size:var(--t-1);color:var(--soft);border-top:var(--rule) solid var(--line);padding-top:var(--s2)}
-.s-footer.a-wide-name .wordmark{font-size:clamp(2.4rem,9.2vw,8.5rem);line-height:.95;letter-spacing:-.045em;margin-bottom:var(--s2)}
+.s-footer.a-wide-name .wordmark{font-size:clamp(1.4rem,calc(9.2vw*min(1,.56/var(--letter))),8.5rem);line-height:.95;letter-spacing:-.045em;margin-bottom:var(--s2)}
 .s-footer.a-wide-name .wordmark .sign{width:.8em;height:.8em}
 .s-footer.a-middle .in{justify-items:center;text-align:center}
 .s-footer.a-middle .wordmark{justify-self:center}

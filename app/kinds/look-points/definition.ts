@@ -51,8 +51,8 @@ export const definition: Definition<LookPointsProps> = {
 .s-look-points .in>.head{margin-bottom:var(--s4);text-align:var(--align)}
 .look{position:relative}
 .look>.pic{border-radius:var(--card)}
-.look>.pic img{width:auto;height:auto;max-height:52rem}
-.look{width:fit-content;margin-inline:auto}
+.look>.pic img{height:auto}
+.look.is-tall{max-width:38rem;margin-inline:auto}
 .s-look-points .pic-none{aspect-ratio:16/9}
 .spot{position:absolute;margin:-1.375rem 0 0 -1.375rem}
 .spot>summary{display:grid;place-items:center;width:2.75rem;height:2.75rem;cursor:pointer;list-style:none}

@@ -51,7 +51,7 @@ export function View({ props, arrangement, first }: ViewProps<LookPointsProps>) 
     <div className="in">
       <Words at="heading" as={first ? "h1" : "h2"} className="head" text={props.heading} hint="Heading" />
       <div className="look-in">
-        <div className="look">
+        <div className={found && found.height > found.width ? "look is-tall" : "look"}>
           <Pic picture={props.picture} at="picture" sizes="(min-width:1024px) 1200px, 100vw" eager={first} />
           {points.map((point) => (
             <details

@@ -27,7 +27,7 @@ export const MAIL_FORM_CSS = `
 .su-form{width:100%;max-width:30rem;margin-inline:0}
 .su-form label{display:block;margin-bottom:.35rem;font-size:var(--t-1);font-weight:var(--strong)}
 .su-row{display:flex;flex-wrap:wrap;gap:.6rem}
-.su-row .field{flex:1 1 13rem;width:auto;min-width:0}
+.su-row .field{flex:1 1 13rem;width:100%;min-width:0}
 .su-row .button{flex:0 1 auto}
 .su-note{margin-top:.6rem;font-size:var(--t-1);color:var(--soft)}`;
 

@@ -78,7 +78,7 @@ export const medlar: Theme = {
     "p-right": { style: { all: { share: "64%", gap: 3 } } },
     "p-gallery": { arrangement: "below" },
     "p-details": { arrangement: "open" },
-    "p-title": { style: { all: { headSize: 5 } } },
+    "p-title": { style: { all: { headSize: 5 }, phone: { headSize: 3 } } },
     "p-goes-with": { style: { all: { set: "page" } } },
     "c-head": { style: { all: { align: "center", headSize: 5 } } },
     "c-list": { arrangement: "register", style: { all: { columns: 1 } } },
@@ -144,7 +144,7 @@ main{counter-reset:part}
 `,
     "product-details": `
 .part-open>.head{font-style:italic}
-.part-open .rich>p:first-of-type::first-letter{float:left;font-family:var(--heads);font-size:3.3em;line-height:.8;padding:.08em .1em 0 0;color:var(--brand)}
+.part-open .rich::first-letter{float:left;font-family:var(--heads);font-size:3.3em;line-height:.8;padding:.08em .1em 0 0;color:var(--brand)}
 `,
     footer: `
 .s-footer{border-top:3px double var(--ink)}

@@ -120,6 +120,7 @@ main>.s+.s{border-top:var(--edge) solid var(--ink)}
     header: `
 .s-header{border-bottom:var(--edge) solid var(--ink)}
 .s-header{--name-size:var(--t0)}
+@media (max-width:479.98px){.s-header{--letter:.66}.s-header .wordmark{font-family:var(--text);font-weight:var(--strong);letter-spacing:-.01em}}
 .s-header{--nav-size:var(--t-1);--nav-weight:var(--strong);--nav-case:uppercase}
 `,
     hero: `
@@ -142,7 +143,8 @@ main>.s+.s{border-top:var(--edge) solid var(--ink)}
 `,
     "collection-tiles": `
 .a-index .tile{border-color:var(--ink);border-width:var(--edge) 0 0}
-.a-index .tile-name{font-size:clamp(1.6rem,5.4vw,5rem);letter-spacing:-.05em;padding-block:var(--s2);text-transform:uppercase}
+.a-index .tile-name{font-size:clamp(1.4rem,5.4vw,5rem);letter-spacing:-.05em;padding-block:var(--s2);text-transform:uppercase}
+@media (max-width:599.98px){.tile-count{display:none}}
 .a-index .tile:hover{background:var(--ink);color:var(--on-ink)}
 `,
     "picture-words": `
@@ -153,9 +155,8 @@ main>.s+.s{border-top:var(--edge) solid var(--ink)}
 `,
     gallery: `
 @media (min-width:800px){
-.w-gallery.a-strip .stage{grid-auto-flow:column;grid-template-columns:none;grid-auto-columns:minmax(0,1fr);gap:0;border-block:var(--edge) solid var(--ink);margin-inline:calc(-1*var(--gutter))}
+.w-gallery.a-strip .stage{grid-auto-flow:column;grid-template-columns:none;grid-auto-columns:minmax(25%,1fr);gap:0;overflow-x:auto;border-block:var(--edge) solid var(--ink);margin-inline:calc(-1*var(--gutter))}
 .w-gallery.a-strip .shot:first-child{grid-column:auto}
-.w-gallery.a-strip .shot:nth-child(n+5){display:none}
 .w-gallery.a-strip .shot+.shot{border-left:var(--edge) solid var(--ink)}
 }
 `,

@@ -124,6 +124,7 @@ main>.s:not(:has(.w-trail))+.s:not(.s-goods-list,.s-collection-inside){border-to
 `,
     header: `
 .s-header.a-rows .nav{border-color:var(--ink)}
+@media (max-width:479.98px){.s-header{--letter:.56}.s-header .wordmark{font-stretch:100%}}
 `,
   },
   widths: [86],

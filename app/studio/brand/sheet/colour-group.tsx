@@ -32,6 +32,7 @@ import { useStudio, useStudioStore } from "../../keeping";
 import { ACCEPTED, PicturePicker } from "../../pictures";
 import { FileInput, INK, Swatch } from "../../ui";
 import { ColourField } from "../../colours";
+import { Colourways, coloursOfWay, wayOf } from "../colourways";
 import { coloursOf } from "../palette";
 import { useShown } from "../shown";
 import { OriginLine, SettingControl, useSetting } from "./setting-control";
@@ -305,6 +306,21 @@ export function ColourGroup() {
   const failing = look.roles.failing;
   return (
     <>
+      <Colourways
+        theme={look.theme}
+        current={wayOf(look.theme, brand)}
+        onChoose={(way) =>
+          store
+            .getState()
+            .run(
+              setBrandAll(
+                store.getState().draft,
+                coloursOfWay(way),
+                way ? `Colourway ${way.name}` : "The theme’s own colours",
+              ),
+            )
+        }
+      />
       <OneColour name="colour" label={COLOURS[0][1]} about={COLOURS[0][2]} fallback={look.brandColour} />
       <RampRow name="Tones of the brand colour" ramp={ramps.brand} />
       {hasMore ? (

@@ -1,0 +1,145 @@
+import { expect, test, type Page } from "@playwright/test";
+import sharp from "sharp";
+import { fontFileName, familyById, readCutFileName } from "~/core/theme";
+import { contentOf } from "~/server/storefront/pages";
+import { NOT_FOUND, renderPage, seenAt, type ShopContent, type Target } from "~/render";
+import { THEMES } from "~/themes";
+import { demoShop } from "./owners";
+import { DEMO, expectAccessible } from "./studio";
+
+// The demo shop as it would be in each theme, page by page, measured in a browser: what no look at the CSS alone can tell.
+
+const SIZES = { phone: 390, small: 320, wide: 1280 };
+const HEIGHT = 844;
+
+let content: ShopContent | undefined;
+const demo = async () => (content ??= (await contentOf(await demoShop()))!);
+
+const pagesOf = ({ goods }: ShopContent): readonly (readonly [string, Target])[] => {
+  const seen = (path: string, query = "") => seenAt(path, new URLSearchParams(query), {}, goods);
+  const lines = goods.products.slice(0, 3).map((product) => ({ product, variant: product.variants[0], count: 2 }));
+  return [
+    ["home", { page: "home" }],
+    ["collection", seen("/collections/single-line-kites")],
+    ["product", seen("/products/larkspindle-delta-190")],
+    ["cart", { page: "cart", lines }],
+    ["search", seen("/search", "q=kite")],
+    ["checkout", { page: "checkout", lines }],
+    ["door", seen("/account/sign-in")],
+    ["missing", NOT_FOUND],
+  ];
+};
+
+/** Opens a page of the demo shop in a theme. Pictures and scripts are the shop's own, fonts come whole. */
+async function open(page: Page, theme: string, target: Target): Promise<void> {
+  const drawn = await demo();
+  const look = { ...drawn.draft.look, theme, brand: {} };
+  const { html } = renderPage(target, { ...drawn, draft: { ...drawn.draft, look } }, DEMO, { every: "", goods: "" });
+  await page.route(`${DEMO}/in/${theme}`, (route) =>
+    route.fulfill({
+      contentType: "text/html; charset=utf-8",
+      body: html.replace(/<script[^>]*src=""[^>]*><\/script>/g, ""),
+    }),
+  );
+  await page.route(`${DEMO}/fonts/*`, (route) => {
+    const cut = readCutFileName(new URL(route.request().url()).pathname.split("/").at(-1)!);
+    return cut
+      ? route.continue({ url: `${DEMO}/fonts/${fontFileName(familyById(cut.cut.family), cut.subset)}` })
+      : route.continue();
+  });
+  await page.goto(`${DEMO}/in/${theme}`);
+  await page.evaluate(() => document.fonts.ready);
+}
+
+/** What sticks out of the window, is cut, or stands where other words stand; each in words. */
+const faultsOn = (page: Page) =>
+  page.evaluate(() => {
+    const found: string[] = [];
+    const name = (e: Element) => `${e.className || e.tagName} “${(e.textContent ?? "").trim().slice(0, 24)}”`;
+    const over = document.documentElement.scrollWidth - innerWidth;
+    if (over > 0) {
+      const wide = [...document.querySelectorAll("body *")].filter(
+        (e) => e.getBoundingClientRect().right > innerWidth + 1 && !e.closest(".stage,.shelf,.thumbs"),
+      );
+      found.push(`the page is ${over} px too wide: ${wide.slice(-1).map(name).join()}`);
+    }
+    const words = document.querySelector(".s-header .wordmark>span");
+    if (words && words.scrollWidth > words.clientWidth + 1) found.push(`the shop’s name is cut: ${name(words)}`);
+    // Letters in a row, each with the box in which they are drawn; what lies over the page on purpose is left out.
+    const boxes: { box: DOMRect; of: Element }[] = [];
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const of = node.parentElement!;
+      if (!node.textContent?.trim() || of.closest(".unseen,.skip,script,style,.s-poster,.buy-bar,.sum-bar,[hidden]"))
+        continue;
+      // Words for those who hear a page are a pixel large.
+      if (of.getBoundingClientRect().width < 3) continue;
+      if (!of.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue;
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      // A tight line is lower than the box of its letters, in which there is room for accents and tails.
+      const line = Number.parseFloat(getComputedStyle(of).lineHeight);
+      for (const box of range.getClientRects()) {
+        const spare = Math.max(0, (box.height - (line || box.height)) / 2);
+        if (box.width > 2 && box.height > 2)
+          boxes.push({ box: new DOMRect(box.x, box.y + spare, box.width, box.height - 2 * spare), of });
+      }
+    }
+    // A line's box is higher than its letters: a fifth of it may be shared.
+    for (const [i, a] of boxes.entries())
+      for (const b of boxes.slice(i + 1)) {
+        if (a.of === b.of || a.of.contains(b.of) || b.of.contains(a.of)) continue;
+        const across = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+        const down = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
+        if (across > 2 && down > Math.min(a.box.height, b.box.height) * 0.3)
+          found.push(`${name(a.of)} lies over ${name(b.of)}`);
+      }
+    return [...new Set(found)];
+  });
+
+for (const { id, name } of THEMES) {
+  test(`in ${name} nothing sticks out, is cut or lies over anything, on any page at any width`, async ({ page }) => {
+    const faults: string[] = [];
+    for (const [sort, target] of pagesOf(await demo())) {
+      await page.setViewportSize({ width: SIZES.phone, height: HEIGHT });
+      await open(page, id, target);
+      for (const [size, width] of Object.entries(SIZES)) {
+        await page.setViewportSize({ width, height: HEIGHT });
+        for (const fault of await faultsOn(page)) faults.push(`${sort}, ${size}: ${fault}`);
+        if (sort === "product" && size === "phone")
+          for (const part of [".w-product-title", ".w-product-price .price"]) {
+            const box = (await page.locator(part).first().boundingBox())!;
+            if (box.y + box.height > HEIGHT) faults.push(`product, phone: ${part} is below the first screen`);
+          }
+      }
+      if (sort === "home" || sort === "product") await expectAccessible(page);
+    }
+    expect(faults).toEqual([]);
+  });
+}
+
+test("thumbnails without colour tell any two themes apart", async ({ page }) => {
+  await page.setViewportSize({ width: SIZES.wide, height: 800 });
+  for (const sort of ["home", "collection", "product"]) {
+    const target = pagesOf(await demo()).find(([name]) => name === sort)![1];
+    const drawn: { theme: string; pixels: Buffer }[] = [];
+    for (const { id } of THEMES) {
+      await open(page, id, target);
+      await page.waitForLoadState("networkidle");
+      const shot = await page.screenshot();
+      // Normalised, so that a darker ground alone makes no difference.
+      const pixels = await sharp(shot).greyscale().resize(64, 40).normalise().raw().toBuffer();
+      drawn.push({ theme: id, pixels });
+    }
+    const near: string[] = [];
+    for (const [i, a] of drawn.entries())
+      for (const b of drawn.slice(i + 1)) {
+        const apart = a.pixels.reduce((sum, value, at) => sum + Math.abs(value - b.pixels[at]!), 0) / a.pixels.length;
+        if (apart < LEAST_APART) near.push(`${sort}: ${a.theme} and ${b.theme} are ${apart.toFixed(1)} apart`);
+      }
+    expect(near).toEqual([]);
+  }
+});
+
+/** How far two thumbnails have to be from one another on average, of 255 steps of grey. Two drawings of one theme are under 1 apart. */
+const LEAST_APART = 12;
