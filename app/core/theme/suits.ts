@@ -11,11 +11,15 @@ export type Wish = {
 /** A theme that answers to a wish, and what speaks for it, in words. */
 export type Proposal = { readonly theme: Theme; readonly reasons: readonly string[] };
 
-const GOODS_WORDS: Readonly<Record<Amount, string>> = { few: "few goods", some: "some goods", many: "many goods" };
+const GOODS_WORDS: Readonly<Record<Amount, string>> = {
+  few: "a dozen goods",
+  some: "dozens of goods",
+  many: "hundreds of goods",
+};
 const TEXT_WORDS: Readonly<Record<Amount, string>> = {
   few: "few words",
-  some: "some words",
-  many: "many words and facts",
+  some: "a story to each",
+  many: "many facts",
 };
 
 const wordsIn = (text: string) => text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];

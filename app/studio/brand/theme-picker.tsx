@@ -13,8 +13,8 @@ import { Colourways, coloursOfWay, wayOf } from "./colourways";
 
 /** How a theme is seen on a card: a wide screen and a phone beside it, in px. */
 const SIZES = [
-  ["wide", 268],
-  ["phone", 92],
+  ["wide", 256],
+  ["phone", 88],
 ] as const;
 const HEIGHT = 300;
 
@@ -208,7 +208,7 @@ export function ThemePicker() {
         </Box>
         {proposed.length ? (
           <Box
-            sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(min(100%, 396px), 1fr))", gap: 3 }}
+            sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(min(100%, 378px), 1fr))", gap: 3 }}
           >
             {proposed.map((proposal) => (
               <ThemeCard

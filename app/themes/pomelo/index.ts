@@ -61,7 +61,6 @@ export const pomelo: Theme = {
     "p-right": { style: { all: { share: "38%", gap: 3, sticky: "top" } } },
     "p-gallery": { arrangement: "grid" },
     "c-head": { arrangement: "over", style: { all: { headSize: 6 } } },
-    "c-list": { arrangement: "above", style: { all: { columns: 4 } } },
     "s-head": { style: { all: { headSize: 6, set: "tint" } } },
     "ca-head": { style: { all: { headSize: 6 } } },
     "nf-ways": { style: { all: { headSize: 6 } } },
