@@ -58,7 +58,7 @@ export const pomelo: Theme = {
       style: { all: { width: "full", gap: 4, spaceTop: 0 } },
     },
     "p-left": { style: { all: { share: "62%" } } },
-    "p-right": { style: { all: { share: "38%", gap: 3, sticky: "top" } } },
+    "p-right": { style: { all: { share: "38%", gap: 3, sticky: "near" } } },
     "p-gallery": { arrangement: "grid" },
     "c-head": { arrangement: "over", style: { all: { headSize: 6 } } },
     "s-head": { style: { all: { headSize: 6, set: "tint" } } },
