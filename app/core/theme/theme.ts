@@ -25,8 +25,6 @@ export type Amount = (typeof AMOUNTS)[number];
 export type Suits = {
   readonly goods: readonly Amount[];
   readonly words: readonly Amount[];
-  /** The ground that it has when nothing is set. */
-  readonly ground: "light" | "dark";
   /** How it feels, in single words. */
   readonly moods: readonly string[];
   /** Words by which people call what they sell. */

@@ -3,6 +3,7 @@ import { Check } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { applyTheme } from "~/core/commands";
+import type { Brand } from "~/core/document";
 import { AMOUNTS, amountOfGoods, proposals, type Amount, type Colourway, type Proposal, type Wish } from "~/core/theme";
 import type { Target } from "~/render";
 import { THEMES } from "~/themes";
@@ -111,10 +112,12 @@ function ThemeCard({ proposal: { theme, reasons }, target, page }: CardProps) {
   );
 }
 
-const withColours = (brand: Proposal["theme"]["colourways"][number]["brand"], way: Colourway | null) =>
-  Object.fromEntries(
-    Object.entries({ ...brand, ...coloursOfWay(way) }).filter(([, value]) => value !== undefined),
-  ) as typeof brand;
+/** A brand with the colours of a colourway, as it will be once the theme is used. */
+const withColours = (brand: Brand, way: Colourway | null): Brand => {
+  const colours = coloursOfWay(way);
+  const kept = Object.entries(brand).filter(([key]) => !(key in colours));
+  return { ...Object.fromEntries(kept), ...way?.brand };
+};
 
 type AmountChoiceProps = {
   label: string;

@@ -8,7 +8,6 @@ export const bergamot: Theme = {
   suits: {
     goods: ["few", "some"],
     words: ["some"],
-    ground: "light",
     moods: ["gentle", "modern", "calm"],
     trades: ["tea", "coffee", "ceramics", "pottery", "kitchen", "spices", "chocolate"],
   },

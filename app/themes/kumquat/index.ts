@@ -8,7 +8,6 @@ export const kumquat: Theme = {
   suits: {
     goods: ["few", "some"],
     words: ["few", "some"],
-    ground: "light",
     moods: ["playful", "cheerful", "round"],
     trades: ["toys", "children", "baby", "gifts", "party", "sweets", "cakes", "games"],
   },

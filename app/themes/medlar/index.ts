@@ -8,7 +8,6 @@ export const medlar: Theme = {
   suits: {
     goods: ["some", "many"],
     words: ["many"],
-    ground: "light",
     moods: ["bookish", "calm", "literate"],
     trades: ["books", "paper", "stationery", "prints", "maps", "pens", "cards", "notebooks"],
   },

@@ -8,7 +8,6 @@ export const pomelo: Theme = {
   suits: {
     goods: ["some", "many"],
     words: ["few", "some"],
-    ground: "light",
     moods: ["open", "lively", "bold"],
     trades: ["kites", "outdoor", "toys", "bikes", "makers", "camping", "gardens"],
   },

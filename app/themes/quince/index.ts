@@ -11,7 +11,6 @@ export const quince: Theme = {
   suits: {
     goods: ["few", "some"],
     words: ["some", "many"],
-    ground: "light",
     moods: ["warm", "homely", "calm"],
     trades: ["jam", "preserves", "honey", "bread", "cheese", "wine", "farm", "food"],
   },

@@ -8,7 +8,6 @@ export const rangpur: Theme = {
   suits: {
     goods: ["some", "many"],
     words: ["few"],
-    ground: "light",
     moods: ["loud", "bold", "quick"],
     trades: ["clothes", "streetwear", "shirts", "sport", "skate", "posters", "records", "shoes"],
   },

@@ -8,7 +8,6 @@ export const sloe: Theme = {
   suits: {
     goods: ["few", "some"],
     words: ["few"],
-    ground: "light",
     moods: ["fine", "quiet", "precious"],
     trades: ["jewellery", "rings", "silver", "fine craft", "glass", "perfume", "watches"],
   },

@@ -8,7 +8,6 @@ export const yuzu: Theme = {
   suits: {
     goods: ["some", "many"],
     words: ["many"],
-    ground: "light",
     moods: ["exact", "plain", "technical"],
     trades: ["tools", "instruments", "electronics", "parts", "machines", "spares"],
   },
