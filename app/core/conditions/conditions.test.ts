@@ -159,6 +159,14 @@ describe("where conditions hold", () => {
       true,
     ],
     [
+      "a cart with two things in it",
+      [
+        { when: "cart", asks: "goods", products: ["a"] },
+        { when: "cart", asks: "goods", products: ["b"] },
+      ],
+      true,
+    ],
+    [
       "two countries at once",
       [
         { when: "country", countries: ["IE"] },

@@ -44,17 +44,17 @@ function cartsFor(rules: readonly Rule[], goods: Goods): readonly Person["cart"]
   }
   const few = [...kinds.values()].slice(0, 6);
   const held = Array.from({ length: 2 ** few.length }, (_, bits) => few.filter((_id, i) => bits & (1 << i)));
-  const counts = new Set([1, ...edges("number")]);
+  const counts = edges("number");
   const worths = new Set([1, ...edges("worth")]);
   return [
     FIRST_VISIT.cart,
-    ...[...counts].flatMap((count) =>
-      [...worths].flatMap((worth) =>
-        held.flatMap((products) =>
-          count >= Math.max(1, products.length) && worth >= 0 ? [{ count, worth, products }] : [],
-        ),
-      ),
-    ),
+    ...held.flatMap((products) => {
+      // As many pieces as there are different goods are in a cart at least.
+      const least = Math.max(1, products.length);
+      return [...new Set([least, ...counts])].flatMap((count) =>
+        [...worths].flatMap((worth) => (count >= least && worth >= 0 ? [{ count, worth, products }] : [])),
+      );
+    }),
   ];
 }
 

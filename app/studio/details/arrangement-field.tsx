@@ -2,9 +2,7 @@ import { Box, ButtonBase, Link, Typography } from "@mui/material";
 import { memo, useEffect, useMemo, useState } from "react";
 import { switchArrangement } from "~/core/commands";
 import type { Part } from "~/core/document";
-import { kindOf } from "~/kinds";
-import type { Theme } from "~/core/theme";
-import { arrangementsOf } from "~/render";
+import { kindOf, type Arrangement } from "~/kinds";
 import { sectionAround } from "~/kinds/fill";
 import { useStudioStore } from "../keeping";
 import { PartSight } from "../panes";
@@ -30,14 +28,24 @@ function useRested<T>(value: T): T | null {
   return rested;
 }
 
-type ArrangementProps = { node: Part; current: string; isOwn: boolean; theme: Theme };
+type ArrangementProps = {
+  node: Part;
+  current: string;
+  isOwn: boolean;
+  theme: string;
+  arrangements: readonly Arrangement[];
+};
 
 /** In which of its ways a part is set out, each drawn with the part's own content, and where that comes from. */
-export const ArrangementField = memo(function ArrangementField({ node, current, isOwn, theme }: ArrangementProps) {
+export const ArrangementField = memo(function ArrangementField({
+  node,
+  current,
+  isOwn,
+  theme,
+  arrangements,
+}: ArrangementProps) {
   const store = useStudioStore();
-  const kind = kindOf(node)!;
-  const { definition } = kind;
-  const arrangements = arrangementsOf(kind, theme);
+  const { definition } = kindOf(node)!;
   const isSection = definition.level === "section";
   const rested = useRested(node);
   const choose = (arrangement: string | undefined, words: string) => {
@@ -59,7 +67,7 @@ export const ArrangementField = memo(function ArrangementField({ node, current, 
       <FieldHead
         id="arrangement"
         label="Arrangement"
-        from={isOwn ? "set here" : isSection ? `from theme ${theme.name}` : "as usual"}
+        from={isOwn ? "set here" : isSection ? `from theme ${theme}` : "as usual"}
         isSet={isOwn}
         action={
           isOwn ? (

@@ -353,7 +353,8 @@ function Selected({ page }: { page: string }) {
                 node={node}
                 current={arrangement.id}
                 isOwn={node.props.arrangement !== undefined}
-                theme={theme}
+                theme={theme.name}
+                arrangements={arrangementsOf(kind, theme)}
               />
             ) : null}
             {isOne && definition.holds?.columns ? <ColumnsField section={node} /> : null}
