@@ -158,9 +158,7 @@ test("what went wrong with a form is said where one stands, and on a page of its
 
 test("pictures are looked at closely, and left again by the keyboard", async ({ page }) => {
   await page.goto(`${DEMO}/products/larkspindle-delta-190`);
-  const thumbs = page.locator(".thumbs a");
-  await thumbs.nth(2).click();
-  await expect(thumbs.nth(2)).toHaveAttribute("aria-current", "true");
+  // All of them are on the page; each opens at itself.
   await page.locator(".shot-open").nth(2).click();
   const dialog = page.getByRole("dialog", { name: "Pictures, large" });
   await expect(dialog.locator("img").nth(2)).toBeInViewport();
@@ -169,6 +167,11 @@ test("pictures are looked at closely, and left again by the keyboard", async ({ 
   await expect(dialog.locator("img").nth(3)).toBeInViewport();
   await page.keyboard.press("Escape");
   await expect(dialog).toHaveCount(0);
+  // In a theme that shows one at a time, small pictures lead to each.
+  await page.locator(".w-gallery").evaluate((gallery) => gallery.classList.remove("a-grid"));
+  const thumbs = page.locator(".thumbs a");
+  await thumbs.nth(2).click();
+  await expect(thumbs.nth(2)).toHaveAttribute("aria-current", "true");
 });
 
 test("a review is written, and waits", async ({ page }) => {
