@@ -51,8 +51,10 @@ test("a new seller goes from an account to an open shop", async ({ page, context
   await test.step("the brand: colour with its reason, type, sign", async () => {
     const sheet = page.getByRole("complementary", { name: "Brand" });
     await sheet.getByLabel("Brand colour", { exact: true }).fill("gold");
-    await expect(sheet.getByText(/links are a little darker than your brand colour/)).toBeVisible();
-    await expect.poll(() => roleIn(pane(page, "Phone"), "brand")).not.toBe("#8c4a1c");
+    await expect(sheet.getByText(/links are much darker than your brand colour/)).toBeVisible();
+    // The fill itself stays as pale as it is wished; its outline can be seen.
+    await expect.poll(() => roleIn(pane(page, "Phone"), "brand")).toBe("#ffd700");
+    expect(await roleIn(pane(page, "Phone"), "brand-edge")).not.toBe("#ffd700");
     await openGroup(page, "Type");
     await sheet.getByRole("radio", { name: /Newsreader/ }).click();
     await expect

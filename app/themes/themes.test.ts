@@ -15,7 +15,7 @@ describe.each(THEMES)("theme $name", (theme) => {
       (m) => m.set === "page" && m.role === "link",
     );
     expect(explainMoved(moved!)).toMatch(
-      /^On the page, links are a little darker than your brand colour: it has a contrast of 1\.\d there and needs 4\.5\.$/,
+      /^On the page, links are much darker than your brand colour: it has a contrast of 1\.\d there and needs 4\.5\.$/,
     );
   });
 

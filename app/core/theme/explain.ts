@@ -1,8 +1,19 @@
-import { oklchOf } from "./colour";
+import { deltaEOk, oklchOf } from "./colour";
 import { ROLE_WORDS, type AnySet, type Role } from "./roles";
 import type { Failing, Moved } from "./solver";
 
-const MANY: Partial<Record<Role, string>> = { link: "links", brand: "buttons", accent: "accents", page: "the ground" };
+const MANY: Partial<Record<Role, string>> = {
+  link: "links",
+  brand: "buttons",
+  "brand-edge": "outlines of buttons",
+  accent: "accents",
+  "accent-edge": "outlines of accents",
+  page: "the ground",
+};
+/** From which difference on (ΔE OK) a colour is plainly another one, and from which it is hardly related to what was wished (judged by eye). */
+const A_LITTLE = 0.09;
+const MUCH = 0.24;
+
 const ONE = new Set<Role>(["page"]);
 const COLOUR_WORDS: Record<Moved["source"], string> = { brand: "your brand colour", accent: "your accent colour" };
 
@@ -27,11 +38,13 @@ export const ratioWords = (ratio: number): string => (Math.floor(ratio * 10) / 1
 /** Says in a sentence why a colour was moved. `name`: the seller's own name of the set, or empty. */
 export function explainMoved(moved: Moved, name = ""): string {
   const verb = oklchOf(moved.used).lightness < oklchOf(moved.wished).lightness ? "darker" : "lighter";
+  const apart = deltaEOk(moved.used, moved.wished);
+  const much = apart < A_LITTLE ? "a little " : apart < MUCH ? "" : "much ";
   const what = MANY[moved.role] ?? ROLE_WORDS[moved.role].name.toLowerCase();
   const is = ONE.has(moved.role) ? "is" : "are";
   const where = placeWords(moved.set, name);
   const night = moved.scheme === "dark" ? " when it is dark" : "";
-  const start = `On ${where}${night}, ${what} ${is} a little ${verb} than ${COLOUR_WORDS[moved.source]}`;
+  const start = `On ${where}${night}, ${what} ${is} ${much}${verb} than ${COLOUR_WORDS[moved.source]}`;
   return moved.to === "carry-words"
     ? `${start}: words on it reach a contrast of ${ratioWords(moved.had)} and need ${moved.needed}.`
     : `${start}: it has a contrast of ${ratioWords(moved.had)} there and needs ${moved.needed}.`;

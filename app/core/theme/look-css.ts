@@ -206,6 +206,7 @@ function buttonDeclarations(name: ButtonName, look: SolvedLook): Declarations {
   const style = look.read.text(`button.${name}.style`);
   const fill = `var(--${role})`;
   const words = `var(--${FILL_TEXT[role]})`;
+  const edge = role === "ink" ? fill : `var(--${role}-edge)`;
   const declare = (
     bg: string,
     on: string,
@@ -223,8 +224,7 @@ function buttonDeclarations(name: ButtonName, look: SolvedLook): Declarations {
   });
   const hovered = `var(--${role}-hover)`;
   const pressed = `var(--${role}-pressed)`;
-  if (style === "solid")
-    return declare(fill, `var(--on-${role})`, fill, [hovered, `var(--on-${role})`, hovered], pressed);
+  if (style === "solid") return declare(fill, `var(--on-${role})`, edge, [hovered, `var(--on-${role})`, edge], pressed);
   if (style === "outline") return declare("transparent", words, words, [fill, `var(--on-${role})`, fill], hovered);
   if (style === "plain")
     return declare("transparent", words, "transparent", ["var(--raised)", words, "transparent"], "var(--raised)");
@@ -267,11 +267,11 @@ export function partDeclarations(look: SolvedLook): Declarations {
     "--field-edge": field === "filled" ? "transparent transparent var(--field-line)" : "var(--field-line)",
     "--card-bg": card === "plain" || card === "framed" ? "transparent" : "var(--raised)",
     "--goods-bg": read.text("goods.frame") === "card" ? "var(--raised)" : "transparent",
-    "--rating": read.text("rating.role") === "ink" ? "var(--ink)" : `var(--${read.text("rating.role")})`,
+    "--rating": read.text("rating.role") === "ink" ? "var(--ink)" : `var(--${read.text("rating.role")}-edge)`,
     "--tab-on-bg": tabs === "pill" ? "var(--ink)" : tabs === "boxed" ? "var(--raised)" : "transparent",
     "--tab-on": tabs === "pill" ? "var(--on-ink)" : "var(--ink)",
     "--tab-on-edge":
-      tabs === "boxed" ? "var(--line) var(--line) transparent" : tabs === "pill" ? "transparent" : "var(--brand)",
+      tabs === "boxed" ? "var(--line) var(--line) transparent" : tabs === "pill" ? "transparent" : "var(--brand-edge)",
     "--tab-edge": tabs === "boxed" ? "transparent transparent var(--line)" : "transparent",
   };
 }

@@ -207,22 +207,25 @@ function solveSet(task: SetTask, wishes: Wishes, colours: Colours, moved: Moved[
     const on = pinned(`on-${role}`) ?? onColour([words, ...wordWishes], [surface, hover, pressed], needs.text);
     return { on, hover, pressed };
   };
-  const fillable = bothSpans(spansAgainst([page], needs.control), carriesWords);
   const isFilled = like === "brand" || like === "accent";
-  const surfaceOf = (role: "brand" | "accent", wish: Hex): Hex => {
+  const seen = spansAgainst([page], needs.control);
+  /** A fill keeps its colour for as long as words can stand on it; what is needed to see its edge, its outline carries. */
+  const surfaceOf = (role: "brand" | "accent", wish: Hex): { readonly surface: Hex; readonly edge: Hex } => {
+    const edgeRole = `${role}-edge` as const;
+    const outlined = (surface: Hex) => ({ surface, edge: pinned(edgeRole) ?? nearestIn(surface, seen) ?? ink });
     const own = pinned(role);
-    if (own) return own;
-    const passing = nearestIn(wish, fillable);
-    // On a strong ground one strong colour is enough: what can't stand there as it is gives way to ink, and the brand
+    if (own) return outlined(own);
+    const carried = nearestIn(wish, carriesWords);
+    // On a strong ground one strong colour is enough: what can't be seen there as it is gives way to ink, and the brand
     // colour on itself could not be seen at all.
-    if (like === role || (isFilled && passing !== wish)) return ink;
-    const surface = passing ?? ink;
-    if (contrast(wish, page) < needs.control) report(role, role, wish, surface, [page], needs.control);
-    else report(role, role, wish, surface, undefined, needs.text);
-    return surface;
+    if (like === role || (isFilled && (carried !== wish || contrast(wish, page) < needs.control))) return outlined(ink);
+    const found = outlined(carried ?? ink);
+    report(role, role, wish, found.surface, undefined, needs.text);
+    if (found.surface === wish) report(edgeRole, role, wish, found.edge, [page], needs.control);
+    return found;
   };
-  const brand = surfaceOf("brand", colours.brand);
-  const accent = surfaceOf("accent", colours.accent);
+  const { surface: brand, edge: brandEdge } = surfaceOf("brand", colours.brand);
+  const { surface: accent, edge: accentEdge } = surfaceOf("accent", colours.accent);
   const words = [palette.onDark, "#ffffff", palette.ink];
   const inkFill = fill("ink", ink, [page]);
   const brandFill = fill("brand", brand, isFilled ? [page, ...words] : words);
@@ -252,10 +255,12 @@ function solveSet(task: SetTask, wishes: Wishes, colours: Colours, moved: Moved[
     "on-brand": brandFill.on,
     "brand-hover": brandFill.hover,
     "brand-pressed": brandFill.pressed,
+    "brand-edge": brandEdge,
     accent,
     "on-accent": accentFill.on,
     "accent-hover": accentFill.hover,
     "accent-pressed": accentFill.pressed,
+    "accent-edge": accentEdge,
     "accent-ink": quiet("accent-ink", isFilled ? ink : colours.accent, both, needs.text),
     link,
     sale,

@@ -102,7 +102,7 @@ export const definition: Definition<CheckoutFormProps> = {
 .ck-part{display:grid;gap:var(--s2);grid-template-columns:minmax(0,1fr);min-width:0}
 .ck-part h2{font-size:var(--t2);margin:0}
 .ck textarea.field{display:block;min-height:5.5rem;resize:vertical}
-.ck-pick input{flex:none;width:1.3rem;height:1.3rem;margin:0;accent-color:var(--brand)}
+.ck-pick input{flex:none;width:1.3rem;height:1.3rem;margin:0;accent-color:var(--brand-edge)}
 .ck-head{display:flex;flex-wrap:wrap;gap:.1rem 1.25rem;align-items:baseline;justify-content:space-between}
 .ck-head .ck-small{overflow-wrap:anywhere}
 .ck-book{list-style:none;margin:0;padding:0;display:grid}

@@ -182,7 +182,7 @@ export const definition: Definition<FormFieldProps> = {
 .fm-wrong:empty{display:none}
 .fm-picks{display:flex;flex-wrap:wrap;gap:.35rem 1.5rem}
 .fm-pick{display:flex;gap:.65rem;align-items:center;min-height:2.75rem;cursor:pointer}
-.fm-pick input{flex:none;width:1.3rem;height:1.3rem;margin:0;accent-color:var(--brand)}
+.fm-pick input{flex:none;width:1.3rem;height:1.3rem;margin:0;accent-color:var(--brand-edge)}
 .fm-file{display:block;width:100%;padding:.6rem var(--field-pad);border:2px dashed var(--field-line);border-radius:var(--field-corners)}
 textarea.field{display:block;min-height:8.5rem;resize:vertical}
 zest-form:defined .fm-when{display:none}

@@ -66,8 +66,8 @@ export const definition: Definition<GoalMeterProps> = {
 .goal-words{font-weight:var(--strong)}
 .goal-bar{appearance:none;display:block;box-sizing:border-box;width:100%;height:.8rem;border:1px solid color-mix(in oklab,currentColor 55%,transparent);border-radius:min(var(--card),1rem);background:var(--raised);overflow:hidden}
 .goal-bar::-webkit-progress-bar{background:none}
-.goal-bar::-webkit-progress-value{background:var(--brand)}
-.goal-bar::-moz-progress-bar{background:var(--brand)}
+.goal-bar::-webkit-progress-value{background:var(--brand-edge)}
+.goal-bar::-moz-progress-bar{background:var(--brand-edge)}
 @media (prefers-reduced-motion:no-preference){.goal-bar::-webkit-progress-value{transition:inline-size .6s ease}.goal-bar::-moz-progress-bar{transition:inline-size .6s ease}}
 .goal-steps{display:grid;grid-auto-flow:column;grid-auto-columns:minmax(0,1fr);margin:0;padding:0;list-style:none}
 .goal-steps li{display:grid;gap:.1rem;align-content:start;justify-items:end;text-align:end;padding-inline-start:.5rem;border-inline-end:max(2px,var(--rule)) solid var(--line);padding-inline-end:.5rem}

@@ -88,7 +88,7 @@ export const definition: Definition<GoodsListProps> = {
 .facet-unit{color:var(--soft);font-weight:var(--text-weight)}
 .facet label{display:flex;align-items:center;gap:.6rem;min-height:2.1rem;cursor:pointer}
 .facet label[data-none]{color:var(--soft)}
-.facet input[type=checkbox]{width:1.15rem;height:1.15rem;margin:0;accent-color:var(--brand);flex:none}
+.facet input[type=checkbox]{width:1.15rem;height:1.15rem;margin:0;accent-color:var(--brand-edge);flex:none}
 .facet small{margin-inline-start:auto;color:var(--soft);font-variant-numeric:tabular-nums}
 .facet svg{width:1.1rem;height:1.1rem;border-radius:min(var(--control),50%);border:1px solid var(--line);flex:none}
 .facet-few{display:grid;grid-template-columns:1fr 1fr;column-gap:1.6rem}

@@ -48,7 +48,7 @@ export const definition: Definition<MapProps> = {
 .map-town text{font-size:26px}
 .map-town circle{fill:var(--ink)}
 .map .map-name{font-family:var(--heads);font-weight:var(--heads-weight);font-size:36px;text-anchor:middle}
-.map-pin{fill:var(--brand);stroke:var(--raised);stroke-width:5}
+.map-pin{fill:var(--brand-edge);stroke:var(--raised);stroke-width:5}
 .map-pin+circle{fill:var(--raised)}
 .map-from{position:absolute;right:.5rem;bottom:.35rem;padding:.1rem .4rem;border-radius:.25rem;background:var(--page);color:var(--soft);font-size:.75rem;line-height:1.3}
 @media (max-width:799px){.map-town.is-outer{display:none}}

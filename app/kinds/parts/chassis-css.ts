@@ -22,7 +22,7 @@ export const CHASSIS_CSS = `
 [data-hover=grow]:hover{transform:scale(calc(1 + .025*var(--motion)))}
 [data-hover=dim]:hover{opacity:.72}
 [data-hover=line]{outline:2px solid transparent;outline-offset:4px}
-[data-hover=line]:hover{outline-color:var(--brand)}
+[data-hover=line]:hover{outline-color:var(--brand-edge)}
 @supports (animation-timeline:view()){
 @media (prefers-reduced-motion:no-preference){
 main>.s+.s:not([data-in]){animation-name:var(--comes-in);animation-timing-function:linear;animation-fill-mode:both;animation-timeline:view();animation-range:entry 0% entry 70%}

@@ -31,6 +31,6 @@ export const definition: Definition<QuoteProps> = {
 .w-quote{margin:0;text-align:var(--align,inherit);line-height:1.35}
 .w-quote blockquote{margin:0;white-space:pre-line;text-wrap:balance}
 .w-quote figcaption{margin-top:.8em;font-size:var(--t-1);color:var(--soft)}
-.w-quote.a-bar{padding-inline-start:1.1em;border-inline-start:3px solid var(--brand);line-height:var(--text-leading)}
+.w-quote.a-bar{padding-inline-start:1.1em;border-inline-start:3px solid var(--brand-edge);line-height:var(--text-leading)}
 `,
 };
