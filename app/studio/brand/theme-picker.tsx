@@ -114,8 +114,8 @@ function ThemeCard({ proposal: { theme, reasons }, target, page }: CardProps) {
 
 /** A brand with the colours of a colourway, as it will be once the theme is used. */
 const withColours = (brand: Brand, way: Colourway | null): Brand => {
-  const colours = coloursOfWay(way);
-  const kept = Object.entries(brand).filter(([key]) => !(key in colours));
+  const colours = new Set(Object.keys(coloursOfWay(way)));
+  const kept = Object.entries(brand).filter(([key]) => !colours.has(key));
   return { ...Object.fromEntries(kept), ...way?.brand };
 };
 
