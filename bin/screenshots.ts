@@ -66,7 +66,7 @@ await wide().locator("main .button").first().click();
 await page.getByRole("region", { name: "Picked: Button › Primary" }).waitFor();
 await take("brand");
 await page.getByRole("link", { name: "Change theme" }).click();
-await page.frameLocator('iframe[title="Yuzu on a phone"]').locator(".card").first().waitFor();
+await page.frameLocator('iframe[title="Home in Sloe, phone"]').locator(".card").first().waitFor();
 await take("themes");
 await area("Goods");
 await page.getByRole("grid", { name: "Goods" }).getByRole("row").nth(9).waitFor();
