@@ -11,6 +11,7 @@ import {
   type Part,
   type StyleSheet,
   entryOf,
+  walk,
 } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { SELLING } from "~/core/selling";
@@ -19,31 +20,26 @@ import type { Worn } from "~/core/theme";
 import { KINDS, kindVersion } from ".";
 
 // The layouts that every shop begins with. Their ids are fixed: a shop from before there were layouts gets the same ones
-// each time it is read, until one of them is changed and so stored. How their parts look is not said by the parts: then it is
-// the theme's to say otherwise, also of a layout that the seller has changed something else in.
-
-const worn = new Map<string, Worn>();
+// each time it is read, until one of them is changed and so stored. What is written of their looks here does not get into the parts
+// (`bare`): then it is the theme's to say otherwise, also of a layout that the seller has changed something else in.
 
 const part = (
   place: string,
   kind: string,
-  { arrangement, ...props }: Readonly<Record<string, Json>> & { readonly arrangement?: string } = {},
+  props: Readonly<Record<string, Json>> = {},
   style: StyleSheet = {},
   slots: Part["slots"] = {},
-): Part => {
-  worn.set(place, { ...(arrangement ? { arrangement } : {}), style });
-  return {
-    id: `layout-${place}`,
-    kind,
-    ...kindVersion(kind),
-    place,
-    props: { ...(KINDS.get(kind)!.definition.defaults as Record<string, Json>), ...props },
-    style: {},
-    conditions: [],
-    shown: true,
-    slots,
-  };
-};
+): Part => ({
+  id: `layout-${place}`,
+  kind,
+  ...kindVersion(kind),
+  place,
+  props: { ...(KINDS.get(kind)!.definition.defaults as Record<string, Json>), ...props },
+  style,
+  conditions: [],
+  shown: true,
+  slots,
+});
 
 const layout = (sort: LayoutSort, title: string, main: readonly Part[]): PageDocument => ({
   schemaVersion: DOCUMENT_VERSION,
@@ -252,10 +248,25 @@ const closed = (): PageDocument =>
     part("cl-sign-up", "sign-up", { arrangement: "stack", heading: "Be told when we are back", button: "Tell me" }),
   ]);
 
-let made: Readonly<Record<LayoutSort, PageDocument>> | undefined;
+/** How a part of a layout looks where no theme says otherwise, and what it is. */
+type Place = Worn & { readonly kind: string };
 
-export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
-  (made ??= freeze({
+type Made = {
+  readonly layouts: Readonly<Record<LayoutSort, PageDocument>>;
+  readonly places: ReadonlyMap<string, Place>;
+};
+let made: Made | undefined;
+
+/** A part without what is said of its looks. */
+const bare = ({ props: { arrangement: _worn, ...props }, ...part }: Part): Part => ({
+  ...part,
+  props,
+  style: {},
+  slots: Object.fromEntries(Object.entries(part.slots).map(([slot, inside]) => [slot, inside.map(bare)])),
+});
+
+function make(): Made {
+  const written: Readonly<Record<LayoutSort, PageDocument>> = {
     product: product(),
     collection: collection(),
     search: search(),
@@ -269,19 +280,26 @@ export const firstLayouts = (): Readonly<Record<LayoutSort, PageDocument>> =>
     post: post(),
     "not-found": notFound(),
     closed: closed(),
-  }));
-
-/** How a part of these layouts looks where no theme says otherwise; undefined where there is no such part. */
-export function firstWorn(place: string): Worn | undefined {
-  firstLayouts();
-  return worn.get(place);
+  };
+  const parts = Object.values(written).flatMap(({ root }) => [...walk(root)]);
+  const places = parts.flatMap(({ place, kind, style, props: { arrangement } }) =>
+    place === undefined
+      ? []
+      : [[place, { kind, style, ...(typeof arrangement === "string" ? { arrangement } : {}) }] as const],
+  );
+  const layouts = Object.fromEntries(
+    Object.entries(written).map(([sort, { root, ...document }]) => [
+      sort,
+      { ...document, root: { ...root, slots: bare(root).slots } },
+    ]),
+  ) as Made["layouts"];
+  return { layouts: freeze(layouts), places: new Map(places) };
 }
 
-/** The names by which themes speak of parts of these layouts. */
-export function layoutPlaces(): ReadonlySet<string> {
-  firstLayouts();
-  return new Set(worn.keys());
-}
+export const firstLayouts = (): Made["layouts"] => (made ??= make()).layouts;
+
+/** The parts of these layouts, by the names by which themes speak of them. */
+export const layoutPlaces = (): Made["places"] => (made ??= make()).places;
 
 let rest: Readonly<Record<string, PageDocument>> | undefined;
 

@@ -2,7 +2,7 @@ import { layersOf, MEDIA, nodeCss as rulesOf, type Layer } from "~/core/cascade"
 import { isPlaced, viewClass, viewCss, viewKey, type PictureView } from "~/core/pictures";
 import { walk, type Brand, type Look, type PageDocument, type Part, type StyleSheet, entryOf } from "~/core/document";
 import type { Theme } from "~/core/theme";
-import { firstWorn } from "~/kinds/layouts";
+import { layoutPlaces } from "~/kinds/layouts";
 import { chassisOf, kindOf, levelOf, type Arrangement, type Field, type Kind } from "~/kinds";
 import { compileOwnCss, type CssScope } from "./own-css";
 
@@ -28,7 +28,10 @@ export function arrangementsOf({ definition }: Kind, theme: Theme): readonly Dra
   return all;
 }
 
-/** The arrangement that a part is drawn in: its own choice, else the theme's, else that of its layout, else the kind's first. */
+/**
+ * The arrangement that a part is drawn in. Who is more exact is heard first: the part itself, the theme about just this part of a layout,
+ * the layout, the theme about the kind, and then the kind, whose first it is.
+ */
 export function arrangementOf(kind: Kind, node: Part, theme: Theme): DrawnArrangement {
   const all = arrangementsOf(kind, theme);
   const known = (id: unknown) => (id === undefined ? undefined : all.find((a) => a.id === id));
@@ -41,7 +44,7 @@ export function arrangementOf(kind: Kind, node: Part, theme: Theme): DrawnArrang
   );
 }
 
-const firstIn = ({ place }: Part) => (place === undefined ? undefined : firstWorn(place));
+const firstIn = ({ place }: Part) => (place === undefined ? undefined : layoutPlaces().get(place));
 const placeIn = (theme: Theme, { place }: Part) => (place === undefined ? undefined : entryOf(theme.layouts, place));
 
 /** A style sheet over another one: what it says of a device beats what the other says of the same. */

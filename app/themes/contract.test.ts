@@ -3,7 +3,7 @@ import * as csstree from "css-tree";
 import { describe, expect, it } from "vitest";
 import { isKnownValue } from "~/core/cascade";
 import { freeze, type Part } from "~/core/document";
-import { problemWithBrand, solveBrand, SETTINGS, problemWithValue, type Theme, type Worn } from "~/core/theme";
+import { problemWithBrand, solveBrand, SETTINGS, problemWithValue, type Theme } from "~/core/theme";
 import { KINDS } from "~/kinds";
 import { layoutPlaces } from "~/kinds/layouts";
 import { arrangementsOf, NOT_FOUND, renderPage, seenAt, type Target } from "~/render";
@@ -51,11 +51,6 @@ const asTheme = ({ props: { arrangement: _own, ...props }, ...part }: Part): Par
   slots: Object.fromEntries(Object.entries(part.slots).map(([slot, inside]) => [slot, inside.map(asTheme)])),
 });
 
-const worn = (theme: Theme): readonly (readonly [string, Worn])[] => [
-  ...Object.entries(theme.kinds),
-  ...Object.entries(theme.layouts),
-];
-
 describe.each(THEMES.map((theme) => [theme.name, theme] as const))(
   "the contract of a theme, kept by %s",
   (_, theme) => {
@@ -63,11 +58,15 @@ describe.each(THEMES.map((theme) => [theme.name, theme] as const))(
       const places = layoutPlaces();
       expect(Object.keys(theme.kinds).filter((kind) => !KINDS.has(kind))).toEqual([]);
       expect(Object.keys(theme.layouts).filter((place) => !places.has(place))).toEqual([]);
-      for (const [kind, { arrangement }] of Object.entries(theme.kinds)) {
+      const arranged = [
+        ...Object.entries(theme.kinds),
+        ...Object.entries(theme.layouts).map(([place, said]) => [places.get(place)!.kind, said] as const),
+      ];
+      for (const [kind, { arrangement }] of arranged) {
         const ids = arrangementsOf(KINDS.get(kind)!, theme).map((a) => a.id);
         if (arrangement) expect(ids, kind).toContain(arrangement);
       }
-      for (const [name, { style }] of worn(theme))
+      for (const [name, { style }] of [...Object.entries(theme.kinds), ...Object.entries(theme.layouts)])
         for (const sheet of Object.values(style ?? {}))
           for (const [property, value] of Object.entries(sheet))
             expect(isKnownValue(property, value), `${name}: ${property} ${String(value)}`).toBe(true);
@@ -86,8 +85,8 @@ describe.each(THEMES.map((theme) => [theme.name, theme] as const))(
     it("says of settings only what they can be, and has two further colourways that a brand can have", () => {
       for (const [key, value] of Object.entries(theme.defaults)) {
         const setting = SETTINGS.get(key);
-        expect(setting && problemWithValue(setting, value as never), key).toBeUndefined();
         expect(setting, key).toBeDefined();
+        expect(problemWithValue(setting!, value as never), key).toBeUndefined();
       }
       expect(theme.colourways).toHaveLength(2);
       for (const { brand } of theme.colourways) {

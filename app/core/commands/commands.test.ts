@@ -91,6 +91,10 @@ describe("section commands", () => {
     expect(switched.documents).toBe(branded.documents);
     expect(switched.look.brand).toEqual({ colour: "#225577" });
     expect(perform(branded, setBrand(branded, "colour", undefined))).toEqual(start);
+    // With a colourway it is one step, in which the other colours are the theme's again; what is no colour is refused as a whole.
+    const made = applyTheme(branded, "quince", "Quince", { colour: "#6d2e46", colour2: undefined });
+    expect(perform(branded, made).look).toMatchObject({ theme: "quince", brand: { colour: "#6d2e46" } });
+    expect(applyTheme(branded, "quince", "Quince", { colour: "plum" }).ok).toBe(false);
   });
 
   it("add at the end when asked for a place beyond it", () => {

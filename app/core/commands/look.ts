@@ -45,19 +45,9 @@ function setLook(
 }
 
 /** Applies another theme, and with it what of the brand is given: a colourway, say. Content stays, and so does all else that the brand says. */
-export function applyTheme(
-  draft: Draft,
-  theme: string,
-  name: string,
-  brand: Readonly<Record<string, SettingValue | undefined>> = {},
-): Outcome {
+export function applyTheme(draft: Draft, theme: string, name: string, brand: BrandValues = {}): Outcome {
   const worn = lookOperation(draft, ["theme"], theme);
-  const colours = Object.entries(brand).flatMap(
-    ([key, value]) => lookOperation(draft, ["brand", key], value as Json | undefined) ?? [],
-  );
-  const operations = [...(worn ? [worn] : []), ...colours];
-  if (operations.length === 0) return refuse("It is like that already.");
-  return transaction("applyTheme", `Theme changed to ${name}`, operations);
+  return changeLook(draft, worn ? [worn] : [], brand, "applyTheme", `Theme changed to ${name}`);
 }
 
 /** Keeps a tone of pictures for the shop, changes one, or (`undefined`) takes it away. */
@@ -92,20 +82,30 @@ export function setBrand(draft: Draft, key: string, value: SettingValue | undefi
   return setLook(draft, ["brand", key], json, "setBrand", `${words} ${did}`, true);
 }
 
-/** Changes many things of the brand in one step; `undefined` values are left to the theme. */
-export function setBrandAll(
+type BrandValues = Readonly<Record<string, SettingValue | undefined>>;
+
+/** Other operations on the look, and values of the brand with them, in one step. */
+function changeLook(
   draft: Draft,
-  values: Readonly<Record<string, SettingValue | undefined>>,
+  others: readonly Operation[],
+  values: BrandValues,
+  intent: string,
   label: string,
 ): Outcome {
   const given = Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)) as Brand;
   const problem = problemWithBrand(given);
   if (problem) return refuse(problem);
-  const operations = Object.entries(values).flatMap(
+  const ofBrand = Object.entries(values).flatMap(
     ([key, value]) => lookOperation(draft, ["brand", key], value as Json | undefined) ?? [],
   );
+  const operations = [...others, ...ofBrand];
   if (operations.length === 0) return refuse("It is like that already.");
-  return transaction("setBrandAll", label, operations);
+  return transaction(intent, label, operations);
+}
+
+/** Changes many things of the brand in one step; `undefined` values are left to the theme. */
+export function setBrandAll(draft: Draft, values: BrandValues, label: string): Outcome {
+  return changeLook(draft, [], values, "setBrandAll", label);
 }
 
 /** The brand becomes exactly `brand`, whatever it says now. */

@@ -182,7 +182,7 @@ const LIST: readonly Setting[] = [
     { none: "With the corners of cards", arch: "As an arch", round: "As a circle" },
     "none",
   ),
-  number("sign.weight", "shape", "Lines of small signs", [1, 3, 0.1], "px", 1.6),
+  number("sign.weight", "shape", "Lines of small signs", [1, 3, 0.1], "px", 1.8),
   number("line.weight", "shape", "Line weight", [0, 4, 0.5], "px", 1),
   choice("shadow", "shape", "Shadow", { none: "None", soft: "Soft", deep: "Deep", hard: "Hard edge" }, "none"),
 

@@ -58,7 +58,6 @@ export const definition: Definition<GalleryProps> = {
 @media (max-width:799.98px){
 .thumbs{flex-wrap:nowrap;overflow-x:auto;scrollbar-width:none}
 .thumbs a{width:3.4rem}
-.shot .pic,.shot video{max-height:44svh}
 .a-grid .stage{grid-auto-flow:column;grid-template-columns:none;grid-auto-columns:86%;overflow-x:auto}
 .a-grid .shot:first-child{grid-column:auto}
 }

@@ -103,8 +103,8 @@ export const definition: Definition<HeroProps> = {
 .a-on-picture:not(:has(>.pic-none)){--ink:var(--on-picture);--on-ink:rgb(var(--scrim-rgb,8 14 18));--soft:var(--on-picture);--link:var(--on-picture);--focus:var(--on-picture)}
 .a-on-picture:not(:has(>.pic-none)) .over{color:var(--on-picture)}
 .s-hero.a-beside .in{display:grid;gap:var(--s4);align-items:center}
-.s-hero.a-beside .pic,.s-hero.a-above .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
-.s-hero.a-beside .pic{border-radius:var(--pic-corners)}
+.s-hero.a-beside .pic{aspect-ratio:var(--shape);border-radius:var(--pic-corners)}
+.s-hero.a-above .pic{aspect-ratio:var(--shape);border-radius:var(--card)}
 .s-hero.a-above .in{display:flex;flex-direction:column;gap:var(--s5)}
 @media (min-width:800px){.s-hero.a-beside .in{grid-template-columns:1fr 1.15fr;gap:var(--s5);min-height:var(--min-height)}
 .s-hero.a-above .hero-words{display:grid;grid-template-columns:1.6fr 1fr;column-gap:var(--s5);align-items:end}.s-hero.a-above .hero-words>.head{grid-row:1/span 3}.s-hero.a-above .over{grid-column:1/-1;grid-row:auto}}

@@ -6,8 +6,8 @@ import { usePartId } from "./env";
 
 /** A sign of the header that leads somewhere, drawn in a square of 24. */
 const Sign = ({ path }: { readonly path: string }): ReactNode => (
-  <svg viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
-    <path d={path} fill="none" stroke="currentColor" strokeWidth="1.900" strokeLinecap="round" strokeLinejoin="round" />
+  <svg className="lined" viewBox="0 0 24 24" width="22" height="22" aria-hidden="true">
+    <path d={path} fill="none" stroke="currentColor" strokeLinecap="round" strokeLinejoin="round" />
   </svg>
 );
 

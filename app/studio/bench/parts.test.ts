@@ -265,5 +265,7 @@ describe("who else follows a value at its source", () => {
     // Another one on the page, and one on the product layout.
     expect(alsoFollowing(draft, partAt(draft, "s1")!.node, "gap", source("kind"))).toBe(2);
     expect(alsoFollowing(draft, partAt(draft, "s1")!.node, "gap", source("section"))).toBe(0);
+    // What is said of one part of a layout alone, nobody else has from there.
+    expect(alsoFollowing(draft, partAt(draft, "layout-p-main")!.node, "gap", source("kind"))).toBe(0);
   });
 });

@@ -1,10 +1,10 @@
 import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
 import { Check } from "lucide-react";
-import { useMemo, useState } from "react";
+import { memo, useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { applyTheme } from "~/core/commands";
 import type { Brand } from "~/core/document";
-import { AMOUNTS, amountOfGoods, proposals, type Amount, type Colourway, type Proposal, type Wish } from "~/core/theme";
+import { AMOUNTS, amountOfGoods, proposals, type Amount, type Colourway, type Theme, type Wish } from "~/core/theme";
 import type { Target } from "~/render";
 import { THEMES } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
@@ -19,11 +19,12 @@ const SIZES = [
 ] as const;
 const HEIGHT = 300;
 
+const HOME = { page: "home" } as const;
 const PAGES = ["Home", "Collection", "Product", "Cart", "Checkout"] as const;
 type PageName = (typeof PAGES)[number];
 
 /** The pages of the shop that can be looked at in each theme; those that there is nothing for yet are left out. */
-function usePages(): ReadonlyMap<PageName, Target> {
+function useSamplePages(): ReadonlyMap<PageName, Target> {
   const { products, collections } = useStudio((s) => s.goods);
   return useMemo(() => {
     const shown =
@@ -32,7 +33,7 @@ function usePages(): ReadonlyMap<PageName, Target> {
     const collection = collections.find((c) => c.parent === null && c.picture);
     const lines = products.slice(0, 2).map((each) => ({ product: each, variant: each.variants[0], count: 1 }));
     const pages: [PageName, Target | undefined][] = [
-      ["Home", { page: "home" }],
+      ["Home", HOME],
       ["Collection", product && { page: "collection", collection }],
       ["Product", product && { page: "product", product }],
       ["Cart", product && { page: "cart", lines }],
@@ -42,10 +43,16 @@ function usePages(): ReadonlyMap<PageName, Target> {
   }, [products, collections]);
 }
 
-type CardProps = { proposal: Proposal; target: Target; page: string };
+type CardProps = {
+  theme: Theme;
+  /** What speaks for it, in words; empty: nothing that was said. */
+  madeFor: string;
+  target: Target;
+  page: string;
+};
 
 /** One theme, worn by this shop, in the colours that it has or in one of the theme's colourways. */
-function ThemeCard({ proposal: { theme, reasons }, target, page }: CardProps) {
+const ThemeCard = memo(function ThemeCard({ theme, madeFor, target, page }: CardProps) {
   const store = useStudioStore();
   const navigate = useNavigate();
   const shop = useStudio((s) => s.shop.id);
@@ -101,16 +108,16 @@ function ThemeCard({ proposal: { theme, reasons }, target, page }: CardProps) {
             {theme.trades}
           </Typography>
         </Box>
-        {reasons.length ? (
+        {madeFor ? (
           <Typography variant="body2" sx={{ fontWeight: 600 }}>
-            Made for {reasons.join(" with ")}
+            Made for {madeFor}
           </Typography>
         ) : null}
         <Colourways theme={theme} current={worn} onChoose={setWay} />
       </Box>
     </Box>
   );
-}
+});
 
 /** A brand with the colours of a colourway, as it will be once the theme is used. */
 const withColours = (brand: Brand, way: Colourway | null): Brand => {
@@ -151,7 +158,7 @@ const AmountChoice = ({ label, words, value, onChange }: AmountChoiceProps) => (
 export function ThemePicker() {
   const shop = useStudio((s) => s.shop);
   const count = useStudio((s) => s.goods.products.length);
-  const pages = usePages();
+  const pages = useSamplePages();
   const [page, setPage] = useState<PageName>("Home");
   const [wish, setWish] = useState<Wish>({ goods: count ? amountOfGoods(count) : null, words: null, find: "" });
   const say = (said: Partial<Wish>) => setWish((before) => ({ ...before, ...said }));
@@ -213,11 +220,12 @@ export function ThemePicker() {
           <Box
             sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(min(100%, 378px), 1fr))", gap: 3 }}
           >
-            {proposed.map((proposal) => (
+            {proposed.map(({ theme, reasons }) => (
               <ThemeCard
-                key={proposal.theme.id}
-                proposal={proposal}
-                target={pages.get(page) ?? { page: "home" }}
+                key={theme.id}
+                theme={theme}
+                madeFor={reasons.join(" with ")}
+                target={pages.get(page) ?? HOME}
                 page={page}
               />
             ))}

@@ -1,7 +1,7 @@
 import type { Source } from "~/core/cascade";
 import { walk, type Draft, type Part, entryOf } from "~/core/document";
 import type { Theme } from "~/core/theme";
-import { firstWorn } from "~/kinds/layouts";
+import { layoutPlaces } from "~/kinds/layouts";
 import { themeById } from "~/themes";
 
 /** Of parts of one kind and arrangement: how many there are, and how many say something of their own, by property. */
@@ -12,8 +12,8 @@ const tallies = new WeakMap<Part, Tallied>();
 const keyOf = (node: Part) => `${node.kind} ${String(node.props.arrangement ?? "")}`;
 
 /** What a part says that is not said of its kind: itself, or its theme of just this part of a layout. */
-const saidOf = ({ style, place }: Part, theme: Theme): Iterable<string> => {
-  const ofLayout = place === undefined ? [] : [firstWorn(place), entryOf(theme.layouts, place)];
+const saidOf = ({ style, place }: Part, theme: Theme): ReadonlySet<string> => {
+  const ofLayout = place === undefined ? [] : [layoutPlaces().get(place), entryOf(theme.layouts, place)];
   return new Set([style, ...ofLayout.map((worn) => worn?.style ?? {})].flatMap(({ all }) => Object.keys(all ?? {})));
 };
 
@@ -41,12 +41,14 @@ export function alsoFollowing(draft: Draft, node: Part, property: string, source
   if (!source || source.layer === "section") return 0;
   const mine = keyOf(node);
   const theme = themeById(draft.look.theme);
-  let count = 0;
+  // Where its theme or its layout says it of this part alone, nobody else has it from there.
+  if (saidOf(node, theme).has(property)) return 0;
+  let count = -1;
   for (const { root } of Object.values(draft.documents)) {
     for (const [key, tally] of tallyOf(root, theme)) {
       const matches = source.layer === "arrangement" ? key === mine : key.startsWith(`${node.kind} `);
       if (matches) count += tally.count - (tally.own.get(property) ?? 0);
     }
   }
-  return count - ([...saidOf(node, theme)].includes(property) ? 0 : 1);
+  return count;
 }

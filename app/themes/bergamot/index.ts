@@ -77,7 +77,7 @@ export const bergamot: Theme = {
     },
     "p-left": { style: { all: { share: "50%" } } },
     "p-right": { style: { all: { share: "50%", gap: 3, down: "center", pad: 6 }, phone: { pad: 3 } } },
-    "p-gallery": { arrangement: "below" },
+    "p-gallery": { arrangement: "below", style: { phone: { shape: "1/1" } } },
     "p-details": { arrangement: "tabs" },
     "p-goes-with": { arrangement: "shelf", style: { all: { set: "page" } } },
     "c-head": { arrangement: "beside", style: { all: { headSize: 5 } } },

@@ -75,7 +75,7 @@ export const medlar: Theme = {
     "p-main": { style: { all: { gap: 6, spaceTop: 3 } } },
     "p-left": { style: { all: { share: "36%" } } },
     "p-right": { style: { all: { share: "64%", gap: 3 } } },
-    "p-gallery": { arrangement: "below" },
+    "p-gallery": { arrangement: "below", style: { phone: { shape: "1/1" } } },
     "p-details": { arrangement: "open" },
     "p-title": { style: { all: { headSize: 5 }, phone: { headSize: 3 } } },
     "p-goes-with": { style: { all: { set: "page" } } },

@@ -96,7 +96,7 @@ export const sloe: Theme = {
     },
     "p-left": { style: { all: { share: "58%" } } },
     "p-right": { style: { all: { share: "42%", gap: 4, down: "center", pad: 6 }, phone: { pad: 3 } } },
-    "p-gallery": { arrangement: "grid" },
+    "p-gallery": { arrangement: "grid", style: { phone: { shape: "1/1" } } },
     "p-details": { arrangement: "open" },
     "p-goes-with": { style: { all: { set: "page" } } },
     "c-head": { style: { all: { align: "center", headSize: 5 } } },
