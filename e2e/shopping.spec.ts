@@ -120,6 +120,8 @@ test("choosing a variant changes picture, price, state and address, and only wha
   await page.getByRole("button", { name: "Add to cart" }).first().click();
   await expect(page.locator(".cart-toast")).toContainText(/There are only 5 of it/);
   await expect(page.locator(".cart-n")).toHaveText("5");
+  // It can be reached on the last of the page as well, which lies over the columns that stay in view.
+  await page.locator(".s-footer .foot-small").scrollIntoViewIfNeeded();
   await page.locator(".cart-toast").getByRole("link", { name: "See the cart" }).click();
   await expect(page.getByText("120 cm · Kelp")).toBeVisible();
   await expect(page.locator(".cart-total .price")).toHaveText("€180.00");
@@ -251,6 +253,7 @@ test.describe("on a phone", () => {
     await expect(bar).toBeVisible();
     await page.locator(".buy button").first().scrollIntoViewIfNeeded();
     await expect(bar).toBeHidden();
+    // Nothing lies over it, whatever the column that it belongs to does while scrolling.
     await page.locator(".s-footer").scrollIntoViewIfNeeded();
     await bar.getByRole("button", { name: "Add to cart" }).click();
     await expect(page.locator(".cart-toast")).toContainText("It is in your cart.");

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { resolve } from "~/core/cascade";
 import { walk, type Part } from "~/core/document";
 import type { Theme } from "~/core/theme";
-import { kindOf } from "~/kinds";
+import { KINDS, kindOf } from "~/kinds";
 import { firstLayouts } from "~/kinds/layouts";
 import { contentWith, goods } from "./fixtures/content";
 import { starterLook } from "~/themes/fixtures/look";
@@ -49,7 +49,7 @@ describe("how a part of a layout looks", () => {
 describe("an arrangement that a theme brings", () => {
   it("is offered beside the kind's, and drawn with the elements and under the names of both", () => {
     const sloe = themeById("sloe");
-    const header = kindOf({ kind: "header" } as Part)!;
+    const header = KINDS.get("header")!;
     expect(arrangementsOf(header, sloe).at(-1)).toMatchObject({ id: "behind", as: "drawer" });
     expect(arrangementsOf(header, plain).some(({ id }) => id === "behind")).toBe(false);
     const content = contentWith([], "sloe");

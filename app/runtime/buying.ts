@@ -1,6 +1,6 @@
 import { leadsTo, nearest, type Choosable } from "./choosing";
 import { showBeside } from "./beside";
-import { all, one, post, sendsInPlace, showCount, toast } from "./page";
+import { all, liftOver, one, post, sendsInPlace, showCount, toast } from "./page";
 
 // --- choosing a variant, and buying ---
 
@@ -120,8 +120,9 @@ export class Buy extends HTMLElement {
     sendsInPlace(one<HTMLFormElement>(".tell", this));
     const bar = one(".buy-bar", this);
     if (form && bar)
-      new IntersectionObserver(([entry]) =>
-        bar.classList.toggle("is-out", !entry!.isIntersecting && !form.hidden),
-      ).observe(form);
+      new IntersectionObserver(([entry]) => {
+        if (bar.classList.toggle("is-out", !entry!.isIntersecting && !form.hidden)) liftOver(bar);
+        else bar.hidePopover?.();
+      }).observe(form);
   }
 }

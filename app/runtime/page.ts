@@ -79,6 +79,15 @@ export function showCount(count: number): void {
   }
 }
 
+/**
+ * Lays something over all of the page, whatever it stands in: the parts of a page that stay in view or move when they arrive are
+ * layers of their own, and what stands further down lies over all of them. A browser without such a layer goes by `z-index`.
+ */
+export function liftOver(box: HTMLElement): void {
+  box.popover = "manual";
+  box.showPopover?.();
+}
+
 let toastTimer = 0;
 /** It stays long enough to be read and reached, and for as long as somebody is at it. */
 function goesSoon(box: HTMLElement): void {
@@ -95,6 +104,7 @@ export function toast(text: string, isGood: boolean): void {
     box.dataset.set = one("zest-buy")?.dataset.toast ?? "dark";
     // After the form that was sent, so that the next press of Tab is in it.
     (one("zest-buy") ?? document.body).append(box);
+    liftOver(box);
     for (const [name, stays] of [
       ["pointerenter", true],
       ["pointerleave", false],

@@ -69,6 +69,14 @@ it("a number of columns for all devices is one for wide screens: phones and tabl
   expect(resolve(told, "columns", "phone")?.value).toBe(4);
 });
 
+it("columns stay in view where they stand side by side, and not where each is below the other", () => {
+  const css = nodeCss(".x", [{ name: "section", sheet: { all: { rows: 0 }, phone: { rows: 1 } } }]);
+  const column = nodeCss(".x", [{ name: "section", sheet: { all: { sticky: "near" } } }]);
+  expect(applied(column, "phone")).toMatchObject({ position: "var(--near,sticky)" });
+  expect(applied(css, "wide")).toMatchObject({ "--near": "sticky" });
+  expect(applied(css, "phone")).toMatchObject({ "--near": "static" });
+});
+
 /** Reads emitted rules back: what applies on a device. */
 function applied(css: string, device: (typeof DEVICES)[number]): Record<string, string> {
   const declarations = (body: string) =>

@@ -110,7 +110,7 @@ export const BOX_PROPERTIES: readonly Property[] = [
           ? { position: "relative" }
           : v === "top"
             ? { position: "sticky", top: "var(--stays-at,0)", "z-index": "3" }
-            : { position: "sticky", top: "var(--s4)", "align-self": "flex-start" },
+            : { position: "var(--near,sticky)", top: "var(--s4)", "align-self": "flex-start" },
     },
   },
   {

@@ -17,13 +17,15 @@ export const COLUMN_PROPERTIES: readonly Property[] = [
     emission: {
       to: "declarations",
       // In rows, columns are equally wide and what is over goes into the next row; side by side, each has its share.
+      // One below the other, no column stays in view: it would lie over the next.
       of: (v) =>
         v === 0
-          ? { "--grow": "1", "--basis": "0px", "--wrap": "nowrap" }
+          ? { "--grow": "1", "--basis": "0px", "--wrap": "nowrap", "--near": "sticky" }
           : {
               "--grow": "0",
               "--basis": v === 1 ? "100%" : `calc((100% - ${Number(v) - 1}*var(--gap))/${String(v)} - .01px)`,
               "--wrap": "wrap",
+              "--near": v === 1 ? "static" : "sticky",
             },
     },
   },

@@ -23,6 +23,7 @@ const USED: Readonly<Record<string, string>> = {
   "--basis": "flex-basis",
   "--grow": "flex-grow",
   "--wrap": "flex-wrap",
+  "--near": "position",
   "--across": "align-items",
   "--space-top": "padding-top",
   "--space-bottom": "padding-bottom",

@@ -76,9 +76,9 @@ export const definition: Definition<ProductBuyProps> = {
 .tell-row{display:flex;flex-wrap:wrap;gap:.6rem}
 .tell .field{flex:1 1 12rem;width:auto}
 .buy-bar{display:none}
-.cart-toast{position:fixed;z-index:8;left:50%;bottom:1.25rem;translate:-50% 0;max-width:calc(100vw - 2rem);width:max-content}
+.cart-toast{position:fixed;z-index:8;inset:auto auto 1.25rem 50%;margin:0;border:0;overflow:visible;translate:-50% 0;max-width:calc(100vw - 2rem);width:max-content}
 @media (max-width:799.98px){
-.buy-bar.is-out{display:flex;align-items:center;gap:.9rem;position:fixed;z-index:6;inset:auto 0 0;padding:.6rem var(--gutter) calc(.6rem + env(safe-area-inset-bottom));background:var(--page);border-top:1px solid var(--line);box-shadow:0 -6px 24px -12px rgb(10 16 20/.35)}
+.buy-bar.is-out{display:flex;align-items:center;gap:.9rem;position:fixed;z-index:6;inset:auto 0 0;width:auto;margin:0;padding:.6rem var(--gutter) calc(.6rem + env(safe-area-inset-bottom));background:var(--page);color:var(--ink);border:solid var(--line);border-width:1px 0 0;overflow:visible;box-shadow:0 -6px 24px -12px rgb(10 16 20/.35)}
 .buy-bar .button{flex:1}
 .cart-toast{bottom:5.25rem}
 }

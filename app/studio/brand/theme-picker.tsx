@@ -85,7 +85,7 @@ const ThemeCard = memo(function ThemeCard({ theme, madeFor, target, page }: Card
         overflow: "hidden",
       }}
     >
-      <Box sx={{ display: "flex", justifyContent: "center", bgcolor: INK.bench, p: 1.5, pb: 0 }}>
+      <Box sx={{ display: "flex", justifyContent: "safe center", bgcolor: INK.bench, p: 1.5, pb: 0 }}>
         <PageSight draft={dressed} target={target} name={`${page} in ${theme.name}`} sizes={SIZES} height={HEIGHT} />
       </Box>
       <Box sx={{ p: 2, borderTop: `1px solid ${INK.ink}`, display: "grid", gap: 1.25, flex: 1, alignContent: "start" }}>
@@ -144,6 +144,7 @@ const AmountChoice = ({ label, words, value, onChange }: AmountChoiceProps) => (
       aria-label={label}
       value={value}
       onChange={(_event, next: Amount | null) => onChange(next)}
+      sx={{ flexWrap: "wrap" }}
     >
       {AMOUNTS.map((amount) => (
         <ToggleButton key={amount} value={amount} sx={{ whiteSpace: "nowrap" }}>
@@ -207,6 +208,7 @@ export function ThemePicker() {
               aria-label="Look at"
               value={page}
               onChange={(_event, next: PageName | null) => next && setPage(next)}
+              sx={{ flexWrap: "wrap" }}
             >
               {[...pages.keys()].map((name) => (
                 <ToggleButton key={name} value={name}>
