@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from "node:fs";
 import * as fontkit from "fontkit";
 import subsetFont from "subset-font";
 import { averageWidthOf } from "../app/core/fixtures/letter-widths";
-import { FAMILIES, fontFileName, HEAD_SIZE, type Family } from "../app/core/theme/families";
+import { FAMILIES, fontFileName, fontPackage, HEAD_SIZE, type Family } from "../app/core/theme/families";
 
 const LETTERS = "abcdefghijklmnopqrstuvwxyz ";
 
@@ -28,9 +28,10 @@ async function widthAt(file: Buffer, axes: Record<string, number>): Promise<numb
 }
 
 async function metricsOf(family: Family) {
-  const file = readFileSync(`node_modules/@fontsource-variable/${family.id}/files/${fontFileName(family, "latin")}`);
+  const file = readFileSync(`node_modules/${fontPackage(family)}/files/${fontFileName(family, "latin")}`);
   const { unitsPerEm, ascent, descent, lineGap } = fontkit.create(file) as fontkit.Font;
   const [least, most] = family.weights;
+  if (least === most) return { unitsPerEm, ascent, descent, lineGap, widths: [[least, await widthAt(file, {})]] };
   const widths: [number, number][] = [];
   for (const weight of [least, (least + most) / 2, most]) widths.push([weight, await widthAt(file, { wght: weight })]);
   const stretched: [number, number][] = [];

@@ -1,5 +1,5 @@
 import { walk, type Look, type Part } from "~/core/document";
-import { focusCss, shadeClass, shadeCss, type Picture } from "~/core/pictures";
+import { focusClass, focusCss, shadeClass, shadeCss, type Picture } from "~/core/pictures";
 import { coloursAndMeasuresCss, lookCss, readerOf, referencesOf, solveLook, type Theme } from "~/core/theme";
 import { KINDS, type Later } from "~/kinds";
 import { BASE_CSS, EVEN_CSS, logoCss } from "~/kinds/parts";
@@ -52,7 +52,7 @@ export function pageCss(
   const rules = [
     prune(sharedCss(theme), has),
     ...sections.map((node) => shownCss(node, theme, look)),
-    ...pictures.map(focusCss),
+    ...pictures.filter((p) => has.classes.has(focusClass(p))).map(focusCss),
     ...pictures.filter((p) => has.classes.has(shadeClass(p))).map(shadeCss),
     ...sections.flatMap((section) => [...walk(section)].map((part) => tonedTint(part, theme, look, find))),
     own,

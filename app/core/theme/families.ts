@@ -4,8 +4,8 @@ export type Family = {
   /** The name used in CSS. */
   readonly name: string;
   readonly fallback: "sans" | "serif";
-  /** Which of the package's variable files is cut from; it carries the weight axis and the one named. */
-  readonly axis: "wght" | "opsz" | "wdth";
+  /** Which of the package's variable files is cut from; it carries the weight axis and the one named. Drawn in one weight, it has none. */
+  readonly axis: "wght" | "opsz" | "wdth" | "none";
   readonly weights: readonly [number, number];
 };
 
@@ -16,6 +16,12 @@ const family = (
   weights: Family["weights"],
   axis: Family["axis"] = "wght",
 ): Family => ({ id, name, fallback, axis, weights });
+
+/** A family that was drawn in one weight only. */
+const single = (id: string, name: string, fallback: Family["fallback"]) => family(id, name, fallback, [400, 400], "none");
+
+/** Whether a family was drawn in one weight: for heads, and not for text. */
+export const isSingle = (of: Family): boolean => of.axis === "none";
 
 /** Size in px for which heads of families with an axis of optical size are drawn: between a hero and the heads of sections. */
 export const HEAD_SIZE = 72;
@@ -31,12 +37,14 @@ export const FAMILIES: readonly Family[] = [
   family("figtree", "Figtree", "sans", [300, 900]),
   family("fraunces", "Fraunces", "serif", [100, 900], "opsz"),
   family("fredoka", "Fredoka", "sans", [300, 700]),
+  single("gloock", "Gloock", "serif"),
   family("instrument-sans", "Instrument Sans", "sans", [400, 700]),
   family("jost", "Jost", "sans", [100, 900]),
   family("karla", "Karla", "sans", [200, 800]),
   family("literata", "Literata", "serif", [200, 900]),
   family("lora", "Lora", "serif", [400, 700]),
   family("manrope", "Manrope", "sans", [200, 800]),
+  single("marcellus", "Marcellus", "serif"),
   family("mulish", "Mulish", "sans", [200, 1000]),
   family("newsreader", "Newsreader", "serif", [200, 800], "opsz"),
   family("nunito", "Nunito", "sans", [200, 1000]),
@@ -60,8 +68,13 @@ export const SUBSETS = {
 } as const;
 export type Subset = keyof typeof SUBSETS;
 
+/** The package that ships a family. */
+export const fontPackage = (of: Family): string =>
+  isSingle(of) ? `@fontsource/${of.id}` : `@fontsource-variable/${of.id}`;
+
 /** The file of a family's subset inside its package. */
-export const fontFileName = (of: Family, subset: Subset): string => `${of.id}-${subset}-${of.axis}-normal.woff2`;
+export const fontFileName = (of: Family, subset: Subset): string =>
+  `${of.id}-${subset}-${isSingle(of) ? of.weights[0] : of.axis}-normal.woff2`;
 
 /** The family with this id; undefined where no such family is shipped. */
 export const findFamily = (id: string): Family | undefined => FAMILIES.find((f) => f.id === id);

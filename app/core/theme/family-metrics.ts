@@ -124,6 +124,7 @@ export const FAMILY_METRICS: Readonly<Record<string, FamilyMetrics>> = {
       [700, 462],
     ],
   },
+  gloock: { unitsPerEm: 1000, ascent: 975, descent: -225, lineGap: 0, widths: [[400, 472]] },
   "instrument-sans": {
     unitsPerEm: 1000,
     ascent: 970,
@@ -190,6 +191,7 @@ export const FAMILY_METRICS: Readonly<Record<string, FamilyMetrics>> = {
       [800, 997],
     ],
   },
+  marcellus: { unitsPerEm: 2048, ascent: 1995, descent: -573, lineGap: 0, widths: [[400, 943]] },
   mulish: {
     unitsPerEm: 1000,
     ascent: 1005,

@@ -19,6 +19,8 @@ export {
   FAMILIES,
   familyById,
   findFamily,
+  fontPackage,
+  isSingle,
   fontFileName,
   readCutFileName,
   SUBSETS,

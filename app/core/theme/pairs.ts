@@ -207,6 +207,22 @@ export const TYPE_PAIRS: readonly TypePair[] = [
     heads("manrope", 560, -0.03, 1.12),
     text("manrope", 420, 660, 1.6),
   ),
+  pair(
+    "salvage",
+    "Gloock & Figtree",
+    "dark and a little theatrical",
+    ["bold", "fine"],
+    heads("gloock", 400, -0.012, 1.02),
+    text("figtree", 400, 640, 1.52),
+  ),
+  pair(
+    "conservatory",
+    "Marcellus & Mulish",
+    "still, as if cut in stone",
+    ["fine", "calm"],
+    heads("marcellus", 400, -0.005, 1.12),
+    text("mulish", 420, 680, 1.62),
+  ),
 ];
 
 export const typePairById = (id: string): TypePair | undefined => TYPE_PAIRS.find((each) => each.id === id);

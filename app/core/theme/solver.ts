@@ -236,7 +236,8 @@ function solveSet(task: SetTask, wishes: Wishes, colours: Colours, moved: Moved[
   const badge = (role: "sale" | "new" | "soon" | "sold-out", surface: Hex) =>
     pinned(`on-${role}`) ?? onColour([page, palette.onDark, palette.ink], [surface], needs.text);
   const sale = quiet("sale", palette.sale, both, needs.text);
-  const fresh = quiet("new", isFilled || isDark ? ink : mix(palette.ink, colours.brand, 0.25), [page], needs.control);
+  const freshWish = isFilled || isDark ? ink : mix(palette.ink, colours.brand, 0.25);
+  const fresh = quiet("new", nearestIn(freshWish, carriesWords) ?? freshWish, [page], needs.control);
   const soonWish = pinned("soon") ?? mix(page, isFilled ? ink : accent, 0.24);
   const soon = pinned("soon") ?? nearestIn(soonWish, carriesWords) ?? soonWish;
   const goneWish = pinned("sold-out") ?? mix(page, ink, 0.13);

@@ -1,6 +1,6 @@
 import { entryOf, type Brand, type Json } from "../document";
 import type { Gradient } from "./gradient";
-import { FAMILIES, findFamily } from "./families";
+import { FAMILIES, findFamily, isSingle } from "./families";
 import { TYPE_PAIRS } from "./pairs";
 import { ALL_SETS, COLOUR_SETS, ROLES, SCHEMES, SET_NAMES, type AnySet, type Role, type Scheme } from "./roles";
 
@@ -55,7 +55,11 @@ export type Setting = Common &
       }
     | { readonly type: "flag" }
     | { readonly type: "colour" }
-    | { readonly type: "family" }
+    | {
+        readonly type: "family";
+        /** Words in it are set bold as well: it needs more than one weight. */
+        readonly bold: boolean;
+      }
     | { readonly type: "words"; readonly most: number }
     | { readonly type: "gradient" }
   );
@@ -154,8 +158,8 @@ const LIST: readonly Setting[] = [
   ),
 
   choice("typePair", "type", "Type pair", Object.fromEntries(TYPE_PAIRS.map((p) => [p.id, p.name])), TYPE_PAIRS[0]!.id),
-  { type: "family", key: "type.heads", group: "type", label: "Heads in", base: null },
-  { type: "family", key: "type.text", group: "type", label: "Text in", base: null },
+  { type: "family", key: "type.heads", group: "type", label: "Heads in", base: null, bold: false },
+  { type: "family", key: "type.text", group: "type", label: "Text in", base: null, bold: true },
   number("type.headsWeight", "type", "Weight of heads", [100, 900, 10], "", null),
   number("type.textWeight", "type", "Weight of text", [300, 600, 10], "", null),
   number("type.basePhone", "type", "Text size on phone", [14, 20, 0.5], "px", 17),
@@ -335,8 +339,11 @@ export function problemWithValue(setting: Setting, value: Json | undefined): str
       return typeof value === "string" && /^#[0-9a-f]{6}$/.test(value)
         ? undefined
         : `${name} is a colour like #1f6f8b.`;
-    case "family":
-      return typeof value === "string" && findFamily(value) ? undefined : `${name}: no such family is shipped.`;
+    case "family": {
+      const family = typeof value === "string" ? findFamily(value) : undefined;
+      if (!family) return `${name}: no such family is shipped.`;
+      return setting.bold && isSingle(family) ? `${name}: ${family.name} has no bold for words in a text.` : undefined;
+    }
     case "words":
       return typeof value === "string" && value.trim() !== "" && value.length <= setting.most
         ? undefined

@@ -10,8 +10,10 @@ import {
   cutFileName,
   cutsOf,
   FAMILIES,
+  familyById,
   fluid,
   fontFileName,
+  fontPackage,
   letterWidth,
   MOODS,
   readCutFileName,
@@ -27,17 +29,11 @@ import {
 } from ".";
 
 const require = createRequire(import.meta.url);
-const open = (id: string, subset: Subset) =>
-  fontkit.openSync(
-    join(
-      dirname(require.resolve(`@fontsource-variable/${id}/package.json`)),
-      "files",
-      fontFileName(
-        FAMILIES.find((f) => f.id === id)!,
-        subset,
-      ),
-    ),
-  ) as fontkit.Font;
+function open(id: string, subset: Subset): fontkit.Font {
+  const family = familyById(id);
+  const folder = dirname(require.resolve(`${fontPackage(family)}/package.json`));
+  return fontkit.openSync(join(folder, "files", fontFileName(family, subset))) as fontkit.Font;
+}
 
 const systemWidth = (kind: "sans" | "serif", bold: boolean) =>
   kind === "sans" ? (bold ? 0.4834 : 0.4458) : bold ? 0.4312 : 0.4048;

@@ -55,7 +55,6 @@ select.field{appearance:none;padding-inline-end:2.4rem;background-image:linear-g
 .card-first .card-title{order:-1;padding:0 0 .6rem}
 .card-first :is(.card-facts,.card-end){order:1;padding-top:.55rem}
 .card-over .card-words{--ink:#fff;--soft:#fff;--sale:#fff;position:absolute;inset:auto 0 0;padding:3rem 1rem .9rem;color:#fff;background:linear-gradient(to top,rgb(8 12 16/.86),rgb(8 12 16/.72) calc(100% - 3rem),rgb(8 12 16/0));pointer-events:none}
-.card-over :is(.card-facts,.rating){display:none}
 .card-over .card-title a{pointer-events:auto}
 .is-over .card-picture .pic{filter:saturate(.35);opacity:.75}
 .is-over .card-picture .pic-second{display:none}

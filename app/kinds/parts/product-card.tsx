@@ -10,7 +10,10 @@ type CardProps = {
   sizes: string;
   eager?: boolean;
   level?: 2 | 3;
-  /** How many, where the place says it and not the brand. */ facts?: number;
+  /** Its picture is a thumbnail: words have no room on it. */
+  small?: boolean;
+  /** How many, where the place says it and not the brand. */
+  facts?: number;
 };
 
 const STARS = [1, 2, 3, 4, 5] as const;
@@ -44,7 +47,7 @@ export const Stars = ({ stars }: { stars: number }): ReactNode => (
 const isNumber = (value: string) => /^[\d.,–]+$/.test(value);
 
 /** A product in a grid, a shelf or a list: one link, whole card. */
-export function ProductCard({ product, sizes, eager = false, level = 3, facts }: CardProps): ReactNode {
+export function ProductCard({ product, sizes, eager = false, level = 3, facts, small = false }: CardProps): ReactNode {
   const { card, goods, locale, picture, costs } = useEnv();
   // One that was removed from the library leaves its place to the next.
   const [first = null, second] = product.pictures.filter((id) => picture(id));
@@ -53,12 +56,14 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts }:
     : undefined;
   const state = stateOf(product);
   const Head = level === 2 ? "h2" : "h3";
-  const said = Object.entries(product.attributes)
+  const words = small && card.words === "over" ? "below" : card.words;
+  const said = Object.entries(words === "over" ? {} : product.attributes)
     .slice(0, facts ?? card.facts)
     .map(([name, value]) => factWords(name, value));
+  const rating = card.rating && words !== "over" ? product.rating : undefined;
   const isOver = state === "sold-out" || state === "discontinued";
   return (
-    <article className={`card${card.words === "below" ? "" : ` card-${card.words}`}${isOver ? " is-over" : ""}`}>
+    <article className={`card${words === "below" ? "" : ` card-${words}`}${isOver ? " is-over" : ""}`}>
       <div className="card-picture">
         <Pic picture={first} sizes={sizes} eager={eager} alt="" />
         {card.second && second ? <Pic picture={second} sizes={sizes} className="pic-second" alt="" /> : null}
@@ -78,11 +83,9 @@ export function ProductCard({ product, sizes, eager = false, level = 3, facts }:
             ))}
           </dl>
         ) : null}
-        {(card.rating && product.rating) || card.price ? (
+        {rating || card.price ? (
           <div className="card-end">
-            {card.rating && product.rating ? (
-              <Rating value={product.rating.average} count={product.rating.count} />
-            ) : null}
+            {rating ? <Rating value={rating.average} count={rating.count} /> : null}
             {card.price ? <Price product={product} before={card.compareAt} /> : null}
           </div>
         ) : null}

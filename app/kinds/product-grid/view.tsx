@@ -37,7 +37,11 @@ export function View({ props, arrangement, first }: ViewProps<ProductGridProps>)
         >
           {products.map((product) => (
             <li key={product.id}>
-              <ProductCard product={product} sizes={sizes} {...(arrangement === "rows" ? { facts: 4 } : {})} />
+              <ProductCard
+                product={product}
+                sizes={sizes}
+                {...(arrangement === "rows" ? { facts: 4, small: true } : {})}
+              />
             </li>
           ))}
         </ul>

@@ -6,6 +6,8 @@ import {
   FAMILIES,
   familyById,
   fontFileName,
+  fontPackage,
+  isSingle,
   readCutFileName,
   SUBSETS,
   type Cut,
@@ -19,11 +21,7 @@ const require = createRequire(import.meta.url);
 
 /** The file of a shipped family, with all its weights. */
 export const shippedFontFile = (family: Family, subset: Subset): string =>
-  join(
-    dirname(require.resolve(`@fontsource-variable/${family.id}/package.json`)),
-    "files",
-    fontFileName(family, subset),
-  );
+  join(dirname(require.resolve(`${fontPackage(family)}/package.json`)), "files", fontFileName(family, subset));
 
 const whole = new Map(
   FAMILIES.flatMap((family) =>
@@ -42,6 +40,9 @@ export async function fontFileFor(name: string, mayMake: () => Promise<boolean>)
   if (shipped) return shippedFontFile(shipped.family, shipped.subset);
   const read = readCutFileName(name);
   if (!read) return undefined;
+  // What was drawn in one weight has nothing to be cut from it.
+  const family = familyById(read.cut.family);
+  if (isSingle(family)) return shippedFontFile(family, read.subset);
   const path = join(config().fontsFolder, name);
   if (await isThere(path)) return path;
   if (!(await mayMake())) return undefined;

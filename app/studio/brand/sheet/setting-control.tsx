@@ -14,6 +14,7 @@ import { memo, useState } from "react";
 import { setBrand } from "~/core/commands";
 import {
   FAMILIES,
+  isSingle,
   resolveSetting,
   SETTINGS,
   valueWords,
@@ -157,7 +158,7 @@ function FamilyControl({ setting, value, set }: ControlProps) {
       slotProps={{ select: { displayEmpty: true, inputProps: { "aria-label": setting.label } } }}
     >
       <MenuItem value="">the pair’s own</MenuItem>
-      {FAMILIES.map((f) => (
+      {FAMILIES.filter((f) => !(setting.type === "family" && setting.bold && isSingle(f))).map((f) => (
         <MenuItem key={f.id} value={f.id}>
           {f.name}
         </MenuItem>
