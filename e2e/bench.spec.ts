@@ -5,6 +5,7 @@ import {
   askShop,
   benchReady,
   details,
+  fromPageMenu,
   inPlan,
   kept,
   openAdd,
@@ -24,6 +25,40 @@ test.beforeEach(async ({ page }) => {
 const order = (tree: Locator) =>
   tree.getByRole("treeitem").evaluateAll((items) => items.map((i) => i.getAttribute("aria-label")!.replace(/,.*/, "")));
 const START = ["Header", "Hero", "Goods", "Picture & words", "Sign-up", "Footer"];
+
+test("finished sections are found by what they are for and by what is sold, and stand on the page in the shop’s own words", async ({
+  page,
+}) => {
+  await inPlan(page, "Hero").click();
+  const sheet = await openAdd(page);
+  for (const [sought, found] of [
+    ["half and half", "Add Half and half, words on the left"],
+    ["video", "Add Film across the page"],
+    ["banner", "Add Low banner with one button"],
+    ["reviews", "Add Wall of voices"],
+  ] as const) {
+    await sheet.getByLabel("Find").fill(sought);
+    await expect(sheet.getByRole("button", { name: found })).toBeVisible();
+  }
+  await sheet.getByLabel("Find").fill("");
+  // Each purpose is a press away.
+  await sheet.getByRole("navigation", { name: "By purpose" }).getByRole("button", { name: "Give facts" }).click();
+  const facts = sheet.getByRole("region", { name: "Give facts" });
+  await expect(facts.getByRole("heading", { name: "Give facts" })).toBeInViewport();
+  await expect(facts.getByRole("button", { name: "Add How to wash it" })).toBeAttached();
+  await sheet.getByRole("combobox", { name: "What you sell" }).click();
+  await page.getByRole("option", { name: "Plants and seeds" }).click();
+  await expect(facts.getByRole("button", { name: "Add How to wash it" })).toHaveCount(0);
+  await sheet.getByRole("button", { name: "Add Picture on the left, story on the right" }).click();
+  await expect(sheet).toBeHidden();
+  await expect(inPlan(page, "Picture & words").first()).toHaveAttribute("aria-selected", "true");
+  await expect(pane(page, "Wide").getByRole("heading", { name: "From our nursery" })).toBeVisible();
+  // What is sold has been said for the designs of pages as well.
+  await fromPageMenu(page, "New page …");
+  await expect(
+    page.getByRole("dialog", { name: "New page" }).getByRole("combobox", { name: "What you sell" }),
+  ).toHaveText("Plants and seeds");
+});
 
 test("sections are added, duplicated, moved by key and by drag, removed, and all of it undone and redone", async ({
   page,

@@ -6,6 +6,7 @@ import {
   benchReady,
   details,
   expectAccessible,
+  fromPageMenu,
   inPlan,
   kept,
   openAdd,
@@ -24,13 +25,6 @@ const names = (page: Page) =>
   atAGlance(page)
     .getByRole("treeitem")
     .evaluateAll((all) => all.map((e) => e.getAttribute("aria-label")));
-
-/** Opens what can be done with pages, under the page's name. */
-async function fromPageMenu(page: Page, item: string): Promise<void> {
-  await page.getByRole("button", { name: "Home", exact: true }).click();
-  await page.getByRole("menuitem", { name: item }).click();
-  await expect(page.locator(".MuiMenu-root")).toHaveCount(0);
-}
 
 test("a page is made from a design, goes into a menu, stands in the shop, and leads on when its address changes", async ({
   page,

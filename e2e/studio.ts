@@ -163,3 +163,10 @@ export async function openBrand(page: Page): Promise<void> {
   await expect(page.getByLabel("Colours in use")).toBeVisible();
   await benchReady(page);
 }
+
+/** Opens what can be done with pages, under the page's name. */
+export async function fromPageMenu(page: Page, item: string): Promise<void> {
+  await page.getByRole("button", { name: "Home", exact: true }).click();
+  await page.getByRole("menuitem", { name: item }).click();
+  await expect(page.locator(".MuiMenu-root")).toHaveCount(0);
+}

@@ -1,7 +1,7 @@
 import { entryOf, markOf, pageProps, walk, type Draft, type Look, type PageDocument, type Part } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
 import { KINDS, kindOf, type Field } from ".";
-import { blankIn, PAGE_DESIGNS, TRADES } from "./page-designs";
+import { blankIn, PAGE_DESIGNS, SECTION_DESIGNS, TRADES } from "./designs";
 
 /** Shorter words are labels, which are as good as a seller's own. */
 const LEAST = 12;
@@ -57,9 +57,11 @@ function studiosWords(shop: string): ReadonlySet<string> {
       for (const { words: said } of wordsOf(definition.fields, props)) note(said);
     }
   }
-  for (const trade of TRADES)
-    for (const design of PAGE_DESIGNS)
-      noteAll(design.build({ shop, trade, picture: () => null, product: null, collections: [] }));
+  for (const trade of TRADES) {
+    const given = { shop, trade, picture: () => null, product: () => null, collections: [] };
+    for (const design of PAGE_DESIGNS) noteAll(design.build(given));
+    for (const design of SECTION_DESIGNS) noteAll([design.build(given)]);
+  }
   known = { shop, words };
   return words;
 }

@@ -2,7 +2,7 @@ import { resolve } from "~/core/cascade";
 import type { Look, PageDocument, Part } from "~/core/document";
 import type { Picture, ScrimTone } from "~/core/pictures";
 import type { Theme } from "~/core/theme";
-import { blankIn } from "~/kinds/page-designs";
+import { blankIn } from "~/kinds/designs";
 import { nodeLayers, pictureUnderWords } from "./style";
 
 // Rows above a page can lie over the picture that begins it. They stand above every other page as they are.

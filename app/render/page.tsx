@@ -18,7 +18,7 @@ import type { Goods } from "~/core/goods";
 import { journalOf } from "~/core/journal";
 import type { Theme } from "~/core/theme";
 import { hasTrait } from "~/kinds";
-import { canCome } from "~/kinds/page-designs";
+import { canCome } from "~/kinds/designs";
 import { RegionProvider, useEnv, Wordmark } from "~/kinds/parts";
 import { lyingRows, type Lying } from "./lying";
 import { FriendsDoor, MessagePage } from "./pages/views";

@@ -21,7 +21,7 @@ import {
   overPlace,
 } from "~/kinds/parts";
 import { CONTENTS, placeOf } from "~/kinds/outline-places";
-import { blankIn } from "~/kinds/page-designs";
+import { blankIn } from "~/kinds/designs";
 import { unreadable } from "~/kinds/readable";
 import { Boundary, Undrawable } from "./boundary";
 import type { Lying } from "./lying";

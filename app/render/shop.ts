@@ -35,7 +35,7 @@ import { firstPicture } from "./sharing";
 import { ownDocuments, situationOn, type Target } from "./target";
 import { isPersonal } from "./target-names";
 import { tonesOf } from "./tones";
-import { canCome } from "~/kinds/page-designs";
+import { canCome } from "~/kinds/designs";
 import { hrefFor, type KindEnv, type MenuEntry, type SentForm } from "~/kinds/parts";
 
 /** Day and time, as they are written at a place. */

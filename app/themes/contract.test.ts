@@ -131,15 +131,24 @@ describe.each(THEMES.map((theme) => [theme.name, theme] as const))(
         const scripts = { every: "/assets/shop.js", goods: "/assets/goods.js" };
         const drawn = { ...content, draft: freeze({ ...content.draft, documents }) };
         const { html } = renderPage(target, drawn, "http://shop.localhost", scripts);
-        return new DOMParser().parseFromString(html.replace(/<style>[\s\S]*?<\/style>/, "") + REDUCED, "text/html");
+        return html.replace(/<style>[\s\S]*?<\/style>/, "") + REDUCED;
       });
+      const parsed = new Map<string, Document>();
+      const answers = (html: string, selector: string): boolean => {
+        // To read a page takes long; one without the words of a selector has nothing that answers to it.
+        if (!(selector.split(":not(")[0]!.match(/\.[\w-]+/g) ?? []).every((word) => html.includes(word.slice(1))))
+          return false;
+        const page = parsed.get(html) ?? new DOMParser().parseFromString(html, "text/html");
+        parsed.set(html, page);
+        return page.querySelector(selector) !== null;
+      };
       const idle = rulesOf(theme)
         .map(({ selector }) =>
           selector.replace(/::?(?:before|after|hover|active|first-letter|focus-(?:visible|within))/g, ""),
         )
         // Which of many: that depends on how many there are.
         .map((selector) => selector.replace(/:(?:nth-(?:last-)?child\([^)]*\)|last-child)/g, ""))
-        .filter((selector) => !pages.some((page) => page.querySelector(selector)));
+        .filter((selector) => !pages.some((html) => answers(html, selector)));
       expect(idle).toEqual([]);
     });
   },

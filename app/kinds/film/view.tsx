@@ -18,13 +18,18 @@ const GoSign = () => (
 export function View({ props, arrangement }: ViewProps<FilmProps>) {
   const { studio, picture: find } = useEnv();
   const outside = isFilm(props.film) ? undefined : outsideFilm(props.address);
-  if (!isFilm(props.film) && !outside)
-    return studio ? <p className="studio-empty">Choose a film, in Details on the left.</p> : null;
   const moves = arrangement === "itself" && !outside;
   const name = props.about || props.caption || "Film";
   const before = find(props.picture) ? (
     <Pic picture={props.picture} view={props.pictureView} at="picture" sizes="(min-width:1024px) 60vw, 100vw" alt="" />
   ) : null;
+  if (!isFilm(props.film) && !outside)
+    return studio ? (
+      <>
+        {before ? <div className="film">{before}</div> : null}
+        <p className="studio-empty">Choose a film, in Details on the left.</p>
+      </>
+    ) : null;
   return (
     <>
       {outside ? (

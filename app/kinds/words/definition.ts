@@ -25,5 +25,5 @@ export const definition: Definition<WordsProps> = {
   defaults: { text: "" },
   style: {},
   styles: ["size", "face", "weight", "ink", "leading", "measure", "align"],
-  css: `.w-words{text-align:var(--align,inherit)}`,
+  css: `.w-words{display:flex;flex-direction:column;align-items:var(--align-box,stretch);text-align:var(--align,inherit)}.w-words>*{width:100%}`,
 };

@@ -6,6 +6,7 @@ import type { Goods } from "~/core/goods";
 import { offersOf } from "~/core/offers";
 import type { Picture } from "~/core/pictures";
 import { kindOf, kindsOf, PURPOSES, suits, type Definition, type Purpose } from "~/kinds";
+import { SECTION_DESIGNS, TRADES, type Given, type SectionDesign } from "~/kinds/designs";
 import { fillNode, fillStart, sectionAround } from "~/kinds/fill";
 import { withOffers } from "~/kinds/live";
 import { aroundPage } from "~/render";
@@ -14,7 +15,9 @@ import { useStudio, useStudioStore } from "../keeping";
 import { PartSight } from "../panes";
 import { FindField, IconAction, INK } from "../ui";
 import { SharedTiles } from "../shared";
+import { useGiven, useTrade } from "./given";
 import { OwnPieces } from "./own-pieces";
+import { TradeField } from "./trade-field";
 import { layoutProps, OVER, pathTo, sameJson, type Draft, type Part, entryOf } from "~/core/document";
 
 type AddChoice = {
@@ -24,8 +27,24 @@ type AddChoice = {
   /** What it is offered for, and the slot of a document's root that it goes into. */
   readonly purpose: Purpose;
   readonly slot: string;
-  readonly make: (goods: Goods, pictures: readonly Picture[]) => Part;
+  readonly make: (goods: Goods, pictures: readonly Picture[], given: Given) => Part;
+  /** Of a design: the words by which it is looked for, and for which trades it is. */
+  readonly design?: SectionDesign;
 };
+
+const NOTHING: Given = { shop: "", trade: TRADES[0], picture: () => null, product: () => null, collections: [] };
+
+/** Sections that are finished. Which kinds they are of is only known from them, so they are made once, when they are first asked for. */
+let designs: readonly AddChoice[] | undefined;
+const designChoices = (): readonly AddChoice[] =>
+  (designs ??= SECTION_DESIGNS.flatMap((design) => {
+    const definition = kindOf(design.build(NOTHING))?.definition;
+    if (!definition) return [];
+    const { id, name, purpose } = design;
+    return [
+      { definition, id, name, purpose, slot: "main", design, make: (_goods, _pictures, given) => design.build(given) },
+    ];
+  }));
 
 const SECTIONS: readonly AddChoice[] = kindsOf("section").flatMap(({ definition }): readonly AddChoice[] => {
   const { kind, slots, arrangements, starts, isOffered, traits } = definition;
@@ -37,9 +56,14 @@ const SECTIONS: readonly AddChoice[] = kindsOf("section").flatMap(({ definition 
         ...(region ? { purpose: region === OVER ? "Over the page" : "On every page", slot: region } : {}),
         id,
         name,
-        make: (...given) => fillStart(kind, id, ...given),
+        make: (goods, pictures) => fillStart(kind, id, goods, pictures),
       }))
-    : arrangements.map(({ id, name }) => ({ ...usual, id, name, make: (...given) => fillNode(kind, ...given, id) }));
+    : arrangements.map(({ id, name }) => ({
+        ...usual,
+        id,
+        name,
+        make: (goods, pictures) => fillNode(kind, goods, pictures, id),
+      }));
 });
 const WIDGETS: readonly AddChoice[] = kindsOf("widget").map(({ definition }) => ({
   definition,
@@ -47,11 +71,12 @@ const WIDGETS: readonly AddChoice[] = kindsOf("widget").map(({ definition }) => 
   name: definition.about,
   purpose: definition.purpose,
   slot: definition.slots[0]!,
-  make: (...given) => fillNode(definition.kind, ...given),
+  make: (goods, pictures) => fillNode(definition.kind, goods, pictures),
 }));
 
-/** The pictures that may be put anywhere by themselves; picked out once for all tiles. */
+/** The pictures that may be put anywhere by themselves, and what designs are made with; picked out once for all tiles. */
 const Scenes = createContext<readonly Picture[]>([]);
+const GivenToAll = createContext<Given>(NOTHING);
 
 /** How a tile is drawn: its size on the screen, and the width of the page that is shrunk into it. */
 type Tile = { readonly width: number; readonly height: number; readonly page: number };
@@ -85,14 +110,16 @@ function withExample(widget: Part, goods: Goods, pictures: readonly Picture[]): 
 /** What is offered, as it would look here. */
 function Miniature({ choice, tile }: { choice: AddChoice; tile: Tile }) {
   const scenes = useContext(Scenes);
+  const given = useContext(GivenToAll);
   const goods = useStudio((s) => s.goods);
   const offers = useStudio((s) => offersOf(s.draft.documents));
   const node = useMemo(() => {
-    const made = withSample(withOffers(choice.make(goods, scenes), offers));
+    const made = withSample(withOffers(choice.make(goods, scenes, given), offers));
     if (choice.definition.level === "section") return made;
     return inColumn(withExample(made, goods, scenes));
-  }, [choice, goods, scenes, offers]);
-  return <PartSight node={node} name={`${choice.definition.name}, ${choice.name}`} {...tile} />;
+  }, [choice, goods, scenes, given, offers]);
+  const name = `${choice.definition.name}, ${choice.name}`;
+  return <PartSight node={node} name={name} withBlanks={choice.design !== undefined} {...tile} />;
 }
 
 type TileProps = {
@@ -104,7 +131,7 @@ type TileProps = {
 };
 
 function TileButton({ choice, tile, label, onAdd, onCarry }: TileProps) {
-  const { definition, name } = choice;
+  const { definition, name, design } = choice;
   return (
     <ButtonBase
       onClick={onAdd}
@@ -123,11 +150,13 @@ function TileButton({ choice, tile, label, onAdd, onCarry }: TileProps) {
       }}
     >
       <Miniature choice={choice} tile={tile} />
-      <Box sx={{ px: 1.25, py: 0.75, borderTop: `1px solid ${INK.line}`, width: tile.width }}>
-        <Typography variant="subtitle2" noWrap>
-          {definition.name}
+      <Box
+        sx={{ px: 1.25, py: 0.75, borderTop: `1px solid ${INK.line}`, width: tile.width, minHeight: design ? 52 : 0 }}
+      >
+        <Typography variant="subtitle2" noWrap={!design} sx={{ lineHeight: 1.25 }}>
+          {design ? name : definition.name}
         </Typography>
-        {definition.level === "section" ? (
+        {definition.level === "section" && !design ? (
           <Typography variant="caption" color="text.secondary" noWrap component="p">
             {name}
           </Typography>
@@ -136,6 +165,46 @@ function TileButton({ choice, tile, label, onAdd, onCarry }: TileProps) {
     </ButtonBase>
   );
 }
+
+const placeOf = (purpose: Purpose): string => `add-${purpose.toLowerCase().replaceAll(" ", "-")}`;
+
+type PurposeRailProps = { purposes: readonly Purpose[]; onGo: (purpose: Purpose) => void };
+
+/** What there is to put on a page, by what it is for; each leads to its place. */
+const PurposeRail = ({ purposes, onGo }: PurposeRailProps) => (
+  <Box
+    component="nav"
+    aria-label="By purpose"
+    sx={{
+      display: { xs: "none", md: "block" },
+      flex: "none",
+      width: 168,
+      py: 2,
+      pl: 2,
+      overflowY: "auto",
+      borderRight: `1px solid ${INK.line}`,
+    }}
+  >
+    {purposes.map((purpose) => (
+      <ButtonBase
+        key={purpose}
+        onClick={() => onGo(purpose)}
+        sx={{
+          display: "block",
+          width: "100%",
+          textAlign: "left",
+          px: 1,
+          py: 0.75,
+          fontSize: 14,
+          borderRadius: "4px 0 0 4px",
+          "&:hover, &.Mui-focusVisible": { bgcolor: INK.raised },
+        }}
+      >
+        {purpose}
+      </ButtonBase>
+    ))}
+  </Box>
+);
 
 type AddSheetProps = {
   page: string;
@@ -165,8 +234,9 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
   const store = useStudioStore();
   const [sought, setSought] = useState("");
   const words = sought.trim().toLowerCase().split(/\s+/);
-  const matches = ({ definition: d, name, purpose }: AddChoice) => {
-    const said = `${d.name} ${d.about} ${purpose} ${name} ${d.synonyms?.join(" ") ?? ""}`.toLowerCase();
+  const matches = ({ definition: d, name, purpose, design }: AddChoice) => {
+    const more = design ? design.synonyms : [d.about, ...(d.synonyms ?? [])];
+    const said = [d.name, name, purpose, ...more].join(" ").toLowerCase();
     return words.every((word) => said.includes(word));
   };
   const sort = useStudio((s) => {
@@ -179,6 +249,10 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
   const isLacking = ({ kind, tag, slots }: Definition) =>
     (tag !== "header" && tag !== "footer") || !(slots[0] === "top" ? top : bottom)?.some((part) => part.kind === kind);
   const suited = ({ definition }: AddChoice) => isLacking(definition) && suits(definition, sort);
+  const [trade] = useTrade();
+  const given = useGiven(trade);
+  const isForTrade = ({ design }: AddChoice) => trade === "any" || !design?.trades || design.trades.includes(trade);
+  const finished = designChoices().filter((c) => suited(c) && isForTrade(c) && matches(c));
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
   // What has a place in one kind of section alone is offered there.
   const takes = useStudio((s) => {
@@ -191,10 +265,17 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
   const widgets = WIDGETS.filter((c) => hasPlace(c) && suited(c) && matches(c));
   // What is called by the words that are looked for stands first; what only mentions them, after that.
   const isCalled = ({ definition: { name } }: AddChoice) => words.every((word) => name.toLowerCase().includes(word));
-  const called = new Set(sought.trim() ? sections.filter(isCalled).map((c) => c.purpose) : []);
-  const purposes = [...PURPOSES].sort((a, b) => Number(called.has(b)) - Number(called.has(a)));
+  const called = new Set(sought.trim() ? [...finished, ...sections].filter(isCalled).map((c) => c.purpose) : []);
+  const offered = [...PURPOSES]
+    .sort((a, b) => Number(called.has(b)) - Number(called.has(a)))
+    .map((purpose) => ({
+      purpose,
+      ready: finished.filter((c) => c.purpose === purpose),
+      plain: sections.filter((c) => c.purpose === purpose),
+    }))
+    .filter(({ ready, plain }) => ready.length + plain.length);
   const scenes = useScenes();
-  const make = (choice: AddChoice) => choice.make(store.getState().goods, scenes);
+  const make = (choice: AddChoice) => choice.make(store.getState().goods, scenes, given);
   const close = () => {
     setSought("");
     onClose();
@@ -254,68 +335,99 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
   };
   return (
     <Scenes value={scenes}>
-      <Drawer
-        anchor="bottom"
-        open={at !== null}
-        onClose={close}
-        slotProps={{
-          transition: {
-            // By itself the sheet gives the keyboard back to where it was: a key pressed next would mean something else.
-            onExited: () => {
-              if (hasAdded.current) onAdded();
-              hasAdded.current = false;
+      <GivenToAll value={given}>
+        <Drawer
+          anchor="bottom"
+          open={at !== null}
+          onClose={close}
+          slotProps={{
+            transition: {
+              // By itself the sheet gives the keyboard back to where it was: a key pressed next would mean something else.
+              onExited: () => {
+                if (hasAdded.current) onAdded();
+                hasAdded.current = false;
+              },
             },
-          },
-          paper: {
-            "aria-label": "Add a section",
-            role: "dialog",
-            sx: { height: "58vh", borderTop: `2px solid ${INK.ink}`, bgcolor: INK.paper },
-          },
-        }}
-      >
-        <Box
-          sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1.5, borderBottom: `1px solid ${INK.line}` }}
+            paper: {
+              "aria-label": "Add a section",
+              role: "dialog",
+              sx: { height: "66vh", borderTop: `2px solid ${INK.ink}`, bgcolor: INK.paper },
+            },
+          }}
         >
-          <Typography variant="h2" sx={{ flex: 1 }}>
-            What should be there?
-          </Typography>
-          <FindField label="Find" value={sought} onChange={setSought} width={280} autoFocus />
-          <IconAction label="Close" keys="Esc" icon={X} onClick={close} />
-        </Box>
-        <Box sx={{ overflowY: "auto", px: 3, py: 2, display: "grid", gap: 3 }}>
-          {widgets.length && isInColumns ? things : null}
-          {purposes.map((purpose) => {
-            const inside = sections.filter((c) => c.purpose === purpose);
-            if (inside.length === 0) return null;
-            return (
-              <Box component="section" key={purpose} aria-label={purpose}>
-                <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
-                  {purpose}
-                </Typography>
-                <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2 }}>
-                  {inside.map((choice) => (
-                    <TileButton
-                      key={`${choice.definition.kind} ${choice.id}`}
-                      choice={choice}
-                      tile={SECTION_TILE}
-                      label={`Add ${choice.definition.name}: ${choice.name}`}
-                      onAdd={() => add(choice)}
-                    />
-                  ))}
-                </Box>
-              </Box>
-            );
-          })}
-          <SharedTiles page={page} at={at ?? 0} sought={sought} onDone={done} />
-          <OwnPieces page={page} at={at ?? 0} sought={sought} onDone={done} />
-          {widgets.length && !isInColumns ? things : null}
-          {sections.length + widgets.length === 0 ? (
-            <Typography color="text.secondary">
-              Nothing here is called “{sought}”. Try what it should do: welcome, goods, story, sign-up.
+          <Box
+            sx={{
+              display: "flex",
+              flexWrap: "wrap",
+              alignItems: "center",
+              gap: 2,
+              px: 3,
+              py: 1.5,
+              borderBottom: `1px solid ${INK.line}`,
+            }}
+          >
+            <Typography variant="h2" sx={{ flex: 1 }}>
+              What should be there?
             </Typography>
-          ) : null}
-        </Box>
-      </Drawer>
+            <TradeField />
+            <FindField label="Find" value={sought} onChange={setSought} width={280} autoFocus />
+            <IconAction label="Close" keys="Esc" icon={X} onClick={close} />
+          </Box>
+          <Box sx={{ display: "flex", minHeight: 0, flex: 1 }}>
+            <PurposeRail
+              purposes={offered.map((o) => o.purpose)}
+              onGo={(purpose) => document.getElementById(placeOf(purpose))?.scrollIntoView({ block: "start" })}
+            />
+            <Box sx={{ overflowY: "auto", px: 3, py: 2, display: "grid", gap: 3, flex: 1, alignContent: "start" }}>
+              {widgets.length && isInColumns ? things : null}
+              {offered.map(({ purpose, ready, plain }) => (
+                <Box component="section" key={purpose} aria-label={purpose} id={placeOf(purpose)}>
+                  <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
+                    {purpose}
+                  </Typography>
+                  {ready.length ? (
+                    <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2 }}>
+                      {ready.map((choice) => (
+                        <TileButton
+                          key={choice.id}
+                          choice={choice}
+                          tile={SECTION_TILE}
+                          label={`Add ${choice.name}`}
+                          onAdd={() => add(choice)}
+                        />
+                      ))}
+                    </Box>
+                  ) : null}
+                  {ready.length && plain.length ? (
+                    <Typography variant="subtitle2" component="h4" color="text.secondary" sx={{ mt: 2, mb: 1 }}>
+                      Plain, by what they are
+                    </Typography>
+                  ) : null}
+                  <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2 }}>
+                    {plain.map((choice) => (
+                      <TileButton
+                        key={`${choice.definition.kind} ${choice.id}`}
+                        choice={choice}
+                        tile={SECTION_TILE}
+                        label={`Add ${choice.definition.name}: ${choice.name}`}
+                        onAdd={() => add(choice)}
+                      />
+                    ))}
+                  </Box>
+                </Box>
+              ))}
+              <SharedTiles page={page} at={at ?? 0} sought={sought} onDone={done} />
+              <OwnPieces page={page} at={at ?? 0} sought={sought} onDone={done} />
+              {widgets.length && !isInColumns ? things : null}
+              {offered.length + widgets.length === 0 ? (
+                <Typography color="text.secondary">
+                  Nothing here is called “{sought}”. Try what it should do: welcome, goods, story, sign-up.
+                </Typography>
+              ) : null}
+            </Box>
+          </Box>
+        </Drawer>
+      </GivenToAll>
     </Scenes>
   );
 }

@@ -4,10 +4,8 @@ import type { Device, Draft } from "~/core/document";
 import type { Target } from "~/render";
 import { DEVICE_WIDTH } from "./devices";
 import { DraftFrame } from "./draft-frame";
-import { BARE_CSS } from "./studio-css";
+import { BARE_CSS, NOT_EDITING } from "./studio-css";
 import { useSeen } from "./use-seen";
-
-const NOT_EDITING = { editing: null } as const;
 
 type PageSightProps = {
   draft: Draft;

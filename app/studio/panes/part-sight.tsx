@@ -10,6 +10,7 @@ import { useStudio } from "../keeping";
 import { aroundSample } from "./sample-page";
 import { ShopFrame } from "./shop-frame";
 import { usePageSheets } from "./shop-page";
+import { BARE_CSS, NOT_EDITING } from "./studio-css";
 import { useSeen } from "./use-seen";
 
 type PartSightProps = {
@@ -20,10 +21,15 @@ type PartSightProps = {
   width: number;
   height: number;
   page: number;
+  /** What is still to be filled in is seen as well. */
+  withBlanks?: boolean;
 };
 
+/** What is lower than its tile stands in the middle of it. */
+const CENTRED_CSS = `${BARE_CSS}body{overflow:hidden;min-height:100vh;display:flex;flex-direction:column;justify-content:safe center}`;
+
 /** The same, without waiting. */
-function Sight({ node, name, width, height, page }: PartSightProps & { node: Part }) {
+function Sight({ node, name, width, height, page, withBlanks = false }: PartSightProps & { node: Part }) {
   const look = useStudio((s) => s.draft.look);
   const documents = useStudio((s) => s.draft.documents);
   const goods = useStudio((s) => s.goods);
@@ -60,16 +66,8 @@ function Sight({ node, name, width, height, page }: PartSightProps & { node: Par
     [alone, env],
   );
   return (
-    <ShopFrame
-      inert
-      title={name}
-      width={page}
-      scale={width / page}
-      height={height}
-      sheets={sheets}
-      extra="body{overflow:hidden}"
-    >
-      <EnvProvider value={env}>
+    <ShopFrame inert title={name} width={page} scale={width / page} height={height} sheets={sheets} extra={CENTRED_CSS}>
+      <EnvProvider value={withBlanks ? { ...env, studio: NOT_EDITING } : env}>
         <Section node={seen} theme={themeById(look.theme)} look={look} first />
       </EnvProvider>
     </ShopFrame>

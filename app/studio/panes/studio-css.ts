@@ -120,3 +120,6 @@ a,button,[data-at]{cursor:default}
 .zm-sill{position:absolute;left:0;right:0;height:calc(8px*var(--k));margin-top:calc(-4px*var(--k));background:#f5c518;border-block:calc(1.5px*var(--k)) solid #17241d}
 .zm-sill span{position:absolute;left:50%;top:50%;transform:translate(-50%,-50%);background:#17241d;color:#faf8f2;padding:calc(6px*var(--k)) calc(10px*var(--k));border-radius:calc(6px*var(--k));white-space:nowrap}
 `;
+
+/** The studio looks on: what is still to be filled in is seen, and nothing is being written. */
+export const NOT_EDITING = { editing: null } as const;

@@ -10,7 +10,6 @@ import {
   DialogTitle,
   FormControlLabel,
   InputAdornment,
-  MenuItem,
   Switch,
   TextField,
   Typography,
@@ -24,34 +23,16 @@ import { addPage, freeSlug } from "~/core/commands";
 import { emptyDocument, freeze, menusOf, newId, SITE, type Draft } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { makeNode } from "~/kinds";
-import { DESIGN_PURPOSES, PAGE_DESIGNS, TRADES, type Given, type PageDesign } from "~/kinds/page-designs";
+import { DESIGN_PURPOSES, PAGE_DESIGNS, type Given, type PageDesign } from "~/kinds/designs";
+import { TradeField, useGiven, useTrade } from "../add";
 import { clockNow, useStudio, useStudioStore } from "../keeping";
 import { PageSight } from "../panes";
-import { useScenes } from "../pictures";
 import { chooseByArrow, FindField, IconAction, INK } from "../ui";
 import { BeneathField, useAddressBefore } from "./addresses";
 
 const HOME = { page: "home" } as const;
 const TILE = { width: 184, height: 196 };
 const WIDE = [["wide", TILE.width]] as const;
-
-/** What a design is made with, from the shop at hand. */
-function useGiven(trade: string): Given {
-  const shop = useStudio((s) => s.draft.look.identity.name);
-  const goods = useStudio((s) => s.goods);
-  const scenes = useScenes();
-  return useMemo(() => {
-    const wide = scenes.filter((p) => !p.vector && p.width >= 800 && p.width > p.height);
-    const usable = wide.length ? wide : scenes.filter((p) => !p.vector);
-    return {
-      shop,
-      trade: TRADES.find((t) => t.id === trade) ?? TRADES[0],
-      picture: (n) => usable[n % Math.max(1, usable.length)]?.id ?? null,
-      product: (goods.products.find((p) => p.pictures.length) ?? goods.products[0])?.id ?? null,
-      collections: goods.collections.map((c) => c.id),
-    };
-  }, [shop, goods, scenes, trade]);
-}
 
 /** The sections of a design. Each begins with another picture, so that the first one of the shop does not stand on all of them. */
 const builtFrom = (design: PageDesign, given: Given) => {
@@ -158,7 +139,7 @@ function Asked({ onClose }: { onClose: () => void }) {
   const shop = useStudio((s) => s.shop.id);
   const documents = useStudio((s) => s.draft.documents);
   const isNarrow = useMediaQuery("(max-width:899.98px)");
-  const [trade, setTrade] = useState<string>("any");
+  const [trade] = useTrade();
   const [sought, setSought] = useState("");
   const [design, setDesign] = useState<PageDesign>(PAGE_DESIGNS[0]!);
   // What was typed stays; what was not follows the design.
@@ -216,20 +197,7 @@ function Asked({ onClose }: { onClose: () => void }) {
           New page
         </Typography>
         <FindField label="Find a design" value={sought} onChange={setSought} width={220} />
-        <TextField
-          select
-          size="small"
-          label="What you sell"
-          value={trade}
-          onChange={(e) => setTrade(e.target.value)}
-          sx={{ width: 210 }}
-        >
-          {TRADES.map((t) => (
-            <MenuItem key={t.id} value={t.id}>
-              {t.name}
-            </MenuItem>
-          ))}
-        </TextField>
+        <TradeField />
         <IconAction label="Close" icon={X} onClick={onClose} />
       </DialogTitle>
       <DialogContent

@@ -1,5 +1,5 @@
 import type { Part } from "~/core/document";
-import type { Given } from "./build";
+import type { Given } from "../build";
 
 /** What a seller wants a page for; designs are grouped by it. */
 export const DESIGN_PURPOSES = [

@@ -11,7 +11,8 @@ export type Given = {
   readonly trade: Trade;
   /** The n-th picture that may stand anywhere, counted around; null where the shop has none. */
   readonly picture: (n: number) => string | null;
-  readonly product: string | null;
+  /** The n-th product, counted around, those with pictures first; null where there is none. */
+  readonly product: (n: number) => string | null;
   readonly collections: readonly string[];
 };
 
@@ -58,7 +59,8 @@ export const reading = (widgets: readonly Part[], all: NonNullable<StyleSheet["a
 export const heading = (text: string, level: "2" | "3" = "2", all?: StyleSheet["all"]): Part =>
   widget("heading", { text, level }, all);
 
-const paragraph = (text: string): RichNode => ({ type: "paragraph", content: [{ type: "text", text }] });
+const paragraph = (text: string): RichNode =>
+  text === "" ? { type: "paragraph" } : { type: "paragraph", content: [{ type: "text", text }] };
 
 /** Running text: a paragraph for each line. */
 export const words = (...lines: readonly string[]): Part =>
@@ -91,3 +93,8 @@ export const question = (asked: string, answer: string): readonly Part[] => [
 
 export const toCollection = ({ collections }: Given, n = 0): Json =>
   collections[n] === undefined ? { to: "home" } : { to: "collection", id: collections[n] };
+
+export function toProduct(given: Given): Json {
+  const id = given.product(0);
+  return id === null ? toCollection(given) : { to: "product", id };
+}

@@ -3,19 +3,19 @@ import { contentWith } from "~/render/fixtures/content";
 import { renderPage } from "~/render";
 import { emptyDocument, walk, type PageDocument } from "~/core/document";
 import { plainOf } from "~/core/rich";
-import { accepts, problemOf, strangerIn } from "..";
-import { placeholdersIn } from "../placeholders";
-import { BLANKS, blankIn, DESIGN_PURPOSES, PAGE_DESIGNS, TRADES, type Given } from ".";
+import { accepts, problemOf, strangerIn } from "../..";
+import { placeholdersIn } from "../../placeholders";
+import { BLANKS, blankIn, DESIGN_PURPOSES, PAGE_DESIGNS, TRADES, type Given } from "..";
 
 const content = contentWith([]);
 const given: Given = {
   shop: "Test & Sons",
   trade: TRADES[1],
   picture: (n) => content.pictures[n % content.pictures.length]!.id,
-  product: content.goods.products[0]!.id,
+  product: (n) => content.goods.products[n % content.goods.products.length]!.id,
   collections: content.goods.collections.map((c) => c.id),
 };
-const nothing: Given = { shop: "S", trade: TRADES[0], picture: () => null, product: null, collections: [] };
+const nothing: Given = { shop: "S", trade: TRADES[0], picture: () => null, product: () => null, collections: [] };
 const pageOf = (id: string, name: string, of: Given): PageDocument => {
   const empty = emptyDocument(2, "page", "designed", name);
   const main = PAGE_DESIGNS.find((d) => d.id === id)!.build(of);

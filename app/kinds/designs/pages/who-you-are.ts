@@ -1,4 +1,4 @@
-import { columns, form, heading, point, section, toCollection, widget, words } from "./build";
+import { columns, form, heading, point, section, toCollection, widget, words } from "../build";
 import type { PageDesign } from "./design";
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

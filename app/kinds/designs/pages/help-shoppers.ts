@@ -1,4 +1,4 @@
-import { columns, heading, point, question, reading, section, table, widget, words } from "./build";
+import { columns, heading, point, question, reading, section, table, widget, words } from "../build";
 import type { PageDesign } from "./design";
 
 /** Pages that answer what shoppers ask, and what the law asks for. */

@@ -1,4 +1,4 @@
-import { columns, form, point, section, toCollection, widget } from "./build";
+import { columns, form, point, section, toCollection, toProduct, widget } from "../build";
 import type { PageDesign } from "./design";
 
 /** Pages that show goods and sell them. */
@@ -118,7 +118,7 @@ export const SHOW_AND_SELL: readonly PageDesign[] = [
         heading: "Made to do one thing well",
         text: "A closer look at the one that we are asked about most.",
         button: "See it in the shop",
-        link: g.product === null ? toCollection(g) : { to: "product", id: g.product },
+        link: toProduct(g),
         picture: g.picture(0),
       }),
       columns(
@@ -135,7 +135,7 @@ export const SHOW_AND_SELL: readonly PageDesign[] = [
         text: "It is in the details: the edges, the corners, and the places where it is held.",
         picture: g.picture(1),
       }),
-      columns([[100, [widget("product", { product: g.product })]]], { set: "tint", width: "narrow" }),
+      columns([[100, [widget("product", { product: g.product(0) })]]], { set: "tint", width: "narrow" }),
     ],
   },
   {
