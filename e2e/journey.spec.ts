@@ -43,6 +43,27 @@ test("a new seller goes from an account to an open shop", async ({ page, context
   await test.step("a theme is put on and another one, and nothing is lost", async () => {
     await area(page, "Brand");
     await page.getByRole("link", { name: "Change theme" }).click();
+    // Looked at closely: what will be different is said, links lead through the shop, and another theme stands beside it.
+    await page.getByRole("button", { name: "Look closer at Quince" }).click();
+    const closer = page.getByRole("dialog", { name: "Quince" });
+    await expect(closer.getByRole("definition").first()).toHaveText(
+      "Fraunces and Karla, instead of Bricolage Grotesque and Instrument Sans",
+    );
+    const wide = (theme: string) => closer.frameLocator(`iframe[title="${theme}, wide"]`);
+    await wide("Quince").getByRole("link", { name: "Quince jelly" }).first().click();
+    await expect(closer.getByRole("status")).toHaveText("Quince jelly");
+    await expect(closer.frameLocator('iframe[title="Quince, phone"]').getByRole("heading", { level: 1 })).toHaveText(
+      "Quince jelly",
+    );
+    await closer.getByRole("combobox", { name: "Beside it" }).click();
+    await page.getByRole("option", { name: "Sloe" }).click();
+    await expect(wide("Sloe").getByRole("heading", { level: 1 })).toHaveText("Quince jelly");
+    // They are scrolled together.
+    await wide("Quince").locator(".s-footer").scrollIntoViewIfNeeded();
+    await expect(wide("Sloe").locator(".s-footer")).toBeInViewport();
+    await closer.getByRole("button", { name: "The next theme" }).click();
+    await page.keyboard.press("Escape");
+    await expect(page.getByRole("dialog")).toHaveCount(0);
     await page.getByRole("button", { name: "Use Quince" }).click();
     await benchReady(page);
     await expect(pane(page, "Wide").locator(".card-title").first()).toContainText("Apple jam");

@@ -49,7 +49,7 @@ async function addFilm(page: Page): Promise<void> {
   await inPlan(page, "Column").first().click();
   const sheet = await openAdd(page);
   await sheet.getByLabel("Find").fill("video");
-  await sheet.getByRole("button", { name: "Add Film" }).click();
+  await sheet.getByRole("button", { name: "Add Film", exact: true }).click();
   await expect(details(page).getByRole("heading", { name: "Film", exact: true })).toBeVisible();
 }
 

@@ -135,6 +135,9 @@ test("screens for signing in, laying out, branding and publishing pass axe", asy
   await page.getByRole("link", { name: "Change theme" }).click();
   await expect(page.getByRole("heading", { name: "Choose a theme" })).toBeVisible();
   await expectAccessible(page);
+  await page.getByRole("button", { name: "Look closer at Damson" }).click();
+  await expect(page.frameLocator('iframe[title="Damson, phone"]').getByRole("heading", { level: 1 })).toBeVisible();
+  await expectAccessible(page);
 });
 
 test("screens of goods and pictures pass axe", async ({ page }) => {

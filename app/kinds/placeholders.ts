@@ -28,19 +28,26 @@ function* wordsOf(
   }
 }
 
-let known: { readonly shop: string; readonly words: ReadonlySet<string> } | undefined;
+/** Whether a part says what its kind says by itself. */
+export const saysAsUsual = (part: Part, key: string): boolean => {
+  const usual = entryOf((kindOf(part)?.definition.defaults ?? {}) as Part["props"], key);
+  return usual !== undefined && textOf(entryOf(part.props, key)) === textOf(usual);
+};
 
-/** Every sentence that the studio puts onto pages by itself. `shop`: its name, which stands in some of them. */
-function studiosWords(shop: string): ReadonlySet<string> {
-  if (known?.shop === shop) return known.words;
+/** Stands for the shop's name, which is in some of the studio's sentences, while they are gathered. */
+const SHOP = "\uE000";
+
+let gathered: ReadonlySet<string> | undefined;
+
+/** Every sentence that the studio puts onto pages by itself, with `SHOP` where the shop's name will be. */
+function allWords(): ReadonlySet<string> {
+  if (gathered) return gathered;
   const words = new Set<string>();
-  const note = (value: unknown) => {
-    const text = textOf(value);
-    if (text.length >= LEAST) words.add(text);
-  };
+  const note = (value: unknown) => void words.add(textOf(value));
+  // What a kind says by itself is asked about only where the kind says so.
   const noteAll = (parts: readonly Part[]) => {
-    for (const part of parts)
-      for (const { props } of walk(part)) for (const key of ["text", "heading", "note"]) note(entryOf(props, key));
+    for (const part of parts.flatMap((each) => [...walk(each)]))
+      for (const key of ["text", "heading", "note"]) if (!saysAsUsual(part, key)) note(entryOf(part.props, key));
   };
   for (const { definition } of KINDS.values()) {
     for (const { key, words } of wordsOf(definition.fields, definition.defaults))
@@ -58,12 +65,22 @@ function studiosWords(shop: string): ReadonlySet<string> {
     }
   }
   for (const trade of TRADES) {
-    const given = { shop, trade, picture: () => null, product: () => null, collections: [] };
+    const given = { shop: SHOP, trade, picture: () => null, product: () => null, collections: [] };
     for (const design of PAGE_DESIGNS) noteAll(design.build(given));
     for (const design of SECTION_DESIGNS) noteAll([design.build(given)]);
   }
-  known = { shop, words };
+  gathered = words;
   return words;
+}
+
+let known: { readonly shop: string; readonly words: ReadonlySet<string> } | undefined;
+
+/** The same in a shop of this name. */
+function studiosWords(shop: string): ReadonlySet<string> {
+  if (known?.shop === shop) return known.words;
+  const words = [...allWords()].map((each) => each.replaceAll(SHOP, () => shop)).filter((each) => each.length >= LEAST);
+  known = { shop, words: new Set(words) };
+  return known.words;
 }
 
 /** `isBlank`: a fact that only the seller knows is lacking; the part is left out of the shop until it is there. */

@@ -54,6 +54,7 @@ export {
   viewUnderWords,
 } from "./style";
 export { placesInTone, toneAsked, tonedTint, tonesIn, tonesOf, toneWords } from "./tones";
+export { themeChanges, type ThemeChange } from "./theme-changes";
 export { structuredData } from "./structured-data";
 export {
   documentOf,

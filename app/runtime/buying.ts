@@ -122,7 +122,7 @@ export class Buy extends HTMLElement {
     if (form && bar)
       new IntersectionObserver(([entry]) => {
         if (bar.classList.toggle("is-out", !entry!.isIntersecting && !form.hidden)) liftOver(bar);
-        else bar.hidePopover?.();
+        else if (bar.popover) bar.hidePopover?.();
       }).observe(form);
   }
 }

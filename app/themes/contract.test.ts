@@ -2,11 +2,12 @@
 import * as csstree from "css-tree";
 import { describe, expect, it } from "vitest";
 import { isKnownValue } from "~/core/cascade";
-import { freeze, type Part } from "~/core/document";
+import { freeze } from "~/core/document";
 import { problemWithBrand, solveBrand, SETTINGS, problemWithValue, type Theme } from "~/core/theme";
 import { KINDS } from "~/kinds";
 import { layoutPlaces } from "~/kinds/layouts";
 import { arrangementsOf, NOT_FOUND, renderPage, seenAt, type Target } from "~/render";
+import { asTheme } from "~/render/fixtures/as-theme";
 import { contentWith, everySection, goods } from "~/render/fixtures/content";
 import { HOOKS } from "./hooks";
 import { THEMES } from ".";
@@ -43,13 +44,6 @@ const TARGETS: readonly Target[] = [
 
 /** What none of the sample goods is at the moment. */
 const REDUCED = `<article class="card"><span class="badge"></span></article>`;
-
-/** A part in the arrangement that its theme has for it. */
-const asTheme = ({ props: { arrangement: _own, ...props }, ...part }: Part): Part => ({
-  ...part,
-  props,
-  slots: Object.fromEntries(Object.entries(part.slots).map(([slot, inside]) => [slot, inside.map(asTheme)])),
-});
 
 describe.each(THEMES.map((theme) => [theme.name, theme] as const))(
   "the contract of a theme, kept by %s",

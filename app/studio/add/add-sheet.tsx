@@ -252,7 +252,10 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
   const [trade] = useTrade();
   const given = useGiven(trade);
   const isForTrade = ({ design }: AddChoice) => trade === "any" || !design?.trades || design.trades.includes(trade);
-  const finished = designChoices().filter((c) => suited(c) && isForTrade(c) && matches(c));
+  // Until it is first opened nothing of it is worked out.
+  const [wasOpen, setWasOpen] = useState(at !== null);
+  if (at !== null && !wasOpen) setWasOpen(true);
+  const finished = (wasOpen ? designChoices() : []).filter((c) => suited(c) && isForTrade(c) && matches(c));
   const sections = SECTIONS.filter((c) => suited(c) && matches(c));
   // What has a place in one kind of section alone is offered there.
   const takes = useStudio((s) => {

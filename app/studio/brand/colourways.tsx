@@ -15,6 +15,12 @@ export function wayOf(theme: Theme, brand: Brand): Colourway | null | undefined 
   return theme.colourways.find((way) => KEYS.every((key) => brand[key] === way.brand[key]));
 }
 
+/** A brand with the colours of a colourway, as it will be once the theme is used. */
+export function withColours(brand: Brand, way: Colourway | null): Brand {
+  const kept = Object.entries(brand).filter(([key]) => !KEYS.some((colour) => colour === key));
+  return { ...Object.fromEntries(kept), ...way?.brand };
+}
+
 type Way = { readonly id: string; readonly name: string; readonly way: Colourway | null };
 
 type ColourwaysProps = {

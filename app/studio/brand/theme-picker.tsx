@@ -1,16 +1,17 @@
-import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
-import { Check } from "lucide-react";
-import { memo, useMemo, useState } from "react";
+import { Box, Button, ButtonBase, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
+import { Check, Maximize2 } from "lucide-react";
+import { memo, useCallback, useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { applyTheme } from "~/core/commands";
-import type { Brand } from "~/core/document";
 import { AMOUNTS, amountOfGoods, proposals, type Amount, type Colourway, type Theme, type Wish } from "~/core/theme";
 import type { Target } from "~/render";
 import { THEMES } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { PageSight } from "../panes";
 import { Blank, FindField, INK } from "../ui";
-import { Colourways, coloursOfWay, wayOf } from "./colourways";
+import { Colourways, coloursOfWay, wayOf, withColours } from "./colourways";
+import { useSamplePages, useSeenAt, type PageName } from "./sample-pages";
+import { ThemeCloser } from "./theme-closer";
 
 /** How a theme is seen on a card: a wide screen and a phone beside it, in px. */
 const SIZES = [
@@ -19,58 +20,33 @@ const SIZES = [
 ] as const;
 const HEIGHT = 300;
 
-const HOME = { page: "home" } as const;
-const PAGES = ["Home", "Collection", "Product", "Cart", "Checkout"] as const;
-type PageName = (typeof PAGES)[number];
-
-/** The pages of the shop that can be looked at in each theme; those that there is nothing for yet are left out. */
-function useSamplePages(): ReadonlyMap<PageName, Target> {
-  const { products, collections } = useStudio((s) => s.goods);
-  return useMemo(() => {
-    const shown =
-      products.find((p) => p.pictures.length && p.variants.length) ?? products.find((p) => p.pictures.length);
-    const product = shown ?? products[0];
-    const collection = collections.find((c) => c.parent === null && c.picture);
-    const lines = products.slice(0, 2).map((each) => ({ product: each, variant: each.variants[0], count: 1 }));
-    const pages: [PageName, Target | undefined][] = [
-      ["Home", HOME],
-      ["Collection", product && { page: "collection", collection }],
-      ["Product", product && { page: "product", product }],
-      ["Cart", product && { page: "cart", lines }],
-      ["Checkout", product && { page: "checkout", lines }],
-    ];
-    return new Map(pages.flatMap(([name, target]) => (target ? [[name, target] as const] : [])));
-  }, [products, collections]);
-}
-
 type CardProps = {
   theme: Theme;
   /** What speaks for it, in words; empty: nothing that was said. */
   madeFor: string;
   target: Target;
   page: string;
+  /** In which colours; undefined: those that the shop has. */
+  way: Way;
+  onWay: (theme: Theme, way: Way) => void;
+  onUse: (theme: Theme, way: Way) => void;
+  onLook: (theme: Theme) => void;
 };
 
+/** A colourway of a theme; null: the theme's own colours; undefined: the colours stay as they are, whosever they are. */
+type Way = Colourway | null | undefined;
+
 /** One theme, worn by this shop, in the colours that it has or in one of the theme's colourways. */
-const ThemeCard = memo(function ThemeCard({ theme, madeFor, target, page }: CardProps) {
-  const store = useStudioStore();
-  const navigate = useNavigate();
-  const shop = useStudio((s) => s.shop.id);
+const ThemeCard = memo(function ThemeCard({ theme, madeFor, target, page, way, onWay, onUse, onLook }: CardProps) {
   const draft = useStudio((s) => s.draft);
   const isCurrent = draft.look.theme === theme.id;
-  // Undefined: the colours stay as they are, whosever they are.
-  const [way, setWay] = useState<Colourway | null | undefined>(undefined);
   const worn = way === undefined ? wayOf(theme, draft.look.brand) : way;
   const dressed = useMemo(() => {
     const brand = way === undefined ? draft.look.brand : withColours(draft.look.brand, way);
     return { ...draft, look: { ...draft.look, theme: theme.id, brand } };
   }, [draft, theme, way]);
   const isAsIs = isCurrent && (way === undefined || wayOf(theme, draft.look.brand) === way);
-  const choose = () => {
-    const { draft: now, run } = store.getState();
-    if (!isAsIs) run(applyTheme(now, theme.id, theme.name, way === undefined ? {} : coloursOfWay(way)));
-    void navigate(`/s/${shop}/brand`);
-  };
+  const choose = () => onUse(theme, isAsIs ? undefined : way);
   return (
     <Box
       component="article"
@@ -85,9 +61,21 @@ const ThemeCard = memo(function ThemeCard({ theme, madeFor, target, page }: Card
         overflow: "hidden",
       }}
     >
-      <Box sx={{ display: "flex", justifyContent: "safe center", bgcolor: INK.bench, p: 1.5, pb: 0 }}>
+      <ButtonBase
+        onClick={() => onLook(theme)}
+        // The button below says the same.
+        aria-hidden
+        tabIndex={-1}
+        sx={{
+          display: "flex",
+          justifyContent: "safe center",
+          bgcolor: INK.bench,
+          p: 1.5,
+          pb: 0,
+        }}
+      >
         <PageSight draft={dressed} target={target} name={`${page} in ${theme.name}`} sizes={SIZES} height={HEIGHT} />
-      </Box>
+      </ButtonBase>
       <Box sx={{ p: 2, borderTop: `1px solid ${INK.ink}`, display: "grid", gap: 1.25, flex: 1, alignContent: "start" }}>
         <Box sx={{ display: "flex", gap: 2, alignItems: "center" }}>
           <Typography variant="h2" sx={{ flex: 1 }}>
@@ -113,18 +101,20 @@ const ThemeCard = memo(function ThemeCard({ theme, madeFor, target, page }: Card
             Made for {madeFor}
           </Typography>
         ) : null}
-        <Colourways theme={theme} current={worn} onChoose={setWay} />
+        <Colourways theme={theme} current={worn} onChoose={(next) => onWay(theme, next)} />
+        <Button
+          size="small"
+          startIcon={<Maximize2 size={14} aria-hidden />}
+          onClick={() => onLook(theme)}
+          aria-label={`Look closer at ${theme.name}`}
+          sx={{ justifySelf: "start", ml: -0.75 }}
+        >
+          Look closer
+        </Button>
       </Box>
     </Box>
   );
 });
-
-/** A brand with the colours of a colourway, as it will be once the theme is used. */
-const withColours = (brand: Brand, way: Colourway | null): Brand => {
-  const colours = new Set(Object.keys(coloursOfWay(way)));
-  const kept = Object.entries(brand).filter(([key]) => !colours.has(key));
-  return { ...Object.fromEntries(kept), ...way?.brand };
-};
 
 type AmountChoiceProps = {
   label: string;
@@ -159,11 +149,26 @@ const AmountChoice = ({ label, words, value, onChange }: AmountChoiceProps) => (
 export function ThemePicker() {
   const shop = useStudio((s) => s.shop);
   const count = useStudio((s) => s.goods.products.length);
+  const store = useStudioStore();
+  const navigate = useNavigate();
   const pages = useSamplePages();
+  const [closer, setCloser] = useState<Theme | null>(null);
+  const [ways, setWays] = useState<ReadonlyMap<Theme, Way>>(new Map());
+  const wear = useCallback((theme: Theme, way: Way) => setWays((before) => new Map(before).set(theme, way)), []);
+  const use = useCallback(
+    (theme: Theme, way: Way) => {
+      const { draft, run, shop: of } = store.getState();
+      if (way !== undefined || draft.look.theme !== theme.id)
+        run(applyTheme(draft, theme.id, theme.name, way === undefined ? {} : coloursOfWay(way)));
+      void navigate(`/s/${of.id}/brand`);
+    },
+    [store, navigate],
+  );
   const [page, setPage] = useState<PageName>("Home");
   const [wish, setWish] = useState<Wish>({ goods: count ? amountOfGoods(count) : null, words: null, find: "" });
   const say = (said: Partial<Wish>) => setWish((before) => ({ ...before, ...said }));
   const proposed = proposals(THEMES, wish);
+  const target = useSeenAt(pages.get(page) ?? "/");
   return (
     <Box sx={{ height: "100%", overflowY: "auto", p: 3 }}>
       <Box sx={{ maxWidth: 1300, mx: "auto" }}>
@@ -227,8 +232,12 @@ export function ThemePicker() {
                 key={theme.id}
                 theme={theme}
                 madeFor={reasons.join(" with ")}
-                target={pages.get(page) ?? HOME}
+                target={target}
                 page={page}
+                way={ways.get(theme)}
+                onWay={wear}
+                onUse={use}
+                onLook={setCloser}
               />
             ))}
           </Box>
@@ -242,6 +251,16 @@ export function ThemePicker() {
         <Button component={Link} to={`/s/${shop.id}/brand`} sx={{ mt: 3 }}>
           On to Brand
         </Button>
+        {closer ? (
+          <ThemeCloser
+            theme={closer}
+            way={ways.get(closer)}
+            onWay={(way) => wear(closer, way)}
+            onTheme={setCloser}
+            onUse={(theme) => use(theme, ways.get(theme))}
+            onClose={() => setCloser(null)}
+          />
+        ) : null}
       </Box>
     </Box>
   );

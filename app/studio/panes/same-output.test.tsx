@@ -6,6 +6,7 @@ import { expect, it, vi } from "vitest";
 import { hasTrait } from "~/kinds";
 import { EnvProvider } from "~/kinds/parts";
 import { envOf, Section } from "~/render";
+import { oneOfEachKind } from "~/render/fixtures/as-theme";
 import { contentWith, everyLayoutPart, everySection } from "~/render/fixtures/content";
 import { themeById, THEMES } from "~/themes";
 
@@ -60,8 +61,9 @@ const CODE = { origin: "https://code.example", facts: {} };
 // goods that stand in for those that were looked at.
 const AFTER_SCRIPT = /^(What there is to know: Tabs|Tabs|Recently seen)/;
 
-const cases = THEMES.flatMap((theme) =>
-  [...everySection, ...everyLayoutPart]
+// Every part in each of its arrangements in one theme, and one of each kind as the others arrange it.
+const cases = THEMES.flatMap((theme, i) =>
+  (i === 0 ? [...everySection, ...everyLayoutPart] : oneOfEachKind([...everySection, ...everyLayoutPart]))
     .filter((s) => !AFTER_SCRIPT.test(s.name))
     // What only holds the place of a section that is gone is said in panes, and nothing in the shop.
     .filter((s) => !hasTrait(s.node, "stands-for"))
