@@ -41,7 +41,7 @@ await page.getByRole("treeitem", { name: /^Freehand/ }).click();
 await wide().locator(".w-point").nth(1).click();
 await page.getByRole("treeitem", { name: /^Hero/ }).click();
 await page.getByRole("button", { name: "Add", exact: true }).click();
-await page.frameLocator('iframe[title="Slides, Three slides"]').locator(".slide").first().waitFor();
+await page.frameLocator('iframe[title="Hero, Half and half on dark"]').locator(".s-hero").first().waitFor();
 await take("add");
 await page.keyboard.press("Escape");
 await page.getByRole("complementary", { name: "Details" }).getByLabel("Heading").fill("Made for gales");

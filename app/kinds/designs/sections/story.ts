@@ -5,7 +5,7 @@ const design = forPurpose("Tell the story");
 
 /** What says who you are and how it is made. */
 export const STORY: readonly SectionDesign[] = [
-  design("left", "Picture on the left, story on the right", "about, image with text, half and half", (g) =>
+  design("left", "Picture on the left, story on the right", "about, picture with words, half and half", (g) =>
     section("picture-words", {
       arrangement: "picture-left",
       over: "About us",
@@ -16,7 +16,7 @@ export const STORY: readonly SectionDesign[] = [
       picture: g.picture(1),
     }),
   ),
-  design("right", "Story on the left, picture on the right", "about, image with text, half and half", (g) =>
+  design("right", "Story on the left, picture on the right", "about, picture with words, half and half", (g) =>
     section("picture-words", {
       arrangement: "picture-right",
       heading: "Why we do this",
