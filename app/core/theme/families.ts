@@ -18,7 +18,8 @@ const family = (
 ): Family => ({ id, name, fallback, axis, weights });
 
 /** A family that was drawn in one weight only. */
-const single = (id: string, name: string, fallback: Family["fallback"]) => family(id, name, fallback, [400, 400], "none");
+const single = (id: string, name: string, fallback: Family["fallback"]) =>
+  family(id, name, fallback, [400, 400], "none");
 
 /** Whether a family was drawn in one weight: for heads, and not for text. */
 export const isSingle = (of: Family): boolean => of.axis === "none";
