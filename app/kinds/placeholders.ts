@@ -34,6 +34,9 @@ export const saysAsUsual = (part: Part, key: string): boolean => {
   return usual !== undefined && textOf(entryOf(part.props, key)) === textOf(usual);
 };
 
+/** What of a part's own words are sentences; the others are labels. */
+const SENTENCES: ReadonlySet<string> = new Set(["text", "heading", "note", "caption"]);
+
 /** Stands for the shop's name, which is in some of the studio's sentences, while they are gathered. */
 const SHOP = "\uE000";
 
@@ -44,10 +47,11 @@ function allWords(): ReadonlySet<string> {
   if (gathered) return gathered;
   const words = new Set<string>();
   const note = (value: unknown) => void words.add(textOf(value));
-  // What a kind says by itself is asked about only where the kind says so.
+  // Sentences, those in lists as well, and no labels. What a kind says by itself is asked about only where the kind says so.
   const noteAll = (parts: readonly Part[]) => {
     for (const part of parts.flatMap((each) => [...walk(each)]))
-      for (const key of ["text", "heading", "note"]) if (!saysAsUsual(part, key)) note(entryOf(part.props, key));
+      for (const { key, words: said } of wordsOf(kindOf(part)?.definition.fields ?? [], part.props))
+        if (key.includes(".") || (SENTENCES.has(key) && !saysAsUsual(part, key))) note(said);
   };
   for (const { definition } of KINDS.values()) {
     for (const { key, words } of wordsOf(definition.fields, definition.defaults))

@@ -1,4 +1,4 @@
-import { entryOf, layoutProps, walk, type Draft, type PageDocument } from "~/core/document";
+import { entryOf, layoutProps, sameJson, walk, type Draft, type PageDocument } from "~/core/document";
 import { familyById, readerOf, SETTINGS, solveLook, valueWords, type Theme } from "~/core/theme";
 import { kindOf } from "~/kinds";
 import { LAYOUT_NAMES } from "./target-names";
@@ -47,8 +47,8 @@ const differs = ({ root }: PageDocument, from: Theme, to: Theme): boolean =>
   [...walk(root)].some((part) => {
     const kind = kindOf(part);
     if (!kind || part.place === undefined) return false;
-    const worn = (theme: Theme) => JSON.stringify(entryOf(theme.layouts, part.place!)?.style ?? {});
-    return arrangementOf(kind, part, from).id !== arrangementOf(kind, part, to).id || worn(from) !== worn(to);
+    const worn = (theme: Theme) => entryOf(theme.layouts, part.place!)?.style ?? {};
+    return arrangementOf(kind, part, from).id !== arrangementOf(kind, part, to).id || !sameJson(worn(from), worn(to));
   });
 
 /**

@@ -1,6 +1,8 @@
 import { Box, ButtonBase, Typography } from "@mui/material";
-import type { Brand } from "~/core/document";
+import { useMemo } from "react";
+import type { Brand, Draft } from "~/core/document";
 import { solveBrand, type Colourway, type SettingValue, type Theme } from "~/core/theme";
+import { useStudio } from "../keeping";
 import { chooseByArrow, INK, Swatch } from "../ui";
 
 const KEYS = ["colour", "colour2", "colour3"] as const;
@@ -16,9 +18,18 @@ export function wayOf(theme: Theme, brand: Brand): Colourway | null | undefined 
 }
 
 /** A brand with the colours of a colourway, as it will be once the theme is used. */
-export function withColours(brand: Brand, way: Colourway | null): Brand {
+function withColours(brand: Brand, way: Colourway | null): Brand {
   const kept = Object.entries(brand).filter(([key]) => !KEYS.some((colour) => colour === key));
   return { ...Object.fromEntries(kept), ...way?.brand };
+}
+
+/** The shop in a theme, in one of its colourways or, where none is said, in the colours that it has. */
+export function useDressed(theme: Theme, way: Colourway | null | undefined): Draft {
+  const draft = useStudio((s) => s.draft);
+  return useMemo(() => {
+    const brand = way === undefined ? draft.look.brand : withColours(draft.look.brand, way);
+    return { ...draft, look: { ...draft.look, theme: theme.id, brand } };
+  }, [draft, theme, way]);
 }
 
 type Way = { readonly id: string; readonly name: string; readonly way: Colourway | null };

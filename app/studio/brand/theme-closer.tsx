@@ -18,8 +18,8 @@ import { themeById, THEMES } from "~/themes";
 import { useStudio } from "../keeping";
 import { DEVICE_WIDTH, DraftFrame } from "../panes";
 import { IconAction, INK, useSize, VISUALLY_HIDDEN } from "../ui";
-import { Colourways, wayOf, withColours } from "./colourways";
-import { useSamplePages, useSeenAt } from "./sample-pages";
+import { Colourways, useDressed, wayOf } from "./colourways";
+import { PageChoice, useSamplePages, useSeenAt } from "./sample-pages";
 
 const GAP = 12;
 /** How wide a phone stands beside a wide screen, in px. */
@@ -41,13 +41,9 @@ type LookProps = {
 
 /** The shop in a theme, on one device: it can be scrolled, and its links lead through the shop. */
 function Look({ theme, way, device, address, width, height, onWalk, together }: LookProps) {
-  const draft = useStudio((s) => s.draft);
   const target = useSeenAt(address);
   const [frame, setFrame] = useState<Document | null>(null);
-  const dressed = useMemo(() => {
-    const brand = way === undefined ? draft.look.brand : withColours(draft.look.brand, way);
-    return { ...draft, look: { ...draft.look, theme: theme.id, brand } };
-  }, [draft, theme, way]);
+  const dressed = useDressed(theme, way);
   useEffect(() => {
     frame?.defaultView?.scrollTo(0, 0);
   }, [address, frame]);
@@ -187,20 +183,7 @@ function Inside({ theme, way, onWay, onTheme, onUse, onClose }: CloserProps) {
           {theme.name}
         </Typography>
         <IconAction label="The next theme" icon={ChevronRight} onClick={() => step(1)} />
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          aria-label="Page"
-          value={address}
-          onChange={(_event, next: string | null) => next && setAddress(next)}
-          sx={{ flexWrap: "wrap" }}
-        >
-          {[...pages].map(([name, at]) => (
-            <ToggleButton key={name} value={at}>
-              {name}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+        <PageChoice label="Page" pages={pages} value={address} onChange={setAddress} />
         <Box sx={{ flex: 1 }} />
         <TextField
           select

@@ -1,6 +1,6 @@
 import { Box, Button, ButtonBase, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
 import { Check, Maximize2 } from "lucide-react";
-import { memo, useCallback, useMemo, useState } from "react";
+import { memo, useCallback, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { applyTheme } from "~/core/commands";
 import { AMOUNTS, amountOfGoods, proposals, type Amount, type Colourway, type Theme, type Wish } from "~/core/theme";
@@ -9,8 +9,8 @@ import { THEMES } from "~/themes";
 import { useStudio, useStudioStore } from "../keeping";
 import { PageSight } from "../panes";
 import { Blank, FindField, INK } from "../ui";
-import { Colourways, coloursOfWay, wayOf, withColours } from "./colourways";
-import { useSamplePages, useSeenAt, type PageName } from "./sample-pages";
+import { Colourways, coloursOfWay, useDressed, wayOf } from "./colourways";
+import { PageChoice, useSamplePages, useSeenAt } from "./sample-pages";
 import { ThemeCloser } from "./theme-closer";
 
 /** How a theme is seen on a card: a wide screen and a phone beside it, in px. */
@@ -41,10 +41,7 @@ const ThemeCard = memo(function ThemeCard({ theme, madeFor, target, page, way, o
   const draft = useStudio((s) => s.draft);
   const isCurrent = draft.look.theme === theme.id;
   const worn = way === undefined ? wayOf(theme, draft.look.brand) : way;
-  const dressed = useMemo(() => {
-    const brand = way === undefined ? draft.look.brand : withColours(draft.look.brand, way);
-    return { ...draft, look: { ...draft.look, theme: theme.id, brand } };
-  }, [draft, theme, way]);
+  const dressed = useDressed(theme, way);
   const isAsIs = isCurrent && (way === undefined || wayOf(theme, draft.look.brand) === way);
   const choose = () => onUse(theme, isAsIs ? undefined : way);
   return (
@@ -164,11 +161,12 @@ export function ThemePicker() {
     },
     [store, navigate],
   );
-  const [page, setPage] = useState<PageName>("Home");
+  const [address, setAddress] = useState("/");
   const [wish, setWish] = useState<Wish>({ goods: count ? amountOfGoods(count) : null, words: null, find: "" });
   const say = (said: Partial<Wish>) => setWish((before) => ({ ...before, ...said }));
   const proposed = proposals(THEMES, wish);
-  const target = useSeenAt(pages.get(page) ?? "/");
+  const target = useSeenAt(address);
+  const page = [...pages].find(([, at]) => at === address)?.[0] ?? "Home";
   return (
     <Box sx={{ height: "100%", overflowY: "auto", p: 3 }}>
       <Box sx={{ maxWidth: 1300, mx: "auto" }}>
@@ -207,20 +205,7 @@ export function ThemePicker() {
             <Typography variant="caption" sx={{ fontWeight: 600 }} aria-hidden="true">
               Look at
             </Typography>
-            <ToggleButtonGroup
-              exclusive
-              size="small"
-              aria-label="Look at"
-              value={page}
-              onChange={(_event, next: PageName | null) => next && setPage(next)}
-              sx={{ flexWrap: "wrap" }}
-            >
-              {[...pages.keys()].map((name) => (
-                <ToggleButton key={name} value={name}>
-                  {name}
-                </ToggleButton>
-              ))}
-            </ToggleButtonGroup>
+            <PageChoice label="Look at" pages={pages} value={address} onChange={setAddress} />
           </Box>
         </Box>
         {proposed.length ? (

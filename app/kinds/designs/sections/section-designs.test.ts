@@ -22,11 +22,18 @@ const nothing: Given = { shop: "S", trade: TRADES[0], picture: () => null, produ
 const homeOf = (draft: Draft) => draft.documents.home!;
 const drawn = (main: readonly Part[], theme: string) =>
   renderPage({ page: "home" }, contentWith(main, theme), "http://s.example", { every: "/a.js", goods: "/b.js" });
-const wordsOf = (part: Part) =>
-  ["text", "heading"].flatMap((key) => {
-    const words = plainOf((part.props[key] ?? "") as never).trim();
-    return words.length >= 12 && !saysAsUsual(part, key) ? [words] : [];
-  });
+const sentence = (value: unknown) => {
+  const words = plainOf((value ?? "") as never).trim();
+  return words.length >= 12 ? [words] : [];
+};
+/** What a part says, by itself and in its lists; what runs along a line is a label. */
+const wordsOf = (part: Part) => [
+  ...["text", "heading", "caption"].flatMap((key) => (saysAsUsual(part, key) ? [] : sentence(part.props[key]))),
+  ...Object.values(part.props)
+    .filter(() => part.kind !== "running-line")
+    .filter((value): value is Part["props"][] => Array.isArray(value) && typeof value[0] === "object")
+    .flatMap((items) => items.flatMap(({ text, answer }) => [...sentence(text), ...sentence(answer)])),
+];
 
 describe("the designs of sections", () => {
   it("are at least eighty, each of its own name, of many kinds and for every trade", () => {

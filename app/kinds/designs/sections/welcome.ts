@@ -200,7 +200,7 @@ export const WELCOME: readonly SectionDesign[] = [
       "running-line",
       {
         arrangement: "large",
-        words: [{ text: g.shop }, { text: `${g.trade.done} with care` }, { text: "good to have you here" }],
+        words: [{ text: g.shop }, { text: "good to have you here" }, { text: "have a look around" }],
         sign: "star",
       },
       { set: "brand" },

@@ -1,20 +1,21 @@
+import { ToggleButton, ToggleButtonGroup } from "@mui/material";
 import { useMemo } from "react";
 import { collectionAddress, productAddress } from "~/core/addresses";
 import { seenAt, type Target } from "~/render";
 import { useStudio } from "../keeping";
 
-const PAGES = ["Home", "Collection", "Product", "Cart", "Checkout"] as const;
-export type PageName = (typeof PAGES)[number];
+/** Names of pages, and their addresses. */
+type SamplePages = ReadonlyMap<string, string>;
 
 /** Addresses of the pages of the shop that are looked at in each theme; those that there is nothing for yet are left out. */
-export function useSamplePages(): ReadonlyMap<PageName, string> {
+export function useSamplePages(): SamplePages {
   const { products, collections } = useStudio((s) => s.goods);
   return useMemo(() => {
     const shown =
       products.find((p) => p.pictures.length && p.variants.length) ?? products.find((p) => p.pictures.length);
     const product = shown ?? products[0];
     const collection = collections.find((c) => c.parent === null && c.picture) ?? collections[0];
-    const pages: [PageName, string | undefined][] = [
+    const pages: [string, string | undefined][] = [
       ["Home", "/"],
       ["Collection", product && collection && collectionAddress(collection)],
       ["Product", product && productAddress(product)],
@@ -34,3 +35,28 @@ export function useSeenAt(address: string): Target {
     return seenAt(path!, new URLSearchParams(query), documents, goods);
   }, [address, documents, goods]);
 }
+
+type PageChoiceProps = {
+  label: string;
+  pages: SamplePages;
+  /** The address that is looked at, which may be another page than any of these. */
+  value: string;
+  onChange: (address: string) => void;
+};
+
+export const PageChoice = ({ label, pages, value, onChange }: PageChoiceProps) => (
+  <ToggleButtonGroup
+    exclusive
+    size="small"
+    aria-label={label}
+    value={value}
+    onChange={(_event, next: string | null) => next && onChange(next)}
+    sx={{ flexWrap: "wrap" }}
+  >
+    {[...pages].map(([name, address]) => (
+      <ToggleButton key={name} value={address}>
+        {name}
+      </ToggleButton>
+    ))}
+  </ToggleButtonGroup>
+);
