@@ -275,6 +275,19 @@ describe("layers", () => {
   );
 });
 
+it("words stand on the picture of a card, without facts and stars, but not on a thumbnail", () => {
+  const cards = (arrangement: string) => {
+    const content = contentWith([makeNode("product-grid", { arrangement })]);
+    const { look } = content.draft;
+    const draft = { ...content.draft, look: { ...look, brand: { "goods.words": "over" } } };
+    return renderPage({ page: "home" }, { ...content, draft }, ORIGIN, SCRIPTS).html;
+  };
+  expect(cards("cards")).toContain("card card-over");
+  expect(cards("cards")).not.toMatch(/card-facts|class="rating"/);
+  expect(cards("rows")).not.toContain("card-over");
+  expect(cards("rows")).toContain("card-facts");
+});
+
 it("every kind's defaults are what the kind itself allows", () => {
   for (const { node } of everySection) expect(problemOf(node), node.id).toBeUndefined();
 });

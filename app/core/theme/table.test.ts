@@ -145,6 +145,8 @@ describe("commands", () => {
     expect(label(setBrand(draft, "pin.light.tint.link", "#123456"))).toBe("Link in Sea fixed");
     expect(label(setBrand(draftWith({ colour: "#123456" }), "colour", undefined))).toBe("Brand colour put back");
     expect(label(setBrand(draft, "colour", "red"))).toBe("Brand colour is a colour like #1f6f8b.");
+    expect(label(setBrand(draft, "type.text", "gloock"))).toBe("Text in: Gloock has no bold for words in a text.");
+    expect(setBrand(draft, "type.heads", "gloock").ok).toBe(true);
     expect(label(setBrand(draft, "nothing", 1))).toBe("A brand has no setting “nothing”.");
     expect(label(setBrandAll(draft, { colour: "#000000", corners: "oval" }, "x"))).toBe("Corners can’t be “oval”.");
     expect(label(setBrandAll(draft, { "name.tint": "Sea" }, "x"))).toBe("It is like that already.");

@@ -33,6 +33,13 @@ describe("a cut of a font", () => {
     expect(Object.keys(narrow.variationAxes)).toEqual(["wght"]);
   });
 
+  it("is the shipped file where a family was drawn in one weight, and there is none of another weight", async () => {
+    const single = cutFileName({ family: "gloock", weights: [400, 400] }, "latin");
+    expect(await find(single, () => Promise.resolve(false))).toContain("gloock-latin-400-normal.woff2");
+    expect((await read(single)).familyName).toBe("Gloock");
+    expect(await fontFileFor(cutFileName({ family: "gloock", weights: [400, 700] }, "latin"))).toBeUndefined();
+  });
+
   it("is made once, also when many ask at the same time, and leaves no half file behind", async () => {
     const name = cutFileName({ family: "karla", weights: [400, 650] }, "latin-ext");
     const paths = await Promise.all(Array.from({ length: 6 }, () => fontFileFor(name)));

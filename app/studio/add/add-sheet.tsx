@@ -354,7 +354,7 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
             paper: {
               "aria-label": "Add a section",
               role: "dialog",
-              sx: { height: "66vh", borderTop: `2px solid ${INK.ink}`, bgcolor: INK.paper },
+              sx: { height: "max(66vh, min(94vh, 26rem))", borderTop: `2px solid ${INK.ink}`, bgcolor: INK.paper },
             },
           }}
         >
@@ -369,11 +369,13 @@ export function AddSheet({ page, at, onClose, onAdded, onWidget, onCarry }: AddS
               borderBottom: `1px solid ${INK.line}`,
             }}
           >
-            <Typography variant="h2" sx={{ flex: 1 }}>
+            <Typography variant="h2" sx={{ flex: 1, whiteSpace: "nowrap" }}>
               What should be there?
             </Typography>
-            <TradeField />
-            <FindField label="Find" value={sought} onChange={setSought} width={280} autoFocus />
+            <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, order: { xs: 1, md: 0 } }}>
+              <TradeField />
+              <FindField label="Find" value={sought} onChange={setSought} width={280} autoFocus />
+            </Box>
             <IconAction label="Close" keys="Esc" icon={X} onClick={close} />
           </Box>
           <Box sx={{ display: "flex", minHeight: 0, flex: 1 }}>

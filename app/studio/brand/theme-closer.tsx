@@ -174,7 +174,7 @@ function Inside({ theme, way, onWay, onTheme, onUse, onClose }: CloserProps) {
           gap: 1.5,
           alignItems: "center",
           px: 2,
-          py: 1,
+          py: 1.5,
           borderBottom: `1px solid ${INK.ink}`,
         }}
       >
@@ -183,39 +183,52 @@ function Inside({ theme, way, onWay, onTheme, onUse, onClose }: CloserProps) {
           {theme.name}
         </Typography>
         <IconAction label="The next theme" icon={ChevronRight} onClick={() => step(1)} />
-        <PageChoice label="Page" pages={pages} value={address} onChange={setAddress} />
-        <Box sx={{ flex: 1 }} />
-        <TextField
-          select
-          size="small"
-          label="Beside it"
-          value={other ? beside : ""}
-          onChange={(event) => setBeside(event.target.value)}
-          sx={{ width: 150 }}
-          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+        <Box
+          sx={{
+            display: "flex",
+            flexWrap: "wrap",
+            gap: 1.5,
+            alignItems: "center",
+            flex: { md: 1 },
+            // On a narrow window it stands below the name and the way out.
+            order: { xs: 1, md: 0 },
+          }}
         >
-          <MenuItem value="">Nothing</MenuItem>
-          {THEMES.filter((each) => each !== theme).map((each) => (
-            <MenuItem key={each.id} value={each.id}>
-              {each.name}
-            </MenuItem>
-          ))}
-        </TextField>
-        {other && !isNarrow ? (
-          <ToggleButtonGroup
-            exclusive
+          <PageChoice label="Page" pages={pages} value={address} onChange={setAddress} />
+          <Box sx={{ flex: 1 }} />
+          <TextField
+            select
             size="small"
-            aria-label="On"
-            value={chosen}
-            onChange={(_event, next: Device | null) => next && setDevice(next)}
+            label="Beside it"
+            value={other ? beside : ""}
+            onChange={(event) => setBeside(event.target.value)}
+            sx={{ width: 150 }}
+            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
           >
-            <ToggleButton value="phone">Phone</ToggleButton>
-            <ToggleButton value="wide">Wide</ToggleButton>
-          </ToggleButtonGroup>
-        ) : null}
-        <Button variant="contained" onClick={() => onUse(theme)}>
-          {current === theme.id ? "Go on with it" : `Use ${theme.name}`}
-        </Button>
+            <MenuItem value="">Nothing</MenuItem>
+            {THEMES.filter((each) => each !== theme).map((each) => (
+              <MenuItem key={each.id} value={each.id}>
+                {each.name}
+              </MenuItem>
+            ))}
+          </TextField>
+          {other && !isNarrow ? (
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              aria-label="On"
+              value={chosen}
+              onChange={(_event, next: Device | null) => next && setDevice(next)}
+            >
+              <ToggleButton value="phone">Phone</ToggleButton>
+              <ToggleButton value="wide">Wide</ToggleButton>
+            </ToggleButtonGroup>
+          ) : null}
+          <Button variant="contained" onClick={() => onUse(theme)}>
+            {current === theme.id ? "Go on with it" : `Use ${theme.name}`}
+          </Button>
+        </Box>
+        <Box sx={{ flex: { xs: 1, md: 0 } }} />
         <IconAction label="Close" keys="Esc" icon={X} onClick={onClose} />
       </Box>
       <Box sx={{ display: "flex", flexDirection: isNarrow ? "column-reverse" : "row", flex: 1, minHeight: 0 }}>

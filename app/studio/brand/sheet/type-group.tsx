@@ -2,7 +2,18 @@ import { homeOf } from "~/core/addresses";
 import { entryOf } from "~/core/document";
 import { Box, ButtonBase, Chip, Typography } from "@mui/material";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { fontFaces, fontStack, MOODS, TYPE_PAIRS, type Mood, type TypePair } from "~/core/theme";
+import {
+  familyById,
+  fontFaces,
+  fontStack,
+  isSingle,
+  MOODS,
+  solveLook,
+  TYPE_PAIRS,
+  type Mood,
+  type TypePair,
+} from "~/core/theme";
+import { themeById } from "~/themes";
 import { useStudio } from "../../keeping";
 import { INK, ON_LEMON } from "../../ui";
 import { OriginLine, SettingControl, useSetting } from "./setting-control";
@@ -129,6 +140,9 @@ export function TypeGroup() {
   const { value, from, theme, isSet, set } = useSetting("typePair");
   const [mood, setMood] = useState<Mood | null>(null);
   const words = useShopWords();
+  const headsFamily = useStudio((s) => solveLook(themeById(s.draft.look.theme), s.draft.look).type.heads.family);
+  // A family that was drawn in one weight has no other one to choose.
+  const details = isSingle(familyById(headsFamily)) ? DETAILS.filter((name) => name !== "type.headsWeight") : DETAILS;
   const current = TYPE_PAIRS.find((p) => p.id === value);
   const shown = TYPE_PAIRS.filter((p) => mood === null || p.moods.includes(mood));
   // The one in use stays first, so that it is found again.
@@ -160,7 +174,7 @@ export function TypeGroup() {
       <OriginLine isSet={isSet} theme={theme.name} from={from} label="Type pair" onBack={() => set(undefined)} />
       <SettingControl name="type.heads" />
       <SettingControl name="type.text" />
-      {DETAILS.map((name) => (
+      {details.map((name) => (
         <SettingControl key={name} name={name} />
       ))}
     </>
