@@ -140,7 +140,7 @@ export const damson: Theme = {
 .s-product-grid.a-mosaic .grid{grid-template-columns:repeat(4,minmax(0,1fr));grid-auto-rows:min(27vw,30rem)}
 .s-product-grid.a-mosaic .grid>li:nth-child(5n+1):nth-last-child(n+5){grid-area:span 2/span 2}
 .s-product-grid.a-mosaic .grid>li:nth-child(10n+6):nth-last-child(n+5){grid-column:3/span 2}
-.s-product-grid.a-mosaic .grid>li:nth-child(5n+1):last-child{grid-column:span 4}
+.s-product-grid.a-mosaic .grid>li:nth-child(5n+1):last-child{grid-area:span 2/span 4}
 .s-product-grid.a-mosaic .grid>li:nth-child(5n+1):nth-last-child(2),.s-product-grid.a-mosaic .grid>li:nth-child(5n+2):last-child{grid-column:span 2}
 }
 `,

@@ -1,13 +1,11 @@
-import { columns, heading, section, toCollection, widget, words } from "../build";
-import type { Given } from "../build";
+import { columns, heading, section, toCollection, widget, words, type Given } from "../build";
 import { forPurpose, type SectionDesign } from "./design";
 
 const design = forPurpose("Show pictures");
 
+/** Places for pictures, which a shop that has none yet finds empty and fills. */
 const many = (g: Given, count: number, from = 0) =>
-  Array.from({ length: count }, (_, n) => g.picture(from + n))
-    .filter((picture) => picture !== null)
-    .map((picture) => ({ picture, caption: "", link: { to: "nowhere" } }));
+  Array.from({ length: count }, (_, n) => ({ picture: g.picture(from + n), caption: "", link: { to: "nowhere" } }));
 
 /** What is mainly to be looked at. */
 export const PICTURES: readonly SectionDesign[] = [
