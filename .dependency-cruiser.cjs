@@ -52,14 +52,14 @@ module.exports = {
     {
       name: "stock-and-geo-stand-alone",
       severity: "error",
-      from: { path: "^(stock|geo)/", pathNot: [tests, "/make\\.ts$"] },
+      from: { path: "^(stock|samples|geo)/", pathNot: [tests, "/make\\.ts$"] },
       to: { path: "^(app|demo|bin|e2e)/" },
     },
     {
       name: "only-what-was-made-is-taken",
       severity: "error",
       from: { path: "^app/", pathNot: tests },
-      to: { path: "^(stock|geo)/.+\\.tsx?$" },
+      to: { path: "^(stock|samples|geo)/.+\\.tsx?$" },
     },
     { name: "no-circles", severity: "error", from: { pathNot: tests }, to: { circular: true, viaOnly: { dependencyTypesNot: ["type-only"] } } },
   ],

@@ -16,7 +16,7 @@ export default defineConfig({
           ...workers,
           ...outsideServer,
           name: "unit",
-          include: ["app/**/*.test.{ts,tsx}", "demo/**/*.test.ts", "stock/**/*.test.ts"],
+          include: ["app/**/*.test.{ts,tsx}", "demo/**/*.test.ts", "stock/**/*.test.ts", "samples/**/*.test.ts"],
           exclude: [...outsideServer.exclude, mocked],
           isolate: false,
           setupFiles: ["./app/studio/fixtures/leave-nothing.ts"],

@@ -1,7 +1,7 @@
 import { entryOf, markOf, pageProps, walk, type Draft, type Look, type PageDocument, type Part } from "~/core/document";
 import { plainOf, type Rich } from "~/core/rich";
 import { KINDS, kindOf, type Field } from ".";
-import { blankIn, PAGE_DESIGNS, SECTION_DESIGNS, TRADES } from "./designs";
+import { blankIn, PAGE_DESIGNS, SECTION_DESIGNS, STARTS, TRADES } from "./designs";
 
 /** Shorter words are labels, which are as good as a seller's own. */
 const LEAST = 12;
@@ -72,6 +72,8 @@ function allWords(): ReadonlySet<string> {
     const given = { shop: SHOP, trade, picture: () => null, product: () => null, collections: [] };
     for (const design of PAGE_DESIGNS) noteAll(design.build(given));
     for (const design of SECTION_DESIGNS) noteAll([design.build(given)]);
+    for (const { home, story, product } of STARTS)
+      for (const build of [home, story, product]) noteAll(build({ ...given, about: { to: "home" } }));
   }
   gathered = words;
   return words;

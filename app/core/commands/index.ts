@@ -12,3 +12,4 @@ export { changeSelling } from "./selling";
 export * from "./pieces";
 export * from "./shared";
 export * from "./restore";
+export * from "./beginning";

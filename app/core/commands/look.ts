@@ -82,7 +82,7 @@ export function setBrand(draft: Draft, key: string, value: SettingValue | undefi
   return setLook(draft, ["brand", key], json, "setBrand", `${words} ${did}`, true);
 }
 
-type BrandValues = Readonly<Record<string, SettingValue | undefined>>;
+export type BrandValues = Readonly<Record<string, SettingValue | undefined>>;
 
 /** Other operations on the look, and values of the brand with them, in one step. */
 function changeLook(

@@ -6,6 +6,8 @@ export type Wish = {
   readonly words: Amount | null;
   /** What is sold, how it should feel, or a theme's name; empty: nothing. */
   readonly find: string;
+  /** What is sold, in words, and the ids of the themes that were drawn for it, the best one first; null: anything. */
+  readonly drawnFor?: { readonly words: string; readonly themes: readonly string[] } | null;
 };
 
 /** A theme that answers to a wish, and what speaks for it, in words. */
@@ -31,10 +33,10 @@ const wordsOf = ({ name, trades, mood, suits }: Theme): readonly string[] => [
 ];
 
 /**
- * Themes for a wish: those in which each sought word begins one of theirs, those first that were drawn for so many goods and so many
- * words. The order of the gallery decides between equals.
+ * Themes for a wish: those in which each sought word begins one of theirs, those first that were drawn for such goods, for so many of
+ * them and for so many words. The order of the gallery decides between equals.
  */
-export function proposals(themes: readonly Theme[], { goods, words, find }: Wish): readonly Proposal[] {
+export function proposals(themes: readonly Theme[], { goods, words, find, drawnFor }: Wish): readonly Proposal[] {
   const sought = wordsIn(find);
   return themes
     .filter((theme) => {
@@ -43,13 +45,15 @@ export function proposals(themes: readonly Theme[], { goods, words, find }: Wish
     })
     .map((theme, place) => {
       const { suits } = theme;
+      const drawn = drawnFor?.themes.indexOf(theme.id) ?? -1;
       const reasons = [
+        ...(drawnFor && drawn >= 0 ? [drawnFor.words] : []),
         ...(goods && suits.goods.includes(goods) ? [GOODS_WORDS[goods]] : []),
         ...(words && suits.words.includes(words) ? [TEXT_WORDS[words]] : []),
       ];
-      return { theme, reasons, place };
+      return { theme, reasons, rank: drawn < 0 ? themes.length : drawn, place };
     })
-    .toSorted((a, b) => b.reasons.length - a.reasons.length || a.place - b.place)
+    .toSorted((a, b) => b.reasons.length - a.reasons.length || a.rank - b.rank || a.place - b.place)
     .map(({ theme, reasons }) => ({ theme, reasons }));
 }
 

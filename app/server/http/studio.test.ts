@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { createServer, request as httpRequest, type Server } from "node:http";
 import type { AddressInfo } from "node:net";
 import type { ServerBuild } from "react-router";
@@ -90,6 +91,16 @@ describe("pictures in the studio", () => {
       ask(path, { headers: { Cookie: `zest_session=${await openSession(ownerId)}` } });
     expect((await as(mine.ownerId)).status).toBe(200);
     expect((await as(other.ownerId)).status).toBe(404);
+    expect((await ask(path)).status).toBe(404);
+  });
+
+  it("those of the made-up shops every owner sees, in the sizes of any picture, and nobody else does", async () => {
+    const { ownerId } = await ownerWithShop();
+    const [{ hash }] = JSON.parse(readFileSync("samples/list.json", "utf8")) as [{ hash: string }];
+    const path = `/media/${hash}-320.webp`;
+    const seen = await ask(path, { headers: { Cookie: `zest_session=${await openSession(ownerId)}` } });
+    expect(seen).toMatchObject({ status: 200 });
+    expect(seen.headers["content-type"]).toBe("image/webp");
     expect((await ask(path)).status).toBe(404);
   });
 });

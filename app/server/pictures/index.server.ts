@@ -10,6 +10,7 @@ import { forgetShops } from "../shops/index.server";
 import { sceneNamed } from "./stock";
 import { keepOriginal, readOriginal } from "./store";
 
+export { samplePath } from "./samples";
 export { fileFor, readOriginal, type ToneAllowed } from "./store";
 export {
   addDocument,

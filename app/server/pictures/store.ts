@@ -4,6 +4,7 @@ import { dirname, join } from "node:path";
 import sharp, { type Sharp } from "sharp";
 import { applyTone, readToneCode, RENDITION_WIDTHS, SHARE_SIZE, type ToneMatrix } from "~/core/pictures";
 import { config } from "../config/index.server";
+import { samplePath } from "./samples";
 
 // Files are named by the hash of their content, so they are never changed and can be cached for ever. This file is the
 // one place that knows they lie in a folder; an object store would replace it.
@@ -98,8 +99,9 @@ async function find(name: string, isToneAllowed: ToneAllowed): Promise<string | 
   if (match[3] !== undefined && !(tone && (await isToneAllowed(match[3])))) return undefined;
   const width = Number(match[2]);
   if (!match[2] || !(RENDITION_WIDTHS as readonly number[]).includes(width)) return undefined;
-  const original = pathOf(originalName(match[1]!, false));
-  if (!(await exists(original))) return undefined;
+  const kept = pathOf(originalName(match[1]!, false));
+  const original = (await exists(kept)) ? kept : samplePath(match[1]!);
+  if (original === undefined) return undefined;
   const resized = sharp(original).resize({ width, withoutEnlargement: true });
   const made = tone ? await inTone(resized, tone) : resized;
   await put(path, await made.webp({ quality: 76, effort: 4 }).toBuffer());

@@ -1,6 +1,8 @@
+import { ABOUT } from "~/core/commands";
 import { freeze, MAIN_MENU, newId, type PageDocument, type Draft, type Json, type Part } from "~/core/document";
 import { DOCUMENT_VERSION } from "~/core/schema";
 import { makeNode } from "~/kinds";
+import { firstHome, firstStory } from "~/kinds/designs";
 import { THEMES } from "~/themes";
 
 const root = (slots: Record<string, readonly Part[]>): Part => ({
@@ -61,19 +63,10 @@ export function starterDraft(name: string): Draft {
       ),
       [MAIN_MENU]: menuDocument(MAIN_MENU, "Main menu", [
         menuItem({ to: "home" }),
-        menuItem({ to: "page", id: "about" }),
+        menuItem({ to: "page", id: ABOUT }),
       ]),
-      home: pageDocument("home", "Home", [
-        section("hero", { heading: `Welcome to ${name}` }),
-        section("product-grid"),
-        section("picture-words"),
-        section("sign-up"),
-      ]),
-      about: pageDocument("about", "About us", [
-        section("text", {
-          heading: `About ${name}`,
-        }),
-      ]),
+      home: pageDocument("home", "Home", firstHome(name)),
+      [ABOUT]: pageDocument(ABOUT, "About us", firstStory(name)),
     },
   });
 }

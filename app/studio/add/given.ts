@@ -1,4 +1,6 @@
 import { useMemo, useSyncExternalStore } from "react";
+import type { Goods } from "~/core/goods";
+import type { Picture } from "~/core/pictures";
 import { TRADES, type Given } from "~/kinds/designs";
 import { useStudio } from "../keeping";
 import { useScenes } from "../pictures";
@@ -37,22 +39,25 @@ export function useTrade(): readonly [string, (trade: string) => void] {
   return [trade, choose];
 }
 
-/** What designs are made with, from the shop at hand. */
+/** What designs are made with, from these goods and pictures. */
+export function givenFrom(shop: string, trade: string, goods: Goods, scenes: readonly Picture[]): Given {
+  const wide = scenes.filter((p) => !p.vector && p.width >= 800 && p.width > p.height);
+  const usable = wide.length ? wide : scenes.filter((p) => !p.vector);
+  const shown = goods.products.filter((p) => p.pictures.length);
+  const things = shown.length ? shown : goods.products;
+  return {
+    shop,
+    trade: TRADES.find((t) => t.id === trade) ?? TRADES[0],
+    picture: (n) => usable[n % Math.max(1, usable.length)]?.id ?? null,
+    product: (n) => things[n % Math.max(1, things.length)]?.id ?? null,
+    collections: goods.collections.map((c) => c.id),
+  };
+}
+
+/** The same from the shop at hand. */
 export function useGiven(trade: string): Given {
   const shop = useStudio((s) => s.draft.look.identity.name);
   const goods = useStudio((s) => s.goods);
   const scenes = useScenes();
-  return useMemo(() => {
-    const wide = scenes.filter((p) => !p.vector && p.width >= 800 && p.width > p.height);
-    const usable = wide.length ? wide : scenes.filter((p) => !p.vector);
-    const shown = goods.products.filter((p) => p.pictures.length);
-    const things = shown.length ? shown : goods.products;
-    return {
-      shop,
-      trade: TRADES.find((t) => t.id === trade) ?? TRADES[0],
-      picture: (n) => usable[n % Math.max(1, usable.length)]?.id ?? null,
-      product: (n) => things[n % Math.max(1, things.length)]?.id ?? null,
-      collections: goods.collections.map((c) => c.id),
-    };
-  }, [shop, goods, scenes, trade]);
+  return useMemo(() => givenFrom(shop, trade, goods, scenes), [shop, goods, scenes, trade]);
 }

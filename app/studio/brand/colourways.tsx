@@ -1,31 +1,26 @@
 import { Box, ButtonBase, Typography } from "@mui/material";
 import { useMemo } from "react";
 import type { Brand, Draft } from "~/core/document";
-import { solveBrand, type Colourway, type SettingValue, type Theme } from "~/core/theme";
-import { useStudio } from "../keeping";
+import { solveBrand, type Colourway, type Theme } from "~/core/theme";
 import { chooseByArrow, INK, Swatch } from "../ui";
-
-const KEYS = ["colour", "colour2", "colour3"] as const;
-
-/** What a brand says of colours in a colourway; null: nothing, so that they are the theme's own. */
-export const coloursOfWay = (way: Colourway | null): Readonly<Record<string, SettingValue | undefined>> =>
-  Object.fromEntries(KEYS.map((key) => [key, way?.brand[key] as SettingValue | undefined]));
+import { COLOUR_KEYS } from "./colours-of-way";
+import { useWorn } from "./wearing";
 
 /** The colourway that a brand is in; null: the theme's own colours; undefined: colours of the seller's own. */
 export function wayOf(theme: Theme, brand: Brand): Colourway | null | undefined {
-  if (KEYS.every((key) => brand[key] === undefined)) return null;
-  return theme.colourways.find((way) => KEYS.every((key) => brand[key] === way.brand[key]));
+  if (COLOUR_KEYS.every((key) => brand[key] === undefined)) return null;
+  return theme.colourways.find((way) => COLOUR_KEYS.every((key) => brand[key] === way.brand[key]));
 }
 
 /** A brand with the colours of a colourway, as it will be once the theme is used. */
 function withColours(brand: Brand, way: Colourway | null): Brand {
-  const kept = Object.entries(brand).filter(([key]) => !KEYS.some((colour) => colour === key));
+  const kept = Object.entries(brand).filter(([key]) => !COLOUR_KEYS.some((colour) => colour === key));
   return { ...Object.fromEntries(kept), ...way?.brand };
 }
 
 /** The shop in a theme, in one of its colourways or, where none is said, in the colours that it has. */
 export function useDressed(theme: Theme, way: Colourway | null | undefined): Draft {
-  const draft = useStudio((s) => s.draft);
+  const { draft } = useWorn();
   return useMemo(() => {
     const brand = way === undefined ? draft.look.brand : withColours(draft.look.brand, way);
     return { ...draft, look: { ...draft.look, theme: theme.id, brand } };

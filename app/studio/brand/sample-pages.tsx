@@ -1,15 +1,18 @@
 import { ToggleButton, ToggleButtonGroup } from "@mui/material";
 import { useMemo } from "react";
-import { collectionAddress, productAddress } from "~/core/addresses";
+import { collectionAddress, productAddress, siteOf } from "~/core/addresses";
+import { ABOUT } from "~/core/commands";
 import { seenAt, type Target } from "~/render";
-import { useStudio } from "../keeping";
+import { useWorn } from "./wearing";
 
 /** Names of pages, and their addresses. */
 type SamplePages = ReadonlyMap<string, string>;
 
 /** Addresses of the pages of the shop that are looked at in each theme; those that there is nothing for yet are left out. */
 export function useSamplePages(): SamplePages {
-  const { products, collections } = useStudio((s) => s.goods);
+  const { draft, goods } = useWorn();
+  const { products, collections } = goods;
+  const about = siteOf(draft.documents).byId.get(ABOUT);
   return useMemo(() => {
     const shown =
       products.find((p) => p.pictures.length && p.variants.length) ?? products.find((p) => p.pictures.length);
@@ -19,17 +22,20 @@ export function useSamplePages(): SamplePages {
       ["Home", "/"],
       ["Collection", product && collection && collectionAddress(collection)],
       ["Product", product && productAddress(product)],
+      ["About", about?.address],
       ["Cart", product && "/cart"],
       ["Checkout", product && "/checkout"],
     ];
     return new Map(pages.flatMap(([name, address]) => (address ? [[name, address] as const] : [])));
-  }, [products, collections]);
+  }, [products, collections, about]);
 }
 
 /** The page at an address of this shop, as it is looked at. */
 export function useSeenAt(address: string): Target {
-  const documents = useStudio((s) => s.draft.documents);
-  const goods = useStudio((s) => s.goods);
+  const {
+    draft: { documents },
+    goods,
+  } = useWorn();
   return useMemo(() => {
     const [path, query] = address.split("?");
     return seenAt(path!, new URLSearchParams(query), documents, goods);

@@ -15,11 +15,11 @@ import type { Device } from "~/core/document";
 import type { Colourway, Theme } from "~/core/theme";
 import { targetName, themeChanges } from "~/render";
 import { themeById, THEMES } from "~/themes";
-import { useStudio } from "../keeping";
 import { DEVICE_WIDTH, DraftFrame } from "../panes";
 import { IconAction, INK, useSize, VISUALLY_HIDDEN } from "../ui";
 import { Colourways, useDressed, wayOf } from "./colourways";
 import { PageChoice, useSamplePages, useSeenAt } from "./sample-pages";
+import { useWorn, type Way } from "./wearing";
 
 const GAP = 12;
 /** How wide a phone stands beside a wide screen, in px. */
@@ -29,7 +29,7 @@ const ASIDE = 288;
 type LookProps = {
   theme: Theme;
   /** Undefined: the colours stay as they are. */
-  way: Colourway | null | undefined;
+  way: Way;
   device: Device;
   address: string;
   width: number;
@@ -98,7 +98,7 @@ function Look({ theme, way, device, address, width, height, onWalk, together }: 
 
 /** What of the shop will look otherwise, and what stays. */
 function Differences({ theme }: { theme: Theme }) {
-  const draft = useStudio((s) => s.draft);
+  const { draft } = useWorn();
   const now = themeById(draft.look.theme);
   const changes = useMemo(() => themeChanges(draft, now, theme), [draft, now, theme]);
   if (changes.length === 0)
@@ -124,7 +124,7 @@ function Differences({ theme }: { theme: Theme }) {
 
 type CloserProps = {
   theme: Theme;
-  way: Colourway | null | undefined;
+  way: Way;
   onWay: (way: Colourway | null) => void;
   onTheme: (theme: Theme) => void;
   onUse: (theme: Theme) => void;
@@ -139,9 +139,9 @@ export const ThemeCloser = (props: CloserProps) => (
 );
 
 function Inside({ theme, way, onWay, onTheme, onUse, onClose }: CloserProps) {
-  const brand = useStudio((s) => s.draft.look.brand);
-  const current = useStudio((s) => s.draft.look.theme);
-  const documents = useStudio((s) => s.draft.documents);
+  const { draft, sample } = useWorn();
+  const { documents, look } = draft;
+  const { brand, theme: current } = look;
   const pages = useSamplePages();
   const isNarrow = useMediaQuery("(max-width:899.98px)");
   const [address, setAddress] = useState("/");
@@ -257,8 +257,10 @@ function Inside({ theme, way, onWay, onTheme, onUse, onClose }: CloserProps) {
             <Differences theme={theme} />
           </Box>
           <Typography variant="body2" color="text.secondary">
-            Your words, pictures, pages and goods stay, and so does everything that you decided yourself in Brand or on
-            a page. One step of undo takes the change back.
+            {sample
+              ? `Goods and pictures are those of a made-up shop for ${sample.name}. They don’t get into yours.`
+              : "Your words, pictures, pages and goods stay, and so does everything that you decided yourself in Brand or on a page."}{" "}
+            One step of undo takes the change back.
           </Typography>
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, p: `${GAP}px`, bgcolor: INK.bench }}>

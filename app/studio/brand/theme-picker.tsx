@@ -1,17 +1,28 @@
-import { Box, Button, ButtonBase, ToggleButton, ToggleButtonGroup, Typography } from "@mui/material";
+import {
+  Box,
+  Button,
+  ButtonBase,
+  FormControlLabel,
+  Switch,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+} from "@mui/material";
 import { Check, Maximize2 } from "lucide-react";
 import { memo, useCallback, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { applyTheme } from "~/core/commands";
-import { AMOUNTS, amountOfGoods, proposals, type Amount, type Colourway, type Theme, type Wish } from "~/core/theme";
+import { AMOUNTS, amountOfGoods, proposals, type Amount, type Theme, type Wish } from "~/core/theme";
+import { startFor } from "~/kinds/designs";
 import type { Target } from "~/render";
 import { THEMES } from "~/themes";
-import { useStudio, useStudioStore } from "../keeping";
-import { PageSight } from "../panes";
+import { TradeField, useTrade } from "../add";
+import { useStudio } from "../keeping";
+import { DrawnWith, PageSight } from "../panes";
 import { Blank, FindField, INK } from "../ui";
-import { Colourways, coloursOfWay, useDressed, wayOf } from "./colourways";
+import { Colourways, useDressed, wayOf } from "./colourways";
 import { PageChoice, useSamplePages, useSeenAt } from "./sample-pages";
 import { ThemeCloser } from "./theme-closer";
+import { useIsAsOpened, useWorn, useWornBy, WornProvider, wordsOfTrade, type Way, type Wearing } from "./wearing";
 
 /** How a theme is seen on a card: a wide screen and a phone beside it, in px. */
 const SIZES = [
@@ -26,6 +37,8 @@ type CardProps = {
   madeFor: string;
   target: Target;
   page: string;
+  /** Whether pages for what is sold come with it. */
+  withPages: boolean;
   /** In which colours; undefined: those that the shop has. */
   way: Way;
   onWay: (theme: Theme, way: Way) => void;
@@ -33,16 +46,14 @@ type CardProps = {
   onLook: (theme: Theme) => void;
 };
 
-/** A colourway of a theme; null: the theme's own colours; undefined: the colours stay as they are, whosever they are. */
-type Way = Colourway | null | undefined;
-
 /** One theme, worn by this shop, in the colours that it has or in one of the theme's colourways. */
-const ThemeCard = memo(function ThemeCard({ theme, madeFor, target, page, way, onWay, onUse, onLook }: CardProps) {
-  const draft = useStudio((s) => s.draft);
+const ThemeCard = memo(function ThemeCard(props: CardProps) {
+  const { theme, madeFor, target, page, withPages, way, onWay, onUse, onLook } = props;
+  const { draft } = useWorn();
   const isCurrent = draft.look.theme === theme.id;
   const worn = way === undefined ? wayOf(theme, draft.look.brand) : way;
   const dressed = useDressed(theme, way);
-  const isAsIs = isCurrent && (way === undefined || wayOf(theme, draft.look.brand) === way);
+  const isAsIs = isCurrent && !withPages && (way === undefined || wayOf(theme, draft.look.brand) === way);
   const choose = () => onUse(theme, isAsIs ? undefined : way);
   return (
     <Box
@@ -144,9 +155,34 @@ const AmountChoice = ({ label, words, value, onChange }: AmountChoiceProps) => (
 
 /** The finished themes, each worn by this shop: found by what is sold, and those first that were made for such a shop. */
 export function ThemePicker() {
+  const [trade] = useTrade();
+  const isAsOpened = useIsAsOpened();
+  const [withPages, setWithPages] = useState(isAsOpened);
+  const worn = useWornBy(trade, withPages);
+  return (
+    <WornProvider value={worn}>
+      <DrawnWith value={worn}>
+        <Gallery trade={trade} withPages={withPages} onPages={setWithPages} />
+      </DrawnWith>
+    </WornProvider>
+  );
+}
+
+/** What comes with a theme, and what there is to be known of what is seen. */
+function pagesWords(withPages: boolean, { keepsHome }: Wearing): string {
+  if (!withPages) return "Only the look changes. Your pages stay as they are.";
+  return keepsHome
+    ? "Home, About us and what stands below a product are made anew. Your home page is kept, out of the shop."
+    : "Home, About us and what stands below a product, arranged and worded for what you sell.";
+}
+
+type GalleryProps = { trade: string; withPages: boolean; onPages: (on: boolean) => void };
+
+function Gallery({ trade, withPages, onPages }: GalleryProps) {
   const shop = useStudio((s) => s.shop);
   const count = useStudio((s) => s.goods.products.length);
-  const store = useStudioStore();
+  const run = useStudio((s) => s.run);
+  const worn = useWorn();
   const navigate = useNavigate();
   const pages = useSamplePages();
   const [closer, setCloser] = useState<Theme | null>(null);
@@ -154,35 +190,53 @@ export function ThemePicker() {
   const wear = useCallback((theme: Theme, way: Way) => setWays((before) => new Map(before).set(theme, way)), []);
   const use = useCallback(
     (theme: Theme, way: Way) => {
-      const { draft, run, shop: of } = store.getState();
-      if (way !== undefined || draft.look.theme !== theme.id)
-        run(applyTheme(draft, theme.id, theme.name, way === undefined ? {} : coloursOfWay(way)));
-      void navigate(`/s/${of.id}/brand`);
+      // What is like that already needs no change.
+      const outcome = worn.use(theme, way);
+      if (outcome.ok) run(outcome);
+      void navigate(`/s/${shop.id}/brand`);
     },
-    [store, navigate],
+    [worn, run, navigate, shop.id],
   );
   const [address, setAddress] = useState("/");
   const [wish, setWish] = useState<Wish>({ goods: count ? amountOfGoods(count) : null, words: null, find: "" });
   const say = (said: Partial<Wish>) => setWish((before) => ({ ...before, ...said }));
-  const proposed = proposals(THEMES, wish);
+  const { themes } = startFor(trade);
+  const proposed = proposals(THEMES, {
+    ...wish,
+    drawnFor: trade === "any" ? null : { words: wordsOfTrade(trade), themes },
+  });
   const target = useSeenAt(address);
   const page = [...pages].find(([, at]) => at === address)?.[0] ?? "Home";
   return (
     <Box sx={{ height: "100%", overflowY: "auto", p: 3 }}>
       <Box sx={{ maxWidth: 1300, mx: "auto" }}>
         <Typography variant="h1">Choose a theme</Typography>
-        <Typography color="text.secondary" sx={{ mt: 0.5, mb: 2.5, maxWidth: "64ch" }}>
-          This is your own shop in each of them. Switch as often as you like: your words, pictures and brand stay, and
-          nothing reaches shoppers until you publish.
+        <Typography color="text.secondary" sx={{ mt: 0.5, mb: 2, maxWidth: "72ch" }}>
+          {worn.sample
+            ? `There are no goods in your shop yet, so those of a made-up shop for ${worn.sample.name} stand in, with their pictures. None of them gets into yours.`
+            : "This is your own shop in each of them. Switch as often as you like: your words, pictures and brand stay."}{" "}
+          Nothing reaches shoppers until you publish.
         </Typography>
+        <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 2, rowGap: 1, alignItems: "center", mb: 2 }}>
+          <TradeField />
+          <FormControlLabel
+            control={<Switch checked={withPages} onChange={(_event, on) => onPages(on)} />}
+            label="With finished pages"
+            sx={{ mr: 0 }}
+            slotProps={{ typography: { variant: "body2", sx: { fontWeight: 600 } } }}
+          />
+          <Typography variant="body2" color="text.secondary" sx={{ flex: "1 1 300px" }}>
+            {pagesWords(withPages, worn)}
+          </Typography>
+        </Box>
         <Box
           role="group"
           aria-label="What suits your shop"
           sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "end", mb: 2.5 }}
         >
-          <Box sx={{ flex: "1 1 220px", maxWidth: 320 }}>
+          <Box sx={{ flex: "1 1 200px", maxWidth: 300 }}>
             <FindField
-              label="What you sell, or how it should feel"
+              label="Find by mood or trade"
               value={wish.find}
               onChange={(find) => say({ find })}
               width="100%"
@@ -219,6 +273,7 @@ export function ThemePicker() {
                 madeFor={reasons.join(" with ")}
                 target={target}
                 page={page}
+                withPages={withPages}
                 way={ways.get(theme)}
                 onWay={wear}
                 onUse={use}

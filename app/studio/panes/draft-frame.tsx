@@ -3,6 +3,7 @@ import type { KindEnv } from "~/kinds/parts";
 import type { Target } from "~/render";
 import { useStudio } from "../keeping";
 import { DEVICE_WIDTH } from "./devices";
+import { useDrawnWith } from "./drawn-with";
 import { ShopFrame } from "./shop-frame";
 import { ShopPage, useDressing, usePageSheets } from "./shop-page";
 
@@ -22,8 +23,7 @@ type DraftFrameProps = {
 
 /** A page of a state of the shop, with the goods and pictures of today, to be looked at or measured. */
 export function DraftFrame({ draft, target, device, studio, ...frame }: DraftFrameProps) {
-  const goods = useStudio((s) => s.goods);
-  const pictures = useStudio((s) => s.pictures);
+  const { goods, pictures } = useDrawnWith();
   const shop = useStudio((s) => s.shop);
   const dressing = useDressing(goods, pictures, shop);
   const sheets = usePageSheets(draft, pictures);

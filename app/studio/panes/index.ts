@@ -2,6 +2,7 @@ export { DEVICE_NAME, DEVICE_PLURAL, DEVICE_WIDTH } from "./devices";
 export { ShopFrame, useSheetSource, type Sheets, type SheetSource } from "./shop-frame";
 export { ShopPage, useDressing, usePageSheets, useStructure, type Dressing } from "./shop-page";
 export { DraftFrame } from "./draft-frame";
+export { DrawnWith, useDrawnWith } from "./drawn-with";
 export { BoxedFrame } from "./boxed-frame";
 export { useSeen } from "./use-seen";
 export { PageSight } from "./page-sight";

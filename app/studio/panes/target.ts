@@ -3,6 +3,7 @@ import { askedIn, type Asked } from "~/core/conditions";
 import type { Situation } from "~/core/situation";
 import { situationOn, targetFor, type Target } from "~/render";
 import { useStudio } from "../keeping";
+import { useDrawnWith } from "./drawn-with";
 
 /** The page of the shop as which layouts are looked at; null: the most telling one. */
 const Show = createContext<string | null>(null);
@@ -27,7 +28,7 @@ export function useTarget(page: string): Target {
 /** What conditions are asked with on a page of a pane: the page, and the time and shopper that panes are turned to. The same object for as long as none of it changes. */
 export function useAsked(target: Target): Asked {
   const situation = useStudio((s) => s.situation);
-  const goods = useStudio((s) => s.goods);
+  const { goods } = useDrawnWith();
   const on = useStudio((s) => JSON.stringify(situationOn(target, s.draft.documents, situation)));
   return useMemo(() => askedIn(JSON.parse(on) as Situation, goods), [on, goods]);
 }

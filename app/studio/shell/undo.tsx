@@ -50,25 +50,28 @@ export function UndoRedo() {
   );
 }
 
-/** The page that a change is about, and the part of it; undefined where it is about the look, or about every page. */
-function placeOf({ draft }: StudioState, { operations }: Transaction): { page: string; part?: string } | undefined {
+type Place = { readonly page: string; readonly part?: string };
+
+/** The pages that a change is about, each with the part of it; none where it is about the look, or about every page. */
+function* placesOf({ draft }: StudioState, { operations }: Transaction): Generator<Place> {
   for (const operation of operations) {
     if (operation.type === "setLook") continue;
     if (operation.type === "addDocument" || operation.type === "removeDocument") {
-      if (entryOf(draft.documents, operation.added.id)) return { page: operation.added.id };
+      if (entryOf(draft.documents, operation.added.id)) yield { page: operation.added.id };
       continue;
     }
     const document = entryOf(draft.documents, operation.document);
     const part = "node" in operation ? operation.node : undefined;
     const id = typeof part === "string" ? part : part?.id;
-    if (document?.kind === "shared")
-      return { page: pageShowing(draft.documents, document), ...(id === undefined ? {} : { part: id }) };
+    if (document?.kind === "shared") {
+      yield { page: pageShowing(draft.documents, document), ...(id === undefined ? {} : { part: id }) };
+      continue;
+    }
     // Menus, header and footer stand on every page.
     if (!document || (document.kind !== "page" && document.kind !== "layout")) continue;
     const isOnIt = id !== undefined && id !== document.root.id && findNode(document.root, id) !== undefined;
-    return { page: document.id, ...(isOnIt ? { part: id } : {}) };
+    yield { page: document.id, ...(isOnIt ? { part: id } : {}) };
   }
-  return undefined;
 }
 
 /** After undo and redo: says what was done, and goes to the page that it was done on, where that is not in view. */
@@ -87,10 +90,12 @@ export function useShowSteps(): void {
     shown.current = stepped.key;
     const state = store.getState();
     const word = stepped.direction === "undo" ? "Undone" : "Done again";
-    const place = placeOf(state, stepped.transaction);
     const { pathname, search } = here.current;
     const isOnBench = pathname.endsWith("/pages");
     const page = isOnBench ? (new URLSearchParams(search).get("page") ?? homeOf(state.draft.documents)) : undefined;
+    // Who looks at one of several pages that it was done on stays there.
+    const places = [...placesOf(state, stepped.transaction)];
+    const place = places.find((each) => each.page === page) ?? places[0];
     // Where all pages are seen, what is done to a whole page is seen as well.
     const isSeen = pathname.endsWith("/pages/all") && place?.part === undefined;
     const isElsewhere = place !== undefined && place.page !== page && !isSeen;
