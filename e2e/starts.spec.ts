@@ -17,7 +17,6 @@ test("a new shop tries themes on with made-up goods, and begins with pages for w
   await expect(first.getByText("Apricot and almond").first()).toBeVisible();
   const picture = first.locator("img").first();
   await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(100);
-  await page.screenshot({ path: "/tmp/w/starts-1.png" });
 
   await test.step("all of its pages can be walked through", async () => {
     await page.getByRole("button", { name: "Look closer at Quince" }).click();
@@ -26,7 +25,6 @@ test("a new shop tries themes on with made-up goods, and begins with pages for w
     await closer.getByRole("button", { name: "Product", exact: true }).click();
     await expect(wide.getByRole("heading", { level: 1 })).toHaveText("Strawberry and rhubarb");
     await expect(wide.getByText("How it keeps")).toBeVisible();
-    await page.screenshot({ path: "/tmp/w/starts-2.png" });
     await closer.getByRole("button", { name: "About", exact: true }).click();
     await expect(wide.getByRole("heading", { level: 1 })).toHaveText("At the stove");
     await page.keyboard.press("Escape");
@@ -39,7 +37,6 @@ test("a new shop tries themes on with made-up goods, and begins with pages for w
     const wide = pane(page, "Wide");
     await expect(wide.getByRole("heading", { level: 1 })).toHaveText("Put by for you");
     await expect(wide.getByText("Apricot and almond")).toHaveCount(0);
-    await page.screenshot({ path: "/tmp/w/starts-3.png" });
     await area(page, "Pages");
     await benchReady(page);
     await expect(inPlan(page, "Hero")).toBeVisible();
