@@ -10,7 +10,9 @@ const run = async (paths, exclude) => {
   return output.summary.violations.filter((v) => v.rule.severity === "error");
 };
 
-const found = await run(["app", "demo", "samples", "stock", "geo"], { path: "^(build|\\.react-router)/|boundary-fixture" });
+const found = await run(["app", "demo", "samples", "stock", "geo"], {
+  path: "^(build|\\.react-router)/|boundary-fixture",
+});
 for (const { rule, from, to } of found) console.error(`${rule.name}: ${from} imports ${to}`);
 
 const caught = await run(["app/core/boundary-fixture"], undefined);

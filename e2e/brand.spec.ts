@@ -1,6 +1,10 @@
-import { expect, test, type Page } from "@playwright/test";
+import { expect, test, type Download, type Locator, type Page } from "@playwright/test";
+import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { readFile } from "node:fs/promises";
 import sharp from "sharp";
+import type { Draft } from "~/core/document";
+import { makeNode } from "~/kinds";
+import { firstLayouts } from "~/kinds/layouts";
 import { violationsOf } from "./axe";
 import {
   area,
@@ -218,6 +222,73 @@ test("colours are taken from a picture", async ({ page }) => {
   await expect(sheet.getByText(/No colours could be read from this file/)).toBeVisible();
 });
 
+/** Saves the look in one of its ways. */
+async function saved(page: Page, files: Locator, how: string): Promise<Download> {
+  await files.getByRole("button", { name: "Save the look" }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("menuitem", { name: how }).click(),
+  ]);
+  // A menu that is still closing would take the next key for itself.
+  await expect(page.locator(".MuiMenu-root")).toHaveCount(0);
+  return download;
+}
+
+test("a whole look goes into a file and is worn by another shop, after a look at what would change", async ({
+  page,
+}) => {
+  const header = (draft: Draft): Draft => {
+    const frame = draft.documents.frame!;
+    const top = frame.root.slots.top!.map((p) => ({ ...p, props: { ...p.props, arrangement: "middle" } }));
+    const root = { ...frame.root, slots: { ...frame.root.slots, top } };
+    return { ...draft, documents: { ...draft.documents, frame: { ...frame, root } } };
+  };
+  await openShop(page, { area: "brand", theme: "verbena", also: header });
+  await openBrand(page);
+  await brandSheet(page).getByLabel("Brand colour", { exact: true }).fill("#0b6b4a");
+  await kept(page);
+  const download = await saved(page, await openGroup(page, "Files"), "For another shop");
+  expect(download.suggestedFilename()).toMatch(/^shop-.*\.look\.zip$/);
+  const packed = unzipSync(await readFile(await download.path()));
+  expect(Object.keys(packed).toSorted()).toEqual(["README.txt", "look.json", "look.tokens.json"]);
+
+  // Somebody adds a section with a picture to it, by hand.
+  const look = JSON.parse(strFromU8(packed["look.json"]!)) as { layouts: object; pictures: object[] };
+  const section = makeNode("picture-words", { heading: "Packed by hand", picture: "p1" });
+  look.layouts = { product: [...firstLayouts().product.root.slots.main!, section] };
+  look.pictures = [{ id: "p1", file: "p1.webp", name: "Parcel", alt: "A parcel", focus: [50, 50] }];
+  const picture = await readFile("samples/made/jam-three.webp");
+  const archive = zipSync({ ...packed, "look.json": strToU8(JSON.stringify(look)), "pictures/p1.webp": picture });
+
+  await openShop(page, { area: "brand" });
+  await openBrand(page);
+  const files = await openGroup(page, "Files");
+  const give = (bytes: Uint8Array) =>
+    files
+      .getByLabel("File with a look")
+      .setInputFiles({ name: "theirs.look.zip", mimeType: "application/zip", buffer: Buffer.from(bytes) });
+  await give(strToU8("no archive"));
+  await expect(files.getByText("theirs.look.zip: This file can’t be unpacked. Is it a ZIP archive?")).toBeVisible();
+  await give(archive);
+  const review = page.getByRole("dialog", { name: "What “theirs.look.zip” would change" });
+  await expect(review.getByRole("row", { name: /^Theme Pomelo Verbena/ })).toBeVisible();
+  await expect(review.getByRole("row", { name: /^Header .* Logo in the middle/ })).toBeVisible();
+  await expect(review.getByRole("row", { name: "Layout Product 5 sections 6 sections of the file" })).toBeVisible();
+  await expect(review.getByText("One picture comes along into your library.")).toBeVisible();
+  await expectAccessible(page);
+  await review.getByRole("button", { name: "Take it over" }).click();
+  await expect(review).toHaveCount(0);
+  await expect.poll(() => roleIn(pane(page, "Wide"), "brand")).toBe("#0b6b4a");
+  await kept(page);
+  // What came along goes out again.
+  const again = unzipSync(await readFile(await (await saved(page, files, "For another shop")).path()));
+  const [file] = Object.keys(again).filter((name) => name.startsWith("pictures/"));
+  expect(again[file!]!.length).toBeGreaterThan(10_000);
+  expect(strFromU8(again["look.json"]!)).toContain("Packed by hand");
+  await page.keyboard.press("Control+z");
+  await expect.poll(() => roleIn(pane(page, "Wide"), "brand")).toBe("#c93a17");
+});
+
 test("the look is written to a token file, and a file made elsewhere is shown before it is taken over", async ({
   page,
 }) => {
@@ -225,10 +296,7 @@ test("the look is written to a token file, and a file made elsewhere is shown be
   const sheet = brandSheet(page);
   await sheet.getByLabel("Brand colour", { exact: true }).fill("#0b6b4a");
   const files = await openGroup(page, "Files");
-  const [download] = await Promise.all([
-    page.waitForEvent("download"),
-    files.getByRole("button", { name: "Save the look" }).click(),
-  ]);
+  const download = await saved(page, files, "For other programs");
   expect(download.suggestedFilename()).toMatch(/^shop-.*\.tokens\.json$/);
   const own = await readFile(await download.path(), "utf8");
   expect(JSON.parse(own).brand.colour.$value.hex).toBe("#0b6b4a");
@@ -239,7 +307,7 @@ test("the look is written to a token file, and a file made elsewhere is shown be
   };
   const give = (name: string, text: string) =>
     files
-      .getByLabel("File of design tokens")
+      .getByLabel("File with a look")
       .setInputFiles({ name, mimeType: "application/json", buffer: Buffer.from(text) });
   await give("other.json", JSON.stringify(foreign));
   const review = page.getByRole("dialog", { name: "What “other.json” would change" });

@@ -14,7 +14,7 @@ export type ShopAtHand = {
 };
 
 /** Whether a shop has what a part refers to. */
-function hasIn({ goods, pictures, documents, isOwn = false }: ShopAtHand, { to, id }: Reference): boolean {
+export function hasIn({ goods, pictures, documents, isOwn = false }: ShopAtHand, { to, id }: Reference): boolean {
   switch (to) {
     case "product":
       return goods.products.some((p) => p.id === id);

@@ -54,6 +54,7 @@ export {
   viewUnderWords,
 } from "./style";
 export { placesInTone, toneAsked, tonedTint, tonesIn, tonesOf, toneWords } from "./tones";
+export { LOOK_FILES, lookFilesOf, planLook, type FoundLook, type LookPicture, type LookPlan } from "./look-file";
 export { themeChanges, type ThemeChange } from "./theme-changes";
 export { structuredData } from "./structured-data";
 export {

@@ -160,7 +160,7 @@ export const cornflower = (): string => {
       [-76, 60, 40],
       [10, 60, -38],
     ]
-      .map(([x, y, t]) => at(x!, y!, leaf(96, 14, PALE), t!))
+      .map(([x, y, t]) => at(x!, y!, leaf(96, 14, PALE), t))
       .join("") +
     at(-82, -80, flower("#4f7fd0", "#26418f")) +
     at(14, -150, flower("#3c66bd", "#1f3479")) +

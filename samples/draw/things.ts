@@ -1,7 +1,7 @@
 import { light, mix, times, type Light } from "../../stock/draw/colour";
 import { cloudy, noise, step, within } from "../../stock/draw/noise";
 import { box, joined, post, turned, type Stuff } from "../../stock/draw/solid";
-import { glazed, pot, profile, type Thing } from "../../stock/scenes/stage";
+import { pot, profile, type Thing } from "../../stock/scenes/stage";
 import type { Sheet } from "./sheet";
 
 // Goods as solid things. Everybody looks at them from smaller z; x runs to the right, y upwards.
@@ -227,7 +227,7 @@ function handle(
   };
 }
 
-type Glaze = ReturnType<typeof glazed>;
+type Glaze = Thing["stuff"];
 
 /** A cup with a handle on its right. */
 export function cup(x0: number, z0: number, tall: number, radii: readonly number[], glaze: Glaze): readonly Thing[] {

@@ -51,9 +51,15 @@ export function replacesStory(documents: Draft["documents"], isOwn: Begun["isOwn
   return about?.kind !== "page" || !mainOf(about).some(isOwn);
 }
 
+/** The sections of the home page. */
+export function homeSections(documents: Draft["documents"]): readonly Part[] {
+  const home = entryOf(documents, homeOf(documents));
+  return home ? mainOf(home) : [];
+}
+
 /** Whether something of the seller's own is on the home page, so that a copy of it is kept. */
 export const keepsHome = (documents: Draft["documents"], isOwn: Begun["isOwn"]): boolean =>
-  mainOf(documents[homeOf(documents)]!).some(isOwn);
+  homeSections(documents).some(isOwn);
 
 /**
  * A theme with finished pages for what is sold, in one step: the home page, the page that says who they are, and what stands below every

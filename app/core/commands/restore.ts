@@ -151,6 +151,21 @@ export function restoreShop(draft: Draft, version: Draft, name: string): Outcome
   return transaction("restoreShop", `The whole shop as in “${name}”`, operations);
 }
 
+/**
+ * Takes a look over: theme, brand, and the documents that `wanted` has otherwise than the draft, in one step. Documents that `wanted`
+ * lacks stay.
+ */
+export function takeLook(draft: Draft, wanted: Draft, name: string): Outcome {
+  const changed = Object.values(wanted.documents).filter((d) => entryOf(draft.documents, d.id) !== d);
+  const taken = idsOutside(draft, new Set(changed.map((d) => d.id)));
+  const operations = [
+    ...lookOperations(draft, wanted),
+    ...changed.flatMap((document) => wantedOperations(draft, document, taken)),
+  ];
+  if (operations.length === 0) return refuse("The shop looks like that already.");
+  return transaction("takeLook", `Look taken from ${name}`, operations);
+}
+
 /** The operations that make one document what it was, also where it is no longer there. */
 function wantedOperations(draft: Draft, wanted: PageDocument, taken: ReadonlySet<string>): readonly Operation[] {
   const document = entryOf(draft.documents, wanted.id);

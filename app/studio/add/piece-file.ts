@@ -2,8 +2,8 @@ import { z } from "zod";
 import type { PageDocument, Part } from "~/core/document";
 import { nodeSchema } from "~/core/schema";
 
-/** A piece as a file, so that it can be taken to another shop. */
-const pieceFile = z.object({
+/** A piece as a file, so that it can be taken to another shop. Published in docs/formats. */
+export const pieceFile = z.object({
   zestWindow: z.literal("piece"),
   version: z.literal(1),
   name: z.string().trim().min(1).max(60),

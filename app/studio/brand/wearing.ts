@@ -1,6 +1,5 @@
 import { createContext, useContext, useMemo } from "react";
-import { homeOf } from "~/core/addresses";
-import { ABOUT, applyTheme, beginWith, keepsHome, type Outcome } from "~/core/commands";
+import { ABOUT, applyTheme, beginWith, homeSections, keepsHome, type Outcome } from "~/core/commands";
 import type { Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { applyAll } from "~/core/operations";
@@ -58,8 +57,7 @@ function beginning(draft: Draft, given: Given, theme: Theme, way: Way): Outcome 
 /** Whether a shop is still as it was opened, so that it is best begun with pages for what it sells. */
 export const useIsAsOpened = (): boolean =>
   useStudio(({ draft, goods }) => {
-    const home = draft.documents[homeOf(draft.documents)]?.root.slots.main ?? [];
-    return goods.products.length === 0 && isAsOpened(draft.look.identity.name, home);
+    return goods.products.length === 0 && isAsOpened(draft.look.identity.name, homeSections(draft.documents));
   });
 
 /** The shop as themes are looked at on it: as it is, or begun anew for a trade; with its goods, or made-up ones while it has none. */

@@ -78,7 +78,7 @@ describe("what a shop of each trade begins with", () => {
           const empty = emptyDocument(2, "page", "begun", "Begun");
           const page = { ...empty, root: { ...empty.root, slots: { main: build(of) } } };
           expect(strangerIn(page, page.root)).toBeUndefined();
-          for (const section of page.root.slots.main!) expect(accepts(page.root, "main", section)).toBe(true);
+          for (const section of page.root.slots.main) expect(accepts(page.root, "main", section)).toBe(true);
           for (const part of walk(page.root))
             if (part.kind !== "root") expect(problemOf(part), part.kind).toBeUndefined();
           const look = { ...content.draft.look, identity: { ...content.draft.look.identity, name: shop } };

@@ -31,9 +31,9 @@ function said(fields: readonly Field[], props: Readonly<Record<string, Json>>): 
 /** What a section says, how it looks and when it shows, without whose shop it stands in. */
 const printOf = ({ kind, props, style, conditions, shown, slots }: Part): Json => [
   kind,
-  said(kindOf({ kind } as Part)?.definition.fields ?? [], props),
-  style as Json,
-  conditions as Json,
+  said(kindOf({ kind })?.definition.fields ?? [], props),
+  style,
+  conditions,
   shown,
   Object.entries(slots).map(([slot, parts]) => [slot, parts.map(printOf)]),
 ];
