@@ -11,6 +11,8 @@ import { DEMO, expectAccessible } from "./studio";
 
 const SIZES = { phone: 390, small: 320, wide: 1280 };
 const HEIGHT = 844;
+/** As much of a page may move, where a line is a hair longer in the letters that come: a tenth of what counts as good (web.dev, CLS). */
+const MOST_MOVED = 0.01;
 
 let content: ShopContent | undefined;
 const demo = async () => (content ??= (await contentOf(await demoShop()))!);
@@ -120,6 +122,49 @@ for (const { id, name } of THEMES) {
     expect(faults).toEqual([]);
   });
 }
+
+/** How much of what was seen moved until now (Layout Instability: the cumulative score), as noted since the page began. */
+const movedOn = (page: Page): Promise<number> =>
+  page.evaluate(
+    () =>
+      new Promise<number>((done) => {
+        const moves: number[] = [];
+        new PerformanceObserver((list) => {
+          for (const each of list.getEntries() as (PerformanceEntry & { value: number })[]) moves.push(each.value);
+        }).observe({ type: "layout-shift", buffered: true });
+        // Entries come before the next frame but one.
+        requestAnimationFrame(() => requestAnimationFrame(() => done(moves.reduce((sum, each) => sum + each, 0))));
+      }),
+  );
+
+test("letters that come late move nothing, in any theme", async ({ page }) => {
+  test.setTimeout(240_000);
+  await page.setViewportSize({ width: SIZES.phone, height: HEIGHT });
+  let letGo = (): void => {};
+  let gate = Promise.resolve();
+  await page.route(`${DEMO}/fonts/*`, async (route) => {
+    await gate;
+    await route.fallback();
+  });
+  const moved: string[] = [];
+  for (const { id, name } of THEMES)
+    for (const [sort, target] of pagesOf(await demo()).filter(([each]) => ["home", "product"].includes(each))) {
+      gate = new Promise((done) => (letGo = done));
+      const opened = open(page, id, target);
+      await page.waitForURL(`**/in/${id}`);
+      await page.locator(".s-footer").waitFor();
+      // It has been drawn in the letters that stand in.
+      await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+      expect(await page.evaluate(() => [...document.fonts].some((font) => font.status === "loading"))).toBe(true);
+      letGo();
+      await opened;
+      expect(await page.evaluate(() => [...document.fonts].some((font) => font.status === "loaded"))).toBe(true);
+      const much = await movedOn(page);
+      if (much > MOST_MOVED) moved.push(`${name}, ${sort}: ${much.toFixed(4)}`);
+      await page.goto("about:blank");
+    }
+  expect(moved).toEqual([]);
+});
 
 /** How far two thumbnails are from one another on average, of 255 steps of grey. */
 const apart = (a: Buffer, b: Buffer): number =>

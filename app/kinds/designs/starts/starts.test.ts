@@ -1,3 +1,4 @@
+import { gzipSync } from "node:zlib";
 import { describe, expect, it } from "vitest";
 import { emptyDocument, MAIN_MENU, walk, type Draft, type Part } from "~/core/document";
 import { ABOUT, beginWith, KEPT_HOME, replacesStory, type Outcome } from "~/core/commands";
@@ -100,6 +101,26 @@ describe("what a shop of each trade begins with", () => {
         }
     },
   );
+});
+
+it.each(THEMES.map((t) => [t.id] as const))("in %s its pages need no more than 20 KB of CSS, packed", (theme) => {
+  for (const { trade } of STARTS.filter((s) => s.themes.includes(theme))) {
+    const { draft, goods } = content;
+    const look = { ...draft.look, theme, identity: { ...draft.look.identity, name: shop } };
+    const begins = after({ ...draft, look }, begun({ ...draft, look }, trade, full(trade), theme));
+    const product = goods.products.find((p) => p.variants.length)!;
+    for (const target of [
+      { page: "home" },
+      { page: "product", product },
+      { page: "collection", collection: undefined },
+    ] as const) {
+      const { css } = renderPage(target, { ...content, draft: begins }, "http://s.example", {
+        every: "/a.js",
+        goods: "/b.js",
+      });
+      expect(gzipSync(css).length, `${trade}, ${target.page}`).toBeLessThan(20 * 1024);
+    }
+  }
 });
 
 describe("a shop that is begun", () => {
