@@ -129,3 +129,74 @@ export async function cssWeight(browser, shop) {
   await page.close();
   return weights;
 }
+
+/** How long the gallery of themes takes to open, in ms: until its heading is there, until all previews in view are drawn, and all ten. */
+export async function galleryOfThemes(browser, studio) {
+  const page = await openBrand(browser, studio);
+  await seen(page);
+  const { began } = await page.evaluate(() => {
+    const link = [...document.querySelectorAll("a")].find((a) => a.textContent === "Change theme");
+    window.scrollTo(0, 0);
+    const began = performance.now();
+    link.click();
+    return { began };
+  });
+  const since = () => page.evaluate((from) => performance.now() - from, began);
+  await page.getByRole("heading", { name: "Choose a theme" }).waitFor();
+  const heading = await since();
+  const drawn = (inView) =>
+    page.waitForFunction(
+      (only) =>
+        [...document.querySelectorAll("article")]
+          .filter((card) => !only || card.getBoundingClientRect().top < innerHeight)
+          .every((card) => {
+            const frames = [...card.querySelectorAll("iframe")];
+            return frames.length === 2 && frames.every((f) => f.contentDocument?.querySelector("#main"));
+          }),
+      inView,
+      { timeout: 120_000, polling: "raf" },
+    );
+  await drawn(true);
+  const inView = await since();
+  // Those further down are drawn when they are come to.
+  await page.locator("article").last().scrollIntoViewIfNeeded();
+  await drawn(false);
+  const all = await since();
+  await page.close();
+  return { heading: round(heading), inView: round(inView), all: round(all), target: "under 1500 ms" };
+}
+
+/** How long both panes take to wear another theme, in ms: from the key until they have been painted in it. */
+export async function repaintOfTheme(browser, studio) {
+  const page = await openBrand(browser, studio);
+  await page.getByRole("link", { name: "Change theme" }).click();
+  await page.getByRole("button", { name: "Use Quince" }).click();
+  await page.frameLocator('iframe[title^="Wide view"]').locator("#main").waitFor();
+  await seen(page);
+  const times = await page.evaluate(async () => {
+    const frames = [...document.querySelectorAll("main iframe")].map((f) => f.contentDocument);
+    const look = () => frames.map((d) => getComputedStyle(d.body).getPropertyValue("--page")).join();
+    const frame = () => new Promise((done) => requestAnimationFrame(done));
+    const times = [];
+    for (let i = 0; i < 12; i++) {
+      const before = look();
+      const button = document.querySelector(`button[aria-label^="${i % 2 ? "Redo" : "Undo"}"]`);
+      const began = performance.now();
+      button.click();
+      while (
+        look()
+          .split(",")
+          .some((value, at) => value === before.split(",")[at])
+      )
+        await frame();
+      await frame();
+      times.push(performance.now() - began);
+      await new Promise((done) => setTimeout(done, 600));
+    }
+    return times;
+  });
+  // The demo shop wears what it wore.
+  await page.keyboard.press("Control+z");
+  await page.close();
+  return { p50: round(percentile(times, 0.5)), p95: round(percentile(times, 0.95)), target: "under 150 ms" };
+}

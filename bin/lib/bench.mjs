@@ -2,7 +2,7 @@ import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { colourDrag, cssWeight, paletteOfLargePicture } from "./bench-brand.mjs";
+import { colourDrag, cssWeight, galleryOfThemes, paletteOfLargePicture, repaintOfTheme } from "./bench-brand.mjs";
 import { labFigures } from "./bench-shop.mjs";
 import { serving } from "./bench-serving.mjs";
 import { glance } from "./bench-glance.mjs";
@@ -130,6 +130,8 @@ await runMain(async () => {
     const css = await cssWeight(browser, shop);
     const drag = await colourDrag(browser, `http://localhost:${server.port}`);
     const palette = await paletteOfLargePicture(browser, `http://localhost:${server.port}`);
+    const gallery = await galleryOfThemes(browser, `http://localhost:${server.port}`);
+    const repaint = await repaintOfTheme(browser, `http://localhost:${server.port}`);
     say("The bench at work …");
     const work = await benchAtWork(browser, `http://localhost:${server.port}`);
     say("Pictures …");
@@ -152,7 +154,7 @@ await runMain(async () => {
       orders: ordered,
       site: { ...site, ...seen },
       pictures: { cut, tones, choosing },
-      brand: { solve, cssKB: css, drag, palette },
+      brand: { solve, cssKB: css, drag, palette, gallery, repaint },
     };
     if (!existsSync("bench-results")) mkdirSync("bench-results");
     writeFileSync("bench-results/latest.json", `${JSON.stringify(results, null, 2)}\n`);
@@ -210,6 +212,10 @@ await runMain(async () => {
       },
     ]);
     console.table([{ what: "colours of a 12-megapixel picture (ms)", ...palette }]);
+    console.table([
+      { what: "gallery of ten themes opened (ms)", ...gallery },
+      { what: "both panes in another theme (ms)", ...repaint },
+    ]);
     console.table([{ what: "a picture cut out (ms)", ...cut }]);
     console.table([{ what: "a picture chosen", ...choosing }]);
     console.table([{ what: "the light of a tone drawn to and fro, both panes", ...tones }]);

@@ -168,12 +168,17 @@ export function ThemePicker() {
   );
 }
 
-/** What comes with a theme, and what there is to be known of what is seen. */
-function pagesWords(withPages: boolean, { keepsHome }: Wearing): string {
+/** What comes with a theme, in words. */
+function pagesWords(withPages: boolean, { keepsHome, replacesStory }: Wearing): string {
   if (!withPages) return "Only the look changes. Your pages stay as they are.";
-  return keepsHome
-    ? "Home, About us and what stands below a product are made anew. Your home page is kept, out of the shop."
-    : "Home, About us and what stands below a product, arranged and worded for what you sell.";
+  const made = replacesStory
+    ? "Home, About us and what stands below a product"
+    : "Home and what stands below a product";
+  const kept = [
+    ...(keepsHome ? ["Your home page is kept, out of the shop."] : []),
+    ...(replacesStory ? [] : ["About us stays as you wrote it."]),
+  ];
+  return [`${made}, arranged and worded for what you sell.`, ...kept].join(" ");
 }
 
 type GalleryProps = { trade: string; withPages: boolean; onPages: (on: boolean) => void };

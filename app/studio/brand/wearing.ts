@@ -1,5 +1,5 @@
 import { createContext, useContext, useMemo } from "react";
-import { ABOUT, applyTheme, beginWith, homeSections, keepsHome, type Outcome } from "~/core/commands";
+import { ABOUT, applyTheme, beginWith, homeSections, keepsHome, replacesStory, type Outcome } from "~/core/commands";
 import type { Draft } from "~/core/document";
 import type { Goods } from "~/core/goods";
 import { applyAll } from "~/core/operations";
@@ -26,6 +26,8 @@ export type Wearing = {
   readonly sample: SampleShop | null;
   /** Whether the home page that there is would be kept beside the new one. */
   readonly keepsHome: boolean;
+  /** Whether the page that says who they are would be made anew. */
+  readonly replacesStory: boolean;
   readonly use: (theme: Theme, way: Way) => Outcome;
 };
 
@@ -92,6 +94,7 @@ export function useWornBy(trade: string, withPages: boolean): Wearing {
       pictures: drawn.pictures,
       sample,
       keepsHome: withPages && keepsHome(draft.documents, ownIn(own.shop)),
+      replacesStory: withPages && replacesStory(draft.documents, ownIn(own.shop)),
       use: (theme, way) =>
         withPages
           ? beginning(draft, own, theme, way)

@@ -59,17 +59,26 @@ export function isAsOpened(shop: string, home: readonly Part[]): boolean {
   );
 }
 
+let known: { readonly shop: string; readonly prints: ReadonlySet<string> } | undefined;
+
+/** The prints of everything that any start puts into a shop of this name; gathered once. */
+function printsIn(shop: string): ReadonlySet<string> {
+  if (known?.shop === shop) return known.prints;
+  const given = { shop, picture: () => null, product: () => null, about: { to: "home" } };
+  const parts = [...firstHome(shop), ...firstStory(shop)];
+  for (const trade of TRADES)
+    for (const collections of [[], ["a"]])
+      for (const { home, story, product } of STARTS)
+        for (const build of [home, story, product]) parts.push(...build({ ...given, trade, collections }));
+  known = { shop, prints: new Set(parts.map((part) => JSON.stringify(printOf(part)))) };
+  return known.prints;
+}
+
 /**
  * Tells of a section whether there is something of the seller's in a shop of this name: it says or looks otherwise than what any start
  * puts there, or a picture stands in it.
  */
 export function ownIn(shop: string): (section: Part) => boolean {
-  const given = { shop, picture: () => null, product: () => null, about: { to: "home" } };
-  const known = [...firstHome(shop), ...firstStory(shop)];
-  for (const trade of TRADES)
-    for (const collections of [[], ["a"]])
-      for (const { home, story, product } of STARTS)
-        for (const build of [home, story, product]) known.push(...build({ ...given, trade, collections }));
-  const prints = new Set(known.map((part) => JSON.stringify(printOf(part))));
+  const prints = printsIn(shop);
   return (section) => showsPicture(section) || !prints.has(JSON.stringify(printOf(section)));
 }
