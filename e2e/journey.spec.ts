@@ -43,6 +43,10 @@ test("a new seller goes from an account to an open shop", async ({ page, context
   await test.step("a theme is put on and another one, and nothing is lost", async () => {
     await area(page, "Brand");
     await page.getByRole("link", { name: "Change theme" }).click();
+    // The home page that a shop was opened with gives way to one for what it sells.
+    await expect(page.getByRole("switch", { name: "With finished pages" })).toBeChecked();
+    await page.getByRole("combobox", { name: "What you sell" }).click();
+    await page.getByRole("option", { name: "Food and drink" }).click();
     // Looked at closely: what will be different is said, links lead through the shop, and another theme stands beside it.
     await page.getByRole("button", { name: "Look closer at Quince" }).click();
     const closer = page.getByRole("dialog", { name: "Quince" });

@@ -151,7 +151,7 @@ test("letters that come late move nothing, in any theme", async ({ page }) => {
     for (const [sort, target] of pagesOf(await demo()).filter(([each]) => ["home", "product"].includes(each))) {
       gate = new Promise((done) => (letGo = done));
       const opened = open(page, id, target);
-      await page.waitForURL(`**/in/${id}`);
+      await page.waitForURL(`**/in/${id}`, { waitUntil: "commit" });
       await page.locator(".s-footer").waitFor();
       // It has been drawn in the letters that stand in.
       await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));

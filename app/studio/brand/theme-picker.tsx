@@ -187,6 +187,7 @@ function Gallery({ trade, withPages, onPages }: GalleryProps) {
   const shop = useStudio((s) => s.shop);
   const count = useStudio((s) => s.goods.products.length);
   const run = useStudio((s) => s.run);
+  const say = useStudio((s) => s.say);
   const worn = useWorn();
   const navigate = useNavigate();
   const pages = useSamplePages();
@@ -197,14 +198,15 @@ function Gallery({ trade, withPages, onPages }: GalleryProps) {
     (theme: Theme, way: Way) => {
       // What is like that already needs no change.
       const outcome = worn.use(theme, way);
-      if (outcome.ok) run(outcome);
+      const why = outcome.ok ? run(outcome) : null;
+      if (why) return say(why, "problem");
       void navigate(`/s/${shop.id}/brand`);
     },
-    [worn, run, navigate, shop.id],
+    [worn, run, say, navigate, shop.id],
   );
   const [address, setAddress] = useState("/");
   const [wish, setWish] = useState<Wish>({ goods: count ? amountOfGoods(count) : null, words: null, find: "" });
-  const say = (said: Partial<Wish>) => setWish((before) => ({ ...before, ...said }));
+  const wishFor = (said: Partial<Wish>) => setWish((before) => ({ ...before, ...said }));
   const { themes } = startFor(trade);
   const proposed = proposals(THEMES, {
     ...wish,
@@ -243,7 +245,7 @@ function Gallery({ trade, withPages, onPages }: GalleryProps) {
             <FindField
               label="Find by mood or trade"
               value={wish.find}
-              onChange={(find) => say({ find })}
+              onChange={(find) => wishFor({ find })}
               width="100%"
             />
           </Box>
@@ -251,13 +253,13 @@ function Gallery({ trade, withPages, onPages }: GalleryProps) {
             label="Different goods"
             words={{ few: "A dozen or fewer", some: "Dozens", many: "Hundreds" }}
             value={wish.goods}
-            onChange={(goods) => say({ goods })}
+            onChange={(goods) => wishFor({ goods })}
           />
           <AmountChoice
             label="What you say of each"
             words={{ few: "Few words", some: "A story", many: "Many facts" }}
             value={wish.words}
-            onChange={(words) => say({ words })}
+            onChange={(words) => wishFor({ words })}
           />
           <Box sx={{ flex: 1 }} />
           <Box sx={{ display: "grid", gap: 0.5 }}>
@@ -290,7 +292,7 @@ function Gallery({ trade, withPages, onPages }: GalleryProps) {
           <Blank
             title="No theme is known by these words"
             text="Each of them can be worn by any shop. Look for something else, or see all of them."
-            action={<Button onClick={() => say({ find: "" })}>Show all themes</Button>}
+            action={<Button onClick={() => wishFor({ find: "" })}>Show all themes</Button>}
           />
         )}
         <Button component={Link} to={`/s/${shop.id}/brand`} sx={{ mt: 3 }}>

@@ -58,9 +58,7 @@ function beginning(draft: Draft, given: Given, theme: Theme, way: Way): Outcome 
 
 /** Whether a shop is still as it was opened, so that it is best begun with pages for what it sells. */
 export const useIsAsOpened = (): boolean =>
-  useStudio(({ draft, goods }) => {
-    return goods.products.length === 0 && isAsOpened(draft.look.identity.name, homeSections(draft.documents));
-  });
+  useStudio(({ draft }) => isAsOpened(draft.look.identity.name, homeSections(draft.documents)));
 
 /** The shop as themes are looked at on it: as it is, or begun anew for a trade; with its goods, or made-up ones while it has none. */
 export function useWornBy(trade: string, withPages: boolean): Wearing {

@@ -28,7 +28,7 @@ export const MAKE_AND_WEAR: readonly Start[] = [
         more: "How we work",
         link: g.about,
       }),
-      collectionTiles(g, "What are you looking for?"),
+      collectionTiles(g, "By what it is for"),
       news("When something new is finished", "A short letter, and not often."),
     ],
     story: (g) => [

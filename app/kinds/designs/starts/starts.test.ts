@@ -103,6 +103,11 @@ describe("what a shop of each trade begins with", () => {
   );
 });
 
+it("says nothing that layouts say by themselves: it would be named in every shop", () => {
+  const told = placeholdersIn(opened).map((p) => `${p.document.id}: ${p.words}`);
+  expect(told.filter((each) => !/^(home|about): /.test(each))).toEqual([]);
+});
+
 it.each(THEMES.map((t) => [t.id] as const))("in %s its pages need no more than 20 KB of CSS, packed", (theme) => {
   for (const { trade } of STARTS.filter((s) => s.themes.includes(theme))) {
     const { draft, goods } = content;
