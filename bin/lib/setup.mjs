@@ -71,6 +71,8 @@ function sourcePrint() {
     "vite.runtime.config.ts",
     "vite.reader.config.ts",
     "react-router.config.ts",
+    "stock/list.json",
+    "samples/list.json",
   ];
   for (const folder of ["app", "public", "demo"])
     for (const file of filesIn(folder)) if (!/\.(test\.tsx?|webp)$/.test(file)) files.push(file);
