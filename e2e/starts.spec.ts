@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { area, benchReady, inPlan, openShop, pane } from "./studio";
+import { area, benchReady, expectAccessible, inPlan, openShop, pane } from "./studio";
 
 test("a new shop tries themes on with made-up goods, and begins with pages for what it sells", async ({ page }) => {
   await openShop(page);
@@ -17,6 +17,8 @@ test("a new shop tries themes on with made-up goods, and begins with pages for w
   await expect(first.getByText("Apricot and almond").first()).toBeVisible();
   const picture = first.locator("img").first();
   await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBeGreaterThan(100);
+
+  await expectAccessible(page);
 
   await test.step("all of its pages can be walked through", async () => {
     await page.getByRole("button", { name: "Look closer at Quince" }).click();

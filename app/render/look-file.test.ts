@@ -37,7 +37,10 @@ const PICTURE = "p-own";
 function made(): Draft {
   const dressed = { ...ours, look: { ...ours.look, theme: "verbena" } };
   const branded = after(dressed, setBrandAll(dressed, { colour: "#0b6b4a", corners: "square" }, "Brand"));
-  const headed = withHeader(branded, (part) => ({ ...part, props: { ...part.props, arrangement: "middle" } }));
+  const headed = withHeader(branded, (part) => ({
+    ...part,
+    props: { ...part.props, arrangement: "middle", css: ".part { top: 0 }" },
+  }));
   const extra = makeNode("picture-words", {
     heading: "Of another shop",
     picture: PICTURE,
@@ -72,7 +75,7 @@ describe("a look in a file", () => {
     expect(now.look.theme).toBe("verbena");
     expect(now.look.brand).toEqual(source.look.brand);
     expect(now.look.identity).toEqual(ours.look.identity);
-    expect(headerOf(now).props).toEqual({ ...headerOf(ours).props, arrangement: "middle" });
+    expect(headerOf(now).props).toEqual({ ...headerOf(ours).props, arrangement: "middle", css: ".part { top: 0 }" });
     expect(now.documents.frame!.root.slots.bottom).toEqual(ours.documents.frame!.root.slots.bottom);
     expect(now.documents[SITE]!.root.props.css).toBe(".card { color: red }");
     const kinds = (draft: Draft) => [...walk(draft.documents.product!.root)].map((p) => p.kind);
@@ -107,6 +110,20 @@ describe("a look in a file", () => {
     const same = planned(planLook(found(ours), ours, none));
     expect(same.changes).toEqual([]);
     expect(same.take(ours, new Map(), "it")).toEqual({ ok: false, why: "The shop looks like that already." });
+  });
+
+  it("takes the CSS of a layout along, and says that a part of one holds code", () => {
+    const code = makeNode("markup", { html: "<p>Hello</p>" });
+    const source = withMain(after(ours, setDocumentCss(ours, "cart", ".x { top: 0 }")), "product", (main) => [
+      ...main,
+      makeNode("freehand", {}, { slots: { columns: [makeNode("column", {}, { slots: { widgets: [code] } })] } }),
+    ]);
+    const plan = planned(planLook(found(source), ours, none));
+    expect(plan.changes.map((c) => c.about)).toEqual(["Layout Product", "Layout Cart"]);
+    expect(plan.changes[0]!.to).toMatch(/, one part of it with code to look through$/);
+    const now = after(ours, plan.take(ours, new Map(), "it"));
+    expect(now.documents.cart!.root.props.css).toBe(".x { top: 0 }");
+    expect(planned(planLook(found(source), now, none)).changes).toEqual([]);
   });
 
   it("puts a layout back to what every shop has where the file has none of it", () => {

@@ -12,7 +12,7 @@ import {
   type Part,
 } from "~/core/document";
 import { planTokens, writeTokens, type TokenPlan } from "~/core/formats";
-import { nodeSchema } from "~/core/schema";
+import { MOST_CHARACTERS, nodeSchema } from "~/core/schema";
 import { fontPackage, familyById, solveBrand, type Theme } from "~/core/theme";
 import { accepts, kindOf, nameOf, problemOf, strangerIn } from "~/kinds";
 import { firstLayouts } from "~/kinds/layouts";
@@ -59,6 +59,8 @@ export const lookFileSchema = z.object({
   around: z.object({ top: sections, bottom: sections }),
   /** The sections of layouts that are another than every shop begins with. */
   layouts: z.partialRecord(z.enum(LAYOUT_SORTS), sections),
+  /** The seller's own CSS of layouts. */
+  layoutCss: z.partialRecord(z.enum(LAYOUT_SORTS), z.string().max(MOST_CHARACTERS)),
   pictures: z.array(picture).max(200),
 });
 export type LookFile = z.infer<typeof lookFileSchema>;
@@ -72,8 +74,20 @@ export type LookFiles = {
   readonly pictures: readonly string[];
 };
 
-const cssOf = (draft: Draft): string =>
-  (entryOf(entryOf(draft.documents, SITE)?.root.props ?? {}, "css") ?? "") as string;
+/** The seller's own CSS of a document. */
+function cssOf(document: PageDocument | undefined): string {
+  const css = document && entryOf(document.root.props, "css");
+  return typeof css === "string" ? css : "";
+}
+
+/** A document with other CSS of the seller's. */
+function withCss(document: PageDocument, css: string): PageDocument {
+  const { css: _before, ...props } = document.root.props;
+  return { ...document, root: { ...document.root, props: css.trim() ? { ...props, css } : props } };
+}
+
+/** What of a part's own values is its look: how it is arranged, and the CSS that the seller wrote for it. */
+const LOOKS = ["arrangement", "css"] as const;
 
 /** What of a part is its look. */
 const lookOfPart = ({ id, kind, version, props, style, place }: Part): Part => ({
@@ -81,7 +95,7 @@ const lookOfPart = ({ id, kind, version, props, style, place }: Part): Part => (
   kind,
   ...(version === undefined ? {} : { version }),
   ...(place === undefined ? {} : { place }),
-  props: typeof props.arrangement === "string" ? { arrangement: props.arrangement } : {},
+  props: Object.fromEntries(LOOKS.flatMap((key) => (props[key] === undefined ? [] : [[key, props[key]]]))),
   style,
   conditions: [],
   shown: true,
@@ -93,7 +107,8 @@ export function lookFilesOf(draft: Draft, theme: Theme): LookFiles {
   const first = firstLayouts();
   const changed = LAYOUT_SORTS.flatMap((sort): [LayoutSort, PageDocument][] => {
     const document = entryOf(draft.documents, sort);
-    return document && !sameJson(document.root.slots, first[sort].root.slots) ? [[sort, document]] : [];
+    const isFirst = document && sameJson(document.root.slots, first[sort].root.slots) && cssOf(document) === "";
+    return document && !isFirst ? [[sort, document]] : [];
   });
   const pictures = changed.flatMap(([, document]) =>
     referencesOf(document).flatMap(({ to, id }) => (to === "picture" ? [id] : [])),
@@ -111,9 +126,10 @@ export function lookFilesOf(draft: Draft, theme: Theme): LookFiles {
       }),
       around: { top: (slots.top ?? []).map(lookOfPart), bottom: (slots.bottom ?? []).map(lookOfPart) },
       layouts: Object.fromEntries(changed.map(([sort, { root }]) => [sort, [...(root.slots.main ?? [])]])),
+      layoutCss: Object.fromEntries(changed.map(([sort, document]) => [sort, cssOf(document)])),
     },
     tokens: writeTokens(theme, draft.look.brand),
-    css: cssOf(draft),
+    css: cssOf(entryOf(draft.documents, SITE)),
     pictures: [...new Set(pictures)],
   };
 }
@@ -174,11 +190,12 @@ function arrangedAs(part: Part, theme: Theme): string | undefined {
 /** A part in the look of another one of its kind. */
 function dressed(part: Part, as: Part, theme: Theme): Part {
   const kind = kindOf(part);
-  const { arrangement: _own, ...props } = part.props;
-  const { arrangement } = as.props;
+  const { arrangement: _own, css: _css, ...props } = part.props;
+  const { arrangement, css } = as.props;
   const isKnown =
     kind && typeof arrangement === "string" && arrangementsOf(kind, theme).some((a) => a.id === arrangement);
-  return { ...part, props: isKnown ? { ...props, arrangement } : props, style: as.style };
+  const worn = { ...props, ...(isKnown ? { arrangement } : {}), ...(typeof css === "string" ? { css } : {}) };
+  return { ...part, props: worn, style: as.style };
 }
 
 type Change = { readonly about: string; readonly from: string; readonly to: string };
@@ -214,6 +231,12 @@ function planAround({ draft, file, from, to, changes, wanted }: Making): void {
   wanted.set(frame.id, { ...frame, root: { ...frame.root, slots } });
 }
 
+/** Whether a part holds code that somebody wrote. */
+const holdsCode = (part: Part): boolean =>
+  (kindOf(part)?.definition.fields ?? []).some(
+    (field) => field.type === "code" && Boolean(entryOf(part.props, field.key)),
+  );
+
 /** Layouts are those of the file; where it has none, the one that every shop begins with. */
 function planLayouts({ draft, file, changes, left, wanted }: Making, remap: Remap): void {
   for (const sort of LAYOUT_SORTS) {
@@ -225,13 +248,18 @@ function planLayouts({ draft, file, changes, left, wanted }: Making, remap: Rema
       ? usable(document, given, left).map((part) => mapPart(part, remap))
       : (firstLayouts()[sort].root.slots.main ?? []);
     const now = document.root.slots.main ?? [];
-    if (sameJson(main, now)) continue;
+    const css = file.layoutCss[sort] ?? "";
+    if (sameJson(main, now) && css.trim() === cssOf(document).trim()) continue;
     const ids = main.flatMap((part) => [...walk(part)].map((each) => each.id));
     if (main.length === 0) left.push({ what: about, why: "Nothing in it can be used. Yours stays." });
     else if (new Set(ids).size !== ids.length) left.push({ what: about, why: "Two of its parts have the same id." });
     else {
-      wanted.set(sort, { ...document, root: { ...document.root, slots: { ...document.root.slots, main } } });
-      const to = given ? `${count(main.length, "section")} of the file` : "as the theme has it";
+      const laid = { ...document, root: { ...document.root, slots: { ...document.root.slots, main } } };
+      wanted.set(sort, withCss(laid, css));
+      const code = main.flatMap((part) => [...walk(part)]).filter(holdsCode).length;
+      const to = given
+        ? `${count(main.length, "section")} of the file${code ? `, ${count(code, "part")} of it with code to look through` : ""}`
+        : "as the theme has it";
       changes.push({ about, from: count(now.length, "section"), to });
     }
   }
@@ -239,10 +267,9 @@ function planLayouts({ draft, file, changes, left, wanted }: Making, remap: Rema
 
 function planCss({ draft, changes, wanted }: Making, css: string): void {
   const site = entryOf(draft.documents, SITE);
-  const own = cssOf(draft);
+  const own = cssOf(site);
   if (!site || css.trim() === own.trim()) return;
-  const { css: _before, ...props } = site.root.props;
-  wanted.set(SITE, { ...site, root: { ...site.root, props: css.trim() ? { ...props, css } : props } });
+  wanted.set(SITE, withCss(site, css));
   const words = (text: string) => (text.trim() ? count(text.trim().split("\n").length, "line") : "none");
   changes.push({ about: "Your own CSS", from: words(own), to: words(css) });
 }

@@ -32,10 +32,9 @@ export function lookIn(bytes: Uint8Array): LookAnswer {
   } catch {
     return { ok: false, why: "This file can’t be unpacked. Is it a ZIP archive?" };
   }
-  const inside = names.find((name) => name.endsWith("look.json") && !name.startsWith("__MACOSX/"));
+  const inside = names.find((name) => /^(?:[^/]+\/)?look\.json$/.test(name) && !name.startsWith("__MACOSX/"));
   const folder = inside?.slice(0, -"look.json".length);
-  if (folder === undefined || folder.split("/").length > 2)
-    return { ok: false, why: "There is no look.json in this archive, so it is not a look." };
+  if (folder === undefined) return { ok: false, why: "There is no look.json in this archive, so it is not a look." };
   let sum = 0;
   let count = 0;
   let isTooMuch = false;

@@ -136,7 +136,6 @@ export async function galleryOfThemes(browser, studio) {
   await seen(page);
   const { began } = await page.evaluate(() => {
     const link = [...document.querySelectorAll("a")].find((a) => a.textContent === "Change theme");
-    window.scrollTo(0, 0);
     const began = performance.now();
     link.click();
     return { began };

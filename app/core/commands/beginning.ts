@@ -107,7 +107,7 @@ export function beginWith(draft: Draft, { theme, parts, words, isOwn }: Begun): 
   carryOut(exchange(layout, begunBefore, parts.product, after < 0 ? left.length : after + 1));
 
   // Last, so that whoever takes it back comes to the home page.
-  if (mainOf(home).some(isOwn))
+  if (keepsHome(documents, isOwn))
     also(
       addPage(now, {
         title: KEPT_HOME,

@@ -139,7 +139,7 @@ export const ThemeCloser = (props: CloserProps) => (
 );
 
 function Inside({ theme, way, onWay, onTheme, onUse, onClose }: CloserProps) {
-  const { draft, sample } = useWorn();
+  const { draft, sample, pages: ofPages } = useWorn();
   const { documents, look } = draft;
   const { brand, theme: current } = look;
   const pages = useSamplePages();
@@ -259,8 +259,8 @@ function Inside({ theme, way, onWay, onTheme, onUse, onClose }: CloserProps) {
           <Typography variant="body2" color="text.secondary">
             {sample
               ? `Goods and pictures are those of a made-up shop for ${sample.name}. They don’t get into yours.`
-              : "Your words, pictures, pages and goods stay, and so does everything that you decided yourself in Brand or on a page."}{" "}
-            One step of undo takes the change back.
+              : "Your goods and pictures stay, and so does everything that you decided yourself in Brand."}{" "}
+            {ofPages} One step of undo takes the change back.
           </Typography>
         </Box>
         <Box sx={{ flex: 1, minWidth: 0, minHeight: 0, p: `${GAP}px`, bgcolor: INK.bench }}>

@@ -16,13 +16,13 @@ import { startFor } from "~/kinds/designs";
 import type { Target } from "~/render";
 import { THEMES } from "~/themes";
 import { TradeField, useTrade } from "../add";
-import { useStudio } from "../keeping";
+import { useStudio, useStudioStore } from "../keeping";
 import { DrawnWith, PageSight } from "../panes";
 import { Blank, FindField, INK } from "../ui";
 import { Colourways, useDressed, wayOf } from "./colourways";
 import { PageChoice, useSamplePages, useSeenAt } from "./sample-pages";
 import { ThemeCloser } from "./theme-closer";
-import { useIsAsOpened, useWorn, useWornBy, WornProvider, wordsOfTrade, type Way, type Wearing } from "./wearing";
+import { isStillAsOpened, useWorn, useWornBy, WornProvider, wordsOfTrade, type Way } from "./wearing";
 
 /** How a theme is seen on a card: a wide screen and a phone beside it, in px. */
 const SIZES = [
@@ -156,8 +156,8 @@ const AmountChoice = ({ label, words, value, onChange }: AmountChoiceProps) => (
 /** The finished themes, each worn by this shop: found by what is sold, and those first that were made for such a shop. */
 export function ThemePicker() {
   const [trade] = useTrade();
-  const isAsOpened = useIsAsOpened();
-  const [withPages, setWithPages] = useState(isAsOpened);
+  const store = useStudioStore();
+  const [withPages, setWithPages] = useState(() => isStillAsOpened(store.getState().draft));
   const worn = useWornBy(trade, withPages);
   return (
     <WornProvider value={worn}>
@@ -166,19 +166,6 @@ export function ThemePicker() {
       </DrawnWith>
     </WornProvider>
   );
-}
-
-/** What comes with a theme, in words. */
-function pagesWords(withPages: boolean, { keepsHome, replacesStory }: Wearing): string {
-  if (!withPages) return "Only the look changes. Your pages stay as they are.";
-  const made = replacesStory
-    ? "Home, About us and what stands below a product"
-    : "Home and what stands below a product";
-  const kept = [
-    ...(keepsHome ? ["Your home page is kept, out of the shop."] : []),
-    ...(replacesStory ? [] : ["About us stays as you wrote it."]),
-  ];
-  return [`${made}, arranged and worded for what you sell.`, ...kept].join(" ");
 }
 
 type GalleryProps = { trade: string; withPages: boolean; onPages: (on: boolean) => void };
@@ -233,7 +220,7 @@ function Gallery({ trade, withPages, onPages }: GalleryProps) {
             slotProps={{ typography: { variant: "body2", sx: { fontWeight: 600 } } }}
           />
           <Typography variant="body2" color="text.secondary" sx={{ flex: "1 1 300px" }}>
-            {pagesWords(withPages, worn)}
+            {worn.pages}
           </Typography>
         </Box>
         <Box

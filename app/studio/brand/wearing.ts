@@ -24,10 +24,8 @@ export type Wearing = {
   readonly pictures: readonly Picture[];
   /** The made-up shop that stands in while there are no goods. */
   readonly sample: SampleShop | null;
-  /** Whether the home page that there is would be kept beside the new one. */
-  readonly keepsHome: boolean;
-  /** Whether the page that says who they are would be made anew. */
-  readonly replacesStory: boolean;
+  /** What becomes of the pages that there are, in words. */
+  readonly pages: string;
   readonly use: (theme: Theme, way: Way) => Outcome;
 };
 
@@ -56,9 +54,21 @@ function beginning(draft: Draft, given: Given, theme: Theme, way: Way): Outcome 
   });
 }
 
+/** What finished pages take the place of, and what stays, in words. */
+function pagesMade({ look, documents }: Draft): string {
+  const isOwn = ownIn(look.identity.name);
+  const isStoryMade = replacesStory(documents, isOwn);
+  const made = isStoryMade ? "Home, About us and what stands below a product" : "Home and what stands below a product";
+  return [
+    `${made}, arranged and worded for what you sell.`,
+    ...(keepsHome(documents, isOwn) ? ["Your home page is kept, out of the shop."] : []),
+    ...(isStoryMade ? [] : ["About us stays as you wrote it."]),
+  ].join(" ");
+}
+
 /** Whether a shop is still as it was opened, so that it is best begun with pages for what it sells. */
-export const useIsAsOpened = (): boolean =>
-  useStudio(({ draft }) => isAsOpened(draft.look.identity.name, homeSections(draft.documents)));
+export const isStillAsOpened = ({ look, documents }: Draft): boolean =>
+  isAsOpened(look.identity.name, homeSections(documents));
 
 /** The shop as themes are looked at on it: as it is, or begun anew for a trade; with its goods, or made-up ones while it has none. */
 export function useWornBy(trade: string, withPages: boolean): Wearing {
@@ -91,8 +101,7 @@ export function useWornBy(trade: string, withPages: boolean): Wearing {
       goods: drawn.goods,
       pictures: drawn.pictures,
       sample,
-      keepsHome: withPages && keepsHome(draft.documents, ownIn(own.shop)),
-      replacesStory: withPages && replacesStory(draft.documents, ownIn(own.shop)),
+      pages: withPages ? pagesMade(draft) : "Only the look changes. Your pages stay as they are.",
       use: (theme, way) =>
         withPages
           ? beginning(draft, own, theme, way)

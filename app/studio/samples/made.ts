@@ -1,4 +1,13 @@
-import { makeCollection, makeProduct, type Collection, type Goods, type Option, type Product } from "~/core/goods";
+import {
+  makeCollection,
+  makeProduct,
+  withOptions,
+  type Collection,
+  type Goods,
+  type Option,
+  type Product,
+} from "~/core/goods";
+import { clockPlus } from "~/core/conditions";
 import type { OnDay } from "~/core/situation";
 
 /** A made-up shop that themes wear while there are no goods yet. Nothing of it gets into anybody's shop. */
@@ -28,11 +37,14 @@ type Row = {
 
 function optionOf([name, ...values]: NonNullable<Row["choice"]>): Option {
   const read = values.map((value) => {
-    const [, word = value, colour = null] = /^(.*?)(?: (#[0-9a-f]{6}))?$/.exec(value) ?? [];
-    return { name: word, colour: colour ?? null };
+    const [, word = value, colour = null] = /^(.*) (#[0-9a-f]{6})$/.exec(value) ?? [];
+    return { name: word, colour };
   });
   return { name, picker: read.some((v) => v.colour) ? "swatches" : "buttons", values: read };
 }
+
+/** The days until something comes that is not there yet. */
+const COMES_IN = 60;
 
 /** Goods of a sample shop, from rows and the names of its collections with the picture of each. */
 export const sampleGoods =
@@ -46,8 +58,7 @@ export const sampleGoods =
       makeCollection({ id, title, picture, description }),
     ),
     products: rows.map((row, i): Product => {
-      const option = row.choice && optionOf(row.choice);
-      return makeProduct({
+      const product = makeProduct({
         id: row.id,
         title: row.title,
         price: row.price,
@@ -58,26 +69,13 @@ export const sampleGoods =
         specification: (row.more ?? []).map(([name, value]) => ({ name, value })),
         featured: i < 4,
         sold: rows.length - i,
-        createdAt: `2026-0${1 + (i % 9)}-12T09:00:00.000Z`,
         ...(row.rating ? { rating: { average: row.rating[0], count: row.rating[1] } } : {}),
-        ...(option
-          ? {
-              options: [option],
-              variants: option.values.map(({ name }) => ({
-                id: `${row.id}-${name.toLowerCase().replaceAll(" ", "-")}`,
-                values: [name],
-                sku: "",
-                price: null,
-                compareAt: null,
-                stock: null,
-                barcode: "",
-                weight: null,
-                picture: null,
-                availability: null,
-              })),
-            }
-          : {}),
         ...row.also,
+        ...(row.also?.availability === "coming-soon"
+          ? { availableFrom: clockPlus(`${asOf.day}T00:00`, COMES_IN).slice(0, 10) }
+          : {}),
       });
+      let made = 0;
+      return row.choice ? withOptions(product, [optionOf(row.choice)], () => `${row.id}-${++made}`) : product;
     }),
   });

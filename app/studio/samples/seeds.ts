@@ -115,7 +115,7 @@ export const SEEDS_SHOP: SampleShop = {
           ["Seeds", "500"],
           ["Place", "Full sun"],
         ],
-        also: { availability: "coming-soon", availableFrom: "2027-02-15" },
+        also: { availability: "coming-soon" },
       },
       {
         id: "seeds-lettuce",

@@ -30,7 +30,7 @@ export const FIND_AND_PLAY: readonly Start[] = [
         ["mend", "Put right", "What was broken and is not any more is said as well."],
         ["star", "Gone is gone", "Whoever waits may be too late. It happens to us, too."],
       ]),
-      news("When a box comes in", "We write before things go into the shop.", "brand"),
+      news("When a box comes in", "We write before things go into the shop.", "tint"),
     ],
     story: (g) => [
       section("hero", {
@@ -85,7 +85,7 @@ export const FIND_AND_PLAY: readonly Start[] = [
         link: g.about,
       }),
       collectionTiles(g, "Big, small, fast, slow"),
-      news("Something new to try?", "We tell you when there is.", "brand"),
+      news("Something new to try?", "We tell you when there is.", "tint"),
     ],
     story: (g) => [
       section("hero", {

@@ -109,7 +109,7 @@ export const MAKE_AND_WEAR: readonly Start[] = [
         ["drop", "Easy to wash", "How, is said with every piece."],
         ["star", "Not sure of your size?", "Measure one that fits you, and compare."],
       ]),
-      news("First to see it", "A letter when something new hangs on the rail.", "brand"),
+      news("First to see it", "A letter when something new hangs on the rail.", "tint"),
     ],
     story: (g) => [
       section(

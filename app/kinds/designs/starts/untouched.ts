@@ -1,4 +1,4 @@
-import { entryOf, type Json, type Part } from "~/core/document";
+import { entryOf, sameJson, type Json, type Part } from "~/core/document";
 import { kindOf, makeNode, type Field } from "../..";
 import { TRADES } from "../trades";
 import { STARTS } from ".";
@@ -52,11 +52,7 @@ const showsPicture = (part: Part): boolean =>
 
 /** Whether the home page of a shop is still the one that it was opened with. */
 export function isAsOpened(shop: string, home: readonly Part[]): boolean {
-  const first = firstHome(shop).map((part) => JSON.stringify(printOf(part)));
-  return (
-    !home.some(showsPicture) &&
-    JSON.stringify(home.map((part) => JSON.stringify(printOf(part)))) === JSON.stringify(first)
-  );
+  return !home.some(showsPicture) && sameJson(home.map(printOf), firstHome(shop).map(printOf));
 }
 
 let known: { readonly shop: string; readonly prints: ReadonlySet<string> } | undefined;
